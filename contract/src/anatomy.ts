@@ -1,0 +1,127 @@
+import type { Loose } from './loose.js';
+import type {
+  Anatomy,
+  Body,
+  Cavity,
+  FeatureOutline,
+  Frame,
+  Insert,
+  Neck,
+  Opening,
+  PickupPosition,
+  Plate,
+  PlateScrew,
+  Pocket,
+  Strings,
+} from '@rinnovo/core/instrument';
+import Joi from 'joi';
+import { count, localId, limit, mm, text, uuid } from './scalars.js';
+import { basis, maybeDimension, outline, placement, point } from './shapes.js';
+
+export const featureOutline = Joi.object<Loose<FeatureOutline>, true>({
+  outline: outline.required(),
+  limit: limit.required(),
+  basis: basis.required(),
+  across: maybeDimension.required(),
+  along: maybeDimension.required(),
+});
+
+const face = Joi.string().valid('top', 'back');
+
+export const pocket = Joi.object<Loose<Pocket>, true>({
+  id: localId.required(),
+  set: localId.required(),
+  outline: featureOutline.required(),
+  depth: maybeDimension.required(),
+  bored: Joi.boolean().required(),
+});
+
+const cavity = Joi.object<Loose<Cavity>, true>({
+  id: localId.required(),
+  name: text.required(),
+  kind: Joi.string().valid('route', 'neck pocket', 'control', 'other').required(),
+  face: face.required(),
+  frame: localId.required(),
+  pockets: Joi.array().items(pocket).min(1).max(200).unique('id').required(),
+  hiddenBy: localId.allow(null).required(),
+});
+
+const insert = Joi.object<Loose<Insert>, true>({
+  id: localId.required(),
+  name: text.required(),
+  fitted: Joi.boolean().required(),
+  slot: featureOutline.required(),
+});
+
+const opening = Joi.object<Loose<Opening>, true>({
+  id: localId.required(),
+  name: text.required(),
+  outline: featureOutline.required(),
+  insert: insert.allow(null).required(),
+});
+
+const plateScrew = Joi.object<Loose<PlateScrew>, true>({ x: mm.required(), y: mm.required(), gauge: Joi.number().min(0).max(30).required() });
+
+const plate = Joi.object<Loose<Plate>, true>({
+  id: localId.required(),
+  name: text.required(),
+  face: face.required(),
+  frame: localId.required(),
+  outline: featureOutline.required(),
+  thickness: maybeDimension.required(),
+  openings: Joi.array().items(opening).max(50).unique('id').required(),
+  screws: Joi.array().items(plateScrew).max(100).required(),
+});
+
+const position = Joi.object<Loose<PickupPosition>, true>({
+  id: localId.required(),
+  name: text.required(),
+  cavity: localId.required(),
+  plate: localId.required(),
+  opening: localId.required(),
+  at: point.required(),
+  part: uuid.allow(null).required(),
+});
+
+const frame = Joi.object<Loose<Frame>, true>({ id: localId.required(), at: placement.required() });
+
+const strings = Joi.object<Loose<Strings>, true>({
+  count: count.min(4).max(12).required(),
+  spreadAtNut: maybeDimension.required(),
+  spreadAtSaddles: maybeDimension.required(),
+});
+
+const neck = Joi.object<Loose<Neck>, true>({ scale: maybeDimension.required(), frets: count.max(40).required(), nutToMouth: maybeDimension.required() });
+
+const body = Joi.object<Loose<Body>, true>({ outline: featureOutline.allow(null).required(), thickness: maybeDimension.required() });
+
+/** An anatomy document; its features must name one another rightly. */
+export const anatomy = Joi.object<Loose<Anatomy>, true>({
+  format: Joi.number().valid(1).required(),
+  frames: Joi.array().items(frame).max(50).unique('id').required(),
+  strings: strings.required(),
+  neck: neck.required(),
+  body: body.required(),
+  cavities: Joi.array().items(cavity).max(100).unique('id').required(),
+  plates: Joi.array().items(plate).max(50).unique('id').required(),
+  positions: Joi.array().items(position).max(20).unique('id').required(),
+}).custom((value: Anatomy, helpers) => {
+  const lost = danglingReference(value);
+  return lost ? helpers.message({ custom: `nothing in this document is called ${lost}` }) : value;
+});
+
+/** The first name in a document that nothing in it bears; null when it is whole. */
+export function danglingReference(a: Anatomy): string | null {
+  const frames = new Set(['body', ...a.frames.map((f) => f.id)]);
+  const plates = new Map(a.plates.map((p) => [p.id, p]));
+  const cavities = new Set(a.cavities.map((c) => c.id));
+  for (const x of [...a.cavities, ...a.plates]) if (!frames.has(x.frame)) return x.frame;
+  for (const c of a.cavities) if (c.hiddenBy !== null && !plates.has(c.hiddenBy)) return c.hiddenBy;
+  for (const p of a.positions) {
+    if (!cavities.has(p.cavity)) return p.cavity;
+    const plate = plates.get(p.plate);
+    if (!plate) return p.plate;
+    if (!plate.openings.some((o) => o.id === p.opening)) return p.opening;
+  }
+  return null;
+}

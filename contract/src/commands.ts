@@ -1,0 +1,181 @@
+import type { Loose } from './loose.js';
+import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type SettingKey } from '@rinnovo/core/operation';
+import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
+import type { Anatomy } from '@rinnovo/core/instrument';
+import type { Plan } from '@rinnovo/core/check';
+import Joi from 'joi';
+import { anatomy } from './anatomy.js';
+import { plan, wish } from './plan.js';
+import type { AcceptedThin, BlindSession, Instrument, Job, Person, SeenNumber } from './resources.js';
+import { count, localId, limit, mm, note, text, uuid } from './scalars.js';
+
+export const target = Joi.object<Target>({
+  quantity: Joi.string()
+    .valid(...Object.keys(QUANTITIES))
+    .required(),
+  feature: localId.required(),
+  part: localId,
+});
+
+export const person = Joi.object<Loose<Person>, true>({
+  id: uuid.required(),
+  name: text.max(120).required(),
+  role: Joi.string().valid('technician', 'owner').required(),
+});
+
+const short = Joi.string().trim().allow('').max(200);
+
+export const instrument = Joi.object<Loose<Instrument>, true>({
+  id: uuid.required(),
+  label: text.max(200).required(),
+  maker: short.required(),
+  model: short.required(),
+  serial: short.required(),
+  owner: uuid.allow(null).required(),
+  notes: note.required(),
+});
+
+export const job = Joi.object<Loose<Job>, true>({
+  id: uuid.required(),
+  instrument: uuid.required(),
+  title: text.max(200).required(),
+  wish: wish.required(),
+  ownerSays: note.required(),
+});
+
+/** A whole anatomy to be kept as the next revision. */
+export interface ReviseAnatomy {
+  readonly document: Anatomy;
+}
+export const reviseAnatomy = Joi.object<Loose<ReviseAnatomy>, true>({ document: anatomy.required() });
+
+/** A reading as the bench sends it; person and time are the server's. */
+export interface TakeReading {
+  readonly instrument: string;
+  readonly target: Target;
+  readonly value: number;
+  readonly limit: number;
+  readonly raw: string;
+  readonly tool: string;
+  /** The session that hid the earlier value; null for a plain reading. */
+  readonly session: string | null;
+}
+export const takeReading = Joi.object<Loose<TakeReading>, true>({
+  instrument: uuid.required(),
+  target: target.required(),
+  value: mm.min(0).required(),
+  limit: limit.greater(0).required(),
+  raw: Joi.string().trim().min(1).max(80).required(),
+  tool: localId.required(),
+  session: uuid.allow(null).required(),
+});
+
+export const blindSession = Joi.object<Loose<BlindSession>, true>({
+  id: uuid.required(),
+  instrument: uuid.required(),
+  target: target.required(),
+  tool: localId.required(),
+  zeroed: Joi.boolean().valid(true).required(),
+});
+
+export interface SavePlan {
+  readonly revision: number;
+  readonly plan: Plan;
+}
+export const savePlan = Joi.object<Loose<SavePlan>, true>({ revision: count.max(1_000_000).required(), plan: plan.required() });
+
+const seen = Joi.array()
+  .items(Joi.object<Loose<SeenNumber>, true>({ id: Joi.string().max(300).required(), clearance: Joi.number().min(-5000).max(5000).allow(null).required() }))
+  .max(500);
+
+/** Choose a remedy: what was on the screen goes along, so that the server can say when it sees something else. */
+export interface ChooseRemedy {
+  readonly job: string;
+  readonly planVersion: number;
+  readonly revision: number;
+  readonly option: string;
+  readonly reason: string;
+  readonly seen: readonly SeenNumber[];
+}
+export const chooseRemedy = Joi.object<Loose<ChooseRemedy>, true>({
+  job: uuid.required(),
+  planVersion: count.max(1_000_000).required(),
+  revision: count.max(1_000_000).required(),
+  option: Joi.string().max(120).required(),
+  reason: text.required(),
+  seen: seen.required(),
+});
+
+export interface ClearToCut {
+  readonly job: string;
+  readonly decision: string;
+  readonly planVersion: number;
+  readonly revision: number;
+  readonly accepted: readonly AcceptedThin[];
+  readonly seen: readonly SeenNumber[];
+}
+export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
+  job: uuid.required(),
+  decision: uuid.required(),
+  planVersion: count.max(1_000_000).required(),
+  revision: count.max(1_000_000).required(),
+  accepted: Joi.array()
+    .items(Joi.object<Loose<AcceptedThin>, true>({ verdict: Joi.string().max(300).required(), reason: text.required() }))
+    .max(100)
+    .unique('verdict')
+    .required(),
+  seen: seen.required(),
+});
+
+export interface LogStep {
+  readonly operation: string;
+  readonly step: string;
+  readonly outcome: 'done' | 'wentWrong';
+  readonly mishap: 'tooDeep' | 'slipped' | 'other' | null;
+  readonly note: string;
+  readonly minutes: number | null;
+  readonly measured: { readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  /** The card's numbers as they were shown, mm. */
+  readonly seen: Readonly<Record<string, number>>;
+}
+export const logStep = Joi.object<Loose<LogStep>, true>({
+  operation: uuid.required(),
+  step: Joi.string().max(80).required(),
+  outcome: Joi.string().valid('done', 'wentWrong').required(),
+  mishap: Joi.string().valid('tooDeep', 'slipped', 'other').allow(null).required(),
+  note: note.required(),
+  minutes: Joi.number().min(0).max(6000).allow(null).required(),
+  measured: Joi.object({ value: mm.min(0).required(), limit: limit.greater(0).required(), raw: Joi.string().max(80).required(), tool: localId.required() })
+    .allow(null)
+    .required(),
+  seen: Joi.object().pattern(Joi.string().max(40), Joi.number().min(-5000).max(5000)).max(40).required(),
+});
+
+export interface ReorderWork {
+  /** The operations of the job in the technician's order; empty gives the order back to the rules. */
+  readonly order: readonly string[];
+}
+export const reorderWork = Joi.object<Loose<ReorderWork>, true>({ order: Joi.array().items(uuid).max(500).unique().required() });
+
+export interface AcceptBreak {
+  readonly job: string;
+  readonly rule: string;
+  readonly operations: readonly string[];
+  readonly reason: string;
+}
+export const acceptBreak = Joi.object<Loose<AcceptBreak>, true>({
+  job: uuid.required(),
+  rule: localId.required(),
+  operations: Joi.array().items(uuid).min(1).max(4).required(),
+  reason: text.required(),
+});
+
+export interface SaveSettings {
+  readonly own: Readonly<Partial<Record<SettingKey, number>>>;
+}
+export const saveSettings = Joi.object<SaveSettings>({
+  own: Joi.object(Object.fromEntries(SETTING_KEYS.map((k) => [k, Joi.number().min(DEFAULT_SETTINGS[k].min).max(DEFAULT_SETTINGS[k].max)]))).required(),
+});
+
+/** Every operation kind, for routes that filter by it. */
+export const operationKind = Joi.string().valid(...Object.keys(OPERATIONS));

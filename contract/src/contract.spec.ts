@@ -1,0 +1,120 @@
+// One good example of each shape, and every field of it broken in turn. Runs on Node and in the browser: Joi has a build for each.
+import type Joi from 'joi';
+import {
+  anatomy,
+  basis,
+  blindSession,
+  chooseRemedy,
+  clearToCut,
+  danglingReference,
+  instrument,
+  job,
+  logStep,
+  outline,
+  person,
+  pickup,
+  plan,
+  reorderWork,
+  savePlan,
+  saveSettings,
+  takeReading,
+  tool,
+} from './index.js';
+import { examples } from './testing/examples.js';
+
+const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
+  anatomy,
+  blindSession,
+  chooseRemedy,
+  clearToCut,
+  instrument,
+  job,
+  logStep,
+  outline,
+  person,
+  pickup,
+  plan,
+  reorderWork,
+  savePlan,
+  saveSettings,
+  takeReading,
+};
+
+const OPTIONS: Joi.ValidationOptions = { convert: false, abortEarly: false };
+
+/** Every place in a document, as a list of keys. */
+function places(value: unknown, path: readonly (string | number)[] = []): (readonly (string | number)[])[] {
+  if (Array.isArray(value)) return value.length === 0 ? [] : places(value[0], [...path, 0]);
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, v]) => [[...path, key], ...places(v, [...path, key])]);
+}
+
+function withValue(document: unknown, path: readonly (string | number)[], value: unknown): unknown {
+  const copy = structuredClone(document) as Record<string, unknown>;
+  let at: Record<string, unknown> = copy;
+  for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  const last = path[path.length - 1] ?? '';
+  if (value === undefined) Reflect.deleteProperty(at, last);
+  else at[last] = value;
+  return copy;
+}
+
+for (const [name, example] of Object.entries(examples)) {
+  const schema = SCHEMAS[name as keyof typeof examples];
+  describe(`the shape of ${name}`, () => {
+    it('takes the good example as it is', () => {
+      const result = schema.validate(example, OPTIONS);
+      expect(result.error?.message).toBeUndefined();
+      expect(result.value).toEqual(example);
+    });
+
+    it('refuses a bad value in every field', () => {
+      for (const path of places(example)) {
+        const where = path.join('/');
+        for (const bad of [NaN, Infinity, { nothing: 'like it' }, 'x'.repeat(6000)]) {
+          expect(schema.validate(withValue(example, path, bad), OPTIONS).error)
+            .withContext(`${where} = ${JSON.stringify(bad).slice(0, 20)}`)
+            .toBeDefined();
+        }
+      }
+    });
+
+    it('refuses an unknown field at every level', () => {
+      expect(schema.validate({ ...example, unknown: 1 }, OPTIONS).error).toBeDefined();
+      for (const path of places(example)) {
+        if (typeof path[path.length - 1] !== 'string') continue;
+        const sibling = [...path.slice(0, -1), 'unknown'];
+        if (path.includes('seen') && name === 'logStep') continue;
+        expect(schema.validate(withValue(example, sibling, 1), OPTIONS).error)
+          .withContext(sibling.join('/'))
+          .toBeDefined();
+      }
+    });
+  });
+}
+
+describe('details of the shapes', () => {
+  it('a basis is one of its kinds and nothing between them', () => {
+    expect(basis.validate({ kind: 'readings', ids: ['a'] }).error).toBeUndefined();
+    expect(basis.validate({ kind: 'readings' }).error).toBeDefined();
+    expect(basis.validate({ kind: 'told', ids: ['a'] }).error).toBeDefined();
+  });
+
+  it('a tool is of one kind with that kind’s sizes', () => {
+    const bit = { id: 'b', kind: 'template', name: 'bit', diameter: 9.525, cuttingLength: 12.7, reach: 25 };
+    expect(tool.validate(bit, OPTIONS).error).toBeUndefined();
+    expect(tool.validate({ ...bit, kind: 'calliper' }, OPTIONS).error).toBeDefined();
+    expect(tool.validate({ id: 'c', kind: 'calliper', name: 'c', limit: 0 }, OPTIONS).error).toBeDefined();
+  });
+
+  it('settings stay in their ranges', () => {
+    expect(saveSettings.validate({ own: { passDepth: 5 } }, OPTIONS).error).toBeUndefined();
+    expect(saveSettings.validate({ own: { passDepth: 50 } }, OPTIONS).error).toBeDefined();
+    expect(saveSettings.validate({ own: { passdepth: 5 } }, OPTIONS).error).toBeDefined();
+  });
+
+  it('a document whose parts name something missing says what', () => {
+    expect(danglingReference(examples.anatomy)).toBeNull();
+    expect(danglingReference({ ...examples.anatomy, cavities: examples.anatomy.cavities.map((c) => ({ ...c, frame: 'moon' })) })).toBe('moon');
+  });
+});

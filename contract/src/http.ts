@@ -1,0 +1,31 @@
+import Joi from 'joi';
+import { localId, uuid } from './scalars.js';
+
+/** An RFC 9457 problem as the server sends it. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail?: string;
+  readonly instance?: string;
+  /** Where the input is wrong: JSON pointers and what is asked for. */
+  readonly errors?: readonly { readonly pointer: string; readonly detail: string }[];
+  /** 412 and 409: what the server has. */
+  readonly current?: unknown;
+  /** 412 and 409: what was sent. */
+  readonly yours?: unknown;
+}
+
+export const idParam = Joi.object<{ id: string }, true>({ id: uuid.required() });
+/** A tool is named by hand. */
+export const toolParam = Joi.object<{ id: string }, true>({ id: localId.required() });
+export const revisionParam = Joi.object<{ id: string; revision: number }, true>({
+  id: uuid.required(),
+  revision: Joi.number().integer().min(1).max(1_000_000).required(),
+});
+
+export const pageQuery = Joi.object<{ after?: string; limit: number }>({
+  after: Joi.string().max(300),
+  limit: Joi.number().integer().min(1).max(200).default(50),
+});
+export const noQuery = Joi.object({});

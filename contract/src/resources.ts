@@ -1,0 +1,158 @@
+import type { Plan } from '@rinnovo/core/check';
+import type { Anatomy } from '@rinnovo/core/instrument';
+import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
+import type { Waiver } from '@rinnovo/core/order';
+import type { Tool } from '@rinnovo/core/part';
+import type { Reading } from '@rinnovo/core/quantity';
+import type { Option, Wish } from '@rinnovo/core/remedy';
+
+/** Someone who works here or owns an instrument. */
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly role: 'technician' | 'owner';
+}
+
+export interface Instrument {
+  readonly id: string;
+  readonly label: string;
+  readonly maker: string;
+  readonly model: string;
+  readonly serial: string;
+  readonly owner: string | null;
+  readonly notes: string;
+}
+
+export interface Job {
+  readonly id: string;
+  readonly instrument: string;
+  readonly title: string;
+  readonly wish: Wish;
+  readonly ownerSays: string;
+}
+
+/** One state of an instrument's anatomy. */
+export interface AnatomyRevision {
+  readonly instrument: string;
+  readonly revision: number;
+  readonly document: Anatomy;
+  readonly cause: 'correction' | 'work';
+  readonly entry: string | null;
+  readonly person: string;
+  readonly at: string;
+}
+
+/** A plan as kept: which version, and the revision it was checked against. */
+export interface PlanRecord {
+  readonly job: string;
+  readonly version: number;
+  readonly revision: number;
+  readonly plan: Plan;
+}
+
+/** A reading as the server tells it: while its target is being read again blind, the value is withheld. */
+export interface ToldReading extends Omit<Reading, 'value' | 'raw'> {
+  readonly value: number | null;
+  readonly raw: string | null;
+}
+
+/** A second reading that is under way. */
+export interface BlindSession {
+  readonly id: string;
+  readonly instrument: string;
+  readonly target: Reading['target'];
+  readonly tool: string;
+  readonly zeroed: true;
+}
+
+/** A number that was on the screen when a command was given. */
+export interface SeenNumber {
+  readonly id: string;
+  /** null: not measured. */
+  readonly clearance: number | null;
+}
+
+/** The options as they stood when one was chosen. */
+export interface DecisionOption {
+  readonly id: string;
+  readonly kind: Option['proposal']['kind'];
+  readonly part: string | null;
+  readonly total: number;
+  readonly minutes: number;
+  readonly price: number;
+  readonly excluded: Option['excluded'];
+  readonly numbers: readonly (SeenNumber & { readonly class: string })[];
+}
+
+export interface Decision {
+  readonly id: string;
+  readonly job: string;
+  readonly option: string;
+  readonly reason: string;
+  readonly person: string;
+  readonly at: string;
+  readonly planVersion: number;
+  readonly revision: number;
+  readonly plan: Plan;
+  readonly options: readonly DecisionOption[];
+  readonly undoneAt: string | null;
+}
+
+/** A thin clearance that a person took upon themselves. */
+export interface AcceptedThin {
+  readonly verdict: string;
+  readonly reason: string;
+}
+
+export interface ClearanceRecord {
+  readonly id: string;
+  readonly job: string;
+  readonly decision: string;
+  /** It holds for this version of the plan and no other. */
+  readonly planVersion: number;
+  readonly revision: number;
+  readonly accepted: readonly AcceptedThin[];
+  readonly numbers: readonly (SeenNumber & { readonly class: string })[];
+  readonly person: string;
+  readonly at: string;
+}
+
+export interface LedgerEntry {
+  readonly id: string;
+  readonly instrument: string;
+  readonly job: string;
+  readonly operation: string;
+  readonly kind: OperationKindOf;
+  readonly step: string;
+  readonly outcome: 'done' | 'wentWrong';
+  readonly note: string;
+  readonly minutes: number | null;
+  readonly measured: { readonly pocket: string; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  /** The numbers of the card as it was shown, by label, mm. */
+  readonly numbers: Readonly<Record<string, number>>;
+  /** Revisions before and after, when the entry changed the instrument. */
+  readonly revisionBefore: number;
+  readonly revisionAfter: number;
+  readonly person: string;
+  readonly at: string;
+}
+
+type OperationKindOf = Operation['kind'];
+
+export interface WaiverRecord extends Waiver {
+  readonly job: string;
+  readonly at: string;
+}
+
+export interface Shop {
+  readonly version: number;
+  readonly settings: Settings;
+  readonly own: Readonly<Partial<Record<SettingKey, number>>>;
+  readonly tools: readonly Tool[];
+}
+
+export interface Page<T> {
+  readonly items: readonly T[];
+  /** Give it back as `after` for the next page; null on the last one. */
+  readonly next: string | null;
+}

@@ -1,0 +1,16 @@
+import Joi from 'joi';
+
+/** Greatest length of what is typed into one field. */
+export const TEXT = 500;
+
+export const uuid = Joi.string().guid({ version: ['uuidv4', 'uuidv5', 'uuidv7'] });
+/** An id inside a document: short and plain. */
+export const localId = Joi.string().min(1).max(80);
+export const text = Joi.string().trim().min(1).max(TEXT);
+export const note = Joi.string().trim().allow('').max(4000);
+/** A finite number, mm; nothing on an instrument is further than two metres from anything else. */
+export const mm = Joi.number().min(-2000).max(2000).unsafe(false);
+export const size = Joi.number().greater(0).max(2000);
+export const limit = Joi.number().min(0).max(50);
+export const count = Joi.number().integer().min(0).max(1000);
+export const when = Joi.string().isoDate();

@@ -1,0 +1,27 @@
+import type { Loose } from './loose.js';
+import type { Basis, Dimension } from '@rinnovo/core/measure';
+import type { Outline, Placement, Point, Vertex } from '@rinnovo/core/shape';
+import Joi from 'joi';
+import { localId, limit, mm } from './scalars.js';
+
+export const point = Joi.object<Loose<Point>, true>({ x: mm.required(), y: mm.required() });
+
+export const placement = Joi.object<Loose<Placement>, true>({ x: mm.required(), y: mm.required(), turn: Joi.number().min(-360).max(360).required() });
+
+const vertex = Joi.object<Loose<Vertex>, true>({ x: mm.required(), y: mm.required(), bulge: Joi.number().min(-1000).max(1000).required() });
+
+export const outline = Joi.object<Loose<Outline>, true>({ vertices: Joi.array().items(vertex).min(2).max(5000).required() });
+
+const kind = (name: string): Joi.StringSchema => Joi.string().valid(name).required();
+
+export const basis = Joi.alternatives<Basis>().try(
+  Joi.object({ kind: kind('readings'), ids: Joi.array().items(localId).min(1).max(100).required() }),
+  Joi.object({ kind: kind('sheet'), part: localId.required() }),
+  Joi.object({ kind: kind('setting'), key: localId.required() }),
+  Joi.object({ kind: kind('work'), entry: localId.required() }),
+  Joi.object({ kind: Joi.string().valid('planned', 'default', 'told').required() }),
+);
+
+export const dimension = Joi.object<Loose<Dimension>, true>({ value: mm.required(), limit: limit.required(), basis: basis.required() });
+
+export const maybeDimension = dimension.allow(null);

@@ -1,0 +1,124 @@
+import { applyChanges } from '../instrument/index.js';
+import { leavesOf, valueOf } from '../measure/index.js';
+import { circle, measureAgain, roundedRectangle } from '../shape/index.js';
+import { boxPickup, dim, plainAnatomy, plainPlan, plainState } from '../testing/plan.js';
+import { seeded } from '../testing/random.js';
+import { evaluate, evaluatePlan, type PlanState, type PlannedPocket, type Verdict } from './index.js';
+
+const route: readonly PlannedPocket[] = [
+  { id: 'main', outline: roundedRectangle(87, 41, 5), depth: 19, bored: false },
+  { id: 'well', outline: circle(6, { x: 38, y: 0 }), depth: 21, bored: true },
+];
+const planned = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+
+function find(verdicts: readonly Verdict[], start: string): Verdict {
+  const v = verdicts.find((x) => x.id.startsWith(start));
+  if (!v) throw new Error(`${start} not among ${verdicts.map((x) => x.id).join(', ')}`);
+  return v;
+}
+
+function withThickness(mm: number | null): PlanState {
+  const a = plainAnatomy();
+  return plainState({ ...a, body: { ...a.body, thickness: mm === null ? null : dim(mm) } });
+}
+
+describe('evaluate', () => {
+  it('judges a floor by thickness − top depth − depth below, and changes class at each threshold', () => {
+    // planned depth ± 0.2, two readings ± 0.05: u = 0.3; wanted 5; below the main pocket: 44 − 19 − 14 = 11
+    const floor = (t: number): Verdict => find(evaluatePlan(withThickness(t), planned).verdicts, 'floor/route/planned/19.000');
+    expect(floor(44).clearance).toBeCloseTo(11, 9);
+    expect(floor(44).worst).toBeCloseTo(0.3, 9);
+    expect(floor(33 + 5.3).class).toBe('well');
+    expect(floor(33 + 5.29).class).toBe('thin');
+    expect(floor(33 + 0.31).class).toBe('thin');
+    expect(floor(33 + 0.3).class).toBe('tooClose');
+    expect(floor(33 - 0.3).class).toBe('tooClose');
+    expect(floor(33 - 0.31).class).toBe('clashes');
+  });
+
+  it('never clears what was not measured, and says what is missing', () => {
+    const v = find(evaluatePlan(withThickness(null), planned).verdicts, 'floor/route/planned/19.000');
+    expect(v.class).toBe('notMeasured');
+    expect(v.clearance).toBeNull();
+    expect(v.missing).toEqual([{ quantity: 'bodyThickness', feature: 'body' }]);
+  });
+
+  it('marks what rests on hearsay as typical', () => {
+    const a = plainAnatomy();
+    const s = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 1, basis: { kind: 'told' } } } });
+    expect(find(evaluatePlan(s, planned).verdicts, 'floor/route/planned/19.000').typical).toBeTrue();
+    expect(find(evaluatePlan(plainState(), planned).verdicts, 'floor/route/planned/19.000').typical).toBeFalse();
+  });
+
+  it('measures the part in its route: 84 × 38 in 87 × 41 has 1.5 a side and less at its corners', () => {
+    // corner centres (37.5, 15.5) in the route, (39, 16) in the base r 3: 5 − 3 − hypot(0.5, 0.5)…
+    const dx = 42 - 3 - (43.5 - 5);
+    const dy = 19 - 3 - (20.5 - 5);
+    const v = find(evaluatePlan(plainState(), planned).verdicts, 'partInRoute/here/base');
+    expect(v.clearance).toBeCloseTo(Math.min(1.5, 5 - 3 - Math.hypot(dx, dy)), 9);
+  });
+
+  it('finds how far a base stands out: 84 × 38 r 3 of 80 × 30 r 5, worst at its corners', () => {
+    // corner centres (39, 16) and (35, 10): hypot(4, 6) + 3 − 5
+    expect(find(evaluatePlan(plainState(), plainPlan()).verdicts, 'partInRoute/here/base').clearance).toBeCloseTo(-(Math.hypot(4, 6) + 3 - 5), 3);
+  });
+
+  it('gives the wall to a pocket whose end is at 70: 110 − 20.5 − 70', () => {
+    expect(find(evaluatePlan(plainState(), planned).verdicts, 'wall/route/planned/pocket').clearance).toBeCloseTo(19.5, 9);
+  });
+
+  it('counts leads', () => {
+    expect(find(evaluatePlan(plainState(), { ...planned, leadsWanted: 5 }).verdicts, 'leads').class).toBe('clashes');
+    expect(find(evaluatePlan(plainState(), { ...planned, leadsWanted: 4 }).verdicts, 'leads').class).toBe('well');
+  });
+
+  it('sorts the gravest first', () => {
+    const classes = evaluatePlan(withThickness(20), planned).verdicts.map((v) => v.class);
+    expect(classes[0]).toBe('clashes');
+    expect(classes[classes.length - 1]).toBe('well');
+  });
+
+  it('comes to the same with warm memos as with cold ones, on 40 seeded places', () => {
+    const warm = plainState();
+    const r = seeded(99);
+    for (let i = 0; i < 40; i++) {
+      const plan = plainPlan({ route: { at: { x: 6 * (r() - 0.5), y: 110 + 8 * (r() - 0.5), turn: 6 * (r() - 0.5) }, pockets: route } });
+      const cold = structuredClone({ state: warm, plan });
+      expect(evaluatePlan(warm, plan).verdicts.map((v) => [v.id, v.clearance, v.class])).toEqual(
+        evaluatePlan(cold.state, cold.plan).verdicts.map((v) => [v.id, v.clearance, v.class]),
+      );
+    }
+  });
+
+  it('every working evaluates again to its clearance and its leaves say what they rest on', () => {
+    for (const v of evaluatePlan(plainState(), planned).verdicts) {
+      if (!v.working) continue;
+      expect(valueOf(v.working, measureAgain)).withContext(v.id).toBeCloseTo(v.clearance!, 6);
+      for (const l of leavesOf(v.working)) expect(l.basis.kind).toBeTruthy();
+    }
+  });
+
+  it('refuses names that are not there', () => {
+    expect(() => evaluate(plainState(), 'nowhere')).toThrowError(RangeError);
+    expect(() => evaluate(plainState(), 'here', [{ kind: 'addPockets', cavity: 'nowhere', pockets: [] }])).toThrowError(RangeError);
+    expect(() => applyChanges(plainAnatomy(), [{ kind: 'setInsert', plate: 'plate', opening: 'nowhere', fitted: true }])).toThrowError(RangeError);
+  });
+
+  it('changes its inputs not at all', () => {
+    const state = plainState();
+    const before = JSON.stringify(state);
+    evaluatePlan(state, planned);
+    expect(JSON.stringify(state)).toBe(before);
+  });
+
+  it('asks poles to be within the strings’ spread: 36 to 52 over 640, at 400 + 110', () => {
+    const spread = 36 + (16 * 510) / 640;
+    const v = find(evaluatePlan(plainState(), planned).verdicts, 'polesUnderStrings/here/row 1');
+    expect(v.clearance).toBeCloseTo(2.5 - Math.abs(50 - spread) / 2, 9);
+  });
+
+  it('lets a part of another height stand on another floor', () => {
+    const state = { ...plainState(), parts: { large: boxPickup('large', 84, 38, 18.9) } };
+    expect(find(evaluatePlan(state, planned).verdicts, 'depthUnderPart/here/base').class).toBe('tooClose');
+  });
+});

@@ -1,0 +1,6 @@
+export * from './evaluate-plan.js';
+export * from './evaluate.js';
+export * from './plan.js';
+export { cutOf } from './hidden-edge.js';
+export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
+export type { CheckId, Subject, Verdict } from './verdict.js';

@@ -1,0 +1,87 @@
+import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Pocket } from '../instrument/index.js';
+import { toBody } from '../instrument/index.js';
+import { leaf, setting, type Leaf } from '../measure/index.js';
+import type { Settings } from '../operation/index.js';
+import type { Pickup } from '../part/index.js';
+import { placeOutline, type Outline, type Region } from '../shape/index.js';
+
+/** Everything a check may look at. Immutable: the memos go by the identity of its pieces. */
+export interface PlanState {
+  readonly anatomy: Anatomy;
+  readonly parts: Readonly<Record<string, Pickup>>;
+  readonly settings: Settings;
+  /** Leads that the wiring wanted needs. */
+  readonly leadsWanted: number;
+}
+
+/** A pickup position with what it is made of, and the part that is to be there. */
+export interface PlaceOfPart {
+  readonly state: PlanState;
+  readonly position: PickupPosition;
+  readonly cavity: Cavity;
+  readonly plate: Plate;
+  readonly opening: Opening;
+  readonly part: Pickup | null;
+}
+
+/** Gathers a position's cavity, plate, opening and part. Throws RangeError when the anatomy is not whole. */
+export function placeOf(state: PlanState, positionId: string): PlaceOfPart {
+  const { anatomy } = state;
+  const position = found(anatomy.positions, positionId);
+  const plate = found(anatomy.plates, position.plate);
+  return {
+    state,
+    position,
+    cavity: found(anatomy.cavities, position.cavity),
+    plate,
+    opening: found(plate.openings, position.opening),
+    part: position.part === null ? null : found(Object.values(state.parts), position.part),
+  };
+}
+
+function found<T extends { readonly id: string }>(list: readonly T[], id: string): T {
+  const x = list.find((i) => i.id === id);
+  if (!x) throw new RangeError(`nothing here is called ${id}`);
+  return x;
+}
+
+/** The hole in the plate as it stands: the insert's slot when it is fitted, otherwise the opening. */
+export function windowOf(place: PlaceOfPart): { readonly id: string; readonly outline: FeatureOutline } {
+  const { insert } = place.opening;
+  return insert?.fitted ? { id: insert.id, outline: insert.slot } : { id: place.opening.id, outline: place.opening.outline };
+}
+
+const regions = new WeakMap<readonly Pocket[], Region>();
+
+/** The outlines of pockets in the body's frame; the same list of pockets gives the same region again. */
+export function regionOf(anatomy: Anatomy, cavity: Cavity, pockets: readonly Pocket[] = cavity.pockets): Region {
+  let region = regions.get(pockets);
+  if (!region) {
+    region = pockets.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+    regions.set(pockets, region);
+  }
+  return region;
+}
+
+/** A part's outline laid at its position. */
+export function laid(outline: Outline, position: PickupPosition): Outline {
+  return placeOutline(outline, { ...position.at, turn: 0 });
+}
+
+/** What an outline adds to the limits of a sum. */
+export function outlineLeaf(o: FeatureOutline, feature: string, part?: string): Leaf {
+  const ref = part === undefined ? { quantity: 'outline', feature } : { quantity: 'outline', feature, part };
+  return leaf('outline', { value: 0, limit: o.limit, basis: o.basis }, ref);
+}
+
+/** The loosest outline among pockets, as a leaf: they are cut or traced together. */
+export function pocketsLeaf(cavity: Cavity, pockets: readonly Pocket[]): Leaf {
+  const loosest = pockets.reduce<Pocket | null>((w, p) => (w && w.outline.limit >= p.outline.limit ? w : p), null);
+  if (!loosest) throw new RangeError('a cavity without pockets');
+  return outlineLeaf(loosest.outline, cavity.id, loosest.id);
+}
+
+/** A plate that is taken off and put back does not land where it was. */
+export function plateBackLeaf(settings: Settings): Leaf {
+  return setting('plateBack', 0, 'limitPlateBack', settings.limitPlateBack);
+}

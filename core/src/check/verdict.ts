@@ -1,0 +1,73 @@
+import type { Judgement, Leaf, Working } from '../measure/index.js';
+import { isMeasured, judge, leavesOf, notMeasured } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import type { Point } from '../shape/index.js';
+
+export type CheckId =
+  | 'partInRoute'
+  | 'screwInRoute'
+  | 'depthUnderPart'
+  | 'depthUnderScrews'
+  | 'windowGap'
+  | 'behindWindow'
+  | 'hiddenEdge'
+  | 'wall'
+  | 'edgeOfBody'
+  | 'floor'
+  | 'polesUnderStrings'
+  | 'leads';
+
+/** What was compared with what, by the ids of features, sets, levels and rows. */
+export interface Subject {
+  readonly feature: string;
+  readonly item?: string;
+  readonly against?: string;
+}
+
+/** A comparison with its numbers; words/ makes the sentence. */
+export interface Verdict extends Judgement {
+  /** Stable over recomputations: check and subject. */
+  readonly id: string;
+  readonly check: CheckId;
+  readonly subject: Subject;
+  readonly unit: 'mm' | 'count';
+  /** The worst point, in the body's frame. */
+  readonly at: Point | null;
+  readonly working: Working | null;
+  /** What has to be measured before anything can be said. */
+  readonly missing: readonly Target[];
+  /** It rests on a default or on hearsay. */
+  readonly typical: boolean;
+}
+
+function idOf(check: CheckId, s: Subject): string {
+  return [check, s.feature, s.item ?? '', s.against ?? ''].join('/');
+}
+
+export function verdict(check: CheckId, subject: Subject, working: Working, wanted: number, at: Point | null): Verdict {
+  const typical = leavesOf(working).some((l: Leaf) => !isMeasured(l));
+  return { id: idOf(check, subject), check, subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, wanted) };
+}
+
+export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], wanted: number, at: Point | null = null): Verdict {
+  return { id: idOf(check, subject), check, subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(wanted) };
+}
+
+/** A comparison of whole numbers: enough or not. */
+export function countVerdict(check: CheckId, subject: Subject, has: number, needs: number): Verdict {
+  return {
+    id: idOf(check, subject),
+    check,
+    subject,
+    unit: 'count',
+    at: null,
+    working: null,
+    missing: [],
+    typical: false,
+    clearance: has - needs,
+    worst: 0,
+    rss: 0,
+    wanted: 0,
+    class: has >= needs ? 'well' : 'clashes',
+  };
+}

@@ -1,0 +1,31 @@
+import { valueOf, type Working } from '../measure/index.js';
+import type { Settings } from '../operation/index.js';
+import type { TemplateBit, Tool } from '../part/index.js';
+import { leastTemplate } from './set-up.js';
+
+/** Why a template bit will not do. */
+export type BitRefusal =
+  | { readonly kind: 'cornerTooTight'; readonly cutterRadius: number; readonly corner: number }
+  | { readonly kind: 'templateTooThin'; readonly needed: Working; readonly has: number }
+  | { readonly kind: 'reachTooShort'; readonly reach: number; readonly depth: number };
+
+export interface BitVerdict {
+  readonly bit: TemplateBit;
+  readonly refusal: BitRefusal | null;
+  /** The least template thickness for it, with its sum. */
+  readonly needed: Working;
+}
+
+/** Every template bit of the shop, with the reason against it where there is one; the first that will do is the largest. */
+export function judgeTemplateBits(tools: readonly Tool[], corner: number, depth: number, s: Settings): readonly BitVerdict[] {
+  const bits = tools.filter((t): t is TemplateBit => t.kind === 'template').sort((a, b) => b.diameter - a.diameter || a.cuttingLength - b.cuttingLength);
+  return bits.map((bit) => ({ bit, refusal: refusalOf(bit, corner, depth, s), needed: leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact) }));
+}
+
+function refusalOf(bit: TemplateBit, corner: number, depth: number, s: Settings): BitRefusal | null {
+  if (bit.diameter / 2 > corner + 1e-6) return { kind: 'cornerTooTight', cutterRadius: bit.diameter / 2, corner };
+  const needed = leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact);
+  if (valueOf(needed) > s.templateThickness + 1e-9) return { kind: 'templateTooThin', needed, has: s.templateThickness };
+  if (depth > bit.reach + 1e-9) return { kind: 'reachTooShort', reach: bit.reach, depth };
+  return null;
+}

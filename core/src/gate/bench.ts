@@ -1,0 +1,89 @@
+import type { Plan, PlanState } from '../check/index.js';
+import { planCutting, type CuttingPlan } from '../cut/index.js';
+import { OPERATIONS, type Operation } from '../operation/index.js';
+import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
+import type { Tool } from '../part/index.js';
+import { stepCards, type StepCard } from './step-cards.js';
+
+/** A step as it was logged, as far as the bench is concerned. */
+export interface LoggedStep {
+  readonly operation: string;
+  readonly step: string;
+  readonly outcome: 'done' | 'wentWrong';
+  readonly measured: number | null;
+  /** ISO 8601. */
+  readonly at: string;
+}
+
+/** Everything the bench is made from. */
+export interface BenchInput {
+  readonly state: PlanState;
+  readonly plan: Plan;
+  readonly tools: readonly Tool[];
+  readonly operations: readonly Operation[];
+  readonly rules: readonly Rule[];
+  readonly waivers: readonly Waiver[];
+  readonly log: readonly LoggedStep[];
+  /** A clearance stands for the decision. */
+  readonly clear: boolean;
+}
+
+/** The operation at hand, its cards, the one to do now, and what hinders. */
+export interface Bench {
+  readonly ordered: readonly Operation[];
+  readonly operation: Operation | null;
+  readonly cards: readonly StepCard[];
+  /** Index of the card to do now; the number of cards when all are done. */
+  readonly now: number;
+  readonly hindrances: readonly Hindrance[];
+}
+
+/** What is to be done now. The next step of the first operation that is not finished. */
+export function benchNow(input: BenchInput): Bench {
+  const ordered = inOrder(input.operations, input.rules);
+  const operation = nextOperation(ordered);
+  if (!operation) return { ordered, operation: null, cards: [], now: 0, hindrances: [] };
+  const cards = cardsOf(operation, input);
+  const completed = completedSteps(operation.id, input.log);
+  const open = cards.findIndex((c) => !completed.has(c.key));
+  const gates = { clearToCut: input.clear || !OPERATIONS[operation.kind].irreversible, partInHand: partInHand(input) };
+  return {
+    ordered,
+    operation,
+    cards,
+    now: open === -1 ? cards.length : open,
+    hindrances: hindrances(operation, input.operations, input.rules, input.waivers, gates),
+  };
+}
+
+/** The cards of one operation with what was measured in it so far. */
+export function cardsOf(operation: Operation, input: BenchInput): readonly StepCard[] {
+  const { state, plan } = input;
+  const position = state.anatomy.positions.find((p) => p.id === plan.position);
+  const part = plan.part === null ? null : (state.parts[plan.part] ?? null);
+  const read = input.log.filter((l) => l.operation === operation.id && l.measured !== null);
+  const context = {
+    plan,
+    cutting: cuttingOf(input),
+    cavity: position?.cavity ?? '',
+    partName: part?.name ?? '',
+    depthLimit: state.settings.limitPlannedDepth,
+    measured: read[read.length - 1]?.measured ?? null,
+  };
+  return stepCards(operation, context, input.rules);
+}
+
+/** Steps that need not be done again: done, or done wrong but with the wood gone all the same. */
+export function completedSteps(operation: string, log: readonly LoggedStep[]): ReadonlySet<string> {
+  return new Set(log.filter((l) => l.operation === operation && (l.outcome === 'done' || l.measured !== null)).map((l) => l.step));
+}
+
+function cuttingOf({ state, plan, tools }: BenchInput): CuttingPlan | null {
+  const position = state.anatomy.positions.find((p) => p.id === plan.position);
+  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
+  return plan.route && cavity ? planCutting(state, cavity, plan.route, tools) : null;
+}
+
+function partInHand({ state, plan }: BenchInput): boolean {
+  return plan.part === null || (state.parts[plan.part]?.inStock ?? false);
+}

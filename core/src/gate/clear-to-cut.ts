@@ -1,0 +1,70 @@
+import type { CheckId, Evaluation, Verdict } from '../check/index.js';
+import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
+import { isMeasured, leavesOf } from '../measure/index.js';
+import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
+
+/** One thing that stands between the plan and the wood. */
+export type GateItem =
+  | { readonly kind: 'reading'; readonly target: Target; readonly state: SecondReading['state']; readonly ok: boolean }
+  | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
+  | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
+  | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: false }
+  | { readonly kind: 'thin'; readonly verdict: string; readonly ok: boolean };
+
+/** Clear to cut, or what is missing. */
+export interface Clearance {
+  readonly clear: boolean;
+  readonly items: readonly GateItem[];
+}
+
+/** Checks whose failure cannot be undone in the wood: what they rest on is read twice. */
+const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>(['floor', 'hiddenEdge', 'behindWindow']);
+
+/**
+ * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured;
+ * thin ones one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on.
+ */
+export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: readonly Reading[], accepted: ReadonlySet<string>): Clearance {
+  const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
+    if (v.class === 'well') return [];
+    if (v.class === 'thin') return [{ kind: 'thin', verdict: v.id, ok: accepted.has(v.id) }];
+    return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: false }];
+  });
+  const targets = restsOn(evaluation.verdicts, found);
+  const read = targets.map((target): GateItem => {
+    const { state } = secondReading(target, readings);
+    return { kind: 'reading', target, state, ok: state === 'agree' };
+  });
+  const doubts = targets.flatMap((target): GateItem[] => {
+    const at = dimensionAt(found, target);
+    if (at.exists && at.dimension && !isMeasured(at.dimension)) return [{ kind: 'typical', target, ok: false }];
+    const outline = target.quantity.startsWith('checkWidth') ? outlineAt(found, target.feature, target.part) : null;
+    const mismatch = outline && widthMismatch(outline, target.quantity === 'checkWidthAcross' ? 'across' : 'along');
+    return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
+  });
+  const items = [...verdicts, ...read, ...doubts];
+  return { clear: items.every((i) => i.ok), items };
+}
+
+/** The dimensions of the instrument that an irreversible cut rests on: depths and thickness of the sums; of plates and windows the two check widths. */
+export function restsOn(verdicts: readonly Verdict[], anatomy: Anatomy): readonly Target[] {
+  const seen = new Map<string, Target>();
+  const add = (t: Target): void => {
+    if (dimensionAt(anatomy, t).exists) seen.set(targetKey(t), t);
+  };
+  for (const v of verdicts) {
+    if (!IRREVERSIBLE.has(v.check)) continue;
+    v.missing.forEach(add);
+    for (const leaf of v.working ? leavesOf(v.working) : []) {
+      if (!leaf.ref) continue;
+      const place = leaf.ref.part === undefined ? { feature: leaf.ref.feature } : { feature: leaf.ref.feature, part: leaf.ref.part };
+      if (leaf.ref.quantity === 'outline') {
+        if (anatomy.plates.some((p) => p.id === place.feature))
+          for (const quantity of ['checkWidthAcross', 'checkWidthAlong'] as const) add({ quantity, ...place });
+      } else if (leaf.ref.quantity in QUANTITIES) {
+        add({ quantity: leaf.ref.quantity as QuantityId, ...place });
+      }
+    }
+  }
+  return [...seen.values()];
+}

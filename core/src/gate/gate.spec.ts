@@ -1,0 +1,160 @@
+import { evaluatePlan, type PlannedPocket } from '../check/index.js';
+import type { Operation } from '../operation/index.js';
+import { RULES } from '../order/index.js';
+import { valueOf } from '../measure/index.js';
+import { targetKey, type Reading, type Target } from '../quantity/index.js';
+import { roundedRectangle } from '../shape/index.js';
+import { dim, plainAnatomy, plainPlan, plainState, plainTools } from '../testing/plan.js';
+import { benchNow, clearToCut, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
+
+const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
+const plan = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const state = plainState();
+const evaluation = evaluatePlan(state, plan);
+const thin = new Set(evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => v.id));
+
+let n = 0;
+function reading(target: Target, value: number, blind: boolean): Reading {
+  n += 1;
+  return {
+    id: `r${n}`,
+    instrument: 'i',
+    target,
+    value,
+    limit: 0.05,
+    raw: String(value),
+    tool: 't',
+    person: 'p',
+    at: `2026-01-01T00:00:${String(n % 60).padStart(2, '0')}Z`,
+    blind,
+  };
+}
+
+const targets = restsOn(evaluation.verdicts, state.anatomy);
+const twice = targets.flatMap((t) => [reading(t, 10, false), reading(t, 10.05, true)]);
+
+describe('clear to cut', () => {
+  it('rests on thickness, the depths of what overlaps, and two check widths of plate and window', () => {
+    expect(targets.map(targetKey)).toEqual(
+      jasmine.arrayWithExactContents([
+        'bodyThickness|body|',
+        'pocketDepth|back|b',
+        'pocketDepth|route|old',
+        'checkWidthAcross|plate|',
+        'checkWidthAlong|plate|',
+        'checkWidthAcross|plate|window',
+        'checkWidthAlong|plate|window',
+      ]),
+    );
+  });
+
+  it('is given when every target has two blind agreeing readings and every thin verdict is accepted', () => {
+    expect(clearToCut(evaluation, state.anatomy, twice, thin).items.filter((i) => !i.ok)).toEqual([]);
+    expect(clearToCut(evaluation, state.anatomy, twice, thin).clear).toBeTrue();
+  });
+
+  it('is refused for each single thing that is missing', () => {
+    for (const t of targets) {
+      const without = twice.filter((r) => !(targetKey(r.target) === targetKey(t) && r.blind));
+      expect(clearToCut(evaluation, state.anatomy, without, thin).clear)
+        .withContext(targetKey(t))
+        .toBeFalse();
+      const apart = [...without, reading(t, 10.2, true)];
+      expect(clearToCut(evaluation, state.anatomy, apart, thin).clear)
+        .withContext(`${targetKey(t)} apart`)
+        .toBeFalse();
+      const seen = [...without, reading(t, 10, false)];
+      expect(clearToCut(evaluation, state.anatomy, seen, thin).clear)
+        .withContext(`${targetKey(t)} not blind`)
+        .toBeFalse();
+    }
+    for (const id of thin) {
+      const fewer = new Set([...thin].filter((x) => x !== id));
+      expect(clearToCut(evaluation, state.anatomy, twice, fewer).clear)
+        .withContext(id)
+        .toBeFalse();
+    }
+  });
+
+  it('is refused for a clash, for too close to call and for what was not measured, whatever is accepted', () => {
+    for (const thickness of [30, 33.1, null]) {
+      const a = plainAnatomy();
+      const s = plainState({ ...a, body: { ...a.body, thickness: thickness === null ? null : dim(thickness) } });
+      const e = evaluatePlan(s, plan);
+      expect(clearToCut(e, s.anatomy, twice, new Set(e.verdicts.map((v) => v.id))).clear)
+        .withContext(String(thickness))
+        .toBeFalse();
+    }
+  });
+
+  it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {
+    const a = plainAnatomy();
+    const told = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'told' } } } });
+    expect(clearToCut(evaluatePlan(told, plan), told.anatomy, twice, thin).items.some((i) => i.kind === 'typical')).toBeTrue();
+    const off = plainState({ ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...p.outline, across: dim(108) } })) });
+    expect(clearToCut(evaluatePlan(off, plan), off.anatomy, twice, thin).items.some((i) => i.kind === 'width')).toBeTrue();
+  });
+});
+
+describe('numbers that were seen', () => {
+  it('may differ by 0.001 mm and no more; a verdict on one side only is a difference', () => {
+    const seen = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
+    expect(differences(seen, evaluation.verdicts)).toEqual([]);
+    expect(
+      differences(
+        seen.map((s) => ({ ...s, clearance: s.clearance! + 0.001 })),
+        evaluation.verdicts,
+      ),
+    ).toEqual([]);
+    expect(
+      differences(
+        seen.map((s) => ({ ...s, clearance: s.clearance! + 0.0011 })),
+        evaluation.verdicts,
+      ).length,
+    ).toBe(seen.length);
+    expect(differences(seen.slice(1), evaluation.verdicts).length).toBe(1);
+    expect(differences([...seen, { id: 'more', clearance: null }], evaluation.verdicts).length).toBe(1);
+  });
+});
+
+describe('the bench', () => {
+  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'routePasses', feature: 'f', state: 'proposed', rank: null };
+  const input: BenchInput = { state, plan, tools: plainTools, operations: [operation], rules: RULES, waivers: [], log: [], clear: true };
+
+  it('unplugs before every bit or depth change, by a rule that can be taken away', () => {
+    const kinds = benchNow(input).cards.map((c) => c.kind);
+    kinds.forEach((k, i) => {
+      if (k === 'setDepth')
+        expect(['unplug', 'changeBit', 'templateOff'])
+          .withContext(String(i))
+          .toContain(kinds[i - 1]!);
+    });
+    expect(kinds.filter((k) => k === 'unplug').length).toBeGreaterThan(3);
+    const without = benchNow({ ...input, rules: RULES.filter((r) => r.id !== 'unplugBeforeChange') });
+    expect(without.cards.some((c) => c.kind === 'unplug')).toBeFalse();
+  });
+
+  it('goes on at the first step that is not done, and works the rest out from the depth that was read', () => {
+    const { cards } = benchNow(input);
+    const read = cards.findIndex((c) => c.kind === 'measureDepth');
+    const log = cards
+      .slice(0, read + 1)
+      .map((c) => ({ operation: 'o', step: c.key, outcome: 'done' as const, measured: c.kind === 'measureDepth' ? 5.8 : null, at: '' }));
+    const bench = benchNow({ ...input, log });
+    expect(bench.now).toBe(read + 1);
+    const next = bench.cards.slice(bench.now).find((c) => c.kind === 'setDepth')!;
+    const rest = next.numbers.find((x) => x.label === 'remainingDepth')!;
+    // the second pass goes to 12.0: 12.0 − 5.8
+    expect(valueOf(rest.working)).toBeCloseTo(6.2, 9);
+    expect(valueOf(remainingDepth(18, 17.4))).toBeCloseTo(0.6, 9);
+  });
+
+  it('is hindered by a shut gate', () => {
+    expect(benchNow({ ...input, clear: false }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+    expect(benchNow(input).hindrances).toEqual([]);
+  });
+
+  it('has nothing to do when all is done', () => {
+    expect(benchNow({ ...input, operations: [{ ...operation, state: 'done' }] }).operation).toBeNull();
+  });
+});

@@ -1,0 +1,164 @@
+import type { Plan } from '../check/index.js';
+import { PLANNED_SET } from '../check/index.js';
+import type { CuttingPlan } from '../cut/index.js';
+import { setting, type Working } from '../measure/index.js';
+import { OPERATIONS, type CautionId, type Operation, type OperationKind, type StepKind } from '../operation/index.js';
+import type { Rule, StepRule } from '../order/index.js';
+import type { Target } from '../quantity/index.js';
+
+/** A number on a card, large, with its sum behind it. */
+export interface CardNumber {
+  readonly label: string;
+  readonly working: Working;
+}
+
+/** A depth to read before the step can be done, mm. */
+export interface Asked {
+  readonly expected: number;
+  readonly limit: number;
+  /** The pocket whose depth it is, once the operation is done. */
+  readonly target: Target;
+}
+
+/** One step on the bench. */
+export interface StepCard {
+  /** Stable within its operation: kind and number. */
+  readonly key: string;
+  readonly kind: StepKind;
+  readonly cautions: readonly CautionId[];
+  readonly numbers: readonly CardNumber[];
+  /** What the sentence needs: the bit, the part, the pass. */
+  readonly names: Readonly<Record<string, string | number>>;
+  readonly asks: Asked | null;
+  /** The rule that put the step here; null for the operation's own. */
+  readonly rule: string | null;
+}
+
+export interface CardContext {
+  readonly plan: Plan;
+  readonly cutting: CuttingPlan | null;
+  readonly cavity: string;
+  readonly partName: string;
+  /** Limit of a depth read between passes, mm. */
+  readonly depthLimit: number;
+  /** The depth read last in this operation, mm; the rest is worked out from it. */
+  readonly measured: number | null;
+}
+
+type Draft = Omit<StepCard, 'key' | 'cautions' | 'rule'>;
+
+const plain = (kind: StepKind, names: Draft['names'] = {}): Draft => ({ kind, numbers: [], names, asks: null });
+
+const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[]>> = {
+  meterPart: (c) => [plain('meter', { part: c.partName })],
+  removePart: () => [plain('slackenStrings'), plain('unsolder'), plain('takeOut')],
+  takeOffInsert: () => [plain('takePlateOff')],
+  tracePlate: () => [plain('mountPlate'), plain('traceOutline'), plain('takePlateOff')],
+  fixTemplate: (c) => [
+    {
+      kind: 'layTemplate',
+      numbers: c.plan.route
+        ? [
+            { label: 'templateX', working: setting('templateX', c.plan.route.at.x, 'plan') },
+            { label: 'templateY', working: setting('templateY', c.plan.route.at.y, 'plan') },
+          ]
+        : [],
+      names: {},
+      asks: null,
+    },
+  ],
+  boreBulk: (c) => {
+    const { boring, clearing } = c.cutting ?? {};
+    if (!boring) return [];
+    const bore: Draft = {
+      kind: 'bore',
+      numbers: [{ label: 'rimDepth', working: boring.rimDepth }],
+      names: { bit: boring.bit.name, holes: boring.holes.length },
+      asks: null,
+    };
+    if (!clearing) return [bore];
+    const names = { bit: clearing.bit.name, leave: clearing.leave, passes: clearing.passes.length };
+    return [bore, plain('changeBit', names), { kind: 'clearBulk', numbers: [{ label: 'rimDepth', working: clearing.to }], names, asks: null }];
+  },
+  routePasses: passesOf,
+  boreWells: (c) =>
+    (c.cutting?.wells ?? []).flatMap((w): Draft[] => {
+      const tip = c.plan.route?.pockets.find((p) => p.id === w.pocket)?.depth ?? 0;
+      const numbers = w.rimDepth ? [{ label: 'rimDepth', working: w.rimDepth }] : [];
+      return [{ kind: 'bore', numbers, names: { bit: w.bit?.name ?? '', holes: 1 }, asks: asked(c, w.pocket, tip) }];
+    }),
+  testFit: (c) => [plain('tryPart', { part: c.partName })],
+  fitPart: (c) => [plain('fit', { part: c.partName }), plain('solder', { part: c.partName })],
+};
+
+function passesOf(c: CardContext): readonly Draft[] {
+  const { passes, templateOffAfter } = c.cutting?.passes ?? { passes: [], templateOffAfter: null };
+  const bit = c.cutting?.bit?.bit.name ?? '';
+  return passes.flatMap((p, i): Draft[] => {
+    const first = i === 0 ? [plain('changeBit', { bit })] : [];
+    const off = templateOffAfter !== null && p.from === templateOffAfter ? [plain('templateOff', { depth: p.from })] : [];
+    const names = { bit, pass: i + 1, of: passes.length, depth: p.to, guide: p.guide };
+    const setUps = [
+      { label: 'projection', working: p.setUps.projection },
+      { label: 'overStraightEdge', working: p.setUps.overStraightEdge },
+      { label: 'finishedDepth', working: p.setUps.finished },
+      ...(c.measured !== null && c.measured < p.to ? [{ label: 'remainingDepth', working: remainingDepth(p.to, c.measured) }] : []),
+    ];
+    const floor = c.plan.route?.pockets.find((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6);
+    return [
+      ...first,
+      ...off,
+      { kind: 'setDepth', numbers: setUps, names, asks: null },
+      { kind: 'cut', numbers: [{ label: 'projection', working: p.setUps.projection }], names, asks: null },
+      { kind: 'measureDepth', numbers: [], names, asks: asked(c, floor?.id ?? p.pockets[0] ?? '', p.to) },
+    ];
+  });
+}
+
+function asked(c: CardContext, pocket: string, expected: number): Asked {
+  return { expected, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: c.cavity, part: pocket } };
+}
+
+/** The cards of an operation in their fixed order, with the steps that step rules put in. */
+export function stepCards(operation: Operation, context: CardContext, rules: readonly Rule[]): readonly StepCard[] {
+  const stepRules = rules.filter((r): r is StepRule => r.type === 'step' && r.kinds.includes(operation.kind));
+  const cautions = OPERATIONS[operation.kind].cautions;
+  const drafts = DRAFTS[operation.kind](context).flatMap((d) => {
+    const rule = stepRules.find((r) => r.before.includes(d.kind));
+    const own = { ...d, rule: null as string | null };
+    return rule ? [{ ...plain(rule.insert), rule: rule.id }, own] : [own];
+  });
+  return dedupe(drafts).map((d, i) => ({
+    ...d,
+    key: `${i + 1} ${d.kind}`,
+    cautions: i === 0 || d.kind === 'cut' || d.kind === 'bore' || d.kind === 'clearBulk' ? cautions : [],
+  }));
+}
+
+/** The same inserted step twice running is once. */
+function dedupe<T extends { readonly kind: StepKind; readonly rule: string | null }>(drafts: readonly T[]): readonly T[] {
+  return drafts.filter((d, i) => {
+    if (d.rule === null) return true;
+    const before = drafts[i - 1];
+    const beforeThat = drafts[i - 2];
+    const same = (x: T | undefined): boolean => x?.kind === d.kind && x.rule === d.rule;
+    return !same(before) && !(same(beforeThat) && before?.kind === 'changeBit');
+  });
+}
+
+/** The wood still to take after a depth was read, mm: target − measured. */
+export function remainingDepth(target: number, measured: number): Working {
+  return {
+    op: 'sum',
+    label: 'remainingDepth',
+    terms: [
+      { sign: 1, of: setting('depthWanted', target, 'plan') },
+      { sign: -1, of: setting('depthMeasured', measured, 'reading') },
+    ],
+  };
+}
+
+/** The set that planned pockets get once they are cut. */
+export function cutSetOf(decision: string): string {
+  return `${PLANNED_SET} ${decision}`;
+}

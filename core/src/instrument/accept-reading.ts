@@ -1,0 +1,36 @@
+import { agree, isMeasured, type Dimension } from '../measure/index.js';
+import type { Reading, Target } from '../quantity/index.js';
+import { targetKey } from '../quantity/index.js';
+import type { Anatomy, FeatureOutline } from './anatomy.js';
+import { dimensionAt, outlineAt, widthMismatch, withDimension, withOutline } from './dimension-at.js';
+
+/**
+ * The anatomy after a reading is accepted. A reading that agrees with those it rests on adds its id: the value becomes
+ * the mean and the limit the larger. One that disagrees replaces the value; both rows stay.
+ * 41.50 ± 0.05 and 41.54 ± 0.05 give 41.52 ± 0.05. Throws RangeError for a place that is not there.
+ */
+export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: readonly Reading[]): Anatomy {
+  const now = dimensionAt(anatomy, reading.target);
+  if (!now.exists) throw new RangeError('no such place on this instrument');
+  const key = targetKey(reading.target);
+  const basis = now.dimension?.basis;
+  const ids = basis?.kind === 'readings' ? basis.ids : [];
+  const restsOn = earlier.filter((r) => ids.includes(r.id) && targetKey(r.target) === key);
+  const agreeing = restsOn.length > 0 && restsOn.every((r) => agree(r, reading)) ? [...restsOn, reading] : [reading];
+  const dimension: Dimension = {
+    value: agreeing.reduce((s, r) => s + r.value, 0) / agreeing.length,
+    limit: Math.max(...agreeing.map((r) => r.limit)),
+    basis: { kind: 'readings', ids: agreeing.map((r) => r.id) },
+  };
+  return vouch(withDimension(anatomy, reading.target, dimension), reading.target);
+}
+
+/** Two check widths that bear an outline out vouch for it: it is then as sure as the readings, where it was only told. */
+function vouch(anatomy: Anatomy, t: Target): Anatomy {
+  if (t.quantity !== 'checkWidthAcross' && t.quantity !== 'checkWidthAlong') return anatomy;
+  const o = outlineAt(anatomy, t.feature, t.part);
+  if (!o?.across || !o.along || isMeasured(o) || widthMismatch(o, 'across') || widthMismatch(o, 'along')) return anatomy;
+  const ids = [o.across, o.along].flatMap((d) => (d.basis.kind === 'readings' ? d.basis.ids : []));
+  const surer: FeatureOutline = { ...o, limit: Math.max(o.across.limit, o.along.limit), basis: { kind: 'readings', ids } };
+  return withOutline(anatomy, t, surer);
+}

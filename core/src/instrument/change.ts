@@ -1,0 +1,48 @@
+import type { Anatomy, Cavity, Pocket } from './anatomy.js';
+
+/** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
+export type Change =
+  | { readonly kind: 'fitPart'; readonly position: string; readonly part: string | null }
+  | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[] }
+  | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
+
+/** The anatomy after the changes. Throws RangeError when a change names what is not there. */
+export function applyChanges(anatomy: Anatomy, changes: readonly Change[]): Anatomy {
+  return changes.reduce(applyChange, anatomy);
+}
+
+function applyChange(a: Anatomy, change: Change): Anatomy {
+  switch (change.kind) {
+    case 'fitPart':
+      need(a.positions, change.position);
+      return { ...a, positions: a.positions.map((p) => (p.id === change.position ? { ...p, part: change.part } : p)) };
+    case 'addPockets': {
+      need(a.cavities, change.cavity);
+      const kept = (c: Cavity): readonly Pocket[] => c.pockets.filter((p) => !change.pockets.some((q) => q.id === p.id));
+      const add = (c: Cavity): Cavity => ({ ...c, pockets: [...kept(c), ...change.pockets] });
+      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };
+    }
+    case 'setInsert': {
+      const plate = need(a.plates, change.plate);
+      need(plate.openings, change.opening);
+      const openings = plate.openings.map((o) => (o.id === change.opening && o.insert ? { ...o, insert: { ...o.insert, fitted: change.fitted } } : o));
+      return { ...a, plates: a.plates.map((p) => (p.id === change.plate ? { ...p, openings } : p)) };
+    }
+  }
+}
+
+function need<T extends { readonly id: string }>(list: readonly T[], id: string): T {
+  const found = list.find((x) => x.id === id);
+  if (!found) throw new RangeError(`nothing here is called ${id}`);
+  return found;
+}
+
+/** Pockets of one cut. */
+export function pocketsOfSet(cavity: Cavity, set: string): readonly Pocket[] {
+  return cavity.pockets.filter((p) => p.set === set);
+}
+
+/** The cuts of a cavity, oldest first. */
+export function setsOf(cavity: Cavity): readonly string[] {
+  return [...new Set(cavity.pockets.map((p) => p.set))];
+}

@@ -1,0 +1,69 @@
+import { QUANTITIES, targetKey, type QuantityId, type Target } from '../quantity/index.js';
+import type { Anatomy } from './anatomy.js';
+import { dimensionAt } from './dimension-at.js';
+
+/** A difference between two revisions. */
+export type Difference =
+  | { readonly kind: 'pocketAdded'; readonly cavity: string; readonly pocket: string; readonly set: string }
+  | { readonly kind: 'pocketGone'; readonly cavity: string; readonly pocket: string; readonly set: string }
+  | { readonly kind: 'partChanged'; readonly position: string; readonly before: string | null; readonly after: string | null }
+  | { readonly kind: 'insertChanged'; readonly plate: string; readonly opening: string; readonly fitted: boolean }
+  | { readonly kind: 'resized'; readonly target: Target; readonly before: number | null; readonly after: number | null };
+
+/** What differs between as found and as left, in the order of the anatomy. Values under 0.001 mm apart are equal. */
+export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Difference[] {
+  const out: Difference[] = [];
+  for (const c of after.cavities) {
+    const old = before.cavities.find((x) => x.id === c.id);
+    for (const p of c.pockets) {
+      if (!old?.pockets.some((q) => q.id === p.id)) out.push({ kind: 'pocketAdded', cavity: c.id, pocket: p.id, set: p.set });
+    }
+  }
+  for (const c of before.cavities) {
+    const now = after.cavities.find((x) => x.id === c.id);
+    for (const p of c.pockets) {
+      if (!now?.pockets.some((q) => q.id === p.id)) out.push({ kind: 'pocketGone', cavity: c.id, pocket: p.id, set: p.set });
+    }
+  }
+  for (const p of after.positions) {
+    const old = before.positions.find((q) => q.id === p.id)?.part ?? null;
+    if (old !== p.part) out.push({ kind: 'partChanged', position: p.id, before: old, after: p.part });
+  }
+  for (const plate of after.plates) {
+    for (const o of plate.openings) {
+      const old = before.plates.find((p) => p.id === plate.id)?.openings.find((q) => q.id === o.id)?.insert;
+      if (o.insert && old && o.insert.fitted !== old.fitted) out.push({ kind: 'insertChanged', plate: plate.id, opening: o.id, fitted: o.insert.fitted });
+    }
+  }
+  for (const target of targetsOf(after)) {
+    const a = dimensionAt(before, target);
+    const b = dimensionAt(after, target);
+    if (!a.exists || !b.exists) continue;
+    const x = a.dimension?.value ?? null;
+    const y = b.dimension?.value ?? null;
+    if (x === null ? y !== null : y === null || Math.abs(x - y) > 0.001) out.push({ kind: 'resized', target, before: x, after: y });
+  }
+  return out;
+}
+
+/** Every value of an anatomy that can be read, each once. */
+export function targetsOf(a: Anatomy): readonly Target[] {
+  const widths: readonly QuantityId[] = ['checkWidthAcross', 'checkWidthAlong'];
+  const outline = (feature: string, part?: string): Target[] =>
+    widths.map((quantity) => (part === undefined ? { quantity, feature } : { quantity, feature, part }));
+  const all: Target[] = [
+    { quantity: 'bodyThickness', feature: 'body' },
+    ...a.cavities.flatMap((c) => c.pockets.flatMap((p): Target[] => [{ quantity: 'pocketDepth', feature: c.id, part: p.id }, ...outline(c.id, p.id)])),
+    ...a.plates.flatMap((p): Target[] => [
+      ...outline(p.id),
+      { quantity: 'plateThickness', feature: p.id },
+      ...p.openings.flatMap((o) => [...outline(p.id, o.id), ...(o.insert ? outline(p.id, o.insert.id) : [])]),
+    ]),
+    { quantity: 'scaleLength', feature: 'neck' },
+    { quantity: 'nutToMouth', feature: 'neck' },
+    { quantity: 'spreadAtNut', feature: 'strings' },
+    { quantity: 'spreadAtSaddles', feature: 'strings' },
+  ];
+  const seen = new Set<string>();
+  return all.filter((t) => t.quantity in QUANTITIES && !seen.has(targetKey(t)) && seen.add(targetKey(t)));
+}

@@ -1,0 +1,123 @@
+import type { Basis, Dimension } from '../measure/index.js';
+import { roundedRectangle, type Point } from '../shape/index.js';
+import type { Anatomy, FeatureOutline } from './anatomy.js';
+
+/** A rectangle with round corners by its middle in the body's frame, mm. */
+export interface Box extends Point {
+  readonly width: number;
+  readonly height: number;
+  readonly corner: number;
+}
+
+/** The sizes by which a plain bolt-on instrument with one plate-hung pickup is described, mm. */
+export interface InstrumentSizes {
+  readonly strings: number;
+  readonly frets: number;
+  readonly scale: number;
+  readonly nutToMouth: number;
+  readonly spreadAtNut: number;
+  readonly spreadAtSaddles: number;
+  readonly body: Box;
+  readonly thickness: number;
+  readonly pocketWidth: number;
+  readonly pocketLength: number;
+  readonly pocketDepth: number;
+  readonly route: Box;
+  readonly routeDepth: number;
+  readonly plate: Box;
+  readonly plateThickness: number;
+  readonly window: Box;
+  readonly back: Box;
+  readonly backDepth: number;
+}
+
+/** Limit of a size that was told or typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+const TOLD_LIMIT = 0.25;
+
+const told: Basis = { kind: 'told' };
+const dimension = (value: number): Dimension => ({ value, limit: TOLD_LIMIT, basis: told });
+const outline = (b: Box): FeatureOutline => ({
+  outline: roundedRectangle(b.width, b.height, b.corner, b),
+  limit: TOLD_LIMIT,
+  basis: told,
+  across: null,
+  along: null,
+});
+
+/** An anatomy from typed sizes; every value is marked as told until it is read. `part` is what sits there now. */
+export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anatomy {
+  const pocket: Box = { x: 0, y: s.pocketLength / 2, width: s.pocketWidth, height: s.pocketLength, corner: 3 };
+  return {
+    format: 1,
+    frames: [],
+    strings: { count: s.strings, spreadAtNut: dimension(s.spreadAtNut), spreadAtSaddles: dimension(s.spreadAtSaddles) },
+    neck: { scale: dimension(s.scale), frets: s.frets, nutToMouth: dimension(s.nutToMouth) },
+    body: { outline: outline(s.body), thickness: dimension(s.thickness) },
+    cavities: [
+      {
+        id: 'neck pocket',
+        name: 'Neck pocket',
+        kind: 'neck pocket',
+        face: 'top',
+        frame: 'body',
+        pockets: [{ id: 'pocket', set: 'found', outline: outline(pocket), depth: dimension(s.pocketDepth), bored: false }],
+        hiddenBy: null,
+      },
+      {
+        id: 'route',
+        name: 'Pickup route',
+        kind: 'route',
+        face: 'top',
+        frame: 'body',
+        pockets: [{ id: 'old', set: 'found', outline: outline(s.route), depth: dimension(s.routeDepth), bored: false }],
+        hiddenBy: 'plate',
+      },
+      {
+        id: 'back cavity',
+        name: 'Back cavity',
+        kind: 'control',
+        face: 'back',
+        frame: 'body',
+        pockets: [{ id: 'floor', set: 'found', outline: outline(s.back), depth: dimension(s.backDepth), bored: false }],
+        hiddenBy: null,
+      },
+    ],
+    plates: [
+      {
+        id: 'plate',
+        name: 'Plate',
+        face: 'top',
+        frame: 'body',
+        outline: outline(s.plate),
+        thickness: dimension(s.plateThickness),
+        openings: [{ id: 'window', name: 'Window', outline: outline(s.window), insert: null }],
+        screws: [],
+      },
+    ],
+    positions: [{ id: 'pickup', name: 'Pickup', cavity: 'route', plate: 'plate', opening: 'window', at: { x: s.window.x, y: s.window.y }, part }],
+  };
+}
+
+/** Why sizes cannot be those of one instrument. */
+export type SizeProblem =
+  | { readonly kind: 'routeOutsideBody' | 'plateOutsideBody' | 'windowOutsidePlate' }
+  | { readonly kind: 'deeperThanBody'; readonly what: 'route' | 'back' | 'pocket'; readonly depth: number; readonly thickness: number }
+  | { readonly kind: 'mouthBeyondScale'; readonly mouth: number; readonly scale: number }
+  | { readonly kind: 'spreadNarrows'; readonly nut: number; readonly saddles: number };
+
+/** Sizes that cannot all be true, each with the numbers that contradict one another. */
+export function sizeProblems(s: InstrumentSizes): readonly SizeProblem[] {
+  const within = (a: Box, b: Box): boolean => Math.abs(a.x - b.x) + a.width / 2 <= b.width / 2 && Math.abs(a.y - b.y) + a.height / 2 <= b.height / 2;
+  const deep = (what: 'route' | 'back' | 'pocket', depth: number): SizeProblem[] =>
+    depth >= s.thickness ? [{ kind: 'deeperThanBody', what, depth, thickness: s.thickness }] : [];
+  return [
+    ...(within(s.route, s.body) ? [] : [{ kind: 'routeOutsideBody' as const }]),
+    ...(within(s.plate, s.body) ? [] : [{ kind: 'plateOutsideBody' as const }]),
+    ...(within(s.window, s.plate) ? [] : [{ kind: 'windowOutsidePlate' as const }]),
+    ...deep('route', s.routeDepth),
+    ...deep('back', s.backDepth),
+    ...deep('pocket', s.pocketDepth),
+    ...(s.nutToMouth < s.scale ? [] : [{ kind: 'mouthBeyondScale' as const, mouth: s.nutToMouth, scale: s.scale }]),
+    ...(s.spreadAtSaddles > s.spreadAtNut ? [] : [{ kind: 'spreadNarrows' as const, nut: s.spreadAtNut, saddles: s.spreadAtSaddles }]),
+  ];
+}

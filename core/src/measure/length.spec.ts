@@ -1,0 +1,48 @@
+import { parseLength, toInchFraction, type LengthUnit } from './length.js';
+
+describe('parseLength', () => {
+  const cases: readonly [string, LengthUnit, number][] = [
+    ['22.2', 'mm', 22.2],
+    ['22,2', 'mm', 22.2],
+    ['22.2mm', 'inch', 22.2],
+    ['7/8', 'mm', 22.225],
+    ['7/8"', 'fraction', 22.225],
+    ['1 3/32', 'mm', 27.78125],
+    ['.875in', 'mm', 22.225],
+    ['2thou', 'mm', 0.0508],
+    ['1 1/2 + 3/32', 'mm', 40.48125],
+    ['2', 'inch', 50.8],
+    ['10 - 0.5', 'mm', 9.5],
+    ['-3', 'mm', -3],
+    ['1cm', 'mm', 10],
+  ];
+  for (const [text, unit, mm] of cases) {
+    it(`reads ${text} in ${unit} as ${mm} mm`, () => {
+      const r = parseLength(text, unit);
+      expect(r.ok && r.mm).toBeCloseTo(mm, 9);
+    });
+  }
+
+  it('says why it cannot read a length', () => {
+    expect(parseLength(' ', 'mm')).toEqual({ ok: false, error: 'empty', raw: ' ' });
+    expect(parseLength('1/0', 'mm')).toEqual(jasmine.objectContaining({ error: 'division by zero' }));
+    for (const bad of ['abc', '1..2', '--1', '1 2', '3/', '1e5', 'NaN', '5 kg', '1 +']) {
+      expect(parseLength(bad, 'mm').ok).withContext(bad).toBeFalse();
+    }
+    expect(parseLength('9'.repeat(61), 'mm')).toEqual(jasmine.objectContaining({ error: 'too long' }));
+  });
+});
+
+describe('toInchFraction', () => {
+  it('gives 27.78125 mm as 1 3/32 in exactly (25.4 mm to the inch)', () => {
+    const f = toInchFraction(27.78125);
+    expect(f).toEqual(jasmine.objectContaining({ negative: false, whole: 1, numerator: 3, denominator: 32 }));
+    expect(f.deviation).toBeCloseTo(0, 9);
+  });
+
+  it('shows the deviation to the nearest sixty-fourth: 10 mm is 25/64 in and 0.078 mm', () => {
+    const f = toInchFraction(10);
+    expect([f.whole, f.numerator, f.denominator]).toEqual([0, 25, 64]);
+    expect(f.deviation).toBeCloseTo(10 - (25 / 64) * 25.4, 9);
+  });
+});

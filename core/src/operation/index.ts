@@ -1,0 +1,2 @@
+export * from './kinds.js';
+export * from './settings.js';

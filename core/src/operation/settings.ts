@@ -1,0 +1,72 @@
+import type { Source } from '../measure/index.js';
+
+/** One of the shop's numbers, with the range in which it makes sense and where it comes from. */
+export interface SettingRow {
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min';
+  readonly source: Source;
+  readonly ref: string;
+}
+
+const mm = (value: number, min: number, max: number, source: Source, ref: string): SettingRow => ({ value, min, max, unit: 'mm', source, ref });
+const minutes = (value: number): SettingRow => ({ value, min: 0, max: 600, unit: 'min', source: 'memory', ref: 'Minutes to start with' });
+const weight = (value: number): SettingRow => ({ value, min: 0, max: 100, unit: 'weight', source: 'trade', ref: 'Ranking of remedies' });
+
+/** The shop's numbers as they start; each can be changed within its range. */
+export const DEFAULT_SETTINGS = {
+  limitTemplate: mm(0.1, 0, 1, 'memory', 'Limits of planned work'),
+  limitPlannedDepth: mm(0.2, 0, 1, 'memory', 'Limits of planned work'),
+  limitPlateBack: mm(0.2, 0, 2, 'memory', 'Limits of planned work'),
+  wantedHiddenEdge: mm(1.5, 0, 10, 'trade', 'Hidden edge'),
+  wantedWall: mm(5, 0, 30, 'trade', 'Walls and floors'),
+  wantedWallAtPocket: mm(10, 0, 30, 'trade', 'Walls and floors'),
+  wantedFloor: mm(5, 0, 30, 'trade', 'Walls and floors'),
+  wantedPartInRoute: mm(0.5, 0, 5, 'trade', 'Part in its route'),
+  wantedDepth: mm(1, 0, 5, 'trade', 'Part in its route'),
+  wantedWindowGap: mm(0.3, 0, 3, 'trade', 'Part in its route'),
+  wantedBehindWindow: mm(0.5, 0, 5, 'trade', 'Part in its route'),
+  polesWithin: mm(1, 0, 5, 'trade', 'Poles under strings'),
+  polesHard: mm(2.5, 0, 8, 'trade', 'Poles under strings'),
+  strengthLeast: mm(2, 0, 10, 'memory', 'Least wood for strength'),
+  routeSide: mm(1, 0, 5, 'memory', 'Route from part'),
+  routeEarEnd: mm(2.5, 0, 8, 'memory', 'Route from part'),
+  routeEarSide: mm(1.25, 0, 5, 'memory', 'Route from part'),
+  routeUnder: mm(1.5, 0, 5, 'trade', 'Route from part'),
+  routeUnderScrews: mm(2, 0, 8, 'memory', 'Route from part'),
+  wellDiameter: mm(6, 3, 12, 'memory', 'Route from part'),
+  passDepth: mm(6, 1, 12, 'trade', 'Passes'),
+  bearingContact: mm(4, 2, 12, 'law', 'First pass'),
+  templateThickness: mm(12, 3, 40, 'memory', 'First pass'),
+  straightEdge: mm(0.8, 0, 10, 'memory', 'Depth set-ups'),
+  leaveForTemplateBit: mm(1.5, 0, 5, 'trade', 'Bulk'),
+  minutesTrace: minutes(10),
+  minutesTemplate: minutes(30),
+  minutesBore: minutes(15),
+  minutesPass: minutes(6),
+  minutesSetUp: minutes(4),
+  minutesWells: minutes(8),
+  minutesTestFit: minutes(10),
+  minutesSwap: minutes(40),
+  weightOwner: weight(32),
+  weightReversible: weight(16),
+  weightHidden: weight(8),
+  weightTools: weight(4),
+  weightTime: weight(2),
+  weightMoney: weight(1),
+  weightRisk: weight(1),
+} as const satisfies Readonly<Record<string, SettingRow>>;
+
+export type SettingKey = keyof typeof DEFAULT_SETTINGS;
+
+/** Every setting's value in force. */
+export type Settings = Readonly<Record<SettingKey, number>>;
+
+export const SETTING_KEYS = Object.keys(DEFAULT_SETTINGS) as readonly SettingKey[];
+
+/** The starting values with the shop's own on top. */
+export function settingsWith(own: Readonly<Partial<Record<SettingKey, number>>> = {}): Settings {
+  const pairs = SETTING_KEYS.map((k): [SettingKey, number] => [k, own[k] ?? DEFAULT_SETTINGS[k].value]);
+  return Object.fromEntries(pairs) as Record<SettingKey, number>;
+}

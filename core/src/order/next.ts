@@ -1,0 +1,42 @@
+import type { Operation } from '../operation/index.js';
+import { brokenRules, isWaived, type Waiver } from './broken.js';
+import type { GateRule, Rule } from './rules.js';
+import { edgesOf } from './sequence.js';
+
+/** Why an operation cannot begin now. */
+export type Hindrance =
+  | { readonly kind: 'waitsFor'; readonly operation: string; readonly rule: string }
+  | { readonly kind: 'gate'; readonly rule: string; readonly state: GateRule['state'] };
+
+/** The states that gates ask for, as they are now. */
+export type GateStates = Readonly<Record<GateRule['state'], boolean>>;
+
+/** What hinders an operation: earlier work of a 'must' rule that is not done and not waived, and gates that are shut. */
+export function hindrances(
+  operation: Operation,
+  all: readonly Operation[],
+  rules: readonly Rule[],
+  waivers: readonly Waiver[],
+  gates: GateStates,
+): readonly Hindrance[] {
+  const must = new Set(rules.filter((r) => r.strength === 'must').map((r) => r.id));
+  const waits = edgesOf(all, rules)
+    .filter((e) => e.after === operation.id && must.has(e.rule))
+    .filter((e) => all.find((o) => o.id === e.before)?.state !== 'done')
+    .filter((e) => !isWaived({ rule: e.rule, strength: 'must', operations: [e.before, e.after], kind: 'order' }, waivers))
+    .map((e): Hindrance => ({ kind: 'waitsFor', operation: e.before, rule: e.rule }));
+  const shut = rules
+    .filter((r): r is GateRule => r.type === 'gate' && r.kinds.includes(operation.kind) && !gates[r.state])
+    .map((r): Hindrance => ({ kind: 'gate', rule: r.id, state: r.state }));
+  return [...waits, ...shut];
+}
+
+/** The first operation in the given order that is not finished; null when all is done. */
+export function nextOperation(ordered: readonly Operation[]): Operation | null {
+  return ordered.find((o) => o.state !== 'done' && o.state !== 'dropped') ?? null;
+}
+
+/** Is every broken rule of an order accepted? */
+export function allAccepted(ordered: readonly Operation[], rules: readonly Rule[], waivers: readonly Waiver[]): boolean {
+  return brokenRules(ordered, rules).every((b) => isWaived(b, waivers));
+}

@@ -1,0 +1,127 @@
+import type { Operation, OperationKind } from '../operation/index.js';
+import { seeded } from '../testing/random.js';
+import { brokenRules, hindrances, inOrder, isWaived, nextOperation, RuleCircleError, RULES, sequence, type Rule } from './index.js';
+
+const KINDS: readonly OperationKind[] = [
+  'boreBulk',
+  'boreWells',
+  'fitPart',
+  'fixTemplate',
+  'meterPart',
+  'removePart',
+  'routePasses',
+  'takeOffInsert',
+  'testFit',
+  'tracePlate',
+];
+
+function operation(kind: OperationKind, more: Partial<Operation> = {}): Operation {
+  return { id: kind, job: 'j', decision: 'd', kind, feature: 'f', state: 'proposed', rank: null, ...more };
+}
+
+const all = KINDS.map((k) => operation(k));
+const kindsOf = (list: readonly Operation[]): readonly OperationKind[] => list.map((o) => o.kind);
+
+describe('sequence', () => {
+  it('puts a re-route in the order in which it is done', () => {
+    expect(kindsOf(sequence(all, RULES))).toEqual([
+      'meterPart',
+      'removePart',
+      'takeOffInsert',
+      'tracePlate',
+      'fixTemplate',
+      'boreBulk',
+      'routePasses',
+      'boreWells',
+      'testFit',
+      'fitPart',
+    ]);
+  });
+
+  it('gives the same order whatever order the rows come in, and breaks no rule, on 50 seeded shuffles', () => {
+    const r = seeded(8);
+    const wanted = kindsOf(sequence(all, RULES));
+    for (let i = 0; i < 50; i++) {
+      const shuffled = [...all].map((o) => [r(), o] as const).sort((a, b) => a[0] - b[0]);
+      const ordered = sequence(
+        shuffled.map(([, o]) => o),
+        RULES,
+      );
+      expect(kindsOf(ordered)).toEqual(wanted);
+      expect(brokenRules(ordered, RULES)).toEqual([]);
+    }
+  });
+
+  it('is computed from the rules: without one of them the order is another', () => {
+    for (const id of ['testFitBeforeGoingOn', 'floorBeforeWells', 'templateBeforeCuts']) {
+      const fewer = RULES.filter((x) => x.id !== id);
+      expect(kindsOf(sequence(all, fewer)))
+        .withContext(id)
+        .not.toEqual(kindsOf(sequence(all, RULES)));
+    }
+  });
+
+  it('knows no kind: unknown kinds in unknown rules are ordered all the same', () => {
+    const odd = ['zebra', 'apple'].map((k) => operation(k as OperationKind));
+    const rule: Rule = { id: 'odd', type: 'precede', before: ['zebra' as OperationKind], after: ['apple' as OperationKind], strength: 'must' };
+    expect(sequence(odd, []).map((o) => o.id)).toEqual(['apple', 'zebra']);
+    expect(sequence(odd, [rule]).map((o) => o.id)).toEqual(['zebra', 'apple']);
+  });
+
+  it('says when rules contradict one another', () => {
+    const circle: readonly Rule[] = [
+      { id: 'a', type: 'precede', before: ['tracePlate'], after: ['fixTemplate'], strength: 'must' },
+      { id: 'b', type: 'precede', before: ['fixTemplate'], after: ['tracePlate'], strength: 'must' },
+    ];
+    expect(() => sequence(all, circle)).toThrowError(RuleCircleError);
+  });
+});
+
+describe('an own order', () => {
+  const own = all.map((o) => {
+    const place = kindsOf(sequence(all, RULES)).indexOf(o.kind);
+    const swapped = o.kind === 'tracePlate' ? place + 1 : o.kind === 'fixTemplate' ? place - 1 : place;
+    return { ...o, rank: swapped };
+  });
+
+  it('is kept, and what it breaks is shown', () => {
+    const broken = brokenRules(inOrder(own, RULES), RULES);
+    expect(broken.map((b) => b.rule)).toEqual(['traceBeforeTemplate']);
+    expect(broken[0]?.operations).toEqual(['tracePlate', 'fixTemplate']);
+  });
+
+  it('is accepted only for the very operations named', () => {
+    const [broken] = brokenRules(inOrder(own, RULES), RULES);
+    const waiver = { id: 'w', rule: 'traceBeforeTemplate', operations: ['tracePlate', 'fixTemplate'], reason: 'r', person: 'p' };
+    expect(isWaived(broken!, [waiver])).toBeTrue();
+    expect(isWaived(broken!, [{ ...waiver, operations: ['tracePlate', 'boreBulk'] }])).toBeFalse();
+    expect(isWaived(broken!, [{ ...waiver, rule: 'other' }])).toBeFalse();
+  });
+});
+
+describe('what must exist', () => {
+  it('a template without a trace is missing work', () => {
+    const without = all.filter((o) => o.kind !== 'tracePlate');
+    expect(brokenRules(sequence(without, RULES), RULES).map((b) => [b.rule, b.kind])).toEqual([['templateNeedsTrace', 'missing']]);
+  });
+});
+
+describe('hindrances', () => {
+  const open = { clearToCut: true, partInHand: true };
+
+  it('are earlier work of a must rule that is not done, and shut gates', () => {
+    const cut = all.find((o) => o.kind === 'boreBulk')!;
+    const before = hindrances(cut, all, RULES, [], { ...open, clearToCut: false });
+    expect(before.some((h) => h.kind === 'gate' && h.state === 'clearToCut')).toBeTrue();
+    expect(before.flatMap((h) => (h.kind === 'waitsFor' ? [h.operation] : []))).toEqual(
+      jasmine.arrayWithExactContents(['removePart', 'tracePlate', 'fixTemplate']),
+    );
+    const done = all.map((o) => (o.kind === 'boreBulk' ? o : { ...o, state: 'done' as const }));
+    expect(hindrances(cut, done, RULES, [], open)).toEqual([]);
+  });
+
+  it('let the next unfinished operation be found', () => {
+    expect(nextOperation(sequence(all, RULES))?.kind).toBe('meterPart');
+    expect(nextOperation(all.map((o) => ({ ...o, state: 'done' as const })))).toBeNull();
+  });
+});

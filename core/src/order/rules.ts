@@ -1,0 +1,68 @@
+import type { OperationKind, StepKind } from '../operation/index.js';
+
+export type Strength = 'must' | 'should';
+export type ReasonId = string;
+
+export interface PrecedeRule {
+  readonly id: string;
+  readonly type: 'precede';
+  readonly before: readonly OperationKind[];
+  readonly after: readonly OperationKind[];
+  readonly strength: Strength;
+}
+
+/** `after` needs `before` to be in the plan at all. */
+export interface RequireRule {
+  readonly id: string;
+  readonly type: 'require';
+  readonly needs: OperationKind;
+  readonly for: readonly OperationKind[];
+  readonly strength: Strength;
+}
+
+/** A state must hold before the work begins. */
+export interface GateRule {
+  readonly id: string;
+  readonly type: 'gate';
+  readonly kinds: readonly OperationKind[];
+  readonly state: 'clearToCut' | 'partInHand';
+  readonly strength: Strength;
+}
+
+/** An act inside an operation that comes right before certain steps. */
+export interface StepRule {
+  readonly id: string;
+  readonly type: 'step';
+  readonly insert: StepKind;
+  readonly before: readonly StepKind[];
+  readonly kinds: readonly OperationKind[];
+  readonly strength: Strength;
+}
+
+export type Rule = PrecedeRule | RequireRule | GateRule | StepRule;
+
+const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
+
+/** The trade's order of work as data; common practice, reasons in words/. */
+export const RULES: readonly Rule[] = [
+  { id: 'meterBeforeFitting', type: 'precede', before: ['meterPart'], after: ['removePart', 'boreBulk', 'fitPart'], strength: 'should' },
+  {
+    id: 'oldPartOutFirst',
+    type: 'precede',
+    before: ['removePart'],
+    after: ['takeOffInsert', 'tracePlate', 'fixTemplate', 'testFit', ...CUTS],
+    strength: 'must',
+  },
+  { id: 'insertOffBeforeTrace', type: 'precede', before: ['takeOffInsert'], after: ['tracePlate', 'testFit'], strength: 'must' },
+  { id: 'traceBeforeTemplate', type: 'precede', before: ['tracePlate'], after: ['fixTemplate', ...CUTS], strength: 'must' },
+  { id: 'templateBeforeCuts', type: 'precede', before: ['fixTemplate'], after: ['routePasses', 'boreBulk'], strength: 'must' },
+  { id: 'bulkBeforeTemplateBit', type: 'precede', before: ['boreBulk'], after: ['routePasses'], strength: 'must' },
+  { id: 'floorBeforeWells', type: 'precede', before: ['routePasses'], after: ['boreWells'], strength: 'should' },
+  { id: 'cutBeforeTestFit', type: 'precede', before: CUTS, after: ['testFit'], strength: 'must' },
+  { id: 'testFitBeforeGoingOn', type: 'precede', before: ['testFit'], after: ['fitPart'], strength: 'must' },
+  { id: 'templateNeedsTrace', type: 'require', needs: 'tracePlate', for: ['fixTemplate'], strength: 'must' },
+  { id: 'cutNeedsTestFit', type: 'require', needs: 'testFit', for: ['routePasses'], strength: 'must' },
+  { id: 'twoReadings', type: 'gate', kinds: CUTS, state: 'clearToCut', strength: 'must' },
+  { id: 'partInHand', type: 'gate', kinds: ['testFit', 'fitPart', 'meterPart'], state: 'partInHand', strength: 'must' },
+  { id: 'unplugBeforeChange', type: 'step', insert: 'unplug', before: ['changeBit', 'setDepth'], kinds: ['boreBulk', 'routePasses'], strength: 'must' },
+];

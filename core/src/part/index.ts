@@ -1,0 +1,3 @@
+export * from './pickup.js';
+export * from './screw.js';
+export * from './tool.js';

@@ -1,0 +1,2 @@
+export * from './catalogue.js';
+export * from './reading.js';

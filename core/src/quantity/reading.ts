@@ -1,0 +1,43 @@
+import { agree } from '../measure/index.js';
+import type { Target } from './catalogue.js';
+import { targetKey } from './catalogue.js';
+
+/** One act of measuring, as taken; never changed afterwards. */
+export interface Reading {
+  readonly id: string;
+  readonly instrument: string;
+  readonly target: Target;
+  /** mm. */
+  readonly value: number;
+  /** Limit of error of the tool used, mm. */
+  readonly limit: number;
+  /** What was typed. */
+  readonly raw: string;
+  readonly tool: string;
+  readonly person: string;
+  /** ISO 8601 with zone. */
+  readonly at: string;
+  /** The tool was zeroed before this reading and the earlier value was hidden. */
+  readonly blind: boolean;
+}
+
+/** How far a value has come towards two independent readings. */
+export interface SecondReading {
+  readonly state: 'none' | 'one' | 'agree' | 'disagree';
+  readonly readings: readonly Reading[];
+}
+
+/**
+ * Do two independent readings of a target agree? The later one must be blind; the newest pair decides,
+ * so that after a disagreement a third reading can settle it.
+ */
+export function secondReading(target: Target, readings: readonly Reading[]): SecondReading {
+  const key = targetKey(target);
+  const of = readings.filter((r) => targetKey(r.target) === key).sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
+  const newest = of[of.length - 1];
+  if (!newest) return { state: 'none', readings: of };
+  if (of.length === 1) return { state: 'one', readings: of };
+  if (!newest.blind) return { state: 'one', readings: of };
+  const before = of.slice(0, -1);
+  return { state: before.some((r) => agree(r, newest)) ? 'agree' : 'disagree', readings: of };
+}

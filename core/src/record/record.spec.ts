@@ -1,0 +1,195 @@
+import { evaluatePlan, type PlannedPocket } from '../check/index.js';
+import {
+  acceptReading,
+  anatomyFromSizes,
+  applyChanges,
+  compareAnatomies,
+  dimensionAt,
+  outlineAt,
+  sizeProblems,
+  targetsOf,
+  toBody,
+  widthMismatch,
+  withDimension,
+  type InstrumentSizes,
+} from '../instrument/index.js';
+import { secondReading, type Reading } from '../quantity/index.js';
+import { bounds, roundedRectangle } from '../shape/index.js';
+import { dim, edge, plainAnatomy, plainPlan, plainState } from '../testing/plan.js';
+import { asLeft, consequenceOf, undoRecipe } from './index.js';
+
+const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
+const plan = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+
+function reading(id: string, value: number, blind = false, at = id): Reading {
+  return { id, instrument: 'i', target: { quantity: 'bodyThickness', feature: 'body' }, value, limit: 0.05, raw: '', tool: 't', person: 'p', at, blind };
+}
+
+describe('accepting a reading', () => {
+  const first = reading('a', 44);
+  const once = acceptReading(plainAnatomy(), first, []);
+
+  it('takes the mean of readings that agree and the larger limit', () => {
+    const twice = acceptReading(once, { ...reading('b', 44.06), limit: 0.1 }, [first]);
+    expect(twice.body.thickness).toEqual({ value: 44.03, limit: 0.1, basis: { kind: 'readings', ids: ['a', 'b'] } });
+  });
+
+  it('lets one that disagrees take its place; both rows stay', () => {
+    const other = acceptReading(once, reading('b', 45), [first]);
+    expect(other.body.thickness).toEqual({ value: 45, limit: 0.05, basis: { kind: 'readings', ids: ['b'] } });
+  });
+
+  it('refuses a place that is not there', () => {
+    expect(() => acceptReading(once, { ...first, target: { quantity: 'pocketDepth', feature: 'moon', part: 'x' } }, [])).toThrowError(RangeError);
+  });
+
+  it('lets two check widths vouch for an outline that was only told', () => {
+    const a = plainAnatomy();
+    const told = { ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...edge(p.outline.outline, 0.25), basis: { kind: 'told' as const } } })) };
+    const width = (quantity: 'checkWidthAcross' | 'checkWidthAlong', value: number, id: string): Reading => ({
+      ...reading(id, value),
+      target: { quantity, feature: 'plate' },
+    });
+    const across = acceptReading(told, width('checkWidthAcross', 110.02, 'x'), []);
+    expect(across.plates[0]?.outline.basis.kind).toBe('told');
+    const both = acceptReading(across, width('checkWidthAlong', 60, 'y'), []);
+    expect(both.plates[0]?.outline.basis).toEqual({ kind: 'readings', ids: ['x', 'y'] });
+    expect(both.plates[0]?.outline.limit).toBe(0.05);
+    const wrong = acceptReading(across, width('checkWidthAlong', 63, 'y'), []);
+    expect(wrong.plates[0]?.outline.basis.kind).toBe('told');
+  });
+});
+
+describe('the second reading', () => {
+  const t = reading('a', 1).target;
+  it('counts only when it is blind and agrees; a third may settle a disagreement', () => {
+    expect(secondReading(t, []).state).toBe('none');
+    expect(secondReading(t, [reading('a', 44)]).state).toBe('one');
+    expect(secondReading(t, [reading('a', 44), reading('b', 44)]).state).toBe('one');
+    expect(secondReading(t, [reading('a', 44), reading('b', 44.1, true)]).state).toBe('agree');
+    expect(secondReading(t, [reading('a', 44), reading('b', 44.11, true)]).state).toBe('disagree');
+    expect(secondReading(t, [reading('a', 44), reading('b', 45, true), reading('c', 44.05, true)]).state).toBe('agree');
+  });
+});
+
+describe('dimensions by their address', () => {
+  it('every target of an anatomy is found, set and found again', () => {
+    const a = plainAnatomy();
+    for (const t of targetsOf(a)) {
+      expect(dimensionAt(a, t).exists).toBeTrue();
+      const d = dimensionAt(withDimension(a, t, dim(33.3)), t);
+      expect(d.exists && d.dimension?.value)
+        .withContext(JSON.stringify(t))
+        .toBe(33.3);
+    }
+    expect(dimensionAt(a, { quantity: 'pocketDepth', feature: 'route', part: 'moon' }).exists).toBeFalse();
+    expect(outlineAt(a, 'moon')).toBeNull();
+  });
+
+  it('a check width that the drawing does not bear out is told with its numbers', () => {
+    const o = { ...edge(roundedRectangle(70, 39, 3)), across: dim(70.3), along: dim(39.1) };
+    // allowed: 0.05 of the reading and 0.05 at either edge
+    expect(widthMismatch(o, 'across')).toEqual({ drawn: 70, read: 70.3, allowed: jasmine.any(Number) as unknown as number });
+    expect(widthMismatch(o, 'along')).toBeNull();
+  });
+
+  it('frames lay an outline where they are', () => {
+    const a = { ...plainAnatomy(), frames: [{ id: 'f', at: { x: 10, y: 20, turn: 90 } }] };
+    const b = bounds([toBody(a, 'f', roundedRectangle(6, 2, 0))]);
+    // a positive turn takes x towards y: the long side now runs along y
+    expect([b.minX, b.maxX, b.minY, b.maxY].map((v) => Number(v.toFixed(6)))).toEqual([9, 11, 17, 23]);
+    expect(() => toBody(a, 'moon', roundedRectangle(1, 1, 0))).toThrowError(RangeError);
+  });
+});
+
+describe('as left', () => {
+  const done = {
+    kind: 'routePasses' as const,
+    decision: 'abcdef012345',
+    plan,
+    entry: 'e',
+    depths: [{ pocket: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
+  };
+  const left = asLeft(done, plainAnatomy(), plainState().settings);
+
+  it('has the new pocket with the depth that was read', () => {
+    const pocket = left.cavities.find((c) => c.id === 'route')!.pockets.at(-1)!;
+    expect(pocket.depth).toEqual({ value: 19.15, limit: 0.05, basis: { kind: 'work', entry: 'e2' } });
+    expect(pocket.set).toContain('planned');
+  });
+
+  it('does not add a pocket twice when the work is logged on', () => {
+    const twice = asLeft(done, left, plainState().settings);
+    expect(twice.cavities.find((c) => c.id === 'route')!.pockets.length).toBe(2);
+  });
+
+  it('counts a route once when it is planned and cut already', () => {
+    const now = evaluatePlan(plainState(left), plan).verdicts.filter((v) => v.check === 'hiddenEdge');
+    expect(now.map((v) => v.subject.item)).toEqual(jasmine.arrayWithExactContents(['found', 'planned abcdef012345']));
+    const moved = { ...plan, route: { ...plan.route!, at: { x: 1, y: 110, turn: 0 } } };
+    expect(evaluatePlan(plainState(left), moved).verdicts.filter((v) => v.check === 'hiddenEdge').length).toBe(3);
+  });
+
+  it('compares with as found, and tells what can be undone', () => {
+    const fitted = applyChanges(left, [{ kind: 'fitPart', position: 'here', part: 'large' }]);
+    const differences = compareAnatomies(plainAnatomy(), fitted);
+    expect(differences.map((d) => d.kind)).toEqual(['pocketAdded', 'partChanged']);
+    expect(undoRecipe(differences).map((u) => [u.kind, u.possible])).toEqual([
+      ['cannotPutWoodBack', false],
+      ['refitPart', true],
+    ]);
+    expect(compareAnatomies(plainAnatomy(), plainAnatomy())).toEqual([]);
+  });
+
+  it('a pocket found too deep is judged again, and the ways on follow from it', () => {
+    const ways = (depth: number): readonly string[] =>
+      consequenceOf(plainState(), plan, { kind: 'tooDeep', pocket: 'main', depth })
+        .waysOn.filter((x) => x.possible)
+        .map((x) => x.id);
+    // 44 − 14 = 30: at 20 a floor of 10 is left, at 26 only 4, at 30 none
+    expect(ways(20)).toEqual(['carryOn', 'shimUnderPart', 'stopAndFill']);
+    expect(ways(26)).toEqual(['acceptThin', 'shimUnderPart', 'stopAndFill']);
+    expect(ways(30)).toEqual(['stopAndFill']);
+  });
+});
+
+describe('an instrument from typed sizes', () => {
+  const box = (width: number, height: number, y: number): InstrumentSizes['body'] => ({ x: 0, y, width, height, corner: 4 });
+  const sizes: InstrumentSizes = {
+    strings: 6,
+    frets: 22,
+    scale: 640,
+    nutToMouth: 395,
+    spreadAtNut: 35.5,
+    spreadAtSaddles: 52,
+    body: box(320, 430, 170),
+    thickness: 44,
+    pocketWidth: 56,
+    pocketLength: 74,
+    pocketDepth: 16,
+    route: box(88, 22, 105),
+    routeDepth: 18,
+    plate: box(118, 58, 105),
+    plateThickness: 2,
+    window: box(70, 39, 105),
+    back: box(40, 60, 190),
+    backDepth: 14,
+  };
+
+  it('marks every value as told', () => {
+    const a = anatomyFromSizes(sizes, null);
+    expect(a.body.thickness?.basis.kind).toBe('told');
+    expect(a.cavities.every((c) => c.pockets.every((p) => p.outline.basis.kind === 'told'))).toBeTrue();
+  });
+
+  it('challenges what cannot be, each with its numbers', () => {
+    expect(sizeProblems(sizes)).toEqual([]);
+    const kinds = (more: Partial<InstrumentSizes>): readonly string[] => sizeProblems({ ...sizes, ...more }).map((p) => p.kind);
+    expect(kinds({ routeDepth: 44 })).toEqual(['deeperThanBody']);
+    expect(kinds({ window: box(130, 39, 105) })).toEqual(['windowOutsidePlate']);
+    expect(kinds({ route: box(400, 22, 105) })).toEqual(['routeOutsideBody']);
+    expect(kinds({ plate: box(118, 58, 390) })).toEqual(['plateOutsideBody', 'windowOutsidePlate']);
+    expect(kinds({ nutToMouth: 640 })).toEqual(['mouthBeyondScale']);
+    expect(kinds({ spreadAtSaddles: 35 })).toEqual(['spreadNarrows']);
+  });
+});

@@ -1,0 +1,27 @@
+import type { Difference } from '../instrument/index.js';
+
+/** How one difference between as found and as left can be taken back. */
+export interface UndoStep {
+  readonly kind: 'refitPart' | 'putInsertBack' | 'cannotPutWoodBack' | 'readAgain';
+  readonly subject: string;
+  readonly part: string | null;
+  readonly possible: boolean;
+}
+
+/** What can be undone and how, from the differences of two revisions. */
+export function undoRecipe(differences: readonly Difference[]): readonly UndoStep[] {
+  const steps = differences.map((d): UndoStep => {
+    switch (d.kind) {
+      case 'pocketAdded':
+      case 'pocketGone':
+        return { kind: 'cannotPutWoodBack', subject: d.cavity, part: null, possible: false };
+      case 'partChanged':
+        return { kind: 'refitPart', subject: d.position, part: d.before, possible: true };
+      case 'insertChanged':
+        return { kind: 'putInsertBack', subject: d.opening, part: null, possible: true };
+      case 'resized':
+        return { kind: 'readAgain', subject: d.target.feature, part: null, possible: true };
+    }
+  });
+  return steps.filter((s, i) => steps.findIndex((t) => t.kind === s.kind && t.subject === s.subject) === i && s.kind !== 'readAgain');
+}

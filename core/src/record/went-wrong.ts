@@ -1,0 +1,44 @@
+import { evaluatePlan, type Evaluation, type Plan, type PlanState } from '../check/index.js';
+
+/** What went wrong, of the kinds that have a number. */
+export type Mishap = { readonly kind: 'tooDeep'; readonly pocket: string; readonly depth: number } | { readonly kind: 'slipped' } | { readonly kind: 'other' };
+
+/** What can be done now. */
+export interface WayOn {
+  readonly id: 'carryOn' | 'acceptThin' | 'stopAndFill' | 'shimUnderPart';
+  readonly possible: boolean;
+}
+
+/** The plan as the mishap made it, judged again. */
+export interface Consequence {
+  readonly plan: Plan;
+  readonly evaluation: Evaluation;
+  readonly waysOn: readonly WayOn[];
+}
+
+/** A pocket found too deep changes the plan's route to what is now in the wood, is evaluated again and offers ways on. A floor that was thin before is not held against it. */
+export function consequenceOf(state: PlanState, plan: Plan, mishap: Mishap): Consequence {
+  const changed =
+    mishap.kind === 'tooDeep' && plan.route
+      ? { ...plan, route: { ...plan.route, pockets: plan.route.pockets.map((p) => (p.id === mishap.pocket ? { ...p, depth: mishap.depth } : p)) } }
+      : plan;
+  const evaluation = evaluatePlan(state, changed);
+  const floors = evaluation.verdicts.filter((v) => v.check === 'floor');
+  const broken = floors.some((v) => v.class === 'clashes' || v.class === 'tooClose');
+  const before = new Set(
+    evaluatePlan(state, plan)
+      .verdicts.filter((v) => v.class === 'thin')
+      .map((v) => v.clearance),
+  );
+  const thin = floors.some((v) => v.class === 'thin' && !before.has(v.clearance));
+  return {
+    plan: changed,
+    evaluation,
+    waysOn: [
+      { id: 'carryOn', possible: !broken && !thin },
+      { id: 'acceptThin', possible: !broken && thin },
+      { id: 'shimUnderPart', possible: !broken && mishap.kind === 'tooDeep' },
+      { id: 'stopAndFill', possible: true },
+    ],
+  };
+}

@@ -1,0 +1,35 @@
+import { evaluate, type Evaluation, type PlanState, type Plan, type Verdict } from '../check/index.js';
+import type { Change } from '../instrument/index.js';
+
+/** What going back to the part that was there would need, judged in the anatomy that a plan would leave. */
+export interface WayBack {
+  readonly part: string | null;
+  /** Put the insert back into its opening. */
+  readonly needsInsert: boolean;
+  /** Wood was cut: it cannot be put back. */
+  readonly woodCut: boolean;
+  readonly verdicts: readonly Verdict[];
+  /** The old part goes in again without a clash. */
+  readonly works: boolean;
+}
+
+/** Evaluates the old part in the new anatomy. The wiring is the old one again, so its leads are not asked about. */
+export function wayBack(state: PlanState, plan: Plan, after: Evaluation): WayBack {
+  const before = state.anatomy.positions.find((p) => p.id === plan.position);
+  if (!before) throw new RangeError(`nothing here is called ${plan.position}`);
+  const wasFitted = state.anatomy.plates.find((p) => p.id === before.plate)?.openings.find((o) => o.id === before.opening)?.insert?.fitted ?? false;
+  const changes: Change[] = [
+    { kind: 'fitPart', position: plan.position, part: before.part },
+    { kind: 'setInsert', plate: before.plate, opening: before.opening, fitted: wasFitted },
+  ];
+  const back = evaluate({ ...state, anatomy: after.anatomy, leadsWanted: 0 }, plan.position, changes);
+  const partChecks = new Set(['partInRoute', 'screwInRoute', 'depthUnderPart', 'depthUnderScrews', 'windowGap', 'behindWindow', 'hiddenEdge']);
+  const verdicts = back.verdicts.filter((v) => partChecks.has(v.check));
+  return {
+    part: before.part,
+    needsInsert: wasFitted && !plan.insertFitted,
+    woodCut: plan.route !== null,
+    verdicts,
+    works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
+  };
+}

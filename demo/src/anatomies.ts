@@ -1,0 +1,135 @@
+import type { Anatomy, FeatureOutline } from '@rinnovo/core/instrument';
+import type { Basis, Dimension } from '@rinnovo/core/measure';
+import { filletedPolygon, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
+import { ids } from './ids.js';
+
+/** What differs between the two bodies, mm, with the readings that it rests on. */
+export interface Build {
+  readonly thickness: number;
+  readonly backDepth: number;
+  /** Numbers of the readings: thickness, back cavity depth. */
+  readonly readings: readonly [number, number];
+}
+
+const told: Basis = { kind: 'told' };
+const traced: Basis = { kind: 'sheet', part: 'tracing' };
+const read = (value: number, n: number, limit = 0.05): Dimension => ({ value, limit, basis: { kind: 'readings', ids: [ids.reading(n)] } });
+const outline = (o: Outline, limit = 0.05): FeatureOutline => ({ outline: o, limit, basis: traced, across: null, along: null });
+
+/** The plate lies in a frame of its own whose origin is the middle of its window. */
+const PLATE = { x: 0, y: 102 };
+const PLATE_CORNERS: readonly Point[] = [
+  { x: -47, y: 79 },
+  { x: 47, y: 79 },
+  { x: 58, y: 90 },
+  { x: 58, y: 104 },
+  { x: 30.25, y: 125.5 },
+  { x: -47, y: 125.5 },
+];
+const PLATE_SCREWS: readonly Point[] = [
+  { x: -42, y: 84 },
+  { x: -42, y: 120 },
+  { x: 52, y: 92 },
+  { x: 52, y: 103 },
+];
+const inPlate = (p: Point): Point => ({ x: p.x - PLATE.x, y: p.y - PLATE.y });
+
+/** An invented body: a long shield with a soft waist, the same on both sides but for the treble shoulder. */
+const BODY: readonly Point[] = [
+  { x: -118, y: 14 },
+  { x: -70, y: -6 },
+  { x: 64, y: 2 },
+  { x: 112, y: 40 },
+  { x: 122, y: 150 },
+  { x: 168, y: 260 },
+  { x: 96, y: 352 },
+  { x: -96, y: 352 },
+  { x: -172, y: 262 },
+  { x: -128, y: 150 },
+];
+
+/** The workshop model 'Tern': bolt-on, 635 scale, 22 frets; both instruments are of it. */
+export function tern(build: Build): Anatomy {
+  return {
+    format: 1,
+    frames: [{ id: 'neck plate', at: { ...PLATE, turn: 0 } }],
+    strings: { count: 6, spreadAtNut: { value: 35.5, limit: 0.05, basis: traced }, spreadAtSaddles: { value: 52.5, limit: 0.05, basis: traced } },
+    neck: { scale: { value: 635, limit: 0.25, basis: traced }, frets: 22, nutToMouth: { value: 392, limit: 0.25, basis: traced } },
+    body: { outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: told }, thickness: read(build.thickness, build.readings[0]) },
+    cavities: [
+      {
+        id: 'neck pocket',
+        name: 'Neck pocket',
+        kind: 'neck pocket',
+        face: 'top',
+        frame: 'body',
+        pockets: [
+          {
+            id: 'pocket',
+            set: 'found',
+            outline: outline(roundedRectangle(56, 74, 3, { x: 0, y: 37 })),
+            depth: { value: 16, limit: 0.05, basis: traced },
+            bored: false,
+          },
+        ],
+        hiddenBy: null,
+      },
+      {
+        id: 'neck route',
+        name: 'Neck pickup route',
+        kind: 'route',
+        face: 'top',
+        frame: 'body',
+        pockets: [
+          {
+            id: 'old',
+            set: 'found',
+            outline: outline(roundedRectangle(88, 22, 4.7625, { x: 0.6, y: 101 })),
+            depth: { value: 18, limit: 0.05, basis: traced },
+            bored: false,
+          },
+        ],
+        hiddenBy: 'plate',
+      },
+      {
+        id: 'back cavity',
+        name: 'Long back cavity',
+        kind: 'control',
+        face: 'back',
+        frame: 'body',
+        pockets: [
+          {
+            id: 'floor',
+            set: 'found',
+            outline: outline(roundedRectangle(30, 105, 6, { x: -45, y: 144.5 })),
+            depth: read(build.backDepth, build.readings[1]),
+            bored: false,
+          },
+        ],
+        hiddenBy: null,
+      },
+    ],
+    plates: [
+      {
+        id: 'plate',
+        name: 'Neck pickup plate',
+        face: 'top',
+        frame: 'neck plate',
+        outline: outline(filletedPolygon(PLATE_CORNERS.map(inPlate), 4)),
+        thickness: { value: 2, limit: 0.05, basis: traced },
+        openings: [
+          {
+            id: 'window',
+            name: 'Wide window',
+            outline: outline(roundedRectangle(70, 39, 3.5)),
+            insert: { id: 'strip', name: 'Infill strip', fitted: true, slot: outline(roundedRectangle(70.2, 19, 4.35)) },
+          },
+        ],
+        screws: PLATE_SCREWS.map((p) => ({ ...inPlate(p), gauge: 4 })),
+      },
+    ],
+    positions: [
+      { id: 'neck pickup', name: 'Neck pickup', cavity: 'neck route', plate: 'plate', opening: 'window', at: { x: 0, y: 102 }, part: ids.slimSingle },
+    ],
+  };
+}

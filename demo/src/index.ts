@@ -1,0 +1,109 @@
+import type { AnatomyRevision, Instrument, Job, Person } from '@rinnovo/contract';
+import type { Plan } from '@rinnovo/core/check';
+import type { Pickup, Tool } from '@rinnovo/core/part';
+import type { Reading } from '@rinnovo/core/quantity';
+import { tern } from './anatomies.js';
+import { ids } from './ids.js';
+import { pickups } from './pickups.js';
+import { tools } from './tools.js';
+
+/** An invented workshop, as rows. */
+export interface DemoWorkshop {
+  readonly people: readonly Person[];
+  readonly tools: readonly Tool[];
+  readonly parts: readonly Pickup[];
+  readonly instruments: readonly Instrument[];
+  readonly jobs: readonly Job[];
+  readonly anatomies: readonly AnatomyRevision[];
+  readonly readings: readonly Reading[];
+  readonly plans: readonly { readonly job: string; readonly revision: number; readonly plan: Plan }[];
+}
+
+const MORNING = '2026-11-02T08:40:00.000Z';
+
+function reading(n: number, instrument: string, target: Reading['target'], value: number, tool: string, minute: number): Reading {
+  const at = new Date(Date.parse(MORNING) + minute * 60_000).toISOString();
+  return { id: ids.reading(n), instrument, target, value, limit: 0.05, raw: String(value), tool, person: ids.ada, at, blind: false };
+}
+
+const thickness: Reading['target'] = { quantity: 'bodyThickness', feature: 'body' };
+const backDepth: Reading['target'] = { quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' };
+
+const wish = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
+const plan: Plan = { format: 1, position: 'neck pickup', part: ids.wideTwoCoil, insertFitted: false, leadsWanted: 4, route: null };
+
+export const demoWorkshop: DemoWorkshop = {
+  people: [
+    { id: ids.ada, name: 'Ada Lindqvist-Moro', role: 'technician' },
+    { id: ids.ben, name: 'Ben Okafor-Hale', role: 'technician' },
+    { id: ids.owner, name: 'Inés Valverde-Roth', role: 'owner' },
+  ],
+  tools,
+  parts: pickups,
+  instruments: [
+    {
+      id: ids.first,
+      label: 'Tern no. 14',
+      maker: 'Saltmarsh Workshop',
+      model: 'Tern',
+      serial: 'SW-0014',
+      owner: ids.owner,
+      notes: 'Bolt-on, 635 mm. Slim single-coil in the neck position, hung from a metal plate.',
+    },
+    {
+      id: ids.second,
+      label: 'Tern no. 22',
+      maker: 'Saltmarsh Workshop',
+      model: 'Tern',
+      serial: 'SW-0022',
+      owner: ids.owner,
+      notes: 'The thinner sister: 39 mm, with a deeper back cavity.',
+    },
+  ],
+  jobs: [
+    {
+      id: ids.jobFirst,
+      instrument: ids.first,
+      title: 'Full-width two-coil in the neck position',
+      wish,
+      ownerSays: 'A full two-coil sound and look. The plate must hide the route; she may go back one day.',
+    },
+    {
+      id: ids.jobSecond,
+      instrument: ids.second,
+      title: 'Full-width two-coil in the neck position',
+      wish,
+      ownerSays: 'The same as on no. 14, if the body allows it.',
+    },
+  ],
+  anatomies: [
+    {
+      instrument: ids.first,
+      revision: 1,
+      document: tern({ thickness: 41.5, backDepth: 12, readings: [1, 2] }),
+      cause: 'correction',
+      entry: null,
+      person: ids.ada,
+      at: MORNING,
+    },
+    {
+      instrument: ids.second,
+      revision: 1,
+      document: tern({ thickness: 39, backDepth: 18.5, readings: [3, 4] }),
+      cause: 'correction',
+      entry: null,
+      person: ids.ada,
+      at: MORNING,
+    },
+  ],
+  readings: [
+    reading(1, ids.first, thickness, 41.5, ids.calliper, 5),
+    reading(2, ids.first, backDepth, 12, ids.depthGauge, 8),
+    reading(3, ids.second, thickness, 39, ids.calliper, 31),
+    reading(4, ids.second, backDepth, 18.5, ids.depthGauge, 34),
+  ],
+  plans: [
+    { job: ids.jobFirst, revision: 1, plan },
+    { job: ids.jobSecond, revision: 1, plan },
+  ],
+};

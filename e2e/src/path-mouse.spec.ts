@@ -1,0 +1,134 @@
+// The whole path in the real interface by mouse: survey → choice → clash → remedy → cut → order → bench → record, and the database afterwards.
+import { expectAccessible } from './axe.js';
+import { READINGS, readTwice } from './scenes.js';
+import { expect, FIRST, test } from './workshop.js';
+
+test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ page, workshop }) => {
+  test.setTimeout(240_000);
+  await page.goto(`${workshop.url}/instruments`);
+  await expect(page.getByRole('link', { name: /Tern no\. 14/ })).toBeVisible();
+  await expectAccessible(page, 'instruments');
+  await page.getByRole('link', { name: /Tern no\. 14/ }).click();
+  await page.getByRole('link', { name: 'Fit' }).click();
+
+  // The clash, with its number and its working.
+  await expect(page.getByText('5 clashes')).toBeVisible();
+  await page.locator('[data-verdict^="partInRoute/neck pickup/base"]').click();
+  await expect(page.locator('rn-working-view')).toContainText('edge of the part');
+  await expectAccessible(page, 'fit with a working open');
+
+  // The remedy: without a reason it is refused where it was asked.
+  const reroute = page.locator('[data-remedy^="reroute"]');
+  await expect(reroute).toContainText('1307 mm²');
+  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await expect(reroute.getByRole('alert')).toContainText('Say why');
+  await expectAccessible(page, 'fit with an error');
+  await reroute.getByLabel('Why this one').fill('what she asked for');
+  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible();
+
+  // Cut: drag and put it back; verdicts follow.
+  await page.getByRole('link', { name: 'To the cut' }).click();
+  await expect(page.getByLabel('Middle, across')).toBeVisible();
+  await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('1.12 mm');
+  const layer = page.locator('[data-moving] path').first();
+  const box = (await layer.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 40, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('clashes');
+  await page.getByLabel('Middle, across').fill('0');
+  await page.getByLabel('Middle, along').fill('102');
+  await page.getByRole('button', { name: 'Put it there' }).click();
+  await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('1.12 mm');
+  await page.getByRole('tab', { name: 'Cutting plan' }).click();
+  await expect(page.locator('rn-cutting-table')).toContainText('Template off');
+  await expectAccessible(page, 'cutting plan');
+  await page.getByRole('tab', { name: 'Clear to cut' }).click();
+  await expect(page.locator('rn-gate-panel')).toContainText('are missing');
+  await expect(page.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
+  await expectAccessible(page, 'gate');
+
+  // Survey: two blind readings of everything the cut rests on; wrong input is said beside the field.
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
+  await page.locator('[data-target="checkWidthAcross|plate|"]').click();
+  await page.getByRole('textbox', { name: 'Reading' }).fill('abc');
+  await expect(page.getByRole('alert')).toContainText('Not a length');
+  await expectAccessible(page, 'survey with an error');
+  await page.locator('[data-target="checkWidthAcross|plate|"]').click();
+  for (const [key, value] of READINGS) await readTwice(page, key, value);
+  await expect(page.getByText('7 / 7')).toBeVisible();
+  await expectAccessible(page, 'survey');
+
+  // Clear to cut, each thin clearance accepted with a reason.
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Cut' }).click();
+  await page.getByRole('tab', { name: 'Clear to cut' }).click();
+  await expect(page.getByLabel('Accepted because').first()).toBeVisible();
+  for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await page.getByRole('button', { name: 'Clear to cut' }).click();
+  await expect(page.getByText('● Clear to cut')).toBeVisible();
+
+  // Order: out of order is shown, accepted with a reason, and given back to the rules.
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Order' }).click();
+  await expect(page.getByText('No rule is broken')).toBeVisible();
+  await page.getByRole('button', { name: 'Later: Trace the mounted plate' }).click();
+  const broken = page.locator('[data-rule="traceBeforeTemplate"]').first();
+  await expect(broken).toContainText('should come before');
+  await expectAccessible(page, 'order with a broken rule');
+  await broken.getByLabel('Accept because').fill('the template was made from the plate itself');
+  await broken.getByRole('button', { name: 'Accept' }).click();
+  await expect(broken).toContainText('Accepted');
+  await page.getByRole('button', { name: 'Back to the rules’ order' }).click();
+  await expect(page.getByText('No rule is broken')).toBeVisible();
+
+  // Bench: every step; a depth that is asked for is refused when it cannot be.
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await expectAccessible(page, 'bench');
+  let challenged = false;
+  for (let i = 0; i < 60; i++) {
+    if (await page.getByText('All work is done').isVisible()) break;
+    const crumbs = await page.locator('.crumbs').innerText();
+    const asks = page.getByLabel('Depth read');
+    if (await asks.isVisible()) {
+      if (!challenged) {
+        await page.getByRole('button', { name: 'Done' }).click();
+        await expect(page.getByRole('alert')).toContainText('asks for the depth');
+        await expectAccessible(page, 'bench with an error');
+        challenged = true;
+      }
+      await asks.fill(await page.locator('.ask .huge').innerText());
+    }
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(async () => {
+      const over = await page.getByText('All work is done').isVisible();
+      expect(over || (await page.locator('.crumbs').innerText()) !== crumbs).toBe(true);
+    }).toPass({ timeout: 15_000 });
+  }
+  await expect(page.getByText('All work is done')).toBeVisible();
+
+  // Record: as left, what can be undone, the ledger, the export.
+  await page.getByRole('link', { name: 'To Record' }).click();
+  await expect(page.getByText('Put Workshop slim single-coil back')).toBeVisible();
+  await expect(page.locator('rn-plan-view path.planned').first()).toBeVisible();
+  await expectAccessible(page, 'record');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export JSON' }).click()]);
+  expect(download.suggestedFilename()).toContain('.json');
+
+  // The database.
+  const { db } = workshop;
+  const newest = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+    cause: string;
+    document: { cavities: { id: string; pockets: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
+  };
+  expect(newest.cause).toBe('work');
+  const route = newest.document.cavities.find((c) => c.id === 'neck route')!;
+  expect(route.pockets.map((p) => p.depth.value)).toEqual([18, 18, 22.5, 22.5, 25, 25]);
+  expect(route.pockets.find((p) => p.id.startsWith('main'))!.depth.basis.kind).toBe('work');
+  // 1 meter + 3 take out + 1 insert + 3 trace + 1 template + (bore, unplug, bit, clear) bulk + (4 × 3 + bit + template off + 4 unplug) passes + 2 wells + 1 test-fit + 2 fit
+  expect(await db('ledger').where({ instrument: FIRST, outcome: 'done' }).count('* as n').first()).toEqual({ n: '36' });
+  expect(await db('waivers').count('* as n').first()).toEqual({ n: '1' });
+  expect(await db('clearances').count('* as n').first()).toEqual({ n: '1' });
+  expect(await db('readings').where({ instrument: FIRST, blind: true }).count('* as n').first()).toEqual({ n: '7' });
+});

@@ -1,0 +1,80 @@
+// What the pictures and the benchmarks do in the real interface: the same short ways through the demo.
+import type { Page } from '@playwright/test';
+import { FIRST } from './workshop.js';
+
+export const READINGS: readonly (readonly [string, string])[] = [
+  ['bodyThickness|body|', '41.5'],
+  ['pocketDepth|back cavity|floor', '12'],
+  ['pocketDepth|neck route|old', '18'],
+  ['checkWidthAcross|plate|', '105'],
+  ['checkWidthAlong|plate|', '46.5'],
+  ['checkWidthAcross|plate|window', '70'],
+  ['checkWidthAlong|plate|window', '39'],
+];
+
+export async function stage(page: Page, url: string, path: string): Promise<void> {
+  await page.goto(`${url}/i/${FIRST}/${path}`);
+  await page.locator('.saving').filter({ hasText: 'kept' }).waitFor();
+}
+
+export async function chooseReroute(page: Page, url: string): Promise<void> {
+  await stage(page, url, 'fit');
+  const reroute = page.locator('[data-remedy^="reroute"]');
+  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByLabel('Why this one').fill('The full sound she asked for, and the plate hides it.');
+  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await page.getByRole('heading', { name: 'Decided' }).waitFor();
+}
+
+export async function readEverything(page: Page, url: string): Promise<void> {
+  await stage(page, url, 'survey');
+  for (const [key, value] of READINGS) await readTwice(page, key, value);
+}
+
+export async function readTwice(page: Page, key: string, value: string): Promise<void> {
+  const row = page.locator(`[data-target="${key}"]`);
+  await row.click();
+  const entry = page.locator('rn-reading-entry');
+  await entry.getByRole('button').first().waitFor();
+  const keep = entry.getByRole('button', { name: 'Keep' });
+  if (await keep.isVisible()) {
+    await entry.getByLabel('Reading').fill(value);
+    await keep.click();
+  }
+  await entry.getByRole('button', { name: 'Measure a second time' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('checkbox').check();
+  await dialog.getByLabel('Second reading').fill(value);
+  await dialog.getByRole('button', { name: 'Keep the second reading' }).click();
+  await dialog.waitFor({ state: 'hidden' });
+  await row.filter({ hasText: 'two readings agree' }).waitFor();
+  await row.click();
+}
+
+export async function clearToCut(page: Page, url: string): Promise<void> {
+  await stage(page, url, 'cut');
+  await page.getByRole('tab', { name: 'Clear to cut' }).click();
+  await page.getByLabel('Accepted because').first().waitFor();
+  for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await page.getByRole('button', { name: 'Clear to cut' }).click();
+  await page.getByText('● Clear to cut').waitFor();
+}
+
+/** Logs steps on the bench until `until` is true of the crumbs, or the work is done. */
+export async function workUntil(page: Page, until: (crumbs: string) => boolean): Promise<void> {
+  const over = page.getByText('All work is done');
+  const line = page.locator('.crumbs');
+  for (let i = 0; i < 60; i++) {
+    await over.or(line).first().waitFor();
+    if (await over.isVisible()) return;
+    const crumbs = await line.innerText();
+    if (until(crumbs)) return;
+    const asks = page.getByLabel('Depth read');
+    if (await asks.isVisible()) await asks.fill(await page.locator('.ask .huge').innerText());
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await over
+      .or(line.filter({ hasNotText: crumbs }))
+      .first()
+      .waitFor();
+  }
+}

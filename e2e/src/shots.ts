@@ -1,0 +1,52 @@
+// One current picture of each main view, 1280 × 800, from the demo data: docs/screenshots.
+import { chooseReroute, clearToCut, readEverything, stage, workUntil } from './scenes.js';
+import { test } from './workshop.js';
+
+const folder = new URL('../../docs/screenshots/', import.meta.url).pathname;
+
+test('pictures of the main views', async ({ page, workshop }) => {
+  test.setTimeout(300_000);
+  const shot = async (name: string): Promise<void> => {
+    await page.mouse.move(640, 5);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `${folder}${name}.png`, animations: 'disabled' });
+  };
+  const { url } = workshop;
+  await page.goto(`${url}/instruments`);
+  await page.getByRole('link', { name: /Tern no\. 14/ }).waitFor();
+  await shot('instruments');
+  await page.goto(`${url}/instruments/new`);
+  await page.getByLabel('Label').waitFor();
+  await shot('describe');
+  await stage(page, url, 'fit');
+  await page.locator('[data-remedy^="reroute"]').waitFor();
+  await shot('fit');
+  await chooseReroute(page, url);
+  await stage(page, url, 'survey');
+  await page.locator('[data-target="bodyThickness|body|"]').click();
+  await shot('survey');
+  await readEverything(page, url);
+  await stage(page, url, 'cut');
+  await page.getByRole('tab', { name: 'Cutting plan' }).click();
+  await page.getByText('Template off').waitFor();
+  await shot('cut');
+  await clearToCut(page, url);
+  await stage(page, url, 'order');
+  await page.getByRole('button', { name: 'Later: Trace the mounted plate' }).click();
+  await page
+    .getByText(/should come before/)
+    .first()
+    .waitFor();
+  await shot('order');
+  await page.getByRole('button', { name: 'Back to the rules’ order' }).click();
+  await page.getByText('No rule is broken').waitFor();
+  await stage(page, url, 'bench');
+  await workUntil(page, (crumbs) => crumbs.includes('in passes') && crumbs.includes('step 7 '));
+  await shot('bench');
+  await workUntil(page, () => false);
+  await stage(page, url, 'record');
+  await shot('record');
+  await page.getByRole('button', { name: 'Light or dark' }).click();
+  await stage(page, url, 'cut');
+  await shot('cut-dark');
+});

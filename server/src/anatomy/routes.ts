@@ -1,0 +1,56 @@
+import { idParam, noQuery, reviseAnatomy, revisionParam } from '@rinnovo/contract';
+import { withDimensionHidden } from './withhold.js';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { ProblemError } from '../http/problems.js';
+import { readRoute } from '../http/read.js';
+import { demandVersion, writeRoute } from '../http/write.js';
+import { openSessions } from '../readings/queries.js';
+import { addRevision, anatomyHistory, anatomyOf, lockRevision } from './queries.js';
+
+/** Routes below /api/instruments/:id/anatomy. */
+export function anatomyRoutes(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  router.get(
+    '/',
+    readRoute(idParam, noQuery, async ({ id }) => {
+      const [found, sessions] = await Promise.all([anatomyOf(db, id), openSessions(db, id)]);
+      return { body: { ...found, document: withDimensionHidden(found.document, sessions) }, ...(sessions.length === 0 ? { version: found.revision } : {}) };
+    }),
+  );
+  router.get(
+    '/history',
+    readRoute(idParam, noQuery, async ({ id }) => ({ body: { items: await anatomyHistory(db, id), next: null } })),
+  );
+  router.get(
+    '/:revision',
+    readRoute(revisionParam, noQuery, async ({ id, revision }) => {
+      const [found, sessions] = await Promise.all([anatomyOf(db, id, revision), openSessions(db, id)]);
+      return { body: { ...found, document: withDimensionHidden(found.document, sessions) } };
+    }),
+  );
+  router.put(
+    '/',
+    writeRoute(db, {
+      params: idParam,
+      body: reviseAnatomy,
+      precondition: 'either',
+      run: async ({ params, body }, context) => {
+        const newest = await lockRevision(context.trx, params.id);
+        if (newest > 0) demandVersion(context, newest, await anatomyOf(context.trx, params.id), body.document);
+        else if (!context.creating) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
+        await addRevision(context.trx, newest, {
+          instrument: params.id,
+          document: body.document,
+          cause: 'correction',
+          entry: null,
+          person: context.person,
+          writeId: context.writeId,
+        });
+        const now = await anatomyOf(context.trx, params.id);
+        return { status: newest === 0 ? 201 : 200, body: now, version: now.revision };
+      },
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,55 @@
+import { clearToCut as schema, idParam } from '@rinnovo/contract';
+import { evaluatePlan } from '@rinnovo/core/check';
+import { clearToCut, differences } from '@rinnovo/core/gate';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { ProblemError } from '../http/problems.js';
+import { writeRoute } from '../http/write.js';
+import { lockRevision } from '../anatomy/queries.js';
+import { planOf } from '../plans/queries.js';
+import { jobById } from '../jobs/jobs.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { clearancesOf } from './queries.js';
+
+/** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
+export function clearanceRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: schema,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        await planOf(trx, body.job, true);
+        await lockRevision(trx, (await jobById(trx, body.job)).instrument);
+        const s = await loadJobState(trx, body.job);
+        if (s.decision?.id !== body.decision) throw new ProblemError('not-now', { detail: 'That decision is not the one in force.' });
+        if (s.revision !== body.revision || s.record.version !== body.planVersion) {
+          throw new ProblemError('stale', {
+            current: { planVersion: s.record.version, revision: s.revision },
+            yours: { planVersion: body.planVersion, revision: body.revision },
+          });
+        }
+        const evaluation = evaluatePlan(s.state, s.record.plan);
+        const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
+        if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
+        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, new Set(body.accepted.map((a) => a.verdict)));
+        if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
+        await trx('clearances').insert({
+          id: params.id,
+          job: body.job,
+          decision: body.decision,
+          plan_version: body.planVersion,
+          revision: body.revision,
+          accepted: JSON.stringify(body.accepted),
+          numbers: JSON.stringify(numbers),
+          person,
+          write_id: writeId,
+        });
+        return { status: 201, body: (await clearancesOf(trx, body.decision)).find((c) => c.id === params.id) };
+      },
+    }),
+  );
+  return router;
+}

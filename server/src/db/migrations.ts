@@ -1,0 +1,17 @@
+import type { Knex } from 'knex';
+import { workshop } from './0001-workshop.js';
+
+interface Migration {
+  readonly name: string;
+  readonly up: (db: Knex) => Promise<void>;
+  readonly down: (db: Knex) => Promise<void>;
+}
+
+/** Every migration in order, under plain names: the same in specs and in the build. */
+const ALL: readonly Migration[] = [workshop];
+
+export const migrations: Knex.MigrationSource<Migration> = {
+  getMigrations: () => Promise.resolve([...ALL]),
+  getMigrationName: (m) => m.name,
+  getMigration: (m) => Promise.resolve(m),
+};

@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import { chooseRemedy, idParam } from '@rinnovo/contract';
+import { differences } from '@rinnovo/core/gate';
+import { hasStarted } from '@rinnovo/core/operation';
+import { optionsFor } from '@rinnovo/core/remedy';
+import { Router } from 'express';
+import Joi from 'joi';
+import type { Knex } from 'knex';
+import { ProblemError } from '../http/problems.js';
+import { writeRoute } from '../http/write.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { operationsOf } from '../operations/queries.js';
+import { keepPlan, planOf } from '../plans/queries.js';
+import { decisionById, snapshot } from './queries.js';
+
+/** /api/decisions/:id: choosing a remedy is a command; taking it back is refused once work on it has begun. */
+export function decisionRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: chooseRemedy,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        await planOf(trx, body.job, true);
+        const s = await loadJobState(trx, body.job);
+        if (s.decision) throw new ProblemError('already-there', { detail: 'A remedy is chosen already: take it back first.', current: s.decision });
+        if (s.record.version !== body.planVersion || s.revision !== body.revision) {
+          throw new ProblemError('stale', {
+            current: { planVersion: s.record.version, revision: s.revision },
+            yours: { planVersion: body.planVersion, revision: body.revision },
+          });
+        }
+        const options = optionsFor(s.state, s.record.plan, s.tools, s.job.wish);
+        const chosen = options.find((o) => o.proposal.id === body.option);
+        if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'no such remedy for this plan' }] });
+        const differ = differences(body.seen, chosen.evaluation.verdicts);
+        if (differ.length > 0) {
+          throw new ProblemError('numbers-differ', {
+            current: chosen.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance })),
+            yours: body.seen,
+          });
+        }
+        const { plan } = chosen.proposal;
+        await trx('decisions').insert({
+          id: params.id,
+          job: body.job,
+          option: body.option,
+          reason: body.reason,
+          person,
+          plan_version: body.planVersion,
+          revision: body.revision,
+          plan: JSON.stringify(plan),
+          options: JSON.stringify(options.map(snapshot)),
+          write_id: writeId,
+        });
+        const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);
+        if (chosen.proposal.operations.length > 0) {
+          await trx('operations').insert(
+            chosen.proposal.operations.map((kind) => ({
+              id: randomUUID(),
+              job: body.job,
+              decision: params.id,
+              kind,
+              feature: plan.position,
+              state: 'proposed',
+              write_id: writeId,
+            })),
+          );
+        }
+        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, params.id) } };
+      },
+    }),
+  );
+  router.delete(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: Joi.any(),
+      precondition: 'change',
+      run: async ({ params }, { trx, writeId }) => {
+        const decision = await decisionById(trx, params.id);
+        if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
+        const operations = await operationsOf(trx, params.id);
+        const started = operations.filter(hasStarted);
+        if (started.length > 0) {
+          throw new ProblemError('work-started', { detail: 'What is cut stays cut: plan the way back instead.', current: started });
+        }
+        await trx('operations').where({ decision: params.id }).update({ state: 'dropped', write_id: writeId });
+        await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
+        return { status: 200, body: await decisionById(trx, params.id) };
+      },
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,24 @@
+import { demoWorkshop } from '@rinnovo/demo';
+import { targetKey } from '@rinnovo/core/quantity';
+import type { Knex } from 'knex';
+
+/** Fills an empty demo workshop; does nothing when anything is in it. */
+export async function fillDemo(db: Knex): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    const some = (await trx('people').first('id')) as unknown;
+    if (some) return false;
+    const d = demoWorkshop;
+    await trx('people').insert([...d.people]);
+    await trx('tools').insert(d.tools.map((t) => ({ id: t.id, document: JSON.stringify(t) })));
+    await trx('parts').insert(d.parts.map((p) => ({ id: p.id, document: JSON.stringify(p) })));
+    await trx('instruments').insert([...d.instruments]);
+    await trx('jobs').insert(
+      d.jobs.map((j) => ({ id: j.id, instrument: j.instrument, title: j.title, wish: JSON.stringify(j.wish), owner_says: j.ownerSays })),
+    );
+    await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
+    if (d.readings.length > 0)
+      await trx('readings').insert(d.readings.map((r) => ({ ...r, target: JSON.stringify(r.target), target_key: targetKey(r.target) })));
+    await trx('plans').insert(d.plans.map((p) => ({ job: p.job, document: JSON.stringify(p.plan), revision: p.revision })));
+    return true;
+  });
+}

@@ -1,0 +1,105 @@
+import { createHash } from 'node:crypto';
+import type { Request, RequestHandler } from 'express';
+import type Joi from 'joi';
+import type { Knex } from 'knex';
+import { ProblemError } from './problems.js';
+import { valid, validBody } from './validate.js';
+
+/** Who writes, in which transaction, under which write id, and on which version. */
+export interface WriteContext {
+  readonly trx: Knex.Transaction;
+  readonly person: string;
+  readonly writeId: string;
+  /** `If-None-Match: *`: it must not be there yet. */
+  readonly creating: boolean;
+  /** `If-Match`: the version that is being changed. */
+  readonly ifMatch: number | null;
+}
+
+export interface Written {
+  readonly status: number;
+  readonly body: unknown;
+  readonly version?: number;
+}
+
+export interface WriteRoute<P, B> {
+  readonly params: Joi.Schema<P>;
+  readonly body: Joi.Schema<B>;
+  /** Create-only, change-only, or either; a command is created. */
+  readonly precondition: 'create' | 'change' | 'either';
+  readonly run: (input: { readonly params: P; readonly body: B }, context: WriteContext) => Promise<Written>;
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
+
+/**
+ * A route that writes: everything happens in one transaction together with the row of its write id,
+ * so the same write id again gets the first answer and a crash leaves both or neither.
+ */
+export function writeRoute<P, B>(db: Knex, route: WriteRoute<P, B>): RequestHandler {
+  return async (req, res) => {
+    const writeId = header(req, 'Write-Id', 'write-id-missing');
+    const person = header(req, 'Person', 'person-missing');
+    const params = valid(route.params, req.params);
+    const body = validBody(route.body, req.body);
+    const precondition = readPrecondition(req, route.precondition);
+    const hash = createHash('sha256')
+      .update(JSON.stringify(req.body ?? null))
+      .digest('hex');
+    const path = req.originalUrl;
+
+    const answer = await db.transaction(async (trx): Promise<Written & { etag: string | null }> => {
+      const fresh = await trx('writes').insert({ id: writeId, person, method: req.method, path, body_hash: hash }).onConflict('id').ignore().returning('id');
+      if (fresh.length === 0) return firstAnswer(trx, writeId, req.method, path, hash);
+      const known = (await trx('people').where({ id: person }).first('id')) as { id: string } | undefined;
+      const introducesSelf = !known && path === `/api/people/${person}`;
+      if (!known && !introducesSelf) throw new ProblemError('person-missing', { detail: 'Nobody here has that id.' });
+      const written = await route.run({ params, body }, { trx, person, writeId, ...precondition });
+      const etag = written.version === undefined ? null : `"${written.version}"`;
+      await trx('writes')
+        .where({ id: writeId })
+        .update({ status: written.status, response: JSON.stringify(written.body), etag });
+      return { ...written, etag };
+    });
+    if (answer.etag) res.set('ETag', answer.etag);
+    res.status(answer.status).json(answer.body);
+  };
+}
+
+async function firstAnswer(trx: Knex.Transaction, id: string, method: string, path: string, hash: string): Promise<Written & { etag: string | null }> {
+  interface Row {
+    method: string;
+    path: string;
+    body_hash: string;
+    status: number;
+    response: unknown;
+    etag: string | null;
+  }
+  const row = (await trx('writes').where({ id }).first()) as Row;
+  if (row.method !== method || row.path !== path || row.body_hash !== hash) throw new ProblemError('write-id-reused');
+  return { status: row.status, body: row.response, etag: row.etag };
+}
+
+function header(req: Request, name: string, problem: 'write-id-missing' | 'person-missing'): string {
+  const value = req.get(name) ?? '';
+  if (!UUID.test(value)) throw new ProblemError(problem, { detail: `The header ${name} must hold a UUID.` });
+  return value.toLowerCase();
+}
+
+function readPrecondition(req: Request, wanted: WriteRoute<never, never>['precondition']): Pick<WriteContext, 'creating' | 'ifMatch'> {
+  const creating = req.get('If-None-Match') === '*';
+  const match = req.get('If-Match');
+  if (match !== undefined && !/^"\d{1,9}"$/.test(match))
+    throw new ProblemError('precondition-unreadable', { detail: 'If-Match must hold one version in quotes, as the ETag gave it.' });
+  const ifMatch = match === undefined ? null : Number(match.slice(1, -1));
+  if (wanted === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'Creating needs If-None-Match: *.' });
+  if (wanted === 'change' && ifMatch === null) throw new ProblemError('version-missing', { detail: 'Changing needs If-Match with the version that was read.' });
+  if (wanted === 'either' && !creating && ifMatch === null)
+    throw new ProblemError('version-missing', { detail: 'Send If-None-Match: * to create or If-Match to change.' });
+  return { creating, ifMatch };
+}
+
+/** Throws 412 with both sides when the version that is being changed is not the current one. */
+export function demandVersion(context: WriteContext, currentVersion: number, current: unknown, yours: unknown): void {
+  if (context.creating || context.ifMatch !== currentVersion) throw new ProblemError('stale', { current, yours });
+}

@@ -1,0 +1,84 @@
+import { idParam, job as jobSchema, noQuery, type Job } from '@rinnovo/contract';
+import type { Wish } from '@rinnovo/core/remedy';
+import { Router } from 'express';
+import Joi from 'joi';
+import type { Knex } from 'knex';
+import { ProblemError } from '../http/problems.js';
+import { readRoute } from '../http/read.js';
+import { demandVersion, writeRoute } from '../http/write.js';
+
+interface Row {
+  id: string;
+  instrument: string;
+  title: string;
+  wish: Wish;
+  owner_says: string;
+  version: number;
+}
+
+const toJob = (r: Row): Job => ({ id: r.id, instrument: r.instrument, title: r.title, wish: r.wish, ownerSays: r.owner_says });
+
+export async function jobById(db: Knex, id: string): Promise<Job> {
+  const row = (await db('jobs').where({ id }).first()) as Row | undefined;
+  if (!row) throw new ProblemError('not-found', { detail: 'No job has that id.' });
+  return toJob(row);
+}
+
+/** The active job of an instrument, if it has one. */
+export async function activeJobOf(db: Knex, instrument: string): Promise<Job | null> {
+  const row = (await db('jobs').where({ instrument, active: true }).first()) as Row | undefined;
+  return row ? toJob(row) : null;
+}
+
+export function jobRoutes(db: Knex): Router {
+  const router = Router();
+  router.get(
+    '/',
+    readRoute(Joi.object({}), noQuery, async () => {
+      const rows = (await db('jobs').where({ active: true }).orderBy('id').limit(1000)) as Row[];
+      return { body: { items: rows.map(toJob), next: null } };
+    }),
+  );
+  router.get(
+    '/:id',
+    readRoute(idParam, noQuery, async ({ id }) => {
+      const row = (await db('jobs').where({ id }).first()) as Row | undefined;
+      if (!row) throw new ProblemError('not-found', { detail: 'No job has that id.' });
+      return { body: toJob(row), version: row.version };
+    }),
+  );
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: jobSchema,
+      precondition: 'either',
+      run: async ({ params, body }, context) => {
+        if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
+        const old = (await context.trx('jobs').where({ id: params.id }).forUpdate().first()) as Row | undefined;
+        const row = {
+          id: body.id,
+          instrument: body.instrument,
+          title: body.title,
+          wish: JSON.stringify(body.wish),
+          owner_says: body.ownerSays,
+          write_id: context.writeId,
+        };
+        if (old) {
+          demandVersion(context, old.version, toJob(old), body);
+          if (old.instrument !== body.instrument)
+            throw new ProblemError('cannot-be', { errors: [{ pointer: '/instrument', detail: 'a job stays with its instrument' }] });
+          await context
+            .trx('jobs')
+            .where({ id: params.id })
+            .update({ ...row, version: old.version + 1 });
+          return { status: 200, body, version: old.version + 1 };
+        }
+        if (!context.creating) throw new ProblemError('not-found');
+        await context.trx('jobs').insert(row);
+        return { status: 201, body, version: 1 };
+      },
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,28 @@
+import { idParam, noQuery } from '@rinnovo/contract';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { clearancesOf } from '../clearances/queries.js';
+import { decisionsOf } from '../decisions/queries.js';
+import { readRoute } from '../http/read.js';
+import { operationsOf, waiversOf } from '../operations/queries.js';
+import { jobById } from './jobs.js';
+
+/** /api/jobs/:id/work: decisions, operations, waivers and clearances of a job in one answer. */
+export function workRoutes(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  router.get(
+    '/',
+    readRoute(idParam, noQuery, async ({ id }) => {
+      await jobById(db, id);
+      const decisions = await decisionsOf(db, id);
+      const live = decisions.find((d) => d.undoneAt === null);
+      const [operations, waivers, clearances] = await Promise.all([
+        live ? operationsOf(db, live.id) : [],
+        waiversOf(db, id),
+        live ? clearancesOf(db, live.id) : [],
+      ]);
+      return { body: { decisions, operations, waivers, clearances } };
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,47 @@
+import type { LedgerEntry } from '@rinnovo/contract';
+import type { Knex } from 'knex';
+
+type Row = Omit<LedgerEntry, 'at' | 'revisionBefore' | 'revisionAfter'> & { revision_before: number; revision_after: number; at: Date };
+
+const COLUMNS = [
+  'id',
+  'instrument',
+  'job',
+  'operation',
+  'kind',
+  'step',
+  'outcome',
+  'note',
+  'minutes',
+  'measured',
+  'numbers',
+  'revision_before',
+  'revision_after',
+  'person',
+  'at',
+] as const;
+
+function toEntry({ revision_before, revision_after, at, ...r }: Row): LedgerEntry {
+  return { ...r, revisionBefore: revision_before, revisionAfter: revision_after, at: at.toISOString() };
+}
+
+/** What was done in a job, oldest first. */
+export async function ledgerOfJob(db: Knex, job: string): Promise<readonly LedgerEntry[]> {
+  return (
+    (await db('ledger')
+      .where({ job })
+      .orderBy(['at', 'id'])
+      .select(...COLUMNS)) as Row[]
+  ).map(toEntry);
+}
+
+/** A page of what was done to an instrument, oldest first. */
+export async function ledgerAfter(db: Knex, instrument: string, after: readonly string[] | null, limit: number): Promise<readonly LedgerEntry[]> {
+  const query = db('ledger')
+    .where({ instrument })
+    .orderBy(['at', 'id'])
+    .limit(limit + 1)
+    .select(...COLUMNS);
+  if (after) void query.whereRaw('(at, id::text) > (?::timestamptz, ?)', [after[0] ?? '', after[1] ?? '']);
+  return ((await query) as Row[]).map(toEntry);
+}

@@ -1,0 +1,75 @@
+import { idParam, logStep, pageQuery } from '@rinnovo/contract';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { addRevision, lockRevision } from '../anatomy/queries.js';
+import { ProblemError } from '../http/problems.js';
+import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
+import { writeRoute } from '../http/write.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { operationsOf } from '../operations/queries.js';
+import { judgeStep } from './log-step.js';
+import { ledgerAfter, ledgerOfJob } from './queries.js';
+
+/** /api/ledger/:id: logging a step is a command; entries are only added. */
+export function ledgerRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: logStep,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        const found = (await trx('operations').where({ id: body.operation }).forUpdate().first('job')) as { job: string } | undefined;
+        if (!found) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
+        const first = await loadJobState(trx, found.job);
+        const newest = await lockRevision(trx, first.job.instrument);
+        const outcome = judgeStep(first, body, params.id);
+        const after = outcome.anatomy
+          ? await addRevision(trx, newest, { instrument: first.job.instrument, document: outcome.anatomy, cause: 'work', entry: params.id, person, writeId })
+          : newest;
+        await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });
+        await trx('ledger').insert({
+          id: params.id,
+          instrument: first.job.instrument,
+          job: first.job.id,
+          operation: body.operation,
+          kind: outcome.operation.kind,
+          step: body.step,
+          outcome: body.outcome,
+          note: body.note,
+          minutes: body.minutes,
+          measured: body.measured ? JSON.stringify({ pocket: outcome.pocket, ...body.measured }) : null,
+          numbers: JSON.stringify(outcome.numbers),
+          revision_before: newest,
+          revision_after: after,
+          person,
+          write_id: writeId,
+        });
+        const entry = (await ledgerOfJob(trx, first.job.id)).find((l) => l.id === params.id);
+        return { status: 201, body: { entry, revision: after, operations: await operationsOf(trx, outcome.operation.decision) } };
+      },
+    }),
+  );
+  return router;
+}
+
+/** Routes below /api/instruments/:id/ledger. */
+export function instrumentLedgerRoutes(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  router.get(
+    '/',
+    readRoute(idParam, pageQuery, async ({ id }, { after, limit }) => {
+      const rows = await ledgerAfter(db, id, afterKey(after, 2), limit);
+      return {
+        body: pageOf(
+          rows,
+          limit,
+          (r) => keyOf(r.at, r.id),
+          (r) => r,
+        ),
+      };
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,50 @@
+import { idParam, noQuery } from '@rinnovo/contract';
+import { compareAnatomies } from '@rinnovo/core/instrument';
+import { targetKey } from '@rinnovo/core/quantity';
+import { undoRecipe } from '@rinnovo/core/record';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { anatomyHistory, anatomyOf } from '../anatomy/queries.js';
+import { withDimensionHidden } from '../anatomy/withhold.js';
+import { decisionsOf } from '../decisions/queries.js';
+import { readRoute } from '../http/read.js';
+import { instrumentById, toInstrument } from '../instruments/queries.js';
+import { activeJobOf } from '../jobs/jobs.js';
+import { ledgerAfter } from '../ledger/queries.js';
+import { allParts } from '../parts/parts.js';
+import { openSessions, readingsOf, told } from '../readings/queries.js';
+
+/** The whole instrument as one JSON document: /api/instruments/:id/passport. */
+export function passportRoutes(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  router.get(
+    '/',
+    readRoute(idParam, noQuery, async ({ id }) => {
+      const instrument = toInstrument(await instrumentById(db, id));
+      const history = await anatomyHistory(db, id);
+      const hidden = await openSessions(db, id);
+      const keys = new Set(hidden.map(targetKey));
+      const all = await Promise.all(history.map((h) => anatomyOf(db, id, h.revision)));
+      const revisions = all.map((r) => ({ ...r, document: withDimensionHidden(r.document, hidden) }));
+      const job = await activeJobOf(db, id);
+      const left = revisions[0];
+      const found = revisions[revisions.length - 1];
+      const differences = left && found ? compareAnatomies(found.document, left.document) : [];
+      return {
+        body: {
+          format: 1,
+          instrument,
+          revisions,
+          readings: (await readingsOf(db, id)).map((r) => told(r, keys, targetKey(r.target))),
+          job,
+          decisions: job ? await decisionsOf(db, job.id) : [],
+          ledger: await ledgerAfter(db, id, null, 100_000),
+          parts: Object.values(await allParts(db)).filter((p) => revisions.some((r) => r.document.positions.some((x) => x.part === p.id))),
+          differences,
+          undo: undoRecipe(differences),
+        },
+      };
+    }),
+  );
+  return router;
+}

@@ -1,0 +1,29 @@
+import type { PlanRecord } from '@rinnovo/contract';
+import type { Plan } from '@rinnovo/core/check';
+import type { Knex } from 'knex';
+
+interface Row {
+  job: string;
+  document: Plan;
+  revision: number;
+  version: number;
+}
+
+export function toPlanRecord(r: Row): PlanRecord {
+  return { job: r.job, version: r.version, revision: r.revision, plan: r.document };
+}
+
+export async function planOf(db: Knex, job: string, lock = false): Promise<PlanRecord | null> {
+  const query = db('plans').where({ job });
+  if (lock) void query.forUpdate();
+  const row = (await query.first()) as Row | undefined;
+  return row ? toPlanRecord(row) : null;
+}
+
+/** Keeps a plan as its next version, or the first. */
+export async function keepPlan(trx: Knex.Transaction, job: string, plan: Plan, revision: number, version: number, writeId: string): Promise<PlanRecord> {
+  const row = { document: JSON.stringify(plan), revision, version, write_id: writeId };
+  if (version === 1) await trx('plans').insert({ job, ...row });
+  else await trx('plans').where({ job }).update(row);
+  return { job, version, revision, plan };
+}

@@ -1,0 +1,77 @@
+import type { BlindSession, ToldReading } from '@rinnovo/contract';
+import type { Reading, Target } from '@rinnovo/core/quantity';
+import type { Knex } from 'knex';
+
+interface Row {
+  id: string;
+  instrument: string;
+  target: Target;
+  target_key: string;
+  value: number;
+  limit: number;
+  raw: string;
+  tool: string;
+  person: string;
+  at: Date;
+  blind: boolean;
+}
+
+function toReading(r: Row): Reading {
+  return {
+    id: r.id,
+    instrument: r.instrument,
+    target: r.target,
+    value: r.value,
+    limit: r.limit,
+    raw: r.raw,
+    tool: r.tool,
+    person: r.person,
+    at: r.at.toISOString(),
+    blind: r.blind,
+  };
+}
+
+/** Every reading of an instrument, oldest first. */
+export async function readingsOf(db: Knex, instrument: string): Promise<readonly Reading[]> {
+  const rows = (await db('readings').where({ instrument }).orderBy(['at', 'id'])) as Row[];
+  return rows.map(toReading);
+}
+
+/** A page of readings, oldest first. */
+export async function readingsAfter(db: Knex, instrument: string, after: readonly string[] | null, limit: number): Promise<readonly Reading[]> {
+  const query = db('readings')
+    .where({ instrument })
+    .orderBy(['at', 'id'])
+    .limit(limit + 1);
+  if (after) void query.whereRaw('(at, id::text) > (?::timestamptz, ?)', [after[0] ?? '', after[1] ?? '']);
+  return ((await query) as Row[]).map(toReading);
+}
+
+/** A blind session hides values for a quarter of an hour; after that it no longer counts. */
+export const STILL_HIDDEN = "at > now() - interval '15 minutes'";
+
+/** The targets that are being read again blind just now. */
+export async function openSessions(db: Knex, instrument: string): Promise<readonly Target[]> {
+  const rows = (await db('blind_sessions').where({ instrument, closed: false }).whereRaw(STILL_HIDDEN).select('target')) as {
+    target: Target;
+  }[];
+  return rows.map((r) => r.target);
+}
+
+/** A reading as it may be told: without its value while its target is read again. */
+export function told(reading: Reading, hidden: ReadonlySet<string>, key: string): ToldReading {
+  return hidden.has(key) ? { ...reading, value: null, raw: null } : reading;
+}
+
+export async function openSession(trx: Knex.Transaction, s: BlindSession, key: string, person: string, writeId: string): Promise<void> {
+  await trx('blind_sessions').where({ instrument: s.instrument, target_key: key, closed: false }).update({ closed: true });
+  await trx('blind_sessions').insert({
+    id: s.id,
+    instrument: s.instrument,
+    target: JSON.stringify(s.target),
+    target_key: key,
+    tool: s.tool,
+    person,
+    write_id: writeId,
+  });
+}

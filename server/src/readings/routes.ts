@@ -1,0 +1,108 @@
+import { blindSession, idParam, pageQuery, takeReading } from '@rinnovo/contract';
+import { acceptReading, dimensionAt } from '@rinnovo/core/instrument';
+import { QUANTITIES, secondReading, targetKey, type Reading } from '@rinnovo/core/quantity';
+import { Router } from 'express';
+import Joi from 'joi';
+import type { Knex } from 'knex';
+import { addRevision, anatomyOf, lockRevision } from '../anatomy/queries.js';
+import { ProblemError } from '../http/problems.js';
+import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
+import { writeRoute } from '../http/write.js';
+import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, told } from './queries.js';
+
+/** /api/readings/:id and /api/blind-sessions/:id: both are created, never changed. */
+export function readingRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/readings/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: takeReading,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        const newest = await lockRevision(trx, body.instrument);
+        const now = await anatomyOf(trx, body.instrument);
+        const key = targetKey(body.target);
+        if (!dimensionAt(now.document, body.target).exists)
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
+        const range = QUANTITIES[body.target.quantity];
+        if (body.value < range.min || body.value > range.max) {
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/value', detail: `must be between ${range.min} and ${range.max} mm` }] });
+        }
+        if (body.session !== null) {
+          const closed = await trx('blind_sessions')
+            .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
+            .whereRaw(STILL_HIDDEN)
+            .update({ closed: true });
+          if (closed !== 1) throw new ProblemError('not-now', { detail: 'That blind reading was ended or belongs to another value: begin it again.' });
+        }
+        const earlier = await readingsOf(trx, body.instrument);
+        const { session, ...plain } = body;
+        await trx('readings').insert({
+          id: params.id,
+          ...plain,
+          target: JSON.stringify(body.target),
+          target_key: key,
+          person,
+          blind: session !== null,
+          session,
+          write_id: writeId,
+        });
+        const reading = (await readingsOf(trx, body.instrument)).find((r) => r.id === params.id) as Reading;
+        const document = acceptReading(now.document, reading, earlier);
+        const revision = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
+        return { status: 201, body: { reading, revision, second: secondReading(body.target, [...earlier, reading]).state } };
+      },
+    }),
+  );
+  router.put(
+    '/blind-sessions/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: blindSession,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
+        const now = await anatomyOf(trx, body.instrument);
+        if (!dimensionAt(now.document, body.target).exists)
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
+        await openSession(trx, body, targetKey(body.target), person, writeId);
+        return { status: 201, body };
+      },
+    }),
+  );
+  router.delete(
+    '/blind-sessions/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: Joi.any(),
+      precondition: 'change',
+      run: async ({ params }, { trx }) => {
+        await trx('blind_sessions').where({ id: params.id }).update({ closed: true });
+        return { status: 200, body: { id: params.id, closed: true } };
+      },
+    }),
+  );
+  return router;
+}
+
+/** Routes below /api/instruments/:id/readings. */
+export function instrumentReadingRoutes(db: Knex): Router {
+  const router = Router({ mergeParams: true });
+  router.get(
+    '/',
+    readRoute(idParam, pageQuery, async ({ id }, { after, limit }) => {
+      const [rows, sessions] = await Promise.all([readingsAfter(db, id, afterKey(after, 2), limit), openSessions(db, id)]);
+      const hidden = new Set(sessions.map(targetKey));
+      return {
+        body: pageOf(
+          rows,
+          limit,
+          (r) => keyOf(r.at, r.id),
+          (r) => told(r, hidden, targetKey(r.target)),
+        ),
+      };
+    }),
+  );
+  return router;
+}

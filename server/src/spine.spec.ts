@@ -1,0 +1,184 @@
+// The whole path through the API: choose → clear → steps → as left, against the real database.
+import { randomUUID } from 'node:crypto';
+import type { AnatomyRevision, ClearanceRecord, Decision, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
+import { evaluatePlan, type PlanState } from '@rinnovo/core/check';
+import { benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
+import { valueOf } from '@rinnovo/core/measure';
+import type { Operation } from '@rinnovo/core/operation';
+import { RULES } from '@rinnovo/core/order';
+import type { Pickup } from '@rinnovo/core/part';
+import { optionsFor } from '@rinnovo/core/remedy';
+import { demoWorkshop } from '@rinnovo/demo';
+import type { Target } from '@rinnovo/core/quantity';
+import { dimensionAt } from '@rinnovo/core/instrument';
+import { bounds } from '@rinnovo/core/shape';
+import { outlineAt } from '@rinnovo/core/instrument';
+import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
+
+const job = demoWorkshop.jobs[0]!;
+const instrument = demoWorkshop.instruments[0]!.id;
+const calliper = demoWorkshop.tools[0]!.id;
+
+describe('the spine, through the API', () => {
+  let w: TestWorkshop;
+  beforeAll(async () => (w = await testWorkshop()), 30_000);
+  afterAll(() => w.close());
+
+  async function load(): Promise<{ state: PlanState; record: PlanRecord; revision: number; shop: Shop }> {
+    const [anatomy, plan, parts, shop] = await Promise.all([
+      w.get(`/api/instruments/${instrument}/anatomy`),
+      w.get(`/api/jobs/${job.id}/plan`),
+      w.get('/api/parts'),
+      w.get('/api/shop'),
+    ]);
+    const record = plan.body as PlanRecord;
+    const list = (parts.body as { items: Pickup[] }).items;
+    const revision = anatomy.body as AnatomyRevision;
+    const s = shop.body as Shop;
+    return {
+      state: { anatomy: revision.document, parts: Object.fromEntries(list.map((p) => [p.id, p])), settings: s.settings, leadsWanted: record.plan.leadsWanted },
+      record,
+      revision: revision.revision,
+      shop: s,
+    };
+  }
+
+  /** What a target measures on the demo's instrument as drawn. */
+  function trueValue(state: PlanState, t: Target): number {
+    const d = dimensionAt(state.anatomy, t);
+    if (d.exists && d.dimension) return d.dimension.value;
+    const box = bounds([outlineAt(state.anatomy, t.feature, t.part)!.outline]);
+    return t.quantity === 'checkWidthAcross' ? box.maxX - box.minX : box.maxY - box.minY;
+  }
+
+  async function read(target: Target, value: number, blind: boolean): Promise<void> {
+    let session: string | null = null;
+    if (blind) {
+      session = randomUUID();
+      await w.create(`/api/blind-sessions/${session}`, { id: session, instrument, target, tool: calliper, zeroed: true }).expect(201);
+    }
+    await w.create(`/api/readings/${randomUUID()}`, { instrument, target, value, limit: 0.05, raw: String(value), tool: calliper, session }).expect(201);
+  }
+
+  it('goes from the clash to the recorded cavity', async () => {
+    const first = await load();
+    const option = optionsFor(first.state, first.record.plan, first.shop.tools, job.wish)[0]!;
+    expect(option.proposal.kind).toBe('reroute');
+    const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
+    const choose = { job: job.id, planVersion: first.record.version, revision: first.revision, option: option.proposal.id, reason: 'what she asked for', seen };
+
+    const wrong = seen.map((s, i) => (i === 0 ? { ...s, clearance: (s.clearance ?? 0) + 0.01 } : s));
+    const refused = await w.create(`/api/decisions/${randomUUID()}`, { ...choose, seen: wrong }).expect(409);
+    expect((refused.body as { type: string; yours: unknown }).type).toBe('/problems/numbers-differ');
+    expect((refused.body as { yours: unknown }).yours).toEqual(wrong);
+    expect(await w.db('decisions').count('* as n').first()).toEqual({ n: '0' });
+
+    const decisionId = randomUUID();
+    const decided = await w.create(`/api/decisions/${decisionId}`, choose).expect(201);
+    expect((decided.body as { decision: Decision }).decision.options.length).toBe(3);
+
+    // Not clear until two blind readings agree for everything the cut rests on.
+    let now = await load();
+    let evaluation = evaluatePlan(now.state, now.record.plan);
+    const thin = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: 'looked at, it holds' }));
+    const clearance = (): object => ({
+      job: job.id,
+      decision: decisionId,
+      planVersion: now.record.version,
+      revision: now.revision,
+      accepted: thin,
+      seen: evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance })),
+    });
+    const notYet = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(409);
+    expect((notYet.body as { type: string }).type).toBe('/problems/not-clear');
+
+    const targets = restsOn(evaluation.verdicts, now.state.anatomy);
+    expect(targets.map((t) => `${t.quantity} ${t.feature} ${t.part ?? ''}`.trim())).toEqual(
+      jasmine.arrayWithExactContents([
+        'bodyThickness body',
+        'pocketDepth back cavity floor',
+        'pocketDepth neck route old',
+        'checkWidthAcross plate',
+        'checkWidthAlong plate',
+        'checkWidthAcross plate window',
+        'checkWidthAlong plate window',
+      ]),
+    );
+    for (const t of targets) {
+      const readings = (await w.get(`/api/instruments/${instrument}/readings`)).body as { items: { target: Target }[] };
+      const had = readings.items.some((r) => JSON.stringify(r.target) === JSON.stringify(t));
+      if (!had) await read(t, trueValue(now.state, t), false);
+      await read(t, trueValue(now.state, t) + 0.02, true);
+    }
+    now = await load();
+    evaluation = evaluatePlan(now.state, now.record.plan);
+    const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
+    expect((cleared.body as ClearanceRecord).accepted.length).toBe(thin.length);
+
+    const kinds = await workThrough();
+    expect(kinds).toEqual([
+      'meterPart',
+      'removePart',
+      'takeOffInsert',
+      'tracePlate',
+      'fixTemplate',
+      'boreBulk',
+      'routePasses',
+      'boreWells',
+      'testFit',
+      'fitPart',
+    ]);
+
+    const left = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
+    const route = left.document.cavities.find((c) => c.id === 'neck route')!;
+    expect(route.pockets.length).toBe(6);
+    expect(route.pockets.find((p) => p.id.startsWith('main'))!.depth!.value).toBe(18);
+    expect(left.document.positions[0]!.part).toBe(first.record.plan.part);
+    expect(left.cause).toBe('work');
+    const passport = (await w.get(`/api/instruments/${instrument}/passport`).expect(200)).body as { undo: { kind: string }[]; ledger: unknown[] };
+    expect(passport.undo.map((u) => u.kind)).toEqual(jasmine.arrayWithExactContents(['cannotPutWoodBack', 'refitPart', 'putInsertBack']));
+  }, 60_000);
+
+  /** Does every step the bench shows, reading what it asks for; returns the kinds in the order they came. */
+  async function workThrough(): Promise<string[]> {
+    const kinds: string[] = [];
+    for (let i = 0; i < 80; i++) {
+      const { state, record, shop } = await load();
+      const work = (await w.get(`/api/jobs/${job.id}/work`)).body as { operations: Operation[]; waivers: [] };
+      const ledger = ((await w.get(`/api/instruments/${instrument}/ledger?limit=200`)).body as { items: LedgerEntry[] }).items;
+      const input: BenchInput = {
+        state,
+        plan: record.plan,
+        tools: shop.tools,
+        operations: work.operations,
+        rules: RULES,
+        waivers: work.waivers,
+        log: ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
+        clear: true,
+      };
+      const bench = benchNow(input);
+      const card = bench.cards[bench.now];
+      if (!bench.operation || !card) return kinds;
+      if (kinds[kinds.length - 1] !== bench.operation.kind) kinds.push(bench.operation.kind);
+      const asked = card.asks;
+      const body = {
+        operation: bench.operation.id,
+        step: card.key,
+        outcome: 'done',
+        mishap: null,
+        note: '',
+        minutes: null,
+        measured: asked ? { value: asked.expected, limit: 0.05, raw: String(asked.expected), tool: calliper } : null,
+        seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
+      };
+      if (asked && i % 7 === 0) {
+        await w.create(`/api/ledger/${randomUUID()}`, { ...body, measured: { ...body.measured, value: 35 } }).expect(422);
+      }
+      if (card.numbers.length > 0 && i % 5 === 0) {
+        await w.create(`/api/ledger/${randomUUID()}`, { ...body, seen: { [card.numbers[0]!.label]: 1 } }).expect(409);
+      }
+      await w.create(`/api/ledger/${randomUUID()}`, body).expect(201);
+    }
+    throw new Error('the work did not end');
+  }
+});

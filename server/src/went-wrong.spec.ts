@@ -1,0 +1,122 @@
+// 'Went wrong' has consequences: a pocket found too deep changes the anatomy, takes the clearance away and is judged again.
+import { randomUUID } from 'node:crypto';
+import type { AnatomyRevision, Decision } from '@rinnovo/contract';
+import { evaluatePlan } from '@rinnovo/core/check';
+import { benchNow, cardsOf } from '@rinnovo/core/gate';
+import { valueOf } from '@rinnovo/core/measure';
+import { optionsFor } from '@rinnovo/core/remedy';
+import { demoWorkshop } from '@rinnovo/demo';
+import { benchInput, loadJobState } from './jobs/job-state.js';
+import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
+
+const job = demoWorkshop.jobs[0]!;
+const instrument = demoWorkshop.instruments[0]!.id;
+const gauge = demoWorkshop.tools[1]!.id;
+
+/** A re-route is decided, everything before the passes is done and a clearance stands: the last two written straight into the tables. */
+async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
+  const w = await testWorkshop();
+  const s = await loadJobState(w.db, job.id);
+  const option = optionsFor(s.state, s.record.plan, s.tools, job.wish)[0]!;
+  const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
+  const decision = randomUUID();
+  await w.create(`/api/decisions/${decision}`, { job: job.id, planVersion: 1, revision: 1, option: option.proposal.id, reason: 'r', seen }).expect(201);
+  await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
+  await w.db('clearances').insert({ id: randomUUID(), job: job.id, decision, plan_version: 2, revision: 1, accepted: '[]', numbers: '[]', person: w.person });
+  return { w, decision };
+}
+
+describe('a clearance', () => {
+  it('holds for the version of the plan that it was given on, and the plan stays once wood is cut', async () => {
+    const { w } = await readyToRoute();
+    try {
+      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: (await loadJobState(w.db, job.id)).record.plan });
+      expect((refused.body as { type: string }).type).toBe('/problems/work-started');
+
+      await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
+      const { plan } = (await loadJobState(w.db, job.id)).record;
+      const moved = { ...plan, route: { ...plan.route!, at: { x: 0, y: 102.5, turn: 0 } } };
+      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: moved }).expect(200);
+      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+    } finally {
+      await w.close();
+    }
+  }, 30_000);
+});
+
+describe('went wrong', () => {
+  let w: TestWorkshop;
+  let decision = '';
+  beforeAll(async () => {
+    ({ w, decision } = await readyToRoute());
+  }, 30_000);
+  afterAll(() => w.close());
+
+  async function step(more: object = {}): Promise<{ status: number; body: unknown; kind: string }> {
+    const s = await loadJobState(w.db, job.id);
+    const input = benchInput(s);
+    const bench = benchNow(input);
+    const card = cardsOf(bench.operation!, input)[bench.now]!;
+    const r = await w.create(`/api/ledger/${randomUUID()}`, {
+      operation: bench.operation!.id,
+      step: card.key,
+      outcome: 'done',
+      mishap: null,
+      note: '',
+      minutes: null,
+      measured: card.asks ? { value: card.asks.expected, limit: 0.05, raw: 'x', tool: gauge } : null,
+      seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
+      ...more,
+    });
+    return { status: r.status, body: r.body as unknown, kind: card.kind };
+  }
+
+  it('a floor a millimetre too deep changes the instrument, and a decision with work begun stays', async () => {
+    // up to the third depth reading: 18.0 is the main pocket's floor
+    for (let reads = 0; reads < 2;) {
+      const s = await step();
+      expect(s.status).toBe(201);
+      if (s.kind === 'measureDepth') reads += 1;
+    }
+    for (;;) {
+      const s = await loadJobState(w.db, job.id);
+      const bench = benchNow(benchInput(s));
+      if (bench.cards[bench.now]?.kind === 'measureDepth') break;
+      expect((await step()).status).toBe(201);
+    }
+    const before = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
+    const refused = await step({ measured: { value: 19, limit: 0.05, raw: '19', tool: gauge } });
+    expect(refused.status).toBe(422);
+    const logged = await step({
+      outcome: 'wentWrong',
+      mishap: 'tooDeep',
+      note: 'the set-up was misread',
+      measured: { value: 19, limit: 0.05, raw: '19', tool: gauge },
+    });
+    expect(logged.status).toBe(201);
+
+    const after = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
+    expect(after.revision).toBe(before.revision + 1);
+    expect(after.cause).toBe('work');
+    const main = after.document.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('main'))!;
+    expect(main.depth!.value).toBe(19);
+    const s = await loadJobState(w.db, job.id);
+    const floor = evaluatePlan(s.state, s.record.plan).verdicts.find((v) => v.id.includes('/19.000'))!;
+    // 41.5 − 19 − 12
+    expect(floor.clearance).toBeCloseTo(10.5, 9);
+
+    // no more wood goes before it is cleared again
+    const next = await step();
+    expect(next.status).toBe(409);
+    // the step itself is not asked again: the wood is gone
+    expect(benchNow(benchInput(s)).cards[benchNow(benchInput(s)).now]?.kind).not.toBe('measureDepth');
+
+    const { body } = (await w.get(`/api/jobs/${job.id}/work`)) as { body: { decisions: Decision[] } };
+    expect(body.decisions[0]!.undoneAt).toBeNull();
+    const request = (await import('supertest')).default;
+    const r = await request(w.app).delete(`/api/decisions/${decision}`).set('Person', w.person).set('Write-Id', randomUUID()).set('If-Match', '"1"');
+    expect(r.status).toBe(409);
+    expect((r.body as { type: string }).type).toBe('/problems/work-started');
+  }, 30_000);
+});

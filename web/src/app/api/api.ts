@@ -1,0 +1,81 @@
+import { HttpClient, HttpErrorResponse, HttpHeaders, type HttpResponse } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import type { Page, Problem } from '@rinnovo/contract';
+import { EMPTY, expand, map, reduce, type Observable } from 'rxjs';
+import { Who } from './who';
+
+/** A body with the version that its ETag gave. */
+export interface Versioned<T> {
+  readonly body: T;
+  readonly version: number | null;
+}
+
+/** The server's API. Every write has a write id of its own, so that sending it again does it once. */
+@Injectable({ providedIn: 'root' })
+export class Api {
+  private readonly http = inject(HttpClient);
+  private readonly who = inject(Who);
+
+  get<T>(path: string): Observable<Versioned<T>> {
+    return this.http.get<T>(`/api${path}`, { observe: 'response', headers: this.headers() }).pipe(map(versioned));
+  }
+
+  /** Every page of a list, one after another. */
+  all<T>(path: string): Observable<readonly T[]> {
+    const page = (after: string | null): Observable<Page<T>> =>
+      this.get<Page<T>>(`${path}?limit=200${after === null ? '' : `&after=${encodeURIComponent(after)}`}`).pipe(map((r) => r.body));
+    return page(null).pipe(
+      expand((p) => (p.next === null ? EMPTY : page(p.next))),
+      reduce((items, p) => [...items, ...p.items], [] as readonly T[]),
+    );
+  }
+
+  /** Creates something under an id made here. */
+  create<T>(path: string, body: unknown): Observable<Versioned<T>> {
+    return this.http.put<T>(`/api${path}`, body, { observe: 'response', headers: this.headers({ 'If-None-Match': '*' }, true) }).pipe(map(versioned));
+  }
+
+  /** Changes what was read as `version`. */
+  change<T>(path: string, version: number, body: unknown): Observable<Versioned<T>> {
+    return this.http.put<T>(`/api${path}`, body, { observe: 'response', headers: this.headers({ 'If-Match': `"${version}"` }, true) }).pipe(map(versioned));
+  }
+
+  /** Takes something back that allows it. */
+  takeBack<T>(path: string): Observable<Versioned<T>> {
+    return this.http.delete<T>(`/api${path}`, { observe: 'response', headers: this.headers({ 'If-Match': '"1"' }, true) }).pipe(map(versioned));
+  }
+
+  private headers(more: Record<string, string> = {}, write = false): HttpHeaders {
+    const person = this.who.id();
+    return new HttpHeaders({ ...more, ...(person === null ? {} : { Person: person }), ...(write ? { 'Write-Id': crypto.randomUUID() } : {}) });
+  }
+}
+
+function versioned<T>(response: HttpResponse<T>): Versioned<T> {
+  const tag = /^(?:W\/)?"(\d+)"$/.exec(response.headers.get('ETag') ?? '');
+  return { body: response.body as T, version: tag ? Number(tag[1]) : null };
+}
+
+/** The problem behind whatever an API call ended with. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof HttpErrorResponse) {
+    const body: unknown = typeof error.error === 'string' ? parse(error.error) : error.error;
+    if (typeof body === 'object' && body !== null && 'type' in body) return body as Problem;
+    return { type: '/problems/unreachable', title: 'The server gave no answer that can be read', status: error.status };
+  }
+  return { type: '/problems/here', title: error instanceof Error ? error.message : 'Something went wrong here', status: 0 };
+}
+
+function parse(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return null;
+  }
+}
+
+/** A problem as one line for a person. */
+export function problemText(p: Problem): string {
+  const where = p.errors?.map((e) => e.detail).join('; ');
+  return [p.title, p.detail ?? where].filter(Boolean).join(': ');
+}

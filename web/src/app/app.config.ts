@@ -1,0 +1,21 @@
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
+import { provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideStore } from '@ngrx/store';
+import { waitForServer } from './api/connection';
+import { routes } from './app.routes';
+import { provideHeld } from './state/held';
+import { people } from './state/resources';
+import { viewFeature } from './state/view.feature';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
+    provideHttpClient(withFetch(), withInterceptors([waitForServer])),
+    provideStore({ [viewFeature.name]: viewFeature.reducer }),
+    provideEffects(),
+    ...provideHeld(people),
+  ],
+};

@@ -1,0 +1,12 @@
+import type { Routes } from '@angular/router';
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'instruments' },
+  {
+    path: 'instruments',
+    title: 'Instruments · Rinnovo',
+    loadChildren: () => import('./stages/instruments/instruments.routes').then((m) => m.instrumentsRoutes),
+  },
+  { path: 'i/:instrument', loadChildren: () => import('./stages/instrument.routes').then((m) => m.instrumentRoutes) },
+  { path: '**', title: 'Not here · Rinnovo', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
+];

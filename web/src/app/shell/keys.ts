@@ -1,0 +1,34 @@
+/** One key of the map: what it does, in words. */
+export interface KeyLine {
+  readonly keys: string;
+  readonly does: string;
+}
+
+export interface StageLink {
+  readonly path: string;
+  readonly label: string;
+  readonly question: string;
+  /** Pressed after `g`. */
+  readonly key: string;
+}
+
+/** The stages of the rail, in the order of the work. */
+export const STAGES: readonly StageLink[] = [
+  { path: 'survey', label: 'Survey', question: 'What state is it in, and what have I not measured?', key: 's' },
+  { path: 'fit', label: 'Fit', question: 'Will the parts go in, and if not, what are my ways out?', key: 'f' },
+  { path: 'cut', label: 'Cut', question: 'What exactly do I remove, with what, to what depth?', key: 'c' },
+  { path: 'order', label: 'Order', question: 'In what order, and what did I forget?', key: 'o' },
+  { path: 'bench', label: 'Bench', question: 'What do I do now?', key: 'b' },
+  { path: 'record', label: 'Record', question: 'What was done, and can it be undone?', key: 'r' },
+];
+
+export const KEY_MAP: readonly KeyLine[] = [
+  { keys: '?', does: 'Show this map' },
+  { keys: 'g then i', does: 'Go to the instruments' },
+  ...STAGES.map((s) => ({ keys: `g then ${s.key}`, does: `Go to ${s.label}` })),
+  { keys: 'u', does: 'Next unit: mm, inch fractions, decimal inch' },
+  { keys: 'Tab, Shift Tab', does: 'Next and previous control' },
+  { keys: 'Enter, Space', does: 'Open or choose what has the focus' },
+  { keys: 'Arrow keys', does: 'On the drawing in Cut: move the route by 0.1 mm; with Shift by 1 mm' },
+  { keys: 'Escape', does: 'Close what is open' },
+];

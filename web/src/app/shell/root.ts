@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { Connection } from '../api/connection';
+import { people, WORKSHOP } from '../state/resources';
+import { rememberView, viewFeature } from '../state/view.feature';
+import { Shortcuts } from './shortcuts';
+import { TopBar } from './top-bar';
+
+/** The frame round every page: top bar, what the connection is doing, the page. */
+@Component({
+  selector: 'rn-root',
+  imports: [RouterOutlet, TopBar],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <a class="skip" href="#page">Skip to the page</a>
+    <rn-top-bar (keys)="shortcuts.showMap()" />
+    @if (connection.current() === 'away') {
+      <p class="away" role="status">The server does not answer. What you did is kept here and goes on by itself as soon as it is back.</p>
+    }
+    <div class="page" id="page" tabindex="-1"><router-outlet /></div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-rows: auto auto 1fr;
+      height: 100dvh;
+    }
+    .page {
+      grid-row: 3;
+      min-height: 0;
+      overflow: auto;
+      outline: none;
+    }
+    .away {
+      grid-row: 2;
+      padding: 0.5rem 1rem;
+      background: var(--rn-danger-fill);
+      color: var(--rn-danger);
+      font-weight: 600;
+    }
+    .skip {
+      position: absolute;
+      inset-inline-start: -999px;
+    }
+    .skip:focus {
+      inset-inline-start: 0.5rem;
+      inset-block-start: 0.5rem;
+      z-index: 10;
+      padding: 0.6rem 1rem;
+      background: var(--rn-sheet);
+    }
+    @media print {
+      :host {
+        display: block;
+        height: auto;
+      }
+      .page {
+        overflow: visible;
+      }
+    }
+  `,
+})
+export class Root {
+  protected readonly shortcuts = inject(Shortcuts);
+  protected readonly connection = inject(Connection);
+
+  constructor() {
+    const store = inject(Store);
+    const document = inject(DOCUMENT);
+    const view = store.selectSignal(viewFeature.selectViewState);
+    effect(() => {
+      document.documentElement.dataset['theme'] = view().theme;
+      rememberView(view());
+    });
+    store.dispatch(people.load({ of: WORKSHOP }));
+  }
+}

@@ -1,0 +1,156 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { OPERATIONS } from '@rinnovo/core/operation';
+import { valueOf } from '@rinnovo/core/measure';
+import { isMeasuring } from '@rinnovo/core/part';
+import { CAUTION_WORDS, hindranceText, labelText, lengthText, OPERATION_WORDS, otherLengthText, RULE_WORDS, stepText } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands, type Typed } from '../../state/commands';
+import { anatomy, ledger, shop } from '../../state/resources';
+import { resultsFeature } from '../../state/results.feature';
+import { selectDecision, selectJob, selectOperations, selectStanding } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { GatePanel } from '../../ui/gate-panel';
+import { LengthField } from '../../ui/length-field';
+import { WorkingView } from '../../ui/working-view';
+import { WentWrong, type Mishap } from './went-wrong';
+
+/** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
+@Component({
+  selector: 'rn-bench-page',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, GatePanel, LengthField, WorkingView, WentWrong],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench-page.html',
+  styleUrl: './bench-page.scss',
+})
+export class BenchPage {
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly results = this.store.selectSignal(resultsFeature.selectBench);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly job = this.store.selectSignal(selectJob);
+  private readonly operations = this.store.selectSignal(selectOperations);
+  private readonly standing = this.store.selectSignal(selectStanding);
+  private readonly shop = this.store.selectSignal(shop.select);
+  private readonly ledger = this.store.selectSignal(ledger.select);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly field = viewChild(LengthField);
+  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+
+  protected readonly bench = computed(() => this.results()?.result ?? null);
+  protected readonly card = computed(() => this.bench()?.cards[this.bench()?.now ?? -1] ?? null);
+  protected readonly title = computed(() => {
+    const o = this.bench()?.operation;
+    return o ? OPERATION_WORDS[o.kind] : '';
+  });
+  protected readonly step = computed(() => {
+    const card = this.card();
+    return card ? stepText(card) : '';
+  });
+  protected readonly rule = computed(() => {
+    const rule = this.card()?.rule;
+    return rule ? (RULE_WORDS[rule] ?? null) : null;
+  });
+  protected readonly cautions = computed(() => (this.card()?.cautions ?? []).map((c) => CAUTION_WORDS[c]));
+  protected readonly numbers = computed(() =>
+    (this.card()?.numbers ?? []).map((n) => ({
+      ...n,
+      word: labelText(n.label),
+      value: lengthText(valueOf(n.working), this.unit(), 1),
+      other: otherLengthText(valueOf(n.working), this.unit()),
+    })),
+  );
+  protected readonly hindrances = computed(() => {
+    const kinds = new Map(this.operations().map((o) => [o.id, o.kind]));
+    return (this.bench()?.hindrances ?? []).map((h) => ({
+      text: hindranceText(h, (id) => kinds.get(id)),
+      gate: h.kind === 'gate' && h.state === 'clearToCut',
+    }));
+  });
+  protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
+  protected readonly cutting = computed(() => {
+    const kind = this.bench()?.operation?.kind;
+    return kind !== undefined && OPERATIONS[kind].irreversible && this.standing() !== null;
+  });
+  protected readonly steps = computed(() =>
+    (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),
+  );
+  protected readonly soFar = computed(() =>
+    (this.bench()?.ordered ?? []).map((o) => ({ id: o.id, word: OPERATION_WORDS[o.kind], state: o.state, now: o.id === this.bench()?.operation?.id })),
+  );
+  protected readonly lastMishap = computed(() => {
+    const last = this.ledger().data?.at(-1);
+    return last?.outcome === 'wentWrong' ? last : null;
+  });
+
+  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly tool = computed(
+    () => this.tools().find((t) => t.id === this.chosen()) ?? this.tools().find((t) => t.kind === 'depth gauge') ?? this.tools()[0] ?? null,
+  );
+  protected readonly text = signal('');
+  protected readonly open = signal<string | null>(null);
+  protected readonly wrong = signal(false);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly expected = computed(() => {
+    const asks = this.card()?.asks;
+    return asks ? lengthText(asks.expected, this.unit(), 1) : null;
+  });
+
+  protected toggle(label: string): void {
+    this.open.set(this.open() === label ? null : label);
+  }
+
+  protected async done(): Promise<void> {
+    const card = this.card();
+    let measured: Typed | null = null;
+    if (card?.asks) {
+      measured = this.typed();
+      if (!measured) {
+        this.refusal.set('This step asks for the depth');
+        return;
+      }
+    }
+    await this.log('done', null, '', measured);
+  }
+
+  protected async mishap(m: Mishap): Promise<void> {
+    await this.log('wentWrong', m.kind, m.note, m.measured);
+    this.wrong.set(false);
+  }
+
+  private typed(): Typed | null {
+    const value = this.field()?.value() ?? null;
+    const tool = this.tool();
+    return value === null || !tool ? null : { value, raw: this.text().trim(), tool };
+  }
+
+  private async log(outcome: 'done' | 'wentWrong', mishap: Mishap['kind'] | null, note: string, measured: Typed | null): Promise<void> {
+    const job = this.job();
+    const operation = this.bench()?.operation;
+    const card = this.card();
+    if (!job || !operation || !card) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    this.refusal.set(null);
+    try {
+      await this.commands.logStep(job, operation.id, card, { outcome, mishap, note }, measured);
+      this.text.set('');
+      this.open.set(null);
+    } catch (error) {
+      const p = problemOf(error);
+      const here = p.errors?.find((e) => e.pointer.startsWith('/measured'));
+      if (here) this.refusal.set(`It ${here.detail}`);
+      else this.problem.set(problemText(p));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { sectionAt } from '@rinnovo/core/cut';
+import type { Placement } from '@rinnovo/core/shape';
+import { bounds, placeOutline } from '@rinnovo/core/shape';
+import { lengthText } from '@rinnovo/words';
+import { planActions } from '../../state/plan.actions';
+import { planFeature } from '../../state/plan.feature';
+import { anatomy } from '../../state/resources';
+import { resultsFeature } from '../../state/results.feature';
+import { selectAnatomy, selectLive, selectNames, selectOperations, selectParts, selectVerdicts } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { OPERATIONS } from '@rinnovo/core/operation';
+import { drawAnatomy, drawLines, drawPart, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { GatePanel } from '../../ui/gate-panel';
+import { headline, marksOf } from '../../ui/marks';
+import { PlanView, type Move } from '../../ui/plan-view';
+import { SectionView } from '../../ui/section-view';
+import { VerdictList } from '../../ui/verdict-list';
+import { CuttingTable } from './cutting-table';
+import { PoseFields } from './pose-fields';
+
+/** The route on its place, moved by hand, keys or numbers with its verdicts live; the section; and what is cut with what. */
+@Component({
+  selector: 'rn-cut-page',
+  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, GatePanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cut-page.html',
+  styleUrl: './cut-page.scss',
+})
+export class CutPage {
+  private readonly store = inject(Store);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly parts = this.store.selectSignal(selectParts);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly operations = this.store.selectSignal(selectOperations);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  protected readonly plan = this.store.selectSignal(planFeature.selectDraft);
+  protected readonly live = this.store.selectSignal(selectLive);
+  protected readonly verdicts = this.store.selectSignal(selectVerdicts);
+  protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
+  protected readonly open = signal<string | null>(null);
+  protected readonly tab = signal<'verdicts' | 'cutting' | 'gate'>('verdicts');
+
+  protected readonly instrument = computed(() => this.held().of ?? '');
+  protected readonly headline = computed(() => headline(this.verdicts()));
+  protected readonly route = computed(() => this.plan()?.route ?? null);
+  protected readonly begun = computed(() => this.operations().some((o) => OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')));
+  private readonly pockets = computed(() => this.route()?.pockets ?? null);
+  protected readonly moving = computed(() => {
+    const pockets = this.pockets();
+    return pockets ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, pockets }) : [];
+  });
+  protected readonly at = computed(() => this.route()?.at ?? { x: 0, y: 0, turn: 0 });
+  protected readonly settledAt = computed(() => this.resting()?.plan.route?.at ?? this.at());
+  private readonly positionId = computed(() => this.plan()?.position ?? '');
+  private readonly partId = computed(() => this.plan()?.part ?? null);
+  private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
+  protected readonly frame = computed(() => {
+    const a = this.anatomy();
+    return a ? frameOfPosition(a, this.positionId()) : { x: 0, y: 0, width: 100, height: 100 };
+  });
+  protected readonly paths = computed(() => {
+    const a = this.anatomy();
+    if (!a) return [];
+    const fitted = this.insertFitted();
+    const shown = {
+      ...a,
+      plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted } } : o)) })),
+    };
+    const id = this.partId();
+    const part = id === null ? undefined : this.parts()[id];
+    const position = a.positions.find((p) => p.id === this.positionId());
+    return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
+  });
+  protected readonly lines = computed(() => {
+    const a = this.anatomy();
+    return a ? drawLines(a, this.frame()) : [];
+  });
+  protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
+  protected readonly figures = computed(() => {
+    const f = this.live()?.figures;
+    if (!f || this.begun()) return null;
+    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+  });
+  /** What rests: the section, the typed place and what is read out follow when the hand does, so that a drag stays light. */
+  private readonly resting = this.store.selectSignal(resultsFeature.selectFull);
+  protected readonly section = computed(() => {
+    const after = this.resting()?.result.anatomy;
+    const position = after?.positions.find((p) => p.id === this.positionId());
+    const id = this.partId();
+    const pickup = id === null ? undefined : this.parts()[id];
+    return after && position ? sectionAt(after, position.at.y, pickup ? { pickup, at: position.at } : null) : [];
+  });
+  protected readonly sectionFrom = computed(() => this.frame().x - 12);
+  protected readonly sectionTo = computed(() => this.frame().x + this.frame().width + 12);
+  /** How far the route is from the middle of its place, for the reader of the screen. */
+  protected readonly said = computed(() => {
+    const r = this.resting()?.plan.route;
+    if (!r) return '';
+    const box = bounds(r.pockets.map((p) => placeOutline(p.outline, r.at)));
+    return `Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
+  });
+
+  protected move(move: Move): void {
+    this.place(move.to);
+  }
+
+  protected place(at: Placement): void {
+    const plan = this.plan();
+    if (plan?.route && !this.begun()) this.store.dispatch(planActions.edited({ plan: { ...plan, route: { ...plan.route, at } } }));
+  }
+}

@@ -1,0 +1,42 @@
+import { TestBed } from '@angular/core/testing';
+import { planCutting } from '@rinnovo/core/cut';
+import { settingsWith } from '@rinnovo/core/operation';
+import type { Tool } from '@rinnovo/core/part';
+import { button, host, jobOnScreen, pickup, route, tools } from '../../../testing/job';
+import { anatomy } from '../../../testing/fixture';
+import { CuttingTable } from './cutting-table';
+
+const state = { anatomy, parts: { 'two-coil': pickup }, settings: settingsWith(), leadsWanted: 4 };
+const cavity = anatomy.cavities.find((c) => c.id === 'route')!;
+
+async function table(drawer: readonly Tool[]) {
+  jobOnScreen();
+  const fixture = TestBed.createComponent(CuttingTable);
+  fixture.componentRef.setInput('cutting', planCutting(state, cavity, route, drawer));
+  await fixture.whenStable();
+  return fixture;
+}
+
+describe('the cutting plan', () => {
+  it('gives bulk, passes, where the template comes off, and opens each sum', async () => {
+    const fixture = await table(tools);
+    const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ''));
+    expect(rows[0]).toBe('6.0mmtemplate18.0mm17.2mm18.8mm');
+    expect(rows[2]).toContain('Templateoff');
+    expect(rows[3]).toBe('18.0mmcutwall18.0mm17.2mm18.8mm');
+    expect(host(fixture).textContent).toContain('25 mm boring bit');
+    button(fixture, '24.0 mm').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-working-view')!.textContent).toMatch(/bit below the base\s*24\.00 mm/);
+  });
+
+  it('says why a bit will not do, and that none will', async () => {
+    const long: Tool = { id: 'l', kind: 'template', name: 'Long bit', diameter: 9.525, cuttingLength: 25, reach: 45 };
+    const thick: Tool = { id: 't', kind: 'template', name: 'Thick bit', diameter: 19, cuttingLength: 12, reach: 45 };
+    const fixture = await table([long, thick]);
+    const text = host(fixture).textContent;
+    expect(text).toContain('No template bit in the shop will do.');
+    expect(text).toContain('the template must be 23.0 mm, it is 12.0 mm');
+    expect(text).toContain('its radius 9.5 mm does not go into a corner of 4.8 mm');
+  });
+});

@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { Decision } from '@rinnovo/contract';
+import { hasStarted } from '@rinnovo/core/operation';
+import { exclusionText, nameOf } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { anatomy, people } from '../../state/resources';
+import { selectJob, selectNames, selectOperations } from '../../state/selectors';
+
+const KIND = { keep: 'Keep what is there', anotherPart: 'Another part', reroute: 'Re-route under the cover' } as const;
+
+/** What was chosen, why, and against what; it can be taken back until work on it begins. */
+@Component({
+  selector: 'rn-decision-made',
+  imports: [MatButtonModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Decided</h2>
+    <p>
+      <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ decision().at.slice(0, 10) }}
+    </p>
+    <blockquote>{{ decision().reason }}</blockquote>
+    <table>
+      <caption>
+        The options as they stood
+      </caption>
+      <tbody>
+        @for (o of rows(); track o.id) {
+          <tr [class.chosen]="o.id === decision().option">
+            <th scope="row">{{ o.title }}</th>
+            <td class="number">{{ o.note }}</td>
+            <td class="number">{{ o.minutes }} min</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+    <p class="acts">
+      <a matButton="filled" [routerLink]="['/i', instrument(), decision().plan.route ? 'cut' : 'order']">{{
+        decision().plan.route ? 'To the cut' : 'To the order'
+      }}</a>
+      <button matButton type="button" [disabled]="started()" (click)="takeBack()">Take it back</button>
+    </p>
+    @if (started()) {
+      <p class="soft">Work on it has begun: what is cut stays cut. The way back is in Record.</p>
+    }
+    @if (problem(); as text) {
+      <p class="problem" role="alert">{{ text }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.6rem 0.75rem;
+    }
+    blockquote {
+      margin: 0.5rem 0;
+      padding-inline-start: 0.75rem;
+      border-inline-start: 3px solid var(--rn-plan);
+    }
+    caption {
+      text-align: start;
+      font-weight: 600;
+    }
+    th {
+      text-align: start;
+      font-weight: 400;
+      padding-block: 0.3rem;
+    }
+    tr.chosen th {
+      font-weight: 600;
+    }
+    td {
+      padding-inline-start: 0.5rem;
+    }
+    .acts {
+      display: flex;
+      gap: 0.5rem;
+      margin-block: 0.75rem;
+    }
+  `,
+})
+export class DecisionMade {
+  readonly decision = input.required<Decision>();
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly job = this.store.selectSignal(selectJob);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly people = this.store.selectSignal(people.select);
+  private readonly operations = this.store.selectSignal(selectOperations);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+  protected readonly started = computed(() => this.operations().some(hasStarted));
+  protected readonly problem = signal<string | null>(null);
+  protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
+  protected readonly rows = computed(() =>
+    this.decision().options.map((o) => ({
+      id: o.id,
+      title: `${KIND[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
+      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'off the list') : o.total.toFixed(1),
+      why: o.excluded ? exclusionText(o.excluded) : '',
+      minutes: o.minutes,
+    })),
+  );
+
+  protected kind(option: string): string {
+    const o = this.decision().options.find((x) => x.id === option);
+    return o ? KIND[o.kind] : option;
+  }
+
+  protected async takeBack(): Promise<void> {
+    const job = this.job();
+    if (!job) return;
+    try {
+      await this.commands.takeDecisionBack(job, this.decision());
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    }
+  }
+}

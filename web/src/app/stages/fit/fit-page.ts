@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { MatSlideToggleModule } from '@angular/material/slide-toggle';
+import { Store } from '@ngrx/store';
+import type { Plan } from '@rinnovo/core/check';
+import { planActions } from '../../state/plan.actions';
+import { planFeature } from '../../state/plan.feature';
+import { resultsFeature } from '../../state/results.feature';
+import { selectAnatomy, selectDecision, selectDraft, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import { drawAnatomy, drawLines, drawPart, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { headline, marksOf } from '../../ui/marks';
+import { PlanView } from '../../ui/plan-view';
+import { VerdictList } from '../../ui/verdict-list';
+import { DecisionMade } from './decision-made';
+import { RemedyList } from './remedy-list';
+
+/** The chosen part against its place: the clashes on the map, their numbers, and the ways out. */
+@Component({
+  selector: 'rn-fit-page',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, PlanView, VerdictList, RemedyList, DecisionMade],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './fit-page.html',
+  styleUrl: './fit-page.scss',
+})
+export class FitPage {
+  private readonly store = inject(Store);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly parts = this.store.selectSignal(selectParts);
+  protected readonly plan = this.store.selectSignal(selectDraft);
+  protected readonly status = this.store.selectSignal(planFeature.selectStatus);
+  protected readonly verdicts = this.store.selectSignal(selectVerdicts);
+  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly failure = this.store.selectSignal(resultsFeature.selectFailure);
+  protected readonly open = signal<string | null>(null);
+
+  protected readonly shelf = computed(() => Object.values(this.parts()));
+  protected readonly insert = computed(() => {
+    const position = this.anatomy()?.positions.find((p) => p.id === this.plan()?.position);
+    return (
+      this.anatomy()
+        ?.plates.find((p) => p.id === position?.plate)
+        ?.openings.find((o) => o.id === position?.opening)?.insert ?? null
+    );
+  });
+  protected readonly headline = computed(() => headline(this.verdicts()));
+  protected readonly grave = computed(() => this.verdicts().some((v) => v.class === 'clashes'));
+  protected readonly frame = computed(() => {
+    const a = this.anatomy();
+    const p = this.plan();
+    return a && p ? frameOfPosition(a, p.position) : { x: 0, y: 0, width: 100, height: 100 };
+  });
+  protected readonly paths = computed(() => {
+    const a = this.anatomy();
+    const plan = this.plan();
+    if (!a || !plan) return [];
+    const shown = {
+      ...a,
+      plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted: plan.insertFitted } } : o)) })),
+    };
+    const part = plan.part === null ? undefined : this.parts()[plan.part];
+    const position = a.positions.find((p) => p.id === plan.position);
+    return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
+  });
+  protected readonly route = computed(() => {
+    const r = this.plan()?.route;
+    return r ? drawRoute(r) : [];
+  });
+  protected readonly at = computed(() => this.plan()?.route?.at ?? { x: 0, y: 0, turn: 0 });
+  protected readonly lines = computed(() => {
+    const a = this.anatomy();
+    return a ? drawLines(a, this.frame()) : [];
+  });
+  protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
+
+  protected edit(change: Partial<Plan>): void {
+    const plan = this.plan();
+    if (plan) this.store.dispatch(planActions.edited({ plan: { ...plan, ...change } }));
+  }
+}

@@ -1,0 +1,54 @@
+import { TestBed } from '@angular/core/testing';
+import { button, host, jobOnScreen, settle, type } from '../../../testing/job';
+import { planActions } from '../../state/plan.actions';
+import { plan } from '../../../testing/job';
+import { RemedyList } from './remedy-list';
+
+describe('the ways out', () => {
+  it('stand with the best first, their numbers, what is off the list, and the baseline last', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    await fixture.whenStable();
+    const titles = [...host(fixture).querySelectorAll('h3')].map((h) => h.textContent);
+    expect(titles[0]).toContain('Re-route under the cover for Wide two-coil');
+    expect(titles.at(-1)).toContain('Keep what is there');
+    const reroute = host(fixture).querySelector('[data-remedy^="reroute"]')!;
+    expect(reroute.textContent).toMatch(/\d+ mm² and [\d.]+ cm³ more/);
+    expect(reroute.textContent).toMatch(/Weighed \d+\.\d/);
+  });
+
+  it('are chosen with a reason only, and go to the server with the numbers that were seen', async () => {
+    const { http } = jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    await fixture.whenStable();
+    button(fixture, 'Choose …').click();
+    await fixture.whenStable();
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say why');
+    http.expectNone(() => true);
+
+    await type(fixture, 'form input', 'because');
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/decisions/'));
+    const body = put.request.body as { option: string; reason: string; planVersion: number; seen: { id: string; clearance: number }[] };
+    expect([body.option, body.reason, body.planVersion]).toEqual(['reroute/two-coil', 'because', 2]);
+    expect(body.seen.length).toBeGreaterThan(8);
+
+    put.flush({ type: '/problems/numbers-differ', title: 'The server works out other numbers', status: 409 }, { status: 409, statusText: 'differ' });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('other numbers');
+    expect(host(fixture).querySelector<HTMLInputElement>('form input')!.value).toBe('because');
+  });
+
+  it('cannot be chosen while the plan is still being kept', async () => {
+    const { store } = jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 2 } }));
+    await fixture.whenStable();
+    expect(button(fixture, 'Choose …').disabled).toBeTrue();
+    expect(host(fixture).textContent).toContain('Working them out');
+  });
+});

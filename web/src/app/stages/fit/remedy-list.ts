@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { Store } from '@ngrx/store';
+import type { Option } from '@rinnovo/core/remedy';
+import { CLASS_WORDS, clearanceText, exclusionText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { planFeature } from '../../state/plan.feature';
+import { anatomy } from '../../state/resources';
+import { resultsFeature } from '../../state/results.feature';
+import { selectJob, selectNames } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { headline } from '../../ui/marks';
+
+/** The ways out side by side, each worked out; one is chosen with a reason. */
+@Component({
+  selector: 'rn-remedy-list',
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './remedy-list.html',
+  styleUrl: './remedy-list.scss',
+})
+export class RemedyList {
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly computedOptions = this.store.selectSignal(resultsFeature.selectOptions);
+  private readonly planState = this.store.selectSignal(planFeature.selectPlanState);
+  private readonly job = this.store.selectSignal(selectJob);
+  private readonly anatomy = this.store.selectSignal(anatomy.select);
+
+  protected readonly choosing = signal<string | null>(null);
+  protected readonly reason = signal('');
+  protected readonly problem = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  /** The options are those of the plan on the screen, and that plan is kept. */
+  protected readonly current = computed(() => {
+    const c = this.computedOptions();
+    const p = this.planState();
+    return c !== null && c.plan === p.draft && p.saving === 'saved';
+  });
+  protected readonly rows = computed(() => (this.computedOptions()?.result ?? []).map((o) => this.row(o)));
+
+  protected pick(id: string): void {
+    this.choosing.set(this.choosing() === id ? null : id);
+    this.problem.set(null);
+  }
+
+  protected text(event: Event): void {
+    this.reason.set((event.target as HTMLInputElement).value);
+  }
+
+  protected async choose(event: Event, option: Option): Promise<void> {
+    event.preventDefault();
+    const job = this.job();
+    const { record } = this.planState();
+    const revision = this.anatomy().version;
+    if (!job || !record || revision === null) return;
+    if (this.reason().trim() === '') {
+      this.problem.set('Say why: in three years this is the first question.');
+      return;
+    }
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await this.commands.chooseRemedy(job, record, revision, option, this.reason().trim());
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  private row(option: Option) {
+    const names = this.names();
+    const { verdicts } = option.evaluation;
+    const worst = verdicts.filter((v) => v.class !== 'well' && v.clearance !== null && v.unit === 'mm').slice(0, 4);
+    const f = option.cutting?.figures;
+    return {
+      option,
+      id: option.proposal.id,
+      title: remedyTitle(option, names),
+      summary: headline(verdicts),
+      excluded: option.excluded ? exclusionText(option.excluded) : null,
+      baseline: option.excluded?.kind === 'baseline',
+      score: option.score.total.toFixed(1),
+      scales: option.score.scales.map((s) => ({ id: s.id, word: SCALE_WORDS[s.id], value: s.value.toFixed(1), weight: s.weight })),
+      worst: worst.map((v) => ({
+        id: v.id,
+        sign: CLASS_WORDS[v.class].sign,
+        kind: v.class,
+        title: verdictTitle(v, names),
+        number: clearanceText(v, this.unit()),
+      })),
+      fresh: option.newClashes.map((v) => verdictTitle(v, names)),
+      figures: f
+        ? `${f.addedArea.toFixed(0)} mm² and ${(f.addedVolume / 1000).toFixed(1)} cm³ more; ${f.leftOver.toFixed(1)} mm² of the old route left over`
+        : null,
+      back: wayBackText(option.back, names),
+      cost: `${option.minutes} min · ${(option.proposal.price / 100).toFixed(2)}`,
+    };
+  }
+}

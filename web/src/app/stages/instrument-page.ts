@@ -1,0 +1,137 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink, RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { problemText } from '../api/api';
+import { Rail } from '../shell/rail';
+import { planActions } from '../state/plan.actions';
+import { planFeature } from '../state/plan.feature';
+import { anatomy, instruments, jobs, ledger, parts, readings, shop, work, WORKSHOP } from '../state/resources';
+import { selectJob } from '../state/selectors';
+import { PlanConflict } from '../ui/plan-conflict';
+
+/** The frame of one instrument: loads what its stages need, shows the rail and who it is. */
+@Component({
+  selector: 'rn-instrument-page',
+  imports: [RouterOutlet, RouterLink, Rail, MatButtonModule, PlanConflict],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <rn-rail [instrument]="instrument()" />
+    <main>
+      @if (failure(); as text) {
+        <div class="notice" role="alert">
+          <h1>This instrument could not be opened</h1>
+          <p class="problem">{{ text }}</p>
+          <p><button matButton="filled" (click)="load()">Try again</button> <a routerLink="/instruments">Go to the instruments</a></p>
+        </div>
+      } @else if (ready()) {
+        <p class="title">
+          <strong>{{ name() }}</strong>
+          @if (job(); as j) {
+            <span class="soft">{{ j.title }} — “{{ j.ownerSays }}”</span>
+          }
+          <span class="soft saving" role="status">{{ saving() }}</span>
+        </p>
+        @if (plan().conflict; as c) {
+          <rn-plan-conflict [theirs]="c.theirs" [mine]="c.mine" />
+        }
+        <div class="stage"><router-outlet /></div>
+      } @else {
+        <p class="notice" role="status">Opening the instrument …</p>
+      }
+    </main>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: auto 1fr;
+      height: 100%;
+    }
+    main {
+      display: grid;
+      grid-template-rows: auto auto 1fr;
+      min-width: 0;
+      min-height: 0;
+    }
+    .title {
+      display: flex;
+      gap: 1rem;
+      align-items: baseline;
+      padding: 0.4rem 1rem;
+      white-space: nowrap;
+      overflow: hidden;
+    }
+    .title .soft {
+      overflow: hidden;
+      text-overflow: ellipsis;
+    }
+    .saving {
+      margin-inline-start: auto;
+      flex: none;
+    }
+    .stage {
+      grid-row: 3;
+      min-height: 0;
+      padding: 0 1rem 0.75rem;
+    }
+    .notice {
+      padding: 2rem;
+    }
+    @media print {
+      :host {
+        display: block;
+      }
+    }
+  `,
+})
+export class InstrumentPage {
+  readonly instrument = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly held = {
+    instruments: this.store.selectSignal(instruments.select),
+    jobs: this.store.selectSignal(jobs.select),
+    anatomy: this.store.selectSignal(anatomy.select),
+    parts: this.store.selectSignal(parts.select),
+    shop: this.store.selectSignal(shop.select),
+  };
+  protected readonly plan = this.store.selectSignal(planFeature.selectPlanState);
+  protected readonly job = this.store.selectSignal(selectJob);
+  protected readonly ready = computed(() => Object.values(this.held).every((h) => h().data !== null));
+  protected readonly failure = computed(() => {
+    const failed = Object.values(this.held)
+      .map((h) => h())
+      .find((h) => h.status === 'failed' && h.data === null);
+    return failed?.problem ? problemText(failed.problem) : null;
+  });
+  protected readonly name = computed(() => {
+    const i = this.held.instruments().data?.find((x) => x.id === this.instrument());
+    return i ? `${i.label} · ${i.maker} ${i.model}` : '';
+  });
+  protected readonly saving = computed(() => {
+    const { saving, problem, status } = this.plan();
+    if (status !== 'ready') return '';
+    if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
+    return { saved: 'kept', waiting: 'to be kept …', sending: 'keeping …' }[saving];
+  });
+
+  constructor() {
+    effect(() => this.load());
+    effect(() => {
+      const job = this.job();
+      if (!job) return;
+      this.store.dispatch(planActions.load({ job: job.id }));
+      this.store.dispatch(work.load({ of: job.id }));
+    });
+  }
+
+  protected load(): void {
+    const of = this.instrument();
+    this.store.dispatch(instruments.load({ of: WORKSHOP }));
+    this.store.dispatch(jobs.load({ of: WORKSHOP }));
+    this.store.dispatch(parts.load({ of: WORKSHOP }));
+    this.store.dispatch(shop.load({ of: WORKSHOP }));
+    this.store.dispatch(anatomy.load({ of }));
+    this.store.dispatch(readings.load({ of }));
+    this.store.dispatch(ledger.load({ of }));
+  }
+}

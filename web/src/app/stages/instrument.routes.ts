@@ -1,0 +1,32 @@
+import type { Routes } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState } from '@ngrx/store';
+import { provideHeld } from '../state/held';
+import * as compute from '../state/compute.effects';
+import * as planEffects from '../state/plan.effects';
+import { planFeature } from '../state/plan.feature';
+import { anatomy, instruments, jobs, ledger, parts, readings, shop, work } from '../state/resources';
+import { resultsFeature } from '../state/results.feature';
+
+/** The stages of one instrument, in the order of the work. */
+export const instrumentRoutes: Routes = [
+  {
+    path: '',
+    loadComponent: () => import('./instrument-page').then((m) => m.InstrumentPage),
+    providers: [
+      ...provideHeld(instruments, jobs, anatomy, readings, parts, shop, work, ledger),
+      provideState(planFeature),
+      provideState(resultsFeature),
+      provideEffects(planEffects, compute),
+    ],
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'survey' },
+      { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
+      { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },
+      { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },
+      { path: 'order', title: 'Order · Rinnovo', loadComponent: () => import('./order/order-page').then((m) => m.OrderPage) },
+      { path: 'bench', title: 'Bench · Rinnovo', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },
+      { path: 'record', title: 'Record · Rinnovo', loadComponent: () => import('./record/record-page').then((m) => m.RecordPage) },
+    ],
+  },
+];

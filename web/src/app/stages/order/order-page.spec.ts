@@ -1,0 +1,91 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { button, decision, host, jobOnScreen, operation, settle, type } from '../../../testing/job';
+import { OrderPage } from './order-page';
+
+const operations = (['boreBulk', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'] as const).map((k) => operation(k));
+
+async function order(
+  ranks: Readonly<Record<string, number>> | null = null,
+): Promise<{ fixture: ComponentFixture<OrderPage>; http: ReturnType<typeof jobOnScreen>['http'] }> {
+  const ranked = operations.map((o) => ({ ...o, rank: ranks ? (ranks[o.kind] ?? 0) : null }));
+  const { http } = jobOnScreen({ work: { decisions: [decision], operations: ranked } });
+  const fixture = TestBed.createComponent(OrderPage);
+  await fixture.whenStable();
+  return { fixture, http };
+}
+
+const OWN = { meterPart: 0, removePart: 1, fixTemplate: 2, tracePlate: 3, boreBulk: 4, routePasses: 5, testFit: 6 };
+
+describe('the order of the work', () => {
+  it('is that of the rules, and says why', async () => {
+    const { fixture } = await order();
+    const titles = [...host(fixture).querySelectorAll('li')].map((li) => li.dataset['operation']);
+    expect(titles).toEqual([
+      'Meter the new pickup',
+      'Take the old pickup out',
+      'Trace the mounted plate',
+      'Fix the template',
+      'Bore out the bulk',
+      'Route to the template, in passes',
+      'Test-fit the real part',
+    ]);
+    expect(host(fixture).textContent).toContain('No rule is broken');
+    [...host(fixture).querySelectorAll<HTMLButtonElement>('li .plain-row')][3]!.click();
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('after Trace the mounted plate.');
+  });
+
+  it('sends the whole order when one is moved by a button', async () => {
+    const { fixture, http } = await order();
+    host(fixture).querySelector<HTMLButtonElement>('[aria-label="Later: Trace the mounted plate"]')!.click();
+    await settle();
+    const put = http.expectOne('/api/jobs/job/order');
+    expect((put.request.body as { order: string[] }).order).toEqual([
+      'meterPart',
+      'removePart',
+      'fixTemplate',
+      'tracePlate',
+      'boreBulk',
+      'routePasses',
+      'testFit',
+    ]);
+    put.flush({});
+    http.match(() => true);
+  });
+
+  it('shows what an own order breaks, takes a reason for it, and not without one', async () => {
+    const { fixture, http } = await order(OWN);
+    const broken = host(fixture).querySelector('[data-rule="traceBeforeTemplate"]')!;
+    expect(broken.textContent).toContain('‘Trace the mounted plate’ should come before ‘Fix the template’');
+    expect(host(fixture).querySelectorAll('li.broken').length).toBe(2);
+    broken.querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say why');
+    await type(fixture, '[data-rule] input', 'made from the plate itself');
+    broken.querySelector('form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/waivers/'));
+    expect(put.request.body).toEqual({
+      job: 'job',
+      rule: 'traceBeforeTemplate',
+      operations: ['tracePlate', 'fixTemplate'],
+      reason: 'made from the plate itself',
+    });
+    put.flush({});
+    http.match(() => true);
+  });
+
+  it('goes back to the rules', async () => {
+    const { fixture, http } = await order(OWN);
+    button(fixture, 'Back to the rules’ order').click();
+    await settle();
+    expect((http.expectOne('/api/jobs/job/order').request.body as { order: string[] }).order).toEqual([]);
+  });
+
+  it('says what to do first when nothing is decided', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(OrderPage);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Choose a remedy in Fit');
+  });
+});

@@ -1,0 +1,129 @@
+import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { brokenRules, edgesOf, inOrder, isWaived, RULES } from '@rinnovo/core/order';
+import { OPERATIONS, type OperationKind } from '@rinnovo/core/operation';
+import { minutesOfOperation } from '@rinnovo/core/remedy';
+import { brokenText, OPERATION_WORDS, RULE_WORDS } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { anatomy, shop, work } from '../../state/resources';
+import { resultsFeature } from '../../state/results.feature';
+import { selectDecision, selectJob, selectOperations } from '../../state/selectors';
+import { Icon } from '../../ui/icon';
+
+const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'went wrong', dropped: 'dropped' } as const;
+
+/** The operations in an order that breaks no rule, or in the technician's own with what it breaks. */
+@Component({
+  selector: 'rn-order-page',
+  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-page.html',
+  styleUrl: './order-page.scss',
+})
+export class OrderPage {
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly operations = this.store.selectSignal(selectOperations);
+  private readonly work = this.store.selectSignal(work.select);
+  private readonly job = this.store.selectSignal(selectJob);
+  private readonly shop = this.store.selectSignal(shop.select);
+  private readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+  protected readonly problem = signal<string | null>(null);
+  protected readonly selected = signal<string | null>(null);
+  protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+
+  protected readonly ordered = computed(() => inOrder(this.operations(), RULES));
+  protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
+  private readonly kinds = computed(() => new Map(this.operations().map((o) => [o.id, o.kind])));
+  protected readonly broken = computed(() =>
+    brokenRules(this.ordered(), RULES).map((b) => ({
+      ...b,
+      key: `${b.rule} ${b.operations.join(' ')}`,
+      text: brokenText(b, (id) => this.kinds().get(id)),
+      why: RULE_WORDS[b.rule] ?? '',
+      waiver: this.work().data?.waivers.find((w) => isWaived(b, [w])) ?? null,
+    })),
+  );
+  protected readonly open = computed(() => this.broken().filter((b) => b.waiver === null).length);
+  protected readonly rows = computed(() => {
+    const settings = this.shop().data?.settings;
+    const broken = new Set(this.broken().flatMap((b) => (b.waiver ? [] : b.operations)));
+    return this.ordered().map((o, i) => ({
+      id: o.id,
+      place: i + 1,
+      title: OPERATION_WORDS[o.kind],
+      minutes: settings ? minutesOfOperation(o.kind, this.cutting()?.result ?? null, settings) : 0,
+      irreversible: OPERATIONS[o.kind].irreversible,
+      state: STATE_WORDS[o.state],
+      done: o.state === 'done',
+      broken: broken.has(o.id),
+    }));
+  });
+  protected readonly total = computed(() => this.rows().reduce((s, r) => s + r.minutes, 0));
+  protected readonly next = computed(() => this.rows().find((r) => !r.done) ?? null);
+  /** Why the selected operation stands where it does. */
+  protected readonly reasonsFor = computed(() => {
+    const id = this.selected() ?? this.next()?.id ?? null;
+    const o = this.operations().find((x) => x.id === id);
+    if (!o) return null;
+    const word = (op: string): string => {
+      const kind = this.kinds().get(op);
+      return kind ? OPERATION_WORDS[kind] : '';
+    };
+    const edges = edgesOf(this.operations(), RULES);
+    const gates = RULES.filter((r) => r.type === 'gate' && (r.kinds as readonly OperationKind[]).includes(o.kind));
+    const steps = RULES.filter((r) => r.type === 'step' && (r.kinds as readonly OperationKind[]).includes(o.kind));
+    return {
+      title: OPERATION_WORDS[o.kind],
+      after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
+      before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
+      also: [...gates, ...steps].map((r) => RULE_WORDS[r.id] ?? ''),
+    };
+  });
+
+  protected drop(event: CdkDragDrop<unknown>): void {
+    this.put(event.previousIndex, event.currentIndex);
+  }
+
+  protected put(from: number, to: number): void {
+    const ids = this.ordered().map((o) => o.id);
+    if (to < 0 || to >= ids.length || from === to) return;
+    moveItemInArray(ids, from, to);
+    this.run((job) => this.commands.reorder(job, ids));
+  }
+
+  protected byRules(): void {
+    this.run((job) => this.commands.reorder(job, []));
+  }
+
+  protected type(key: string, event: Event): void {
+    const text = (event.target as HTMLInputElement).value;
+    this.reasons.update((r) => ({ ...r, [key]: text }));
+  }
+
+  protected accept(event: Event, b: { readonly key: string; readonly rule: string; readonly operations: readonly string[] }): void {
+    event.preventDefault();
+    const reason = (this.reasons()[b.key] ?? '').trim();
+    if (reason === '') {
+      this.problem.set('Say why the rule may be broken here.');
+      return;
+    }
+    this.run((job) => this.commands.acceptBreak(job, b.rule, b.operations, reason));
+  }
+
+  private run(act: (job: NonNullable<ReturnType<typeof this.job>>) => Promise<void>): void {
+    const job = this.job();
+    if (!job) return;
+    this.problem.set(null);
+    act(job).catch((error: unknown) => this.problem.set(problemText(problemOf(error))));
+  }
+}

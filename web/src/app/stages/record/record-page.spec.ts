@@ -1,0 +1,60 @@
+import { TestBed } from '@angular/core/testing';
+import { applyChanges } from '@rinnovo/core/instrument';
+import { anatomy as resource } from '../../state/resources';
+import { decision, host, jobOnScreen, plan, route } from '../../../testing/job';
+import { anatomy } from '../../../testing/fixture';
+import { RecordPage } from './record-page';
+
+const basis = { kind: 'work' as const, entry: 'e' };
+const left = applyChanges(anatomy, [
+  {
+    kind: 'addPockets',
+    cavity: 'route',
+    pockets: [
+      {
+        id: 'main decision',
+        set: 'planned decision',
+        outline: { outline: route.pockets[0]!.outline, limit: 0.1, basis, across: null, along: null },
+        depth: { value: 18.1, limit: 0.05, basis },
+        bored: false,
+      },
+    ],
+  },
+  { kind: 'fitPart', position: 'pickup', part: 'two-coil' },
+]);
+
+describe('the record', () => {
+  it('says that nothing was done yet', async () => {
+    jobOnScreen({ plan });
+    const fixture = TestBed.createComponent(RecordPage);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Nothing on this instrument has changed yet.');
+    expect(host(fixture).textContent).toContain('each step logged on the bench stands here');
+  });
+
+  it('tells as found from as left, on the map and in words, and what can be undone', async () => {
+    const { store } = jobOnScreen({ plan, work: { decisions: [decision] } });
+    const revision = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
+    store.dispatch(
+      resource.loaded({
+        of: 'i',
+        data: { found: { ...revision, revision: 1, document: anatomy }, now: { ...revision, revision: 9, document: left } },
+        version: 9,
+      }),
+    );
+    const fixture = TestBed.createComponent(RecordPage);
+    await fixture.whenStable();
+    const text = host(fixture).textContent;
+    expect(text).toContain('as left, revision 9');
+    expect(text).toMatch(/New in the pickup route: main decision 18\.1 mm/);
+    expect(text).toContain('nothing → Wide two-coil');
+    expect(text).toContain('cannot be put back');
+    expect(text).toContain('“what she asked for”');
+    expect(host(fixture).querySelectorAll('path.planned').length).toBe(1);
+    expect(host(fixture).querySelector<HTMLAnchorElement>('a[download]')!.getAttribute('href')).toBe('/api/instruments/i/passport');
+    [...host(fixture).querySelectorAll('button')].find((b) => b.textContent.includes('As found'))!.click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelectorAll('path.planned').length).toBe(0);
+    expect(host(fixture).textContent).toContain('as found, revision 1');
+  });
+});

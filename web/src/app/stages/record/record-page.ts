@@ -1,0 +1,108 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { Store } from '@ngrx/store';
+import { compareAnatomies, type Difference } from '@rinnovo/core/instrument';
+import { undoRecipe } from '@rinnovo/core/record';
+import { labelText, lengthText, nameOf, OPERATION_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
+import { anatomy, ledger, people } from '../../state/resources';
+import { selectDecision, selectJob, selectNames } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from '../../ui/drawing';
+import { PlanView } from '../../ui/plan-view';
+
+/** What was done, as found beside as left, and what can be undone; prints as the report. */
+@Component({
+  selector: 'rn-record-page',
+  imports: [MatButtonModule, MatButtonToggleModule, PlanView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './record-page.html',
+  styleUrl: './record-page.scss',
+})
+export class RecordPage {
+  private readonly store = inject(Store);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly ledger = this.store.selectSignal(ledger.select);
+  private readonly people = this.store.selectSignal(people.select);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly job = this.store.selectSignal(selectJob);
+  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly view = signal<'left' | 'found'>('left');
+  protected readonly whole = signal(false);
+
+  protected readonly now = computed(() => this.held().data?.now ?? null);
+  private readonly shown = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found)?.document ?? null);
+  protected readonly revision = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found)?.revision ?? 0);
+  protected readonly paths = computed(() => {
+    const a = this.shown();
+    return a
+      ? drawAnatomy(a, 'top').map((p) => (p.id.includes('/') && p.kind === 'cavity' && this.fresh().has(p.id) ? { ...p, kind: 'planned' as const } : p))
+      : [];
+  });
+  protected readonly frame = computed(() => {
+    const a = this.shown();
+    const position = a?.positions[0]?.id;
+    return a ? (this.whole() || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position)) : { x: 0, y: 0, width: 100, height: 100 };
+  });
+  protected readonly lines = computed(() => {
+    const a = this.shown();
+    return a ? drawLines(a, this.frame()) : [];
+  });
+  private readonly differences = computed(() => {
+    const d = this.held().data;
+    return d ? compareAnatomies(d.found.document, d.now.document) : [];
+  });
+  private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' ? [`${d.cavity}/${d.pocket}`] : []))));
+  protected readonly changes = computed(() => {
+    const cavities = [...new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' ? [d.cavity] : [])))];
+    const cut = cavities.map((c) => `New in the ${nameOf(this.names(), c)}: ${this.pocketsAdded(c)}`);
+    const rest = this.differences().filter((d): d is Exclude<Difference, { kind: 'pocketAdded' }> => d.kind !== 'pocketAdded');
+    return [...cut, ...rest.map((d) => this.said(d, this.names()))];
+  });
+  protected readonly undo = computed(() => undoRecipe(this.differences()).map((u) => ({ text: undoText(u, this.names()), possible: u.possible })));
+  protected readonly entries = computed(() =>
+    [...(this.ledger().data ?? [])].reverse().map((e) => ({
+      id: e.id,
+      when: e.at.slice(0, 16).replace('T', ' '),
+      who: this.people().data?.find((p) => p.id === e.person)?.name ?? '',
+      what: `${OPERATION_WORDS[e.kind]} · ${e.step.replace(/^\d+ /, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)}`,
+      wrong: e.outcome === 'wentWrong',
+      note: e.note,
+      read: e.measured ? `read ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}` : '',
+      numbers: Object.entries(e.numbers)
+        .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
+        .join(', '),
+      revision: e.revisionAfter === e.revisionBefore ? '' : `revision ${e.revisionBefore} → ${e.revisionAfter}`,
+    })),
+  );
+  protected readonly title = computed(() => this.job()?.title ?? '');
+  protected readonly file = computed(() => `/api/instruments/${this.held().of ?? ''}/passport`);
+
+  protected print(): void {
+    window.print();
+  }
+
+  /** The new pockets of a cavity with their depths as left. */
+  private pocketsAdded(cavity: string): string {
+    const added = new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' && d.cavity === cavity ? [d.pocket] : [])));
+    const pockets = this.now()?.document.cavities.find((c) => c.id === cavity)?.pockets ?? [];
+    return pockets
+      .filter((p) => added.has(p.id))
+      .map((p) => `${p.id.replace(/ [0-9a-f]{8}$/, '')} ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : ''}`)
+      .join(', ');
+  }
+
+  private said(d: Exclude<Difference, { kind: 'pocketAdded' }>, names: Names): string {
+    switch (d.kind) {
+      case 'pocketGone':
+        return `Gone from the ${nameOf(names, d.cavity)}: ${d.pocket}`;
+      case 'partChanged':
+        return `${upperFirst(nameOf(names, d.position))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
+      case 'insertChanged':
+        return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'put in' : 'taken off'}`;
+      case 'resized':
+        return `${upperFirst(targetText(d.target, names))}: ${d.before === null ? 'not measured' : lengthText(d.before, this.unit())} → ${d.after === null ? 'not measured' : lengthText(d.after, this.unit())}`;
+    }
+  }
+}

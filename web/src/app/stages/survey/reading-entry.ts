@@ -1,0 +1,158 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Store } from '@ngrx/store';
+import { isMeasuring } from '@rinnovo/core/part';
+import { QUANTITIES, targetKey, type SecondReading, type Target } from '@rinnovo/core/quantity';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { anatomy, people, readings, shop } from '../../state/resources';
+import { LengthField } from '../../ui/length-field';
+
+/** One reading to type, and the way to a second one that cannot see the first. */
+@Component({
+  selector: 'rn-reading-entry',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Tool</mat-label>
+        <mat-select [value]="tool()?.id" (valueChange)="chosen.set($event)">
+          @for (t of tools(); track t.id) {
+            <mat-option [value]="t.id">{{ t.name }} (± {{ t.limit }})</mat-option>
+          }
+        </mat-select>
+      </mat-form-field>
+      @if (state() === 'none') {
+        <rn-length-field label="Reading" [(text)]="text" [min]="range().min" [max]="range().max" [refusal]="refusal()" (entered)="keep()" />
+        <button matButton="filled" type="button" [disabled]="busy()" (click)="keep()">Keep</button>
+      } @else {
+        <button matButton="filled" type="button" [disabled]="busy() || !tool()" (click)="again()">
+          {{ state() === 'one' ? 'Measure a second time' : 'Measure once more' }}
+        </button>
+      }
+    </div>
+    @if (problem(); as text) {
+      <p class="problem" role="alert">{{ text }}</p>
+    }
+    @if (taken().length > 0) {
+      <ul class="soft">
+        @for (r of taken(); track r.id) {
+          <li>
+            {{ r.raw ?? 'withheld' }} ± {{ r.limit }} · {{ r.toolName }} · {{ r.personName }} · {{ r.at.slice(0, 16).replace('T', ' ')
+            }}{{ r.blind ? ' · blind' : '' }}
+          </li>
+        }
+      </ul>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.25rem 0.75rem 0.75rem 2.6rem;
+    }
+    .row {
+      display: grid;
+      grid-template-columns: 1.3fr 1fr auto;
+      gap: 0.75rem;
+      align-items: start;
+    }
+    .row button {
+      margin-block-start: 0.4rem;
+    }
+    ul {
+      margin: 0.25rem 0 0;
+      padding-inline-start: 1rem;
+    }
+  `,
+})
+export class ReadingEntry {
+  readonly target = input.required<Target>();
+  readonly state = input.required<SecondReading['state']>();
+  readonly title = input.required<string>();
+
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly dialog = inject(MatDialog);
+  private readonly toast = inject(MatSnackBar);
+  private readonly field = viewChild(LengthField);
+  private readonly shop = this.store.selectSignal(shop.select);
+  private readonly people = this.store.selectSignal(people.select);
+  private readonly held = this.store.selectSignal(readings.select);
+
+  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly chosen = linkedSignal<string | null>(() => {
+    const depth = this.target().quantity === 'pocketDepth';
+    return (this.tools().find((t) => t.kind === (depth ? 'depth gauge' : 'calliper')) ?? this.tools()[0])?.id ?? null;
+  });
+  protected readonly tool = computed(() => this.tools().find((t) => t.id === this.chosen()) ?? null);
+  protected readonly text = signal('');
+  protected readonly busy = signal(false);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly range = computed(() => QUANTITIES[this.target().quantity]);
+  protected readonly taken = computed(() => {
+    const key = targetKey(this.target());
+    return (this.held().data ?? [])
+      .filter((r) => targetKey(r.target) === key)
+      .map((r) => ({
+        ...r,
+        toolName: this.tools().find((t) => t.id === r.tool)?.name ?? '',
+        personName: this.people().data?.find((p) => p.id === r.person)?.name ?? '',
+      }));
+  });
+
+  private get instrument(): string {
+    return this.store.selectSignal(anatomy.select)().of ?? '';
+  }
+
+  protected async keep(): Promise<void> {
+    const value = this.field()?.value() ?? null;
+    const tool = this.tool();
+    if (value === null || !tool) {
+      this.refusal.set('Type what the tool says');
+      return;
+    }
+    await this.run(async () => {
+      await this.commands.takeReading(this.instrument, this.target(), { value, raw: this.text().trim(), tool }, null);
+      this.toast.open(`Kept: ${this.title()}`, undefined, { duration: 4000 });
+    });
+  }
+
+  /** The earlier value is hidden, here and by the server, until the second reading is in. */
+  protected async again(): Promise<void> {
+    const tool = this.tool();
+    if (!tool) return;
+    const { BlindReading } = await import('./blind-reading');
+    const dialog = this.dialog.open(BlindReading, {
+      data: { instrument: this.instrument, target: this.target(), title: this.title(), tool },
+      width: '100vw',
+      maxWidth: '100vw',
+      height: '100dvh',
+      disableClose: true,
+      autoFocus: 'first-tabbable',
+    });
+    dialog.afterClosed().subscribe((said: string | undefined) => {
+      if (said === undefined) return;
+      const words = said === 'agree' ? 'The two readings agree' : 'The two readings do not agree: measure once more';
+      this.toast.open(`${this.title()}: ${words}`, undefined, { duration: 6000 });
+    });
+  }
+
+  private async run(act: () => Promise<void>): Promise<void> {
+    this.busy.set(true);
+    this.problem.set(null);
+    this.refusal.set(null);
+    try {
+      await act();
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

@@ -1,0 +1,70 @@
+import { TestBed } from '@angular/core/testing';
+import type { ToldReading } from '@rinnovo/contract';
+import { host, jobOnScreen, plan, route, settle, type, button } from '../../../testing/job';
+import { SurveyPage } from './survey-page';
+
+const reading = (id: string, value: number | null, blind: boolean): ToldReading => ({
+  id,
+  instrument: 'i',
+  target: { quantity: 'bodyThickness', feature: 'body' },
+  value,
+  limit: 0.05,
+  raw: value === null ? null : String(value),
+  tool: 'calliper',
+  person: 'nell',
+  at: `2026-01-01T00:00:0${id}Z`,
+  blind,
+});
+
+describe('the survey', () => {
+  it('puts first what the planned cut rests on, and counts what was read twice', async () => {
+    jobOnScreen({ plan: { ...plan, route }, readings: [reading('1', 44, false), reading('2', 44.05, true)] });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('.big')!.textContent.trim()).toBe('1 / 7');
+    expect(host(fixture).querySelector('[data-target="bodyThickness|body|"]')!.textContent).toContain('two readings agree');
+    expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('not read');
+    expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('told');
+  });
+
+  it('takes a reading with the tool that fits, and keeps what was typed when the server refuses', async () => {
+    const { http } = jobOnScreen({ plan: { ...plan, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('[data-target="pocketDepth|route|old"]')!.click();
+    await fixture.whenStable();
+    button(fixture, 'Keep').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type what the tool says');
+    await type(fixture, 'rn-reading-entry rn-length-field input', '45/64');
+    button(fixture, 'Keep').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/readings/'));
+    const body = put.request.body as { value: number; raw: string; tool: string; limit: number; session: null };
+    expect(body.value).toBeCloseTo((45 / 64) * 25.4, 9);
+    expect([body.raw, body.tool, body.limit, body.session]).toEqual(['45/64', 'gauge', 0.05, null]);
+    put.flush({ type: '/problems/disk-full', title: 'The disk is full: nothing was written', status: 507 }, { status: 507, statusText: 'full' });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-reading-entry')!.textContent).toContain('The disk is full');
+    expect(host(fixture).querySelector<HTMLInputElement>('rn-reading-entry rn-length-field input')!.value).toBe('45/64');
+  });
+
+  it('tells a withheld reading without its value', async () => {
+    jobOnScreen({ plan: { ...plan, route }, readings: [reading('1', null, false)] });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('[data-target="bodyThickness|body|"]')!.click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-reading-entry ul')!.textContent).toContain('withheld');
+  });
+
+  it('mirrors the map for the back', async () => {
+    jobOnScreen({ plan: { ...plan, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    [...host(fixture).querySelectorAll<HTMLButtonElement>('.map button')].find((b) => b.textContent.includes('Back'))!.click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-plan-view svg > g')!.getAttribute('transform')).toBe('scale(-1 1)');
+  });
+});

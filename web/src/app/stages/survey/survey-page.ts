@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { Store } from '@ngrx/store';
+import { dimensionAt, targetsOf, type Face } from '@rinnovo/core/instrument';
+import { restsOn } from '@rinnovo/core/gate';
+import { isMeasured } from '@rinnovo/core/measure';
+import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
+import { targetText, upperFirst, lengthText } from '@rinnovo/words';
+import { readings } from '../../state/resources';
+import { selectAnatomy, selectNames, selectVerdicts } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { drawAnatomy, drawLines, frameOfAnatomy } from '../../ui/drawing';
+import { PlanView } from '../../ui/plan-view';
+import { ReadingEntry } from './reading-entry';
+
+const STATE = {
+  none: { sign: '?', word: 'not read' },
+  one: { sign: '◐', word: 'read once' },
+  agree: { sign: '●', word: 'two readings agree' },
+  disagree: { sign: '✕', word: 'readings do not agree' },
+} as const;
+
+/** The map to scale and the readings: first what the planned cut rests on. */
+@Component({
+  selector: 'rn-survey-page',
+  imports: [MatButtonModule, MatButtonToggleModule, PlanView, ReadingEntry],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './survey-page.html',
+  styleUrl: './survey-page.scss',
+})
+export class SurveyPage {
+  private readonly store = inject(Store);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly verdicts = this.store.selectSignal(selectVerdicts);
+  private readonly held = this.store.selectSignal(readings.select);
+  private readonly names = this.store.selectSignal(selectNames);
+
+  protected readonly face = signal<Face>('top');
+  protected readonly open = signal<string | null>(null);
+
+  protected readonly paths = computed(() => {
+    const a = this.anatomy();
+    return a ? drawAnatomy(a, this.face()) : [];
+  });
+  protected readonly frame = computed(() => {
+    const a = this.anatomy();
+    const f = a ? frameOfAnatomy(a) : { x: 0, y: 0, width: 100, height: 100 };
+    return this.face() === 'back' ? { ...f, x: -f.x - f.width } : f;
+  });
+  protected readonly lines = computed(() => {
+    const a = this.anatomy();
+    return a ? drawLines(a, this.frame()) : [];
+  });
+  protected readonly selected = computed(() => {
+    const row = [...this.needed(), ...this.others()].find((r) => r.key === this.open());
+    if (!row) return null;
+    const { feature, part, quantity } = row.target;
+    return quantity === 'pocketDepth' || (part !== undefined && !this.anatomy()?.plates.some((p) => p.id === feature))
+      ? `${feature}/${part ?? ''}`
+      : (part ?? feature);
+  });
+  protected readonly needed = computed(() => {
+    const a = this.anatomy();
+    return a ? restsOn(this.verdicts(), a).map((t) => this.row(t)) : [];
+  });
+  protected readonly others = computed(() => {
+    const a = this.anatomy();
+    const keys = new Set(this.needed().map((r) => r.key));
+    return a
+      ? targetsOf(a)
+          .map((t) => this.row(t))
+          .filter((r) => !keys.has(r.key))
+      : [];
+  });
+  protected readonly ready = computed(() => this.needed().filter((r) => r.state === 'agree').length);
+  protected readonly next = computed(() => this.needed().find((r) => r.state !== 'agree') ?? null);
+
+  protected toggle(key: string): void {
+    this.open.set(this.open() === key ? null : key);
+  }
+
+  private row(target: Target) {
+    const a = this.anatomy();
+    const found = a ? dimensionAt(a, target) : { exists: false as const };
+    const d = found.exists ? found.dimension : null;
+    const second = secondReading(target, (this.held().data ?? []) as readonly Reading[]);
+    const state = second.state;
+    return {
+      key: targetKey(target),
+      target,
+      state,
+      ...STATE[state],
+      title: upperFirst(targetText(target, this.names())),
+      value: d ? `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}` : '—',
+      typical: d !== null && !isMeasured(d),
+      count: second.readings.length,
+    };
+  }
+}

@@ -1,0 +1,122 @@
+import { inject, Injectable } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { AcceptedThin, ClearanceRecord, Decision, Instrument, Job, LedgerEntry, LogStep, Person, PlanRecord, SeenNumber } from '@rinnovo/contract';
+import type { Plan, Verdict } from '@rinnovo/core/check';
+import type { StepCard } from '@rinnovo/core/gate';
+import type { Anatomy } from '@rinnovo/core/instrument';
+import { valueOf } from '@rinnovo/core/measure';
+import type { MeasuringTool } from '@rinnovo/core/part';
+import type { Target } from '@rinnovo/core/quantity';
+import type { Option } from '@rinnovo/core/remedy';
+import { firstValueFrom } from 'rxjs';
+import { Api } from '../api/api';
+import { planActions } from './plan.actions';
+import { anatomy, instruments, jobs, ledger, people, readings, work, WORKSHOP } from './resources';
+
+/** A value read with a tool, as typed. */
+export interface Typed {
+  readonly value: number;
+  readonly raw: string;
+  readonly tool: MeasuringTool;
+}
+
+const seenOf = (verdicts: readonly Verdict[]): readonly SeenNumber[] => verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
+
+/** What the technician can do that the server keeps; each loads again what it changed. Rejects with the API's error. */
+@Injectable({ providedIn: 'root' })
+export class Commands {
+  private readonly api = inject(Api);
+  private readonly store = inject(Store);
+
+  async addPerson(person: Person): Promise<void> {
+    await firstValueFrom(this.api.create(`/people/${person.id}`, person));
+    this.store.dispatch(people.load({ of: WORKSHOP }));
+  }
+
+  /** An instrument with its first anatomy, its job and its plan: four writes in the order in which they name one another. */
+  async describeInstrument(instrument: Instrument, document: Anatomy, job: Job, plan: Plan): Promise<void> {
+    await firstValueFrom(this.api.create(`/instruments/${instrument.id}`, instrument));
+    await firstValueFrom(this.api.create(`/instruments/${instrument.id}/anatomy`, { document }));
+    await firstValueFrom(this.api.create(`/jobs/${job.id}`, job));
+    await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revision: 1, plan }));
+    this.store.dispatch(instruments.load({ of: WORKSHOP }));
+    this.store.dispatch(jobs.load({ of: WORKSHOP }));
+  }
+
+  /** Ends in what the two readings say of one another. */
+  async takeReading(instrument: string, target: Target, typed: Typed, session: string | null): Promise<string> {
+    const body = { instrument, target, value: typed.value, limit: typed.tool.limit, raw: typed.raw, tool: typed.tool.id, session };
+    const { body: answer } = await firstValueFrom(this.api.create<{ second: string }>(`/readings/${crypto.randomUUID()}`, body));
+    this.reloadInstrument(instrument);
+    return answer.second;
+  }
+
+  async beginBlind(instrument: string, target: Target, tool: string): Promise<string> {
+    const id = crypto.randomUUID();
+    await firstValueFrom(this.api.create(`/blind-sessions/${id}`, { id, instrument, target, tool, zeroed: true }));
+    this.store.dispatch(readings.load({ of: instrument }));
+    return id;
+  }
+
+  async endBlind(instrument: string, session: string): Promise<void> {
+    await firstValueFrom(this.api.takeBack(`/blind-sessions/${session}`));
+    this.reloadInstrument(instrument);
+  }
+
+  async chooseRemedy(job: Job, plan: PlanRecord, revision: number, option: Option, reason: string): Promise<Decision> {
+    const body = { job: job.id, planVersion: plan.version, revision, option: option.proposal.id, reason, seen: seenOf(option.evaluation.verdicts) };
+    const { body: answer } = await firstValueFrom(this.api.create<{ decision: Decision; plan: PlanRecord }>(`/decisions/${crypto.randomUUID()}`, body));
+    this.store.dispatch(planActions.loaded({ record: answer.plan, draft: null }));
+    this.store.dispatch(work.load({ of: job.id }));
+    return answer.decision;
+  }
+
+  async takeDecisionBack(job: Job, decision: Decision): Promise<void> {
+    await firstValueFrom(this.api.takeBack(`/decisions/${decision.id}`));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  async clearToCut(
+    job: Job,
+    decision: Decision,
+    plan: PlanRecord,
+    revision: number,
+    accepted: readonly AcceptedThin[],
+    verdicts: readonly Verdict[],
+  ): Promise<void> {
+    const body = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, seen: seenOf(verdicts) };
+    await firstValueFrom(this.api.create<ClearanceRecord>(`/clearances/${crypto.randomUUID()}`, body));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  async reorder(job: Job, order: readonly string[]): Promise<void> {
+    await firstValueFrom(this.api.create(`/jobs/${job.id}/order`, { order }));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  async acceptBreak(job: Job, rule: string, operations: readonly string[], reason: string): Promise<void> {
+    await firstValueFrom(this.api.create(`/waivers/${crypto.randomUUID()}`, { job: job.id, rule, operations, reason }));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  async logStep(job: Job, operation: string, card: StepCard, said: Pick<LogStep, 'outcome' | 'mishap' | 'note'>, measured: Typed | null): Promise<LedgerEntry> {
+    const body: LogStep = {
+      operation,
+      step: card.key,
+      ...said,
+      minutes: null,
+      measured: measured && { value: measured.value, limit: measured.tool.limit, raw: measured.raw, tool: measured.tool.id },
+      seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
+    };
+    const { body: answer } = await firstValueFrom(this.api.create<{ entry: LedgerEntry }>(`/ledger/${crypto.randomUUID()}`, body));
+    this.reloadInstrument(job.instrument);
+    this.store.dispatch(work.load({ of: job.id }));
+    return answer.entry;
+  }
+
+  private reloadInstrument(of: string): void {
+    this.store.dispatch(anatomy.load({ of }));
+    this.store.dispatch(readings.load({ of }));
+    this.store.dispatch(ledger.load({ of }));
+  }
+}

@@ -1,0 +1,83 @@
+import { inject } from '@angular/core';
+import { createEffect } from '@ngrx/effects';
+import { Store, type Action } from '@ngrx/store';
+import type { Plan } from '@rinnovo/core/check';
+import { catchError, combineLatest, debounceTime, distinctUntilChanged, EMPTY, from, map, mergeMap, of, switchMap, type Observable } from 'rxjs';
+import { LiveClient, Superseded } from '../../workers/live-client';
+import { resultActions, type Computed } from './results.feature';
+import { selectBenchInput, selectComputable, selectJob } from './selectors';
+
+interface Ready {
+  readonly key: string;
+  readonly plan: Plan;
+}
+
+/** How long the plan must rest before the longer sums begin, ms. */
+const REST = 200;
+
+/** The plan on the screen and the state it stands on, once both are here; the state goes to the worker first. */
+function ready(store: Store, live: LiveClient): Observable<Ready> {
+  return store.select(selectComputable).pipe(
+    mergeMap((all) => {
+      if (!all) return EMPTY;
+      live.hold(all.key, all.state, all.tools);
+      return of({ key: all.key, plan: all.plan });
+    }),
+    distinctUntilChanged((a, b) => a.key === b.key && a.plan === b.plan),
+  );
+}
+
+function result<T>(asked: Promise<T>, r: Ready, then: (computed: Computed<T>) => Action): Observable<Action> {
+  return from(asked).pipe(
+    map((value) => then({ ...r, result: value })),
+    catchError((error: unknown) =>
+      error instanceof Superseded ? EMPTY : of(resultActions.failed({ message: error instanceof Error ? error.message : 'the sum failed' })),
+    ),
+  );
+}
+
+/** Verdicts follow every change of the plan; the client itself drops what is out of date. */
+export const evaluateLive = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    ready(store, live).pipe(mergeMap((r) => result(live.ask<'evaluate'>({ kind: 'evaluate', ...r }), r, (computed) => resultActions.evaluated({ computed })))),
+  { functional: true },
+);
+
+/** The workings follow when the hand rests. */
+export const evaluateInFull = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    ready(store, live).pipe(
+      debounceTime(REST / 2),
+      switchMap((r) => result(live.ask<'full'>({ kind: 'full', ...r }), r, (computed) => resultActions.evaluatedInFull({ computed }))),
+    ),
+  { functional: true },
+);
+
+export const workOutOptions = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    combineLatest([ready(store, live), store.select(selectJob)]).pipe(
+      debounceTime(REST),
+      switchMap(([r, job]) =>
+        job ? result(live.ask<'options'>({ kind: 'options', ...r, wish: job.wish }), r, (computed) => resultActions.optionsWorkedOut({ computed })) : EMPTY,
+      ),
+    ),
+  { functional: true },
+);
+
+export const planTheCutting = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    ready(store, live).pipe(
+      debounceTime(REST),
+      switchMap((r) => result(live.ask<'cutting'>({ kind: 'cutting', ...r }), r, (computed) => resultActions.cuttingPlanned({ computed }))),
+    ),
+  { functional: true },
+);
+
+export const layOutBench = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    combineLatest([ready(store, live), store.select(selectBenchInput)]).pipe(
+      debounceTime(20),
+      switchMap(([r, input]) => result(live.ask<'bench'>({ kind: 'bench', ...r, input }), r, (computed) => resultActions.benchLaidOut({ computed }))),
+    ),
+  { functional: true },
+);

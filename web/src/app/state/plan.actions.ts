@@ -1,0 +1,23 @@
+import { createActionGroup, props } from '@ngrx/store';
+import type { PlanRecord, Problem } from '@rinnovo/contract';
+import type { Plan } from '@rinnovo/core/check';
+
+export const planActions = createActionGroup({
+  source: 'plan',
+  events: {
+    Load: props<{ job: string }>(),
+    Loaded: props<{ record: PlanRecord; draft: Plan | null }>(),
+    /** The job has no plan yet. */
+    Missing: props<{ job: string }>(),
+    Failed: props<{ job: string; problem: Problem }>(),
+    /** The technician changed something; it is kept when the hand rests. */
+    Edited: props<{ plan: Plan }>(),
+    Saving: props<{ plan: Plan }>(),
+    Saved: props<{ record: PlanRecord; sent: Plan }>(),
+    'Save refused': props<{ problem: Problem }>(),
+    /** Another hand changed the plan: both sides are shown. */
+    Conflict: props<{ theirs: PlanRecord; mine: Plan }>(),
+    'Take theirs': props<{ theirs: PlanRecord }>(),
+    'Keep mine': props<{ theirs: PlanRecord; mine: Plan }>(),
+  },
+});

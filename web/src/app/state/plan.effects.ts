@@ -1,0 +1,74 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
+import type { PlanRecord } from '@rinnovo/contract';
+import type { Plan } from '@rinnovo/core/check';
+import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom } from 'rxjs';
+import { Api, problemOf } from '../api/api';
+import { Drafts } from './drafts';
+import { planActions } from './plan.actions';
+import { planFeature } from './plan.feature';
+import { anatomy } from './resources';
+
+/** How long the hand must rest before a change is kept, ms. */
+const REST = 500;
+
+export const loadPlan = createEffect(
+  (actions = inject(Actions), api = inject(Api), drafts = inject(Drafts)) =>
+    actions.pipe(
+      ofType(planActions.load),
+      switchMap(({ job }) =>
+        api.get<PlanRecord>(`/jobs/${job}/plan`).pipe(
+          switchMap(({ body }) =>
+            from(drafts.of(job)).pipe(map((d) => planActions.loaded({ record: body, draft: d?.version === body.version ? d.plan : null }))),
+          ),
+          catchError((error: unknown) => {
+            const problem = problemOf(error);
+            return of(problem.status === 404 ? planActions.missing({ job }) : planActions.failed({ job, problem }));
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const keepDraft = createEffect(
+  (actions = inject(Actions), store = inject(Store), drafts = inject(Drafts)) =>
+    actions.pipe(
+      ofType(planActions.edited),
+      debounceTime(100),
+      withLatestFrom(store.select(planFeature.selectPlanState)),
+      concatMap(([{ plan }, s]) => (s.job === null ? EMPTY : from(drafts.keep(s.job, { version: s.record?.version ?? 0, plan })))),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** Sends the newest draft once the hand rests; one at a time, and again when it moved on meanwhile. */
+export const savePlan = createEffect(
+  (actions = inject(Actions), store = inject(Store), api = inject(Api), drafts = inject(Drafts)) => {
+    const asked = merge(actions.pipe(ofType(planActions.edited), debounceTime(REST)), actions.pipe(ofType(planActions.keepMine, planActions.loaded)));
+    const state = store.select(planFeature.selectPlanState);
+    const revision = store.select(anatomy.select).pipe(map((a) => a.version));
+    return merge(asked, actions.pipe(ofType(planActions.saved))).pipe(
+      concatMap(() => of(null).pipe(withLatestFrom(state, revision))),
+      filter(([, s, r]) => s.saving === 'waiting' && s.draft !== null && s.job !== null && r !== null),
+      concatMap(([, s, r]) => {
+        const draft = s.draft as Plan;
+        const job = s.job as string;
+        const body = { revision: r, plan: draft };
+        const sent = s.record ? api.change<PlanRecord>(`/jobs/${job}/plan`, s.record.version, body) : api.create<PlanRecord>(`/jobs/${job}/plan`, body);
+        store.dispatch(planActions.saving({ plan: draft }));
+        return sent.pipe(
+          switchMap(({ body: record }) => from(drafts.drop(job)).pipe(map(() => planActions.saved({ record, sent: draft })))),
+          catchError((error: unknown) => {
+            const problem = problemOf(error);
+            return of(
+              problem.status === 412 ? planActions.conflict({ theirs: problem.current as PlanRecord, mine: draft }) : planActions.saveRefused({ problem }),
+            );
+          }),
+        );
+      }),
+    );
+  },
+  { functional: true },
+);

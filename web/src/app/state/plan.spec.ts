@@ -1,0 +1,119 @@
+import { TestBed } from '@angular/core/testing';
+import type { HttpTestingController } from '@angular/common/http/testing';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, Store } from '@ngrx/store';
+import type { PlanRecord } from '@rinnovo/contract';
+import type { Plan } from '@rinnovo/core/check';
+import { setUp } from '../../testing/fixture';
+import { Drafts } from './drafts';
+import { planActions } from './plan.actions';
+import * as effects from './plan.effects';
+import { planFeature, type PlanFeature } from './plan.feature';
+import { anatomy } from './resources';
+
+const plan: Plan = { format: 1, position: 'pickup', part: null, insertFitted: false, leadsWanted: 2, route: null };
+const record = (version: number, more: Partial<Plan> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: { ...plan, ...more } });
+
+class NoDrafts {
+  kept: unknown = null;
+  of(): Promise<null> {
+    return Promise.resolve(null);
+  }
+  keep(_job: string, draft: unknown): Promise<void> {
+    this.kept = draft;
+    return Promise.resolve();
+  }
+  drop(): Promise<void> {
+    this.kept = null;
+    return Promise.resolve();
+  }
+}
+
+describe('the plan on the screen', () => {
+  let http: HttpTestingController;
+  let store: Store;
+  let state: PlanFeature;
+  const drafts = new NoDrafts();
+
+  beforeEach(() => {
+    TestBed.configureTestingModule({
+      providers: [provideState(planFeature), ...anatomy.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
+    });
+    http = setUp();
+    store = TestBed.inject(Store);
+    store.select(planFeature.selectPlanState).subscribe((s) => (state = s));
+    store.dispatch(anatomy.loaded({ of: 'i', data: {} as never, version: 1 }));
+    store.dispatch(planActions.loaded({ record: record(1), draft: null }));
+  });
+  afterEach(() => http.verify());
+
+  const later = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
+
+  it('is kept once the hand rests, with the version it was made from', async () => {
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    await later(50);
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 4 } }));
+    expect(state.saving).toBe('waiting');
+    http.expectNone('/api/jobs/j/plan');
+    await later(600);
+    const put = http.expectOne('/api/jobs/j/plan');
+    expect(put.request.headers.get('If-Match')).toBe('"1"');
+    expect(put.request.headers.get('Write-Id')).toMatch(/^[0-9a-f-]{36}$/);
+    expect((put.request.body as { plan: Plan }).plan.leadsWanted).toBe(4);
+    expect(drafts.kept).not.toBeNull();
+    put.flush(record(2, { leadsWanted: 4 }), { headers: { ETag: '"2"' } });
+    await later(20);
+    expect(state.saving).toBe('saved');
+    expect(drafts.kept).toBeNull();
+  });
+
+  it('goes on to what was changed while it was sent', async () => {
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    await later(600);
+    const first = http.expectOne('/api/jobs/j/plan');
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 5 } }));
+    first.flush(record(2, { leadsWanted: 3 }), { headers: { ETag: '"2"' } });
+    await later(650);
+    const second = http.expectOne('/api/jobs/j/plan');
+    expect(second.request.headers.get('If-Match')).toBe('"2"');
+    expect((second.request.body as { plan: Plan }).plan.leadsWanted).toBe(5);
+    second.flush(record(3, { leadsWanted: 5 }));
+  });
+
+  it('shows both sides when another hand was quicker, and keeps mine over it only when told to', async () => {
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    await later(600);
+    const theirs = record(7, { leadsWanted: 5 });
+    http.expectOne('/api/jobs/j/plan').flush({ type: '/problems/stale', title: 'x', status: 412, current: theirs }, { status: 412, statusText: 'stale' });
+    expect(state.conflict?.theirs).toEqual(theirs);
+    expect(state.draft?.leadsWanted).toBe(3);
+    store.dispatch(planActions.keepMine({ theirs, mine: { ...plan, leadsWanted: 3 } }));
+    await later(20);
+    const put = http.expectOne('/api/jobs/j/plan');
+    expect(put.request.headers.get('If-Match')).toBe('"7"');
+    put.flush(record(8, { leadsWanted: 3 }));
+  });
+
+  it('says why it was refused and loses nothing', async () => {
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    await later(600);
+    http.expectOne('/api/jobs/j/plan').flush({ type: '/problems/disk-full', title: 'The disk is full', status: 507 }, { status: 507, statusText: 'full' });
+    expect(state.saving).toBe('refused');
+    expect(state.problem?.title).toBe('The disk is full');
+    expect(state.draft?.leadsWanted).toBe(3);
+  });
+
+  it('sends the same write id again while the server is away, and says so', async () => {
+    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    await later(600);
+    const first = http.expectOne('/api/jobs/j/plan');
+    const id = first.request.headers.get('Write-Id');
+    first.flush({}, { status: 503, statusText: 'away' });
+    await later(700);
+    const again = http.expectOne('/api/jobs/j/plan');
+    expect(again.request.headers.get('Write-Id')).toBe(id);
+    again.flush(record(2, { leadsWanted: 3 }));
+    await later(20);
+    expect(state.saving).toBe('saved');
+  });
+});

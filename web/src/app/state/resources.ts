@@ -1,0 +1,43 @@
+import type { AnatomyRevision, ClearanceRecord, Decision, Instrument, Job, LedgerEntry, Person, Shop, ToldReading, WaiverRecord } from '@rinnovo/contract';
+import type { Operation } from '@rinnovo/core/operation';
+import type { Pickup } from '@rinnovo/core/part';
+import { forkJoin, map, type Observable } from 'rxjs';
+import type { Versioned } from '../api/api';
+import { heldResource } from './held';
+
+const unversioned = <T>(source: Observable<T>): Observable<Versioned<T>> => source.pipe(map((body) => ({ body, version: null })));
+
+/** Whole lists of the workshop are held under this name. */
+export const WORKSHOP = 'workshop';
+
+export const people = heldResource<readonly Person[]>('people', (api) =>
+  unversioned(api.get<{ items: readonly Person[] }>('/people').pipe(map((r) => r.body.items))),
+);
+export const instruments = heldResource<readonly Instrument[]>('instruments', (api) => unversioned(api.all<Instrument>('/instruments')));
+export const jobs = heldResource<readonly Job[]>('jobs', (api) => unversioned(api.get<{ items: readonly Job[] }>('/jobs').pipe(map((r) => r.body.items))));
+export const parts = heldResource<Readonly<Record<string, Pickup>>>('parts', (api) =>
+  unversioned(api.all<Pickup>('/parts').pipe(map((list) => Object.fromEntries(list.map((p) => [p.id, p]))))),
+);
+export const shop = heldResource<Shop>('shop', (api) => api.get<Shop>('/shop'));
+
+/** The newest anatomy of an instrument, and the first: as found. */
+export interface AnatomyHeld {
+  readonly now: AnatomyRevision;
+  readonly found: AnatomyRevision;
+}
+export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
+  forkJoin([api.get<AnatomyRevision>(`/instruments/${id}/anatomy`), api.get<AnatomyRevision>(`/instruments/${id}/anatomy/1`)]).pipe(
+    map(([now, found]) => ({ body: { now: now.body, found: found.body }, version: now.body.revision })),
+  ),
+);
+export const readings = heldResource<readonly ToldReading[]>('readings', (api, id) => unversioned(api.all<ToldReading>(`/instruments/${id}/readings`)));
+export const ledger = heldResource<readonly LedgerEntry[]>('ledger', (api, id) => unversioned(api.all<LedgerEntry>(`/instruments/${id}/ledger`)));
+
+/** What a job has beside its plan. */
+export interface Work {
+  readonly decisions: readonly Decision[];
+  readonly operations: readonly Operation[];
+  readonly waivers: readonly WaiverRecord[];
+  readonly clearances: readonly ClearanceRecord[];
+}
+export const work = heldResource<Work>('work', (api, job) => api.get<Work>(`/jobs/${job}/work`));

@@ -1,0 +1,50 @@
+import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import type { Evaluation, Plan } from '@rinnovo/core/check';
+import type { CuttingPlan } from '@rinnovo/core/cut';
+import type { Bench } from '@rinnovo/core/gate';
+import type { Option } from '@rinnovo/core/remedy';
+import type { Live } from '../../workers/live-messages';
+
+/** A result with what it was computed from: the key of the state, and the plan. */
+export interface Computed<T> {
+  readonly key: string;
+  readonly plan: Plan;
+  readonly result: T;
+}
+
+export interface ResultsFeature {
+  readonly live: Computed<Live> | null;
+  /** The same with every working, once the plan rests. */
+  readonly full: Computed<Evaluation> | null;
+  readonly options: Computed<readonly Option[]> | null;
+  readonly cutting: Computed<CuttingPlan | null> | null;
+  readonly bench: Computed<Bench> | null;
+  readonly failure: string | null;
+}
+
+export const resultActions = createActionGroup({
+  source: 'results',
+  events: {
+    Evaluated: props<{ computed: Computed<Live> }>(),
+    'Evaluated in full': props<{ computed: Computed<Evaluation> }>(),
+    'Options worked out': props<{ computed: Computed<readonly Option[]> }>(),
+    'Cutting planned': props<{ computed: Computed<CuttingPlan | null> }>(),
+    'Bench laid out': props<{ computed: Computed<Bench> }>(),
+    Failed: props<{ message: string }>(),
+  },
+});
+
+const nothing: ResultsFeature = { live: null, full: null, options: null, cutting: null, bench: null, failure: null };
+
+export const resultsFeature = createFeature({
+  name: 'results',
+  reducer: createReducer(
+    nothing,
+    on(resultActions.evaluated, (s, { computed }): ResultsFeature => ({ ...s, live: computed, failure: null })),
+    on(resultActions.evaluatedInFull, (s, { computed }): ResultsFeature => ({ ...s, full: computed, failure: null })),
+    on(resultActions.optionsWorkedOut, (s, { computed }): ResultsFeature => ({ ...s, options: computed, failure: null })),
+    on(resultActions.cuttingPlanned, (s, { computed }): ResultsFeature => ({ ...s, cutting: computed, failure: null })),
+    on(resultActions.benchLaidOut, (s, { computed }): ResultsFeature => ({ ...s, bench: computed, failure: null })),
+    on(resultActions.failed, (s, { message }): ResultsFeature => ({ ...s, failure: message })),
+  ),
+});

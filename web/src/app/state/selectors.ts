@@ -1,0 +1,59 @@
+import { createSelector } from '@ngrx/store';
+import type { Anatomy } from '@rinnovo/core/instrument';
+import type { PlanState } from '@rinnovo/core/check';
+import type { BenchInput } from '@rinnovo/core/gate';
+import { RULES } from '@rinnovo/core/order';
+import { namesOf } from '@rinnovo/words';
+import { planFeature } from './plan.feature';
+import { anatomy, jobs, ledger, parts, shop, work } from './resources';
+import { resultsFeature } from './results.feature';
+
+export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
+export const selectParts = createSelector(parts.select, (p) => p.data ?? {});
+export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
+export const selectDraft = planFeature.selectDraft;
+
+export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j.data?.find((x) => x.instrument === a.of) ?? null);
+
+/** Everything the core evaluates a plan from; null until all of it is here. */
+export const selectPlanState = createSelector(anatomy.select, parts.select, shop.select, planFeature.selectDraft, (a, p, s, draft): PlanState | null =>
+  a.data && p.data && s.data ? { anatomy: a.data.now.document, parts: p.data, settings: s.data.settings, leadsWanted: draft?.leadsWanted ?? 2 } : null,
+);
+
+/** What the state is called in the worker: it changes when the instrument, the shelf or the shop does, not while the plan is moved. */
+export const selectStateKey = createSelector(
+  anatomy.select,
+  parts.select,
+  shop.select,
+  (a, p, s) => `${a.of ?? ''}/${a.version ?? 0}/${Object.keys(p.data ?? {}).length}/${s.data?.version ?? 0}`,
+);
+
+export const selectTools = createSelector(shop.select, (s) => s.data?.tools ?? []);
+/** All that the worker computes from, in one piece: never half of an old and half of a new state. */
+export const selectComputable = createSelector(selectPlanState, selectStateKey, selectTools, planFeature.selectDraft, (state, key, tools, plan) =>
+  state && plan && state.anatomy.positions.some((p) => p.id === plan.position) ? { state, key, tools, plan } : null,
+);
+export const selectLive = createSelector(resultsFeature.selectLive, (l) => l?.result ?? null);
+
+/** The evaluation with its workings, when it is that of the plan and state of the newest verdicts. */
+export const selectEvaluation = createSelector(resultsFeature.selectLive, resultsFeature.selectFull, (live, full) =>
+  full && (!live || (live.key === full.key && live.plan === full.plan)) ? full.result : null,
+);
+export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live, full) => full?.verdicts ?? live?.verdicts ?? []);
+export const selectDecision = createSelector(work.select, (w) => w.data?.decisions.find((d) => d.undoneAt === null) ?? null);
+export const selectOperations = createSelector(work.select, (w) => w.data?.operations ?? []);
+
+/** The newest clearance, unless the plan was changed or something went wrong after it. */
+export const selectStanding = createSelector(work.select, ledger.select, planFeature.selectRecord, (w, l, record) => {
+  const newest = w.data?.clearances.at(-1);
+  if (!newest || newest.planVersion !== record?.version) return null;
+  return l.data?.some((e) => e.outcome === 'wentWrong' && e.at > newest.at) ? null : newest;
+});
+
+export const selectBenchInput = createSelector(work.select, ledger.select, selectStanding, (w, l, standing): Omit<BenchInput, 'state' | 'plan' | 'tools'> => ({
+  operations: w.data?.operations ?? [],
+  rules: RULES,
+  waivers: w.data?.waivers ?? [],
+  log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
+  clear: standing !== null,
+}));

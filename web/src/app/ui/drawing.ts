@@ -1,0 +1,120 @@
+import type { PlannedRoute } from '@rinnovo/core/check';
+import { pathData } from '@rinnovo/core/format';
+import { toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import type { Pickup } from '@rinnovo/core/part';
+import { circle, placeOutline, bounds, type Outline, type Point } from '@rinnovo/core/shape';
+import { woodScrewShank } from '@rinnovo/core/part';
+
+/** How a line is drawn: by the conventions of technical drawing, not by colour alone. */
+export type LineKind = 'body' | 'cavity' | 'hidden' | 'plate' | 'opening' | 'insert' | 'screw' | 'centre' | 'planned' | 'well' | 'part' | 'string';
+
+/** One closed or open path of the drawing, in mm. */
+export interface DrawnPath {
+  readonly id: string;
+  readonly kind: LineKind;
+  readonly d: string;
+  readonly title: string;
+}
+
+/** A place on the drawing with a sign and words. */
+export interface Mark extends Point {
+  readonly id: string;
+  readonly kind: 'clashes' | 'tooClose' | 'notMeasured' | 'thin' | 'well';
+  readonly title: string;
+  /** The number beside it; empty where another mark is too near. */
+  readonly text: string;
+}
+
+/** An instrument's lines seen on one face; what lies on the other face is hidden. */
+export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
+  const out: DrawnPath[] = [];
+  if (a.body.outline) out.push({ id: 'body', kind: 'body', d: pathData(a.body.outline.outline), title: 'Body' });
+  const pockets = (kind: 'cavity' | 'hidden'): DrawnPath[] =>
+    a.cavities
+      .filter((c) => (c.face === face) === (kind === 'cavity'))
+      .flatMap((c) => c.pockets.map((p) => ({ id: `${c.id}/${p.id}`, kind, d: pathData(toBody(a, c.frame, p.outline.outline)), title: c.name })));
+  out.push(...pockets('cavity'));
+  for (const plate of a.plates.filter((p) => p.face === face)) {
+    out.push({ id: plate.id, kind: 'plate', d: pathData(toBody(a, plate.frame, plate.outline.outline)), title: plate.name });
+    for (const o of plate.openings) {
+      out.push({ id: o.id, kind: 'opening', d: pathData(toBody(a, plate.frame, o.outline.outline)), title: o.name });
+      if (o.insert?.fitted) out.push({ id: o.insert.id, kind: 'insert', d: pathData(toBody(a, plate.frame, o.insert.slot.outline)), title: o.insert.name });
+    }
+    for (const [i, s] of plate.screws.entries()) {
+      out.push({
+        id: `${plate.id}/screw ${i + 1}`,
+        kind: 'screw',
+        d: pathData(toBody(a, plate.frame, circle(woodScrewShank(s.gauge), s))),
+        title: 'Plate screw',
+      });
+    }
+  }
+  return [...out, ...pockets('hidden')];
+}
+
+/** The centre line and the outer strings, as far as they are known. */
+export function drawLines(a: Anatomy, frame: Frame): readonly DrawnPath[] {
+  const [from, to] = [frame.y - frame.height, frame.y + 2 * frame.height];
+  const out: DrawnPath[] = [{ id: 'centre line', kind: 'centre', d: `M0 ${from}L0 ${to}`, title: 'Centre line' }];
+  const { spreadAtNut, spreadAtSaddles } = a.strings;
+  const { scale, nutToMouth } = a.neck;
+  if (spreadAtNut && spreadAtSaddles && scale && nutToMouth) {
+    const half = (y: number): number => (spreadAtNut.value + ((spreadAtSaddles.value - spreadAtNut.value) * (nutToMouth.value + y)) / scale.value) / 2;
+    for (const side of [-1, 1])
+      out.push({ id: `string ${side}`, kind: 'string', d: `M${side * half(from)} ${from}L${side * half(to)} ${to}`, title: 'Outer string' });
+  }
+  return out;
+}
+
+/** A planned route in its own frame; the view lays it where it is. */
+export function drawRoute(route: PlannedRoute): readonly DrawnPath[] {
+  return route.pockets.map((p) => ({ id: `planned/${p.id}`, kind: p.bored ? 'well' : 'planned', d: pathData(p.outline), title: `Planned: ${p.id}` }));
+}
+
+/** A part's outlines at its position. */
+export function drawPart(part: Pickup, at: Point): readonly DrawnPath[] {
+  return part.levels.flatMap((level) =>
+    level.shapes.map((s, i) => ({
+      id: `${level.id} ${i}`,
+      kind: 'part' as const,
+      d: pathData(placeOutline(s.outline, { ...at, turn: 0 })),
+      title: `${part.name}: ${level.id}`,
+    })),
+  );
+}
+
+/** A rectangle to look at, mm. */
+export interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export function frameRound(outlines: readonly Outline[], margin: number): Frame {
+  const b = bounds(outlines);
+  return { x: b.minX - margin, y: b.minY - margin, width: b.maxX - b.minX + 2 * margin, height: b.maxY - b.minY + 2 * margin };
+}
+
+/** The whole instrument, or a sheet of 400 × 400 while nothing is known. */
+export function frameOfAnatomy(a: Anatomy): Frame {
+  const all = [
+    ...(a.body.outline ? [a.body.outline.outline] : []),
+    ...a.cavities.flatMap((c) => c.pockets.map((p) => toBody(a, c.frame, p.outline.outline))),
+    ...a.plates.map((p) => toBody(a, p.frame, p.outline.outline)),
+  ];
+  return all.length > 0 ? frameRound(all, 12) : { x: -200, y: -50, width: 400, height: 400 };
+}
+
+/** The surroundings of one position: its cavity, its plate, what is planned there. */
+export function frameOfPosition(a: Anatomy, positionId: string, extra: readonly Outline[] = []): Frame {
+  const position = a.positions.find((p) => p.id === positionId);
+  const cavity = a.cavities.find((c) => c.id === position?.cavity);
+  const plate = a.plates.find((p) => p.id === position?.plate);
+  const all = [
+    ...(cavity ? cavity.pockets.map((p) => toBody(a, cavity.frame, p.outline.outline)) : []),
+    ...(plate ? [toBody(a, plate.frame, plate.outline.outline)] : []),
+    ...extra,
+  ];
+  return all.length > 0 ? frameRound(all, 8) : frameOfAnatomy(a);
+}

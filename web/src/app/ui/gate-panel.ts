@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { clearToCut } from '@rinnovo/core/gate';
+import type { Reading } from '@rinnovo/core/quantity';
+import { gateText, verdictTitle } from '@rinnovo/words';
+import { problemOf, problemText } from '../api/api';
+import { Commands } from '../state/commands';
+import { planFeature } from '../state/plan.feature';
+import { anatomy, readings } from '../state/resources';
+import { selectAnatomy, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
+
+/** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. */
+@Component({
+  selector: 'rn-gate-panel',
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (standing(); as c) {
+      <p class="clear">● Clear to cut</p>
+      <p class="soft">given {{ c.at.slice(0, 16).replace('T', ' ') }} on revision {{ c.revision }}</p>
+    } @else if (decision() === null) {
+      <p>Nothing is decided yet: choose a remedy in Fit first.</p>
+    } @else {
+      <p class="closed" aria-live="polite">{{ missing() }}</p>
+      <button matButton="filled" type="button" [disabled]="!judged()?.clear || busy()" (click)="clear()">Clear to cut</button>
+      @if (problem(); as text) {
+        <p class="problem" role="alert">{{ text }}</p>
+      }
+      <ul>
+        @for (row of rows(); track row.key) {
+          <li [class.ok]="row.ok">
+            <span class="sign" aria-hidden="true">{{ row.ok ? '●' : '◇' }}</span>
+            <span class="what">{{ row.text }}</span>
+            @if (row.thin !== null) {
+              <mat-form-field subscriptSizing="dynamic">
+                <mat-label>Accepted because</mat-label>
+                <input matInput maxlength="500" [value]="reasons()[row.thin] ?? ''" (input)="accept(row.thin, $event)" />
+              </mat-form-field>
+            }
+            @if (row.measure) {
+              <a matButton [routerLink]="['/i', instrument(), 'survey']">Measure</a>
+            }
+          </li>
+        }
+      </ul>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.6rem 0.75rem;
+    }
+    .clear {
+      font-size: 1.3rem;
+      font-weight: 600;
+      color: var(--rn-clear);
+    }
+    .closed {
+      font-weight: 600;
+      font-size: 1.1rem;
+    }
+    ul {
+      margin: 0.5rem 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 1.6rem 1fr auto;
+      align-items: center;
+      min-height: 44px;
+      border-block-end: 1px solid var(--rn-line);
+    }
+    li mat-form-field {
+      grid-column: 2 / -1;
+      margin-block-end: 0.4rem;
+    }
+    .sign {
+      font-weight: 600;
+      color: var(--rn-danger);
+    }
+    li.ok .sign {
+      color: var(--rn-clear);
+    }
+  `,
+})
+export class GatePanel {
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly evaluation = this.store.selectSignal(selectEvaluation);
+  private readonly planState = this.store.selectSignal(planFeature.selectPlanState);
+  private readonly document = this.store.selectSignal(selectAnatomy);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly readings = this.store.selectSignal(readings.select);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly job = this.store.selectSignal(selectJob);
+  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly standing = this.store.selectSignal(selectStanding);
+  protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+  protected readonly problem = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+
+  protected readonly judged = computed(() => {
+    const evaluation = this.evaluation();
+    const a = this.document();
+    if (!evaluation || !a) return null;
+    const accepted = new Set(
+      Object.entries(this.reasons())
+        .filter(([, reason]) => reason.trim() !== '')
+        .map(([verdict]) => verdict),
+    );
+    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted);
+  });
+  protected readonly missing = computed(() => {
+    const n = this.judged()?.items.filter((i) => !i.ok).length ?? 0;
+    if (n === 0) return 'Nothing is missing: the wood may be cleared';
+    return n === 1 ? 'One thing is missing before the wood may be cut' : `${n} things are missing before the wood may be cut`;
+  });
+  protected readonly rows = computed(() => {
+    const verdicts = this.evaluation()?.verdicts ?? [];
+    const title = (id: string): string => {
+      const v = verdicts.find((x) => x.id === id);
+      return v ? verdictTitle(v, this.names()) : id;
+    };
+    return (this.judged()?.items ?? []).map((item, i) => ({
+      key: `${item.kind} ${i}`,
+      ok: item.ok,
+      text: gateText(item, this.names(), title),
+      thin: item.kind === 'thin' ? item.verdict : null,
+      measure: item.kind === 'reading' && !item.ok,
+    }));
+  });
+
+  protected accept(verdict: string, event: Event): void {
+    const reason = (event.target as HTMLInputElement).value;
+    this.reasons.update((r) => ({ ...r, [verdict]: reason }));
+  }
+
+  protected async clear(): Promise<void> {
+    const job = this.job();
+    const decision = this.decision();
+    const revision = this.held().version;
+    const evaluation = this.evaluation();
+    if (!job || !decision || revision === null || !evaluation) return;
+    const { record } = this.planState();
+    if (this.planState().saving !== 'saved' || !record) {
+      this.problem.set('The plan is still being kept: try again in a moment.');
+      return;
+    }
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      const accepted = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: (this.reasons()[v.id] ?? '').trim() }));
+      await this.commands.clearToCut(job, decision, record, revision, accepted, evaluation.verdicts);
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

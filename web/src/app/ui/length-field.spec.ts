@@ -1,0 +1,68 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import { setUp } from '../../testing/fixture';
+import { viewActions } from '../state/view.feature';
+import { LengthField } from './length-field';
+
+describe('a length field', () => {
+  let fixture: ComponentFixture<LengthField>;
+  const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
+
+  beforeEach(() => {
+    setUp();
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    fixture = TestBed.createComponent(LengthField);
+    fixture.componentRef.setInput('label', 'Depth');
+  });
+
+  async function type(text: string): Promise<string> {
+    const input = host().querySelector('input')!;
+    input.value = text;
+    input.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    return host().querySelector('.said')!.textContent;
+  }
+
+  it('shows the other unit beside what was typed', async () => {
+    expect(await type('27.78125')).toBe('= 1 3/32 in');
+    expect(fixture.componentInstance.value()).toBeCloseTo(27.78125, 9);
+    expect(await type('7/8')).toBe('= 7/8 in');
+    expect(fixture.componentInstance.value()).toBeCloseTo(22.225, 9);
+  });
+
+  it('takes a bare number in the chosen unit', async () => {
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    await type('2');
+    expect(fixture.componentInstance.value()).toBeCloseTo(50.8, 9);
+  });
+
+  it('says below the field what is wrong, keeps what was typed, and points at it for a screen reader', async () => {
+    expect(await type('abc')).toContain('Not a length');
+    expect(fixture.componentInstance.value()).toBeNull();
+    const input = host().querySelector('input')!;
+    expect(input.value).toBe('abc');
+    expect(input.getAttribute('aria-invalid')).toBe('true');
+    expect(
+      host()
+        .querySelector(`#${input.getAttribute('aria-describedby')!}`)!
+        .getAttribute('role'),
+    ).toBe('alert');
+  });
+
+  it('refuses a value that cannot be, with the range', async () => {
+    fixture.componentRef.setInput('max', 50);
+    fixture.componentRef.setInput('min', 1);
+    expect(await type('51')).toBe('51.00 mm cannot be: 1.00 mm to 50.00 mm');
+    expect(await type('50')).toContain('=');
+  });
+
+  it('tells enter', async () => {
+    let entered = 0;
+    fixture.componentInstance.entered.subscribe(() => (entered += 1));
+    await type('3');
+    host()
+      .querySelector('input')!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    expect(entered).toBe(1);
+  });
+});

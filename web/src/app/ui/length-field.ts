@@ -1,0 +1,108 @@
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, output } from '@angular/core';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { Store } from '@ngrx/store';
+import { parseLength, type LengthError } from '@rinnovo/core/measure';
+import { lengthText, otherLengthText } from '@rinnovo/words';
+import { viewFeature } from '../state/view.feature';
+
+const ERRORS: Readonly<Record<LengthError, string>> = {
+  empty: 'Type a length',
+  'not a length': 'Not a length: 22.2, 7/8, 1 3/32, .875in or a sum',
+  'division by zero': 'A fraction over zero',
+  'too long': 'Too long for a length',
+  'not finite': 'Not a length that exists',
+};
+
+/** A length as it is typed: any unit, sums, a decimal comma; the other unit beside it; what cannot be is said below it. */
+@Component({
+  selector: 'rn-length-field',
+  imports: [MatFormFieldModule, MatInputModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <mat-form-field subscriptSizing="dynamic">
+      <mat-label>{{ label() }}</mat-label>
+      <input
+        matInput
+        inputmode="text"
+        autocomplete="off"
+        [value]="text()"
+        (input)="type($event)"
+        (keydown.enter)="entered.emit()"
+        [aria-describedby]="id + '-said'"
+        [id]="id"
+      />
+      <span matTextSuffix class="unit">{{ unitWord() }}</span>
+    </mat-form-field>
+    <p class="said" [id]="id + '-said'" [class.problem]="error() !== null" [attr.role]="error() ? 'alert' : null">{{ error() ?? other() }}</p>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    mat-form-field {
+      width: 100%;
+    }
+    .said {
+      min-height: 1.3em;
+      padding-inline: 0.25rem;
+      font-size: 0.875rem;
+      color: var(--rn-ink-soft);
+    }
+    .said.problem {
+      color: var(--rn-danger);
+    }
+    .unit {
+      color: var(--rn-ink-soft);
+    }
+  `,
+})
+export class LengthField {
+  readonly label = input.required<string>();
+  /** What stands in the field. */
+  readonly text = model('');
+  /** Smallest and largest value that can be, mm. */
+  readonly min = input(-Infinity);
+  readonly max = input(Infinity);
+  /** Something that whoever uses the field found wrong with it. */
+  readonly refusal = input<string | null>(null);
+  readonly required = input(false);
+  readonly entered = output();
+
+  protected readonly id = `length-${nextId()}`;
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly parsed = computed(() => parseLength(this.text(), this.unit()));
+  /** mm, or null while what stands there is no length that can be. */
+  readonly value = computed(() => {
+    const p = this.parsed();
+    return p.ok && p.mm >= this.min() && p.mm <= this.max() ? p.mm : null;
+  });
+  protected readonly unitWord = computed(() => (this.unit() === 'mm' ? 'mm' : 'in'));
+  protected readonly other = computed(() => {
+    const p = this.parsed();
+    return p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '';
+  });
+  protected readonly error = computed(() => {
+    const p = this.parsed();
+    if (!p.ok) return p.error === 'empty' ? (this.refusal() ?? null) : ERRORS[p.error];
+    if (p.mm < this.min() || p.mm > this.max())
+      return `${lengthText(p.mm, this.unit())} cannot be: ${lengthText(this.min(), this.unit())} to ${lengthText(this.max(), this.unit())}`;
+    return this.refusal();
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // Material's input owns aria-invalid by a form control's state; here the parser's word counts.
+    afterRenderEffect(() => host.querySelector('input')?.setAttribute('aria-invalid', String(this.error() !== null)));
+  }
+
+  protected type(event: Event): void {
+    this.text.set((event.target as HTMLInputElement).value);
+  }
+}
+
+let ids = 0;
+function nextId(): number {
+  ids += 1;
+  return ids;
+}

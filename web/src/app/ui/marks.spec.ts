@@ -1,0 +1,36 @@
+import type { Verdict } from '@rinnovo/core/check';
+import { headline, marksOf } from './marks';
+
+const verdict = (id: string, kind: Verdict['class'], x: number, y: number): Verdict => ({
+  id,
+  check: 'floor',
+  subject: { feature: 'route', item: 'planned/18' },
+  unit: 'mm',
+  at: { x, y },
+  working: null,
+  missing: [],
+  typical: false,
+  clearance: -1,
+  worst: 0.1,
+  rss: 0.1,
+  wanted: 5,
+  class: kind,
+});
+
+describe('marks', () => {
+  it('stand for what asks for attention, and for the open one', () => {
+    const all = [verdict('a', 'clashes', 0, 0), verdict('b', 'well', 50, 50), verdict('c', 'thin', 90, 0)];
+    expect(marksOf(all, null, {}).map((m) => m.id)).toEqual(['a', 'c']);
+    expect(marksOf(all, 'b', {}).map((m) => m.id)).toEqual(['b', 'a', 'c']);
+  });
+
+  it('keep their numbers apart', () => {
+    const near = marksOf([verdict('a', 'clashes', 0, 0), verdict('b', 'clashes', 1, 1)], null, {});
+    expect(near.map((m) => m.text)).toEqual(['−1.00', '']);
+  });
+
+  it('are counted in a headline', () => {
+    expect(headline([])).toBe('Everything clears');
+    expect(headline([verdict('a', 'clashes', 0, 0), verdict('b', 'thin', 0, 0), verdict('c', 'thin', 0, 0)])).toBe('1 clash · 2 thin');
+  });
+});

@@ -1,0 +1,81 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { anatomy, setUp } from '../../testing/fixture';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from './drawing';
+import { PlanView, type Move } from './plan-view';
+
+describe('the plan view', () => {
+  let fixture: ComponentFixture<PlanView>;
+  const svg = (): SVGSVGElement => (fixture.nativeElement as HTMLElement).querySelector('svg')!;
+
+  beforeEach(async () => {
+    setUp();
+    fixture = TestBed.createComponent(PlanView);
+    fixture.componentRef.setInput('label', 'Map');
+    fixture.componentRef.setInput('paths', drawAnatomy(anatomy, 'top'));
+    fixture.componentRef.setInput('lines', drawLines(anatomy, frameOfAnatomy(anatomy)));
+    fixture.componentRef.setInput('frame', frameOfPosition(anatomy, 'pickup'));
+    fixture.componentRef.setInput('moving', [{ id: 'planned/main', kind: 'planned', d: 'M-10 -10L10 -10L10 10L-10 10Z', title: 'x' }]);
+    fixture.componentRef.setInput('at', { x: 0, y: 105, turn: 0 });
+    fixture.componentRef.setInput('movable', true);
+    await fixture.whenStable();
+  });
+
+  function moves(): Move[] {
+    const seen: Move[] = [];
+    fixture.componentInstance.moved.subscribe((m) => seen.push(m));
+    return seen;
+  }
+
+  it('draws what lies on the other face as hidden, on top of what is seen', () => {
+    const kinds = [...svg().querySelectorAll('path')].map((p) => p.getAttribute('class'));
+    expect(kinds).toContain('hidden');
+    expect(kinds.indexOf('hidden')).toBeGreaterThan(kinds.indexOf('plate'));
+    expect(drawAnatomy(anatomy, 'back').filter((p) => p.kind === 'hidden').length).toBe(2);
+  });
+
+  it('moves by 0.1 mm with an arrow key and 1 mm with Shift', () => {
+    const seen = moves();
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight' }));
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', shiftKey: true }));
+    // the owner of the value has not answered yet: the second step goes on from the first
+    expect(seen.map((m) => [m.to.x, m.to.y])).toEqual([
+      [0.1, 105],
+      [0.1, 104],
+    ]);
+  });
+
+  it('moves the other way across when it is seen from the back', () => {
+    fixture.componentRef.setInput('mirrored', true);
+    const seen = moves();
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight' }));
+    expect(seen[0]?.to.x).toBe(-0.1);
+  });
+
+  it('does not move what is locked', () => {
+    fixture.componentRef.setInput('movable', false);
+    const seen = moves();
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight' }));
+    expect(seen).toEqual([]);
+  });
+
+  it('zooms about its middle and fits again', async () => {
+    const before = svg().getAttribute('viewBox')!;
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: '+' }));
+    await fixture.whenStable();
+    const [x, , width] = svg().getAttribute('viewBox')!.split(' ').map(Number) as [number, number, number];
+    const [x0, , width0] = before.split(' ').map(Number) as [number, number, number];
+    expect(width).toBeCloseTo(width0 / 1.25, 6);
+    expect(x + width / 2).toBeCloseTo(x0 + width0 / 2, 6);
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: '0' }));
+    await fixture.whenStable();
+    expect(svg().getAttribute('viewBox')).toBe(before);
+  });
+
+  it('has a name for a screen reader and a sign beside each colour', async () => {
+    fixture.componentRef.setInput('marks', [{ id: 'm', x: 0, y: 100, kind: 'clashes', title: 'Base in the route', text: '−9.15' }]);
+    await fixture.whenStable();
+    expect(svg().getAttribute('aria-label')).toBe('Map');
+    expect(svg().querySelector('.mark .sign')!.getAttribute('d')).toContain('M0.45 -0.45');
+    expect(svg().querySelector('.mark title')!.textContent).toBe('Base in the route');
+  });
+});

@@ -1,0 +1,155 @@
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import type { Placement, Point } from '@rinnovo/core/shape';
+import type { DrawnPath, Frame, Mark } from './drawing';
+import { SIGNS } from './signs';
+
+/** What the arrow keys and the hand do to the moving layer. */
+export interface Move {
+  readonly to: Placement;
+  /** The hand or the key was let go. */
+  readonly dropped: boolean;
+}
+
+interface Grip {
+  readonly kind: 'move' | 'pan';
+  readonly start: Point;
+  readonly at: Placement;
+  readonly frame: Frame;
+  /** From the screen to the drawing as it lay when it was gripped: asked once, so that a drag never waits for layout. */
+  readonly toDrawing: DOMMatrix | null;
+}
+
+const FINE = 0.1;
+const COARSE = 1;
+
+/**
+ * A plan to scale in mm: fixed paths, one layer that may be moved, marks. It knows no store and no instrument.
+ * Wheel and buttons zoom, dragging the paper pans, dragging the moving layer or arrow keys move it.
+ */
+@Component({
+  selector: 'rn-plan-view',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plan-view.html',
+  styleUrl: './plan-view.scss',
+})
+export class PlanView {
+  readonly label = input.required<string>();
+  readonly paths = input.required<readonly DrawnPath[]>();
+  /** Lines that lie over everything: centre line, strings. */
+  readonly lines = input<readonly DrawnPath[]>([]);
+  readonly moving = input<readonly DrawnPath[]>([]);
+  readonly at = input<Placement>({ x: 0, y: 0, turn: 0 });
+  readonly movable = input(false);
+  readonly marks = input<readonly Mark[]>([]);
+  readonly selected = input<string | null>(null);
+  /** Seen from the back: mirrored. */
+  readonly mirrored = input(false);
+  readonly frame = input.required<Frame>();
+
+  readonly moved = output<Move>();
+  readonly picked = output<string>();
+
+  protected readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
+  protected readonly window = linkedSignal(() => this.frame());
+  protected readonly viewBox = computed(() => {
+    const f = this.window();
+    return `${f.x} ${f.y} ${f.width} ${f.height}`;
+  });
+  protected readonly transform = computed(() => {
+    const { x, y, turn } = this.pose();
+    return `translate(${x} ${y}) rotate(${turn})`;
+  });
+  protected readonly markSize = computed(() => Math.max(this.window().width, this.window().height) / 60);
+  /** Where the moving layer is drawn: ahead of `at` while keys or the hand are quicker than the owner of the value. */
+  protected readonly pose = linkedSignal(() => this.at());
+  protected readonly signs = SIGNS;
+  /** The hand holds the layer: numbers beside the marks wait until it is let go, the verdicts' list goes on. */
+  protected readonly inHand = signal(false);
+  private grip: Grip | null = null;
+  private last: Placement | null = null;
+
+  protected zoom(factor: number, about?: Point): void {
+    const f = this.window();
+    const p = about ?? { x: f.x + f.width / 2, y: f.y + f.height / 2 };
+    const width = Math.min(2000, Math.max(8, f.width * factor));
+    const k = width / f.width;
+    this.window.set({ x: p.x - (p.x - f.x) * k, y: p.y - (p.y - f.y) * k, width, height: f.height * k });
+  }
+
+  protected fit(): void {
+    this.window.set(this.frame());
+  }
+
+  protected wheel(event: WheelEvent): void {
+    event.preventDefault();
+    this.zoom(event.deltaY > 0 ? 1.15 : 1 / 1.15, through(this.toDrawing(), event));
+  }
+
+  protected down(event: PointerEvent): void {
+    const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
+    const toDrawing = this.toDrawing();
+    this.grip = { kind: onLayer ? 'move' : 'pan', start: through(toDrawing, event), at: this.pose(), frame: this.window(), toDrawing };
+    this.inHand.set(onLayer);
+    this.svg().nativeElement.setPointerCapture(event.pointerId);
+  }
+
+  protected drag(event: PointerEvent): void {
+    if (!this.grip) return;
+    const { start, at, kind, frame, toDrawing } = this.grip;
+    const p = through(toDrawing, event);
+    if (kind === 'pan') {
+      this.window.set({ ...frame, x: frame.x - (p.x - start.x), y: frame.y - (p.y - start.y) });
+      return;
+    }
+    const side = this.mirrored() ? -1 : 1;
+    this.last = { ...at, x: hundredth(at.x + side * (p.x - start.x)), y: hundredth(at.y + p.y - start.y) };
+    this.pose.set(this.last);
+    this.moved.emit({ to: this.last, dropped: false });
+  }
+
+  protected up(): void {
+    if (this.grip?.kind === 'move' && this.last) this.moved.emit({ to: this.last, dropped: true });
+    this.grip = null;
+    this.last = null;
+    this.inHand.set(false);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const step = event.shiftKey ? COARSE : FINE;
+    const ways: Record<string, Point> = {
+      ArrowLeft: { x: -step, y: 0 },
+      ArrowRight: { x: step, y: 0 },
+      ArrowUp: { x: 0, y: -step },
+      ArrowDown: { x: 0, y: step },
+    };
+    const way = ways[event.key];
+    if (event.key === '+' || event.key === '=') this.zoom(1 / 1.25);
+    else if (event.key === '-') this.zoom(1.25);
+    else if (event.key === '0') this.fit();
+    if (!way || !this.movable()) return;
+    event.preventDefault();
+    const at = this.pose();
+    const side = this.mirrored() ? -1 : 1;
+    const to = { ...at, x: hundredth(at.x + side * way.x), y: hundredth(at.y + way.y) };
+    this.pose.set(to);
+    this.moved.emit({ to, dropped: true });
+  }
+
+  private toDrawing(): DOMMatrix | null {
+    return this.svg().nativeElement.getScreenCTM()?.inverse() ?? null;
+  }
+}
+
+function through(matrix: DOMMatrix | null, event: MouseEvent): Point {
+  if (!matrix) return { x: 0, y: 0 };
+  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  return { x: p.x, y: p.y };
+}
+
+/** Positions are kept to 0.01 mm: a hundredth is finer than any template. */
+function hundredth(mm: number): number {
+  return Math.round(mm * 100) / 100;
+}

@@ -1,0 +1,59 @@
+import { TestBed } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import { evaluatePlan } from '@rinnovo/core/check';
+import { settingsWith } from '@rinnovo/core/operation';
+import { host, jobOnScreen, pickup, plan, route } from '../../testing/job';
+import { anatomy } from '../../testing/fixture';
+import { viewActions } from '../state/view.feature';
+import { VerdictList } from './verdict-list';
+
+const state = { anatomy, parts: { 'two-coil': pickup }, settings: settingsWith(), leadsWanted: 4 };
+
+describe('a list of verdicts', () => {
+  async function list(shown = plan) {
+    const { store } = jobOnScreen();
+    store.dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    const fixture = TestBed.createComponent(VerdictList);
+    fixture.componentRef.setInput('verdicts', evaluatePlan(state, shown).verdicts);
+    await fixture.whenStable();
+    return fixture;
+  }
+
+  it('has the gravest first, a sign and a word beside each number', async () => {
+    const fixture = await list();
+    const first = host(fixture).querySelector('li')!;
+    expect(first.className).toContain('clashes');
+    expect(first.querySelector('.sign')!.textContent).toBe('✕');
+    expect(first.querySelector('.visually-hidden')!.textContent).toContain('clashes');
+    expect(first.querySelector('.number')!.textContent).toMatch(/^−[\d.]+ mm ± [\d.]+$/);
+  });
+
+  it('opens one working at a time, down to what each number rests on', async () => {
+    const fixture = await list({ ...plan, route });
+    const row = (start: string): HTMLButtonElement => host(fixture).querySelector<HTMLButtonElement>(`[data-verdict^="${start}"]`)!;
+    row('floor/route/planned').click();
+    await fixture.whenStable();
+    expect(row('floor/route/planned').getAttribute('aria-expanded')).toBe('true');
+    const working = host(fixture).querySelector('rn-working-view')!.textContent;
+    expect(working).toContain('body thickness');
+    expect(working).toContain('told, not measured');
+    expect(working).toContain('planned');
+    expect(working).toMatch(/Worst case ± [\d.]+ mm decides; root-sum-square ± [\d.]+/);
+    row('hiddenEdge/route/planned').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelectorAll('rn-working-view').length).toBe(1);
+    row('hiddenEdge/route/planned').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelectorAll('rn-working-view').length).toBe(0);
+  });
+
+  it('changes its unit with the view', async () => {
+    const fixture = await list();
+    const number = (): string => host(fixture).querySelector('[data-verdict^="windowGap"] .number')!.textContent;
+    expect(number()).toContain('mm');
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    await fixture.whenStable();
+    // cover r 3 in a window r 4, arcs' centres 0.5 and 0.5 apart: 4 − 3 − 0.7071 = 0.2929 mm, 0.012 in; ± 0.30 mm is 0.012 in
+    expect(number()).toBe('0.012 in ± 0.012 in');
+  });
+});

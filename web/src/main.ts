@@ -1,0 +1,8 @@
+import { bootstrapApplication } from '@angular/platform-browser';
+import { appConfig } from './app/app.config';
+import { Root } from './app/shell/root';
+
+bootstrapApplication(Root, appConfig).catch((error: unknown) => {
+  document.body.textContent = 'The application could not start. Reload the page.';
+  throw error;
+});

@@ -1,0 +1,163 @@
+import type { HttpTestingController } from '@angular/common/http/testing';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideState, Store } from '@ngrx/store';
+import type { ClearanceRecord, Decision, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
+import { evaluatePlan, type Plan, type PlanState } from '@rinnovo/core/check';
+import { planCutting } from '@rinnovo/core/cut';
+import { benchNow } from '@rinnovo/core/gate';
+import { settingsWith, type Operation } from '@rinnovo/core/operation';
+import { RULES } from '@rinnovo/core/order';
+import type { Pickup, Tool } from '@rinnovo/core/part';
+import { optionsFor } from '@rinnovo/core/remedy';
+import { roundedRectangle } from '@rinnovo/core/shape';
+import { planActions } from '../app/state/plan.actions';
+import { planFeature } from '../app/state/plan.feature';
+import { provideHeld } from '../app/state/held';
+import { anatomy as anatomyResource, instruments, jobs, ledger, parts, people, readings, shop, work, WORKSHOP, type Work } from '../app/state/resources';
+import { resultActions, resultsFeature } from '../app/state/results.feature';
+import { anatomy, setUp } from './fixture';
+
+const sheet = { kind: 'sheet' as const, part: 'two-coil' };
+const d = (value: number) => ({ value, limit: 0.05, basis: sheet });
+
+export const pickup: Pickup = {
+  format: 1,
+  id: 'two-coil',
+  kind: 'humbucker',
+  name: 'Wide two-coil',
+  levels: [
+    { id: 'cover', shapes: [{ outline: roundedRectangle(69, 38, 3), limit: 0.05, basis: sheet }], from: -9, lowest: d(13) },
+    { id: 'base', shapes: [{ outline: roundedRectangle(69.5, 38.3, 3), limit: 0.05, basis: sheet }], from: 13, lowest: d(16.5) },
+  ],
+  screws: { at: [], diameter: 2.5, lowest: d(16) },
+  poles: { spacing: d(49.5), rows: [0] },
+  leads: 4,
+  price: 12900,
+  inStock: true,
+};
+
+export const tools: readonly Tool[] = [
+  { id: 'calliper', kind: 'calliper', name: 'Calliper', limit: 0.05 },
+  { id: 'gauge', kind: 'depth gauge', name: 'Depth gauge', limit: 0.05 },
+  { id: 'bore', kind: 'boring', name: '25 mm boring bit', diameter: 25, spur: 2.5 },
+  { id: 'short', kind: 'template', name: 'Short template bit', diameter: 9.525, cuttingLength: 12.7, reach: 25 },
+];
+
+export const route = { at: { x: 0, y: 105, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(71.5, 40.5, 4.7625), depth: 18, bored: false }] };
+export const plan: Plan = { format: 1, position: 'pickup', part: 'two-coil', insertFitted: false, leadsWanted: 4, route: null };
+export const job = {
+  id: 'job',
+  instrument: 'i',
+  title: 'Work',
+  wish: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] },
+  ownerSays: 'please',
+};
+export const decision: Decision = {
+  id: 'decision',
+  job: 'job',
+  option: 'reroute/two-coil',
+  reason: 'what she asked for',
+  person: 'nell',
+  at: '2026-01-02T10:00:00.000Z',
+  planVersion: 1,
+  revision: 1,
+  plan: { ...plan, route },
+  options: [],
+  undoneAt: null,
+};
+
+export const operation = (kind: Operation['kind'], more: Partial<Operation> = {}): Operation => ({
+  id: kind,
+  job: 'job',
+  decision: 'decision',
+  kind,
+  feature: 'pickup',
+  state: 'proposed',
+  rank: null,
+  ...more,
+});
+
+export interface JobOnScreen {
+  readonly plan?: Plan;
+  readonly readings?: readonly ToldReading[];
+  readonly work?: Partial<Work>;
+  readonly ledger?: readonly LedgerEntry[];
+}
+
+/** A job as the store holds it once everything is loaded and worked out; the server is answered by hand. */
+export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
+  TestBed.configureTestingModule({
+    providers: [
+      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, shop, work, ledger),
+      provideState(planFeature),
+      provideState(resultsFeature),
+    ],
+  });
+  const http = setUp();
+  const store = TestBed.inject(Store);
+  const shown = more.plan ?? plan;
+  const settings = settingsWith();
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, settings, leadsWanted: shown.leadsWanted };
+  const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
+  const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
+  const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], ...more.work };
+  const log = more.ledger ?? [];
+
+  store.dispatch(people.loaded({ of: WORKSHOP, data: [{ id: 'nell', name: 'Nell', role: 'technician' }], version: null }));
+  store.dispatch(jobs.loaded({ of: WORKSHOP, data: [job], version: null }));
+  store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': pickup }, version: null }));
+  store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools } satisfies Shop, version: 1 }));
+  store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
+  store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));
+  store.dispatch(ledger.loaded({ of: 'i', data: log, version: null }));
+  store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
+  store.dispatch(planActions.loaded({ record, draft: null }));
+
+  const computed = { key: 'k', plan: shown };
+  const evaluation = evaluatePlan(state, shown);
+  const cavity = anatomy.cavities.find((c) => c.id === 'route');
+  store.dispatch(
+    resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })), figures: null } } }),
+  );
+  store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: evaluation } }));
+  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, tools, job.wish) } }));
+  store.dispatch(
+    resultActions.cuttingPlanned({ computed: { ...computed, result: shown.route && cavity ? planCutting(state, cavity, shown.route, tools) : null } }),
+  );
+  const clear = held.clearances.length > 0;
+  const input = { state, plan: shown, tools, operations: held.operations, rules: RULES, waivers: held.waivers, clear };
+  const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
+  store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: benchNow({ ...input, log: entries }) } }));
+  return { http, store };
+}
+
+export const clearance: ClearanceRecord = {
+  id: 'c',
+  job: 'job',
+  decision: 'decision',
+  planVersion: 2,
+  revision: 1,
+  accepted: [],
+  numbers: [],
+  person: 'nell',
+  at: '2026-01-02T11:00:00.000Z',
+};
+
+export const host = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.nativeElement as HTMLElement;
+
+export function button(fixture: ComponentFixture<unknown>, text: string): HTMLButtonElement {
+  const found = [...host(fixture).querySelectorAll('button')].find((b) => b.textContent.trim() === text);
+  if (!found) throw new Error(`no button '${text}' among ${[...host(fixture).querySelectorAll('button')].map((b) => b.textContent.trim()).join(' | ')}`);
+  return found;
+}
+
+export async function type(fixture: ComponentFixture<unknown>, selector: string, text: string): Promise<void> {
+  const input = host(fixture).querySelector<HTMLInputElement>(selector);
+  if (!input) throw new Error(`no ${selector}`);
+  input.value = text;
+  input.dispatchEvent(new Event('input'));
+  await fixture.whenStable();
+}
+
+/** Lets promises and their effects run. */
+export const settle = (ms = 10): Promise<void> => new Promise((r) => setTimeout(r, ms));

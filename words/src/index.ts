@@ -1,0 +1,6 @@
+export * from './length.js';
+export * from './names.js';
+export * from './remedies.js';
+export * from './verdicts.js';
+export * from './work.js';
+export * from './workings.js';

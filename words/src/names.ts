@@ -1,0 +1,43 @@
+import type { Anatomy } from '@rinnovo/core/instrument';
+import type { Pickup } from '@rinnovo/core/part';
+
+/** What things are called, by id; an id without a name stands for itself. */
+export type Names = Readonly<Record<string, string>>;
+
+/** The names of everything in an instrument and on the shelf. */
+export function namesOf(anatomy: Anatomy | null, parts: Readonly<Record<string, Pickup>>): Names {
+  const out: Record<string, string> = {
+    body: 'the back of the body',
+    found: 'old route',
+    planned: 'new route',
+    screws: 'height screws',
+    base: 'base',
+    cover: 'cover',
+    ears: 'ears',
+  };
+  for (const p of Object.values(parts)) out[p.id] = p.name;
+  for (const c of anatomy?.cavities ?? []) out[c.id] = lowerFirst(c.name);
+  for (const p of anatomy?.positions ?? []) out[p.id] = lowerFirst(p.name);
+  for (const p of anatomy?.plates ?? []) {
+    out[p.id] = lowerFirst(p.name);
+    for (const o of p.openings) {
+      out[o.id] = lowerFirst(o.name);
+      if (o.insert) out[o.insert.id] = lowerFirst(o.insert.name);
+    }
+  }
+  return out;
+}
+
+export function nameOf(names: Names, id: string | undefined): string {
+  if (id === undefined) return '';
+  if (id.startsWith('planned ')) return 'new route';
+  return names[id] ?? id;
+}
+
+function lowerFirst(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+export function upperFirst(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

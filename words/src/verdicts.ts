@@ -1,0 +1,83 @@
+import type { CheckId, Verdict } from '@rinnovo/core/check';
+import type { LengthUnit, VerdictClass } from '@rinnovo/core/measure';
+import type { Target } from '@rinnovo/core/quantity';
+import { lengthText, limitText } from './length.js';
+import { nameOf, upperFirst, type Names } from './names.js';
+
+/** One word and one sign for each verdict: shape and word carry it, colour only helps. */
+export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string; readonly sign: string }>> = {
+  well: { word: 'clears', sign: '●' },
+  thin: { word: 'clears, thin', sign: '◐' },
+  tooClose: { word: 'too close to call', sign: '◇' },
+  clashes: { word: 'clashes', sign: '✕' },
+  notMeasured: { word: 'not measured', sign: '?' },
+};
+
+const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
+  partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route`,
+  screwInRoute: () => 'Height screws in the route',
+  depthUnderPart: (v, n) => `Depth under the ${nameOf(n, v.subject.item)}`,
+  depthUnderScrews: () => 'Depth under the screw points',
+  windowGap: (v, n) => `Cover in the ${nameOf(n, v.subject.against)}`,
+  behindWindow: (v, n) => `Route’s edge behind the ${nameOf(n, v.subject.against)}`,
+  hiddenEdge: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} hidden by the ${nameOf(n, v.subject.against)}`,
+  wall: (v, n) => `Wall from ${nameOf(n, v.subject.item)} to ${nameOf(n, v.subject.against)}`,
+  edgeOfBody: (v, n) => `Wall from ${nameOf(n, v.subject.item)} to the body’s edge`,
+  floor: (v, n) => floorTitle(v, n),
+  polesUnderStrings: (v) => `Outer poles under the strings, ${v.subject.item ?? ''}`,
+  leads: () => 'Leads for the wiring wanted',
+};
+
+function floorTitle(v: Verdict, n: Names): string {
+  const [set, depth] = (v.subject.item ?? '').split('/');
+  const at = Number(depth);
+  const where = Number.isFinite(at) ? ` at ${at.toFixed(1)}` : '';
+  return `Floor under the ${nameOf(n, set)}${where}, to ${v.subject.against === 'body' ? 'the back' : nameOf(n, v.subject.against)}`;
+}
+
+/** What a verdict is about. */
+export function verdictTitle(v: Verdict, names: Names): string {
+  return TITLES[v.check](v, names);
+}
+
+/** The verdict's number as a phrase: `1.12 mm ± 0.35`. */
+export function clearanceText(v: Verdict, unit: LengthUnit): string {
+  if (v.clearance === null || v.worst === null) return '—';
+  if (v.unit === 'count') return v.clearance >= 0 ? 'enough' : `${String(-v.clearance)} too few`;
+  return `${lengthText(v.clearance, unit)} ± ${limitText(v.worst, unit)}`;
+}
+
+/** One sentence that says what a verdict comes to, for a reader who does not see the picture. */
+export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
+  const title = verdictTitle(v, names);
+  if (v.class === 'notMeasured') return `${title}: not measured; missing ${v.missing.map((t) => targetText(t, names)).join(', ')}.`;
+  if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
+  const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';
+  const typical = v.typical ? '; typical, not measured' : '';
+  return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${typical}.`;
+}
+
+const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
+  bodyThickness: 'body thickness',
+  pocketDepth: 'depth',
+  checkWidthAcross: 'width across',
+  checkWidthAlong: 'length along',
+  plateThickness: 'thickness',
+  spreadAtNut: 'string spread at the nut',
+  spreadAtSaddles: 'string spread at the saddles',
+  scaleLength: 'scale length',
+  nutToMouth: 'nut to the pocket’s mouth',
+};
+
+/** Pockets that are the whole of their cavity need no name of their own. */
+const WHOLE = new Set(['floor', 'pocket']);
+
+/** What is measured, in words: `long back cavity, depth`; the quantity alone where it says all. */
+export function targetText(t: Target, names: Names): string {
+  const what = QUANTITY[t.quantity];
+  if (t.feature === 'strings' || t.feature === 'neck' || t.quantity === 'bodyThickness') return what;
+  if (t.feature === 'body') return `body, ${what}`;
+  if (t.part === undefined || WHOLE.has(t.part)) return `${nameOf(names, t.feature)}, ${what}`;
+  const part = names[t.part];
+  return part === undefined ? `${nameOf(names, t.feature)} (${t.part.replace(/ [0-9a-f]{8}$/, '')}), ${what}` : `${part}, ${what}`;
+}

@@ -1,0 +1,135 @@
+import type { GateItem, StepCard } from '@rinnovo/core/gate';
+import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
+import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
+import type { UndoStep, WayOn } from '@rinnovo/core/record';
+import { nameOf, type Names } from './names.js';
+import { targetText } from './verdicts.js';
+
+export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
+  meterPart: 'Meter the new pickup',
+  removePart: 'Take the old pickup out',
+  takeOffInsert: 'Take the insert off the plate',
+  tracePlate: 'Trace the mounted plate',
+  fixTemplate: 'Fix the template',
+  boreBulk: 'Bore out the bulk',
+  routePasses: 'Route to the template, in passes',
+  boreWells: 'Bore the wells',
+  testFit: 'Test-fit the real part',
+  fitPart: 'Fit and solder the new pickup',
+};
+
+const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
+  unplug: () => 'Unplug the router.',
+  changeBit: (n) => `Put in the ${n['bit']}.`,
+  setDepth: (n) =>
+    `Set the bit for ${Number(n['depth']).toFixed(1)} mm, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
+  cut: (n) =>
+    `Pass ${n['pass']} of ${n['of']}: clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the wall already cut'}.`,
+  measureDepth: () => 'Measure the depth.',
+  templateOff: () => 'Take the template off: from here the bearing runs on the cut wall.',
+  bore: (n) => (n['holes'] === 1 ? `Bore with the ${n['bit']}.` : `Bore ${n['holes']} holes with the ${n['bit']}, stop set.`),
+  clearBulk: (n) => `Take the ridges out with the ${n['bit']} in ${n['passes']} passes, freehand, ${Number(n['leave']).toFixed(1)} mm clear of the line.`,
+  mountPlate: () => 'Screw the plate down in its final place.',
+  traceOutline: () => 'Trace its outer edge and its window; mark the screw holes.',
+  takePlateOff: () => 'Take the plate off; keep its screws in order.',
+  layTemplate: () => 'Lay the template on the traced lines, on the centre line; check the hidden edge all round; fix it.',
+  slackenStrings: () => 'Slacken the strings.',
+  unsolder: () => 'Note the leads’ colours, then unsolder them.',
+  takeOut: () => 'Take the pickup out; bag it with its screws.',
+  meter: (n) => `Meter ${n['part']} before it is soldered in.`,
+  tryPart: (n) => `Try ${n['part']} with its screws and springs, plate on.`,
+  fit: (n) => `Hang ${n['part']} and set its height.`,
+  solder: () => 'Solder the leads by their established colours.',
+};
+
+export function stepText(card: StepCard): string {
+  return STEPS[card.kind](card.names);
+}
+
+export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
+  router:
+    'Router: unplugged for every bit and depth change; work clamped, check by pulling; both hands; feed against the rotation, never start in contact; eyes, ears, dust mask; no loose sleeves. The maker’s instructions and local rules go first.',
+  drillPress: 'Drill press: work clamped, slow for large bits, backing board, no gloves.',
+  dust: 'Dust can harm: extraction and a P2/FFP2 (N95) mask. Old finishes may hold lead: test first.',
+  soldering: 'Iron: stand, extraction, eyes; a board under the work so that the finish is not burned. Leaded solder: wash hands, no food.',
+  stringTension: 'Tension off before anything is loosened; eyes when cutting strings.',
+  magnets: 'Magnets near: cover them before any filing.',
+  irreversible: 'This cannot be undone: two readings that agree, and clear to cut.',
+};
+
+/** Why a rule is a rule; common practice. */
+export const RULE_WORDS: Readonly<Record<string, string>> = {
+  meterBeforeFitting: 'Meter a new pickup before anything is undone for it: a dead one goes back unsoldered.',
+  oldPartOutFirst: 'The old pickup comes out before anything is traced or cut at its place.',
+  insertOffBeforeTrace: 'The window is traced as it will be: the insert comes off first.',
+  traceBeforeTemplate: 'Trace the mounted plate before the template is stuck: its outer line is the line no cut may reach.',
+  templateBeforeCuts: 'The template is fixed and its hidden edge checked before any wood goes.',
+  bulkBeforeTemplateBit: 'Bulk out before the template bit: a long bite burns and tears.',
+  floorBeforeWells: 'Wells go into the finished floor, so that their depth is read from it.',
+  cutBeforeTestFit: 'The fit is tried when the cutting is done.',
+  testFitBeforeGoingOn: 'Test-fit the real part with its screws before going on.',
+  templateNeedsTrace: 'A template without a traced plate has no line to keep to.',
+  cutNeedsTestFit: 'A cut that is never test-fitted is found wrong at assembly.',
+  twoReadings: 'Two independent readings that agree before an irreversible cut.',
+  partInHand: 'The part is in hand before its step begins.',
+  unplugBeforeChange: 'Router unplugged before every bit or depth change.',
+};
+
+export function brokenText(b: BrokenRule, kindOf: (operation: string) => OperationKind | undefined): string {
+  const [first, second] = b.operations.map((o) => {
+    const kind = kindOf(o);
+    return kind ? `‘${OPERATION_WORDS[kind]}’` : 'something';
+  });
+  return b.kind === 'order' ? `${first} should come before ${second}.` : `${first} needs work that is not in the plan.`;
+}
+
+export function hindranceText(h: Hindrance, kindOf: (operation: string) => OperationKind | undefined): string {
+  if (h.kind === 'gate') return h.state === 'clearToCut' ? 'Not clear to cut.' : 'The part is not in hand.';
+  const kind = kindOf(h.operation);
+  return `First: ${kind ? OPERATION_WORDS[kind] : 'earlier work'}.`;
+}
+
+/** One line of the gate: what it asks and how it stands. */
+export function gateText(item: GateItem, names: Names, titleOf: (verdict: string) => string): string {
+  switch (item.kind) {
+    case 'reading': {
+      const what = targetText(item.target, names);
+      return {
+        none: `Measure: ${what}`,
+        one: `Measure a second time, blind: ${what}`,
+        agree: `Two readings agree: ${what}`,
+        disagree: `The readings do not agree, measure again: ${what}`,
+      }[item.state];
+    }
+    case 'width':
+      return `The drawing has ${item.mismatch.drawn.toFixed(2)} mm where ${item.mismatch.read.toFixed(2)} was read: ${targetText(item.target, names)}`;
+    case 'typical':
+      return `Typical, not measured: ${targetText(item.target, names)}`;
+    case 'verdict':
+      return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}`;
+    case 'thin':
+      return `${titleOf(item.verdict)}: thin; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
+  }
+}
+
+export const WAY_ON_WORDS: Readonly<Record<WayOn['id'], string>> = {
+  carryOn: 'Carry on: the floor still clears well.',
+  acceptThin: 'Carry on with a thin floor, accepted with a reason and cleared again.',
+  shimUnderPart: 'Put a shim or foam under the part to make up the depth.',
+  stopAndFill: 'Stop; fill, let it cure, and cut again.',
+};
+
+export function undoText(step: UndoStep, names: Names): string {
+  switch (step.kind) {
+    case 'refitPart':
+      return step.part === null
+        ? `Take the part out of the ${nameOf(names, step.subject)} again.`
+        : `Put ${nameOf(names, step.part)} back into the ${nameOf(names, step.subject)} position.`;
+    case 'putInsertBack':
+      return `Put the insert back into the ${nameOf(names, step.subject)}.`;
+    case 'cannotPutWoodBack':
+      return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; the old part still fits, see the decision.`;
+    case 'readAgain':
+      return `Measure the ${nameOf(names, step.subject)} again.`;
+  }
+}

@@ -1,0 +1,97 @@
+import { valueOf, type Leaf, type LengthUnit, type Working } from '@rinnovo/core/measure';
+import { lengthText } from './length.js';
+
+const LABELS: Readonly<Record<string, string>> = {
+  outline: 'edge of the outline',
+  partOutline: 'edge of the part',
+  plateBack: 'plate put back',
+  roomInside: 'least distance from the part’s edge to the route’s edge',
+  edgeBehindWindow: 'least distance from the window’s edge to the route’s edge',
+  hiddenEdge: 'least distance from the route’s edge to the plate’s edge',
+  wallBetween: 'least distance between the two edges',
+  wallToEdge: 'least distance to the body’s edge',
+  floorLeft: 'wood left',
+  bodyThickness: 'body thickness',
+  pocketDepth: 'depth of the route',
+  spurDepth: 'depth at the spur’s tip',
+  depthBelow: 'depth of the cavity below',
+  depthLeft: 'depth left under it',
+  partLowest: 'lowest point of the part',
+  polesHard: 'most that poles may be off',
+  polesOff: 'poles off the strings',
+  polesLeft: 'left of that',
+  halfDifference: 'half of the difference',
+  difference: 'pole spacing less string spread',
+  poleSpacing: 'pole spacing',
+  spreadHere: 'string spread here',
+  spreadAtNut: 'spread at the nut',
+  spreadAtSaddles: 'spread at the saddles',
+  widening: 'widening over the scale',
+  widened: 'share of the widening',
+  shareOfScale: 'share of the scale',
+  fromNut: 'distance from the nut',
+  nutToMouth: 'nut to the pocket’s mouth',
+  rowAlong: 'row from the pocket’s mouth',
+  scaleLength: 'scale length',
+  two: 'two',
+  projection: 'bit below the base',
+  overStraightEdge: 'bit below a straight edge on the base',
+  finishedDepth: 'straight edge over the template to the floor',
+  templateThickness: 'template',
+  straightEdge: 'straight edge',
+  depthWanted: 'depth wanted',
+  depthMeasured: 'depth measured',
+  remainingDepth: 'still to take',
+  rimDepth: 'depth of the rim',
+  spur: 'spur ahead of the rim',
+  cuttingLength: 'cutting length',
+  passDepth: 'depth of a pass',
+  bearingContact: 'contact of the bearing',
+  leastTemplate: 'least template thickness',
+  templateX: 'template’s middle, across',
+  templateY: 'template’s middle, along',
+};
+
+export function labelText(label: string): string {
+  return LABELS[label] ?? label;
+}
+
+/** Every label that has a phrase. */
+export const KNOWN_LABELS: readonly string[] = Object.keys(LABELS);
+
+/** A line of a working as it is read: how deep it stands, what it is, its number, what it rests on. */
+export interface WorkingLine {
+  readonly depth: number;
+  readonly text: string;
+  readonly value: string;
+  readonly limit: string;
+  readonly basis: Leaf['basis'] | null;
+}
+
+const PURE = new Set(['shareOfScale', 'two']);
+
+/** A working as lines from the result down to what it rests on. */
+export function workingLines(w: Working, unit: LengthUnit, depth = 0, sign: 1 | -1 | null = null): readonly WorkingLine[] {
+  const prefix = sign === null ? '' : sign === 1 ? '+ ' : '− ';
+  const n = valueOf(w);
+  const value = PURE.has(w.label) ? n.toFixed(4) : lengthText(n, unit);
+  const line: WorkingLine = { depth, text: `${prefix}${labelText(w.label)}`, value, limit: '', basis: null };
+  switch (w.op) {
+    case 'leaf':
+      return [{ ...line, limit: w.limit > 0 ? `± ${w.limit.toFixed(2)}` : '', basis: w.basis }];
+    case 'sum':
+      return [line, ...w.terms.flatMap((t) => workingLines(t.of, unit, depth + 1, t.sign))];
+    case 'product':
+      return [line, ...workingLines(w.a, unit, depth + 1), ...times(workingLines(w.b, unit, depth + 1), '× ')];
+    case 'quotient':
+      return [line, ...workingLines(w.a, unit, depth + 1), ...times(workingLines(w.b, unit, depth + 1), '÷ ')];
+    case 'abs':
+      return [line, ...workingLines(w.of, unit, depth + 1)];
+    case 'geometry':
+      return [{ ...line, text: `${line.text}, from the drawing` }, ...w.allowances.flatMap((a) => workingLines(a, unit, depth + 1, 1))];
+  }
+}
+
+function times(lines: readonly WorkingLine[], sign: string): readonly WorkingLine[] {
+  return lines.map((l, i) => (i === 0 ? { ...l, text: sign + l.text } : l));
+}

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -55,7 +55,13 @@ export class CutPage {
     return pockets ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, pockets }) : [];
   });
   protected readonly at = computed(() => this.route()?.at ?? { x: 0, y: 0, turn: 0 });
-  protected readonly settledAt = computed(() => this.resting()?.plan.route?.at ?? this.at());
+  private readonly inHand = signal(false);
+  /** Where the route was last let go: what is typed there is overwritten by the hand alone, never by a sum that comes late. */
+  protected readonly settledAt = linkedSignal<{ at: Placement; inHand: boolean }, Placement>({
+    source: () => ({ at: this.at(), inHand: this.inHand() }),
+    computation: ({ at, inHand }, before) => (inHand && before ? before.value : at),
+    equal: (a, b) => a.x === b.x && a.y === b.y && a.turn === b.turn,
+  });
   private readonly positionId = computed(() => this.plan()?.position ?? '');
   private readonly partId = computed(() => this.plan()?.part ?? null);
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
@@ -86,7 +92,7 @@ export class CutPage {
     if (!f || this.begun()) return null;
     return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
-  /** What rests: the section, the typed place and what is read out follow when the hand does, so that a drag stays light. */
+  /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);
   protected readonly section = computed(() => {
     const after = this.resting()?.result.anatomy;
@@ -106,6 +112,7 @@ export class CutPage {
   });
 
   protected move(move: Move): void {
+    this.inHand.set(!move.dropped);
     this.place(move.to);
   }
 

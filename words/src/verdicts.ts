@@ -1,4 +1,4 @@
-import type { CheckId, Verdict } from '@rinnovo/core/check';
+import type { CheckId, Corner, Verdict } from '@rinnovo/core/check';
 import type { LengthUnit, VerdictClass } from '@rinnovo/core/measure';
 import type { Target } from '@rinnovo/core/quantity';
 import { lengthText, limitText } from './length.js';
@@ -14,7 +14,7 @@ export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string;
 };
 
 const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
-  partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route`,
+  partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route${v.corner ? ', at a corner' : ''}`,
   screwInRoute: () => 'Height screws in the route',
   depthUnderPart: (v, n) => `Depth under the ${nameOf(n, v.subject.item)}`,
   depthUnderScrews: () => 'Depth under the screw points',
@@ -53,8 +53,14 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
   if (v.class === 'notMeasured') return `${title}: not measured; missing ${v.missing.map((t) => targetText(t, names)).join(', ')}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
   const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';
+  const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';
   const typical = v.typical ? '; typical, not measured' : '';
-  return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${typical}.`;
+  return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${corner}${typical}.`;
+}
+
+function cornerText({ ofPart, ofRoute }: Corner, unit: LengthUnit): string {
+  const part = ofPart === 0 ? 'a sharp one' : `radius ${lengthText(ofPart, unit)}`;
+  return ofRoute === null ? part : `${part} in ${lengthText(ofRoute, unit)}`;
 }
 
 const QUANTITY: Readonly<Record<Target['quantity'], string>> = {

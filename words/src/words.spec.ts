@@ -59,6 +59,14 @@ describe('verdicts', () => {
     );
   });
 
+  it('say when it is a corner that is tightest, and the radii that meet there', () => {
+    const v = verdictOf({ check: 'partInRoute', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup', item: 'base' } });
+    const sentence = (corner: Verdict['corner']): string => verdictSentence(corner ? { ...v, corner } : v, names, 'mm');
+    expect(sentence({ ofPart: 3, ofRoute: 4.7625 })).toBe('Base in the route, at a corner: clears, 0.75 mm ± 0.15; radius 3.00 mm in 4.76 mm.');
+    expect(sentence({ ofPart: 0, ofRoute: null })).toContain('; a sharp one.');
+    expect(sentence(undefined)).toBe('Base in the route: clears, 0.75 mm ± 0.15.');
+  });
+
   it('give number and limit in one unit', () => {
     // 4.5 mm is 0.177 in, 0.3 mm is 0.012 in
     expect(clearanceText(verdictOf({}), 'inch')).toBe('0.177 in ± 0.012 in');

@@ -25,7 +25,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
     `Set the bit for ${Number(n['depth']).toFixed(1)} mm, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
   cut: (n) =>
     `Pass ${n['pass']} of ${n['of']}: clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the wall already cut'}.`,
-  measureDepth: () => 'Measure the depth.',
+  measureDepth: (n) => `Measure the depth: ${n['pocket']}.`,
   templateOff: () => 'Take the template off: from here the bearing runs on the cut wall.',
   bore: (n) => (n['holes'] === 1 ? `Bore with the ${n['bit']}.` : `Bore ${n['holes']} holes with the ${n['bit']}, stop set.`),
   clearBulk: (n) => `Take the ridges out with the ${n['bit']} in ${n['passes']} passes, freehand, ${Number(n['leave']).toFixed(1)} mm clear of the line.`,

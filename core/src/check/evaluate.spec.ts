@@ -1,8 +1,9 @@
 import { applyChanges } from '../instrument/index.js';
 import { leavesOf, valueOf } from '../measure/index.js';
-import { circle, measureAgain, roundedRectangle } from '../shape/index.js';
+import { circle, measureAgain, roundedRectangle, type Outline, type Point } from '../shape/index.js';
 import { boxPickup, dim, plainAnatomy, plainPlan, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
+import { cornerAt } from './corner.js';
 import { evaluate, evaluatePlan, type PlanState, type PlannedPocket, type Verdict } from './index.js';
 
 const route: readonly PlannedPocket[] = [
@@ -56,6 +57,22 @@ describe('evaluate', () => {
     const dy = 19 - 3 - (20.5 - 5);
     const v = find(evaluatePlan(plainState(), planned).verdicts, 'partInRoute/here/base');
     expect(v.clearance).toBeCloseTo(Math.min(1.5, 5 - 3 - Math.hypot(dx, dy)), 9);
+    expect(v.corner?.ofPart).toBeCloseTo(3, 9);
+    expect(v.corner?.ofRoute).toBeCloseTo(5, 9);
+  });
+
+  it('names the corner only where a corner is what is tightest', () => {
+    const route: Outline = roundedRectangle(20, 10, 2);
+    const radii = (part: Outline, at: Point): readonly (number | null)[] | null => {
+      const c = cornerAt(part, [route], at);
+      return c && [c.ofPart, c.ofRoute].map((r) => r && Math.round(r * 1e9) / 1e9);
+    };
+    const inside = (r: number, at: Point) => radii(roundedRectangle(18, 8, r), at);
+    expect(inside(1, { x: 8 + Math.SQRT1_2, y: 3 + Math.SQRT1_2 })).toEqual([1, 2]);
+    expect(inside(1, { x: 9, y: 0 })).toBeNull();
+    expect(inside(1, { x: 9, y: 3 })).toBeNull();
+    expect(inside(0, { x: 9, y: 4 })).toEqual([0, 2]);
+    expect(radii(roundedRectangle(10, 8, 1), { x: 4 + Math.SQRT1_2, y: 3 + Math.SQRT1_2 })).toEqual([1, null]);
   });
 
   it('finds how far a base stands out: 84 × 38 r 3 of 80 × 30 r 5, worst at its corners', () => {

@@ -1,3 +1,4 @@
+export type { Corner } from './corner.js';
 export * from './evaluate-plan.js';
 export * from './evaluate.js';
 export * from './plan.js';

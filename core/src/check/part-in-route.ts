@@ -2,6 +2,7 @@ import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, type Region } from '../shape/index.js';
 import type { PartOutline } from '../part/index.js';
+import { cornerAt } from './corner.js';
 import { laid, pocketsLeaf, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
 import { missingVerdict, verdict, type CheckId, type Verdict } from './verdict.js';
@@ -21,15 +22,12 @@ export function partInRoute(place: PlaceOfPart): readonly Verdict[] {
     const tight = tightest(rooms.map(({ shape, region }) => ({ shape, region, room: roomFor(place, region) })));
     if (!tight) return [];
     const subject = { feature: position.id, item: level.id };
-    const outline = verdict(
-      'partInRoute',
-      subject,
-      inside(place, tight.region, tight.room, partLeaf(tight.shape, part.id)),
-      s.wantedPartInRoute,
-      tight.room.gap.at,
-    );
+    const { room } = tight;
+    const judged = verdict('partInRoute', subject, inside(place, tight.region, room, partLeaf(tight.shape, part.id)), s.wantedPartInRoute, room.gap.at);
+    const corner = cornerAt(laid(tight.shape.outline, position), room.region, room.gap.at);
+    const outline = corner ? { ...judged, corner } : judged;
     if (level.id === 'cover') return [outline];
-    return [outline, depthVerdict(place, 'depthUnderPart', level.id, level.lowest, tight.room, s.wantedDepth)];
+    return [outline, depthVerdict(place, 'depthUnderPart', level.id, level.lowest, room, s.wantedDepth)];
   });
   const wells = part.screws.at.map((p) => {
     const region: Region = [laid(circle(part.screws.diameter, p), position)];

@@ -2,6 +2,7 @@ import type { Judgement, Leaf, Working } from '../measure/index.js';
 import { isMeasured, judge, leavesOf, notMeasured } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Point } from '../shape/index.js';
+import type { Corner } from './corner.js';
 
 export type CheckId =
   | 'partInRoute'
@@ -33,6 +34,8 @@ export interface Verdict extends Judgement {
   readonly unit: 'mm' | 'count';
   /** The worst point, in the body's frame. */
   readonly at: Point | null;
+  /** The worst point is at a corner, of these radii. */
+  readonly corner?: Corner;
   readonly working: Working | null;
   /** What has to be measured before anything can be said. */
   readonly missing: readonly Target[];

@@ -149,6 +149,17 @@ describe('the bench', () => {
     expect(valueOf(remainingDepth(18, 17.4))).toBeCloseTo(0.6, 9);
   });
 
+  it('asks for the depth of every pocket whose floor a pass reaches', () => {
+    const ear = (id: string, x: number): PlannedPocket => ({ id, outline: roundedRectangle(13, 13, 5, { x, y: 0 }), depth: 22.5, bored: false });
+    const eared = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [...route, ear('left', -45), ear('right', 45)] } });
+    const asks = benchNow({ ...input, plan: eared }).cards.flatMap((c) => (c.kind === 'measureDepth' ? [[c.asks!.target.part, c.asks!.expected]] : []));
+    expect(asks.slice(-3)).toEqual([
+      ['main', 19],
+      ['left', 22.5],
+      ['right', 22.5],
+    ]);
+  });
+
   it('is hindered by a shut gate', () => {
     expect(benchNow({ ...input, clear: false }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     expect(benchNow(input).hindrances).toEqual([]);

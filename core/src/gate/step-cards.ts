@@ -104,13 +104,14 @@ function passesOf(c: CardContext): readonly Draft[] {
       { label: 'finishedDepth', working: p.setUps.finished },
       ...(c.measured !== null && c.measured < p.to ? [{ label: 'remainingDepth', working: remainingDepth(p.to, c.measured) }] : []),
     ];
-    const floor = c.plan.route?.pockets.find((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6);
+    const floors = (c.plan.route?.pockets ?? []).filter((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6).map((q) => q.id);
+    const read = floors.length > 0 ? floors : p.pockets.slice(0, 1);
     return [
       ...first,
       ...off,
       { kind: 'setDepth', numbers: setUps, names, asks: null },
       { kind: 'cut', numbers: [{ label: 'projection', working: p.setUps.projection }], names, asks: null },
-      { kind: 'measureDepth', numbers: [], names, asks: asked(c, floor?.id ?? p.pockets[0] ?? '', p.to) },
+      ...read.map((pocket): Draft => ({ kind: 'measureDepth', numbers: [], names: { ...names, pocket }, asks: asked(c, pocket, p.to) })),
     ];
   });
 }

@@ -116,10 +116,8 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const computed = { key: 'k', plan: shown };
   const evaluation = evaluatePlan(state, shown);
   const cavity = anatomy.cavities.find((c) => c.id === 'route');
-  store.dispatch(
-    resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })), figures: null } } }),
-  );
-  store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: evaluation } }));
+  store.dispatch(resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })) } } }));
+  store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
   store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, tools, job.wish) } }));
   store.dispatch(
     resultActions.cuttingPlanned({ computed: { ...computed, result: shown.route && cavity ? planCutting(state, cavity, shown.route, tools) : null } }),

@@ -21,11 +21,13 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
     switch (request.kind) {
       case 'evaluate': {
         const verdicts = evaluatePlan(state, plan).verdicts.map((v) => ({ ...v, working: null }));
-        const cavity = cavityOf(state, plan);
-        return { seq, ok: true, kind: 'evaluate', result: { verdicts, figures: plan.route && cavity ? routeFigures(state, cavity, plan.route) : null } };
+        return { seq, ok: true, kind: 'evaluate', result: { verdicts } };
       }
-      case 'full':
-        return { seq, ok: true, kind: 'full', result: evaluatePlan(state, plan) };
+      case 'full': {
+        const cavity = cavityOf(state, plan);
+        const figures = plan.route && cavity ? routeFigures(state, cavity, plan.route) : null;
+        return { seq, ok: true, kind: 'full', result: { ...evaluatePlan(state, plan), figures } };
+      }
       case 'options':
         return { seq, ok: true, kind: 'options', result: optionsFor(state, plan, tools, request.wish) };
       case 'cutting': {

@@ -44,7 +44,7 @@ describe('the live client', () => {
     expect(live.verdicts.every((v) => v.working === null)).toBeTrue();
     const full = await client.ask<'full'>({ kind: 'full', key: 'a', plan: plan(105) });
     expect(full.verdicts).toEqual(structuredClone(here.verdicts) as typeof full.verdicts);
-    expect(live.figures!.ownArea).toBeCloseTo(72 * 41 - (4 - Math.PI) * 25, 1);
+    expect(full.figures!.ownArea).toBeCloseTo(72 * 41 - (4 - Math.PI) * 25, 1);
   });
 
   it('lets the newest of many questions win and tells the others', async () => {

@@ -16,6 +16,10 @@ export type LiveRequest =
 /** What a move needs at once: the verdicts without their workings, which are long to hand over. */
 export interface Live {
   readonly verdicts: readonly Verdict[];
+}
+
+/** What follows when the hand rests: the same with the workings, and what the route takes away. */
+export interface Rested extends Evaluation {
   readonly figures: RouteFigures | null;
 }
 
@@ -24,7 +28,7 @@ export type LiveAnswer = Answer & { readonly took?: number };
 
 export type Answer =
   | { readonly seq: number; readonly ok: true; readonly kind: 'evaluate'; readonly result: Live }
-  | { readonly seq: number; readonly ok: true; readonly kind: 'full'; readonly result: Evaluation }
+  | { readonly seq: number; readonly ok: true; readonly kind: 'full'; readonly result: Rested }
   | { readonly seq: number; readonly ok: true; readonly kind: 'options'; readonly result: readonly Option[] }
   | { readonly seq: number; readonly ok: true; readonly kind: 'cutting'; readonly result: CuttingPlan | null }
   | { readonly seq: number; readonly ok: true; readonly kind: 'bench'; readonly result: Bench }

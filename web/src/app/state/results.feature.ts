@@ -1,9 +1,9 @@
 import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
-import type { Evaluation, Plan } from '@rinnovo/core/check';
+import type { Plan } from '@rinnovo/core/check';
 import type { CuttingPlan } from '@rinnovo/core/cut';
 import type { Bench } from '@rinnovo/core/gate';
 import type { Option } from '@rinnovo/core/remedy';
-import type { Live } from '../../workers/live-messages';
+import type { Live, Rested } from '../../workers/live-messages';
 
 /** A result with what it was computed from: the key of the state, and the plan. */
 export interface Computed<T> {
@@ -15,7 +15,7 @@ export interface Computed<T> {
 export interface ResultsFeature {
   readonly live: Computed<Live> | null;
   /** The same with every working, once the plan rests. */
-  readonly full: Computed<Evaluation> | null;
+  readonly full: Computed<Rested> | null;
   readonly options: Computed<readonly Option[]> | null;
   readonly cutting: Computed<CuttingPlan | null> | null;
   readonly bench: Computed<Bench> | null;
@@ -26,7 +26,7 @@ export const resultActions = createActionGroup({
   source: 'results',
   events: {
     Evaluated: props<{ computed: Computed<Live> }>(),
-    'Evaluated in full': props<{ computed: Computed<Evaluation> }>(),
+    'Evaluated in full': props<{ computed: Computed<Rested> }>(),
     'Options worked out': props<{ computed: Computed<readonly Option[]> }>(),
     'Cutting planned': props<{ computed: Computed<CuttingPlan | null> }>(),
     'Bench laid out': props<{ computed: Computed<Bench> }>(),

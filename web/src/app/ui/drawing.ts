@@ -1,4 +1,4 @@
-import type { PlannedRoute } from '@rinnovo/core/check';
+import type { Plan, PlannedRoute } from '@rinnovo/core/check';
 import { pathData } from '@rinnovo/core/format';
 import { toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
@@ -81,6 +81,17 @@ export function drawPart(part: Pickup, at: Point): readonly DrawnPath[] {
       title: `${part.name}: ${level.id}`,
     })),
   );
+}
+
+/** An instrument from the top with a part laid at its position and the insert as the plan has it; a plan's route is not among these lines. */
+export function drawPlace(a: Anatomy, place: Pick<Plan, 'position' | 'insertFitted'>, part: Pickup | null): readonly DrawnPath[] {
+  const fitted = place.insertFitted;
+  const shown = {
+    ...a,
+    plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted } } : o)) })),
+  };
+  const position = a.positions.find((p) => p.id === place.position);
+  return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
 }
 
 /** A rectangle to look at, mm. */

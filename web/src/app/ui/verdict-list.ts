@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Verdict } from '@rinnovo/core/check';
 import { CLASS_WORDS, clearanceText, verdictSentence, verdictTitle } from '@rinnovo/words';
@@ -6,7 +6,7 @@ import { selectNames } from '../state/selectors';
 import { viewFeature } from '../state/view.feature';
 import { WorkingView } from './working-view';
 
-/** Verdicts, gravest first: sign, what, number. One opens to its working. */
+/** Verdicts, gravest first: sign, what, number. One opens to its working. While a hand moves the plan the rows stay where they are. */
 @Component({
   selector: 'rn-verdict-list',
   imports: [WorkingView],
@@ -20,7 +20,9 @@ import { WorkingView } from './working-view';
             <span class="what"
               >{{ row.title }} <span class="visually-hidden">: {{ row.words.word }}</span></span
             >
-            <span class="number">{{ row.number }}</span>
+            <span class="number"
+              ><span class="digits">{{ row.number }}</span></span
+            >
           </button>
           @if (open() === row.v.id) {
             <div class="open">
@@ -54,6 +56,17 @@ import { WorkingView } from './working-view';
       flex: 1;
       line-height: 1.15;
     }
+    .number,
+    .digits {
+      display: block;
+      inline-size: 8.5rem;
+      block-size: 1.5em;
+      text-align: end;
+    }
+    /* A number that changes is laid out by itself, not with its row: a drag changes all of them at once. */
+    .digits {
+      contain: layout size;
+    }
     .clashes .sign,
     .clashes .number,
     .tooClose .sign,
@@ -76,13 +89,19 @@ import { WorkingView } from './working-view';
 })
 export class VerdictList {
   readonly verdicts = input.required<readonly Verdict[]>();
+  /** Keeps the rows in their order, so that an eye can follow one of them. */
+  readonly steady = input(false);
   /** The verdict whose working is open. */
   readonly open = model<string | null>(null);
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly names = this.store.selectSignal(selectNames);
+  private readonly ordered = linkedSignal<{ now: readonly Verdict[]; steady: boolean }, readonly Verdict[]>({
+    source: () => ({ now: this.verdicts(), steady: this.steady() }),
+    computation: ({ now, steady }, before) => (steady && before ? inOrderOf(before.value, now) : now),
+  });
   protected readonly rows = computed(() =>
-    this.verdicts().map((v) => ({
+    this.ordered().map((v) => ({
       v,
       words: CLASS_WORDS[v.class],
       title: verdictTitle(v, this.names()),
@@ -97,4 +116,11 @@ export class VerdictList {
   protected toggle(id: string): void {
     this.open.set(this.open() === id ? null : id);
   }
+}
+
+/** The same verdicts in an earlier order; what is new comes last. */
+function inOrderOf(before: readonly Verdict[], now: readonly Verdict[]): readonly Verdict[] {
+  const place = new Map(before.map((v, i) => [v.id, i]));
+  const of = (v: Verdict): number => place.get(v.id) ?? before.length;
+  return [...now].sort((a, b) => of(a) - of(b));
 }

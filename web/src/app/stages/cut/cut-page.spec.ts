@@ -38,7 +38,7 @@ describe('the typed place of the route', () => {
     await fixture.whenStable();
     await type(fixture, 'rn-pose-fields input', '1.5');
     const moved = { ...plan, route: { ...route, at: at(112) } };
-    store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan: moved, result: { verdicts: [], anatomy } } }));
+    store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan: moved, result: { verdicts: [], anatomy, figures: null } } }));
     store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan: structuredClone(moved) }, draft: null }));
     await fixture.whenStable();
     expect(texts(host(fixture))).toEqual(['1.5', '112.00']);

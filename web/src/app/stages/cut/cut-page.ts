@@ -13,7 +13,7 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectLive, selectNames, selectOperations, selectParts, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { OPERATIONS } from '@rinnovo/core/operation';
-import { drawAnatomy, drawLines, drawPart, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { drawLines, drawPlace, drawRoute, frameOfPosition } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
@@ -55,7 +55,7 @@ export class CutPage {
     return pockets ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, pockets }) : [];
   });
   protected readonly at = computed(() => this.route()?.at ?? { x: 0, y: 0, turn: 0 });
-  private readonly inHand = signal(false);
+  protected readonly inHand = signal(false);
   /** Where the route was last let go: what is typed there is overwritten by the hand alone, never by a sum that comes late. */
   protected readonly settledAt = linkedSignal<{ at: Placement; inHand: boolean }, Placement>({
     source: () => ({ at: this.at(), inHand: this.inHand() }),
@@ -63,7 +63,7 @@ export class CutPage {
     equal: (a, b) => a.x === b.x && a.y === b.y && a.turn === b.turn,
   });
   private readonly positionId = computed(() => this.plan()?.position ?? '');
-  private readonly partId = computed(() => this.plan()?.part ?? null);
+  private readonly pickup = computed(() => this.parts()[this.plan()?.part ?? ''] ?? null);
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
   protected readonly frame = computed(() => {
     const a = this.anatomy();
@@ -71,16 +71,7 @@ export class CutPage {
   });
   protected readonly paths = computed(() => {
     const a = this.anatomy();
-    if (!a) return [];
-    const fitted = this.insertFitted();
-    const shown = {
-      ...a,
-      plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted } } : o)) })),
-    };
-    const id = this.partId();
-    const part = id === null ? undefined : this.parts()[id];
-    const position = a.positions.find((p) => p.id === this.positionId());
-    return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
+    return a ? drawPlace(a, { position: this.positionId(), insertFitted: this.insertFitted() }, this.pickup()) : [];
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
@@ -88,8 +79,9 @@ export class CutPage {
   });
   protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
   protected readonly figures = computed(() => {
-    const f = this.live()?.figures;
+    const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
+    if (this.inHand()) return 'The areas follow when you let go.';
     return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
@@ -97,18 +89,18 @@ export class CutPage {
   protected readonly section = computed(() => {
     const after = this.resting()?.result.anatomy;
     const position = after?.positions.find((p) => p.id === this.positionId());
-    const id = this.partId();
-    const pickup = id === null ? undefined : this.parts()[id];
+    const pickup = this.pickup();
     return after && position ? sectionAt(after, position.at.y, pickup ? { pickup, at: position.at } : null) : [];
   });
   protected readonly sectionFrom = computed(() => this.frame().x - 12);
   protected readonly sectionTo = computed(() => this.frame().x + this.frame().width + 12);
-  /** How far the route is from the middle of its place, for the reader of the screen. */
+  /** What was found where the route came to rest, for the reader of the screen. */
   protected readonly said = computed(() => {
-    const r = this.resting()?.plan.route;
+    const resting = this.resting();
+    const r = resting?.plan.route;
     if (!r) return '';
     const box = bounds(r.pockets.map((p) => placeOutline(p.outline, r.at)));
-    return `Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
+    return `${headline(resting.result.verdicts)}. Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
   });
 
   protected move(move: Move): void {

@@ -5,11 +5,12 @@ import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
 import type { Plan } from '@rinnovo/core/check';
+import { remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectDecision, selectDraft, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
-import { drawAnatomy, drawLines, drawPart, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { drawLines, drawPlace, drawRoute, frameOfPosition } from '../../ui/drawing';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView } from '../../ui/plan-view';
 import { VerdictList } from '../../ui/verdict-list';
@@ -45,8 +46,18 @@ export class FitPage {
         ?.openings.find((o) => o.id === position?.opening)?.insert ?? null
     );
   });
-  protected readonly headline = computed(() => headline(this.verdicts()));
-  protected readonly grave = computed(() => this.verdicts().some((v) => v.class === 'clashes'));
+  private readonly options = this.store.selectSignal(resultsFeature.selectOptions);
+  /** The way out that is looked at instead of the plan as it stands. */
+  protected readonly shown = signal<string | null>(null);
+  protected readonly preview = computed(() => (this.decision() ? null : (this.options()?.result.find((o) => o.proposal.id === this.shown()) ?? null)));
+  protected readonly previewTitle = computed(() => {
+    const option = this.preview();
+    return option ? remedyTitle(option, this.names()) : null;
+  });
+  private readonly drawn = computed(() => this.preview()?.proposal.plan ?? this.plan());
+  protected readonly judged = computed(() => this.preview()?.evaluation.verdicts ?? this.verdicts());
+  protected readonly headline = computed(() => headline(this.judged()));
+  protected readonly grave = computed(() => this.judged().some((v) => v.class === 'clashes'));
   protected readonly frame = computed(() => {
     const a = this.anatomy();
     const p = this.plan();
@@ -54,26 +65,19 @@ export class FitPage {
   });
   protected readonly paths = computed(() => {
     const a = this.anatomy();
-    const plan = this.plan();
-    if (!a || !plan) return [];
-    const shown = {
-      ...a,
-      plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted: plan.insertFitted } } : o)) })),
-    };
-    const part = plan.part === null ? undefined : this.parts()[plan.part];
-    const position = a.positions.find((p) => p.id === plan.position);
-    return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
+    const plan = this.drawn();
+    return a && plan ? drawPlace(a, plan, this.parts()[plan.part ?? ''] ?? null) : [];
   });
   protected readonly route = computed(() => {
-    const r = this.plan()?.route;
+    const r = this.drawn()?.route;
     return r ? drawRoute(r) : [];
   });
-  protected readonly at = computed(() => this.plan()?.route?.at ?? { x: 0, y: 0, turn: 0 });
+  protected readonly at = computed(() => this.drawn()?.route?.at ?? { x: 0, y: 0, turn: 0 });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
     return a ? drawLines(a, this.frame()) : [];
   });
-  protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
+  protected readonly marks = computed(() => marksOf(this.judged(), this.open(), this.names()));
 
   protected edit(change: Partial<Plan>): void {
     const plan = this.plan();

@@ -43,6 +43,16 @@ describe('the ways out', () => {
     expect(host(fixture).querySelector<HTMLInputElement>('form input')!.value).toBe('because');
   });
 
+  it('tell what a cut leaves standing even where it is well: hidden edge, walls, floors', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    await fixture.whenStable();
+    const told = host(fixture).querySelector('[data-remedy^="reroute"] ul')!.textContent;
+    for (const what of ['hidden by', 'Wall from', 'Floor under']) expect(told).toContain(what);
+    const kept = host(fixture).querySelector('[data-remedy^="keep"]')!.textContent;
+    expect(kept).not.toContain('Floor under');
+  });
+
   it('cannot be chosen while the plan is still being kept', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);

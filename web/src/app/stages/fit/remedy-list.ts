@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
+import type { CheckId } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
 import { CLASS_WORDS, clearanceText, exclusionText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
@@ -13,6 +14,9 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
+
+/** What a cut leaves standing: told even where it is well. */
+const CUT_LEAVES: ReadonlySet<CheckId> = new Set<CheckId>(['hiddenEdge', 'wall', 'edgeOfBody', 'floor']);
 
 /** The ways out side by side, each worked out; one is chosen with a reason. */
 @Component({
@@ -32,6 +36,8 @@ export class RemedyList {
   private readonly job = this.store.selectSignal(selectJob);
   private readonly anatomy = this.store.selectSignal(anatomy.select);
 
+  /** The way out that is looked at on the map. */
+  readonly shown = model<string | null>(null);
   protected readonly choosing = signal<string | null>(null);
   protected readonly reason = signal('');
   protected readonly problem = signal<string | null>(null);
@@ -77,7 +83,8 @@ export class RemedyList {
   private row(option: Option) {
     const names = this.names();
     const { verdicts } = option.evaluation;
-    const worst = verdicts.filter((v) => v.class !== 'well' && v.clearance !== null && v.unit === 'mm').slice(0, 4);
+    const cuts = option.proposal.plan.route !== null;
+    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || (cuts && CUT_LEAVES.has(v.check))));
     const f = option.cutting?.figures;
     return {
       option,
@@ -88,7 +95,7 @@ export class RemedyList {
       baseline: option.excluded?.kind === 'baseline',
       score: option.score.total.toFixed(1),
       scales: option.score.scales.map((s) => ({ id: s.id, word: SCALE_WORDS[s.id], value: s.value.toFixed(1), weight: s.weight })),
-      worst: worst.map((v) => ({
+      told: told.map((v) => ({
         id: v.id,
         sign: CLASS_WORDS[v.class].sign,
         kind: v.class,

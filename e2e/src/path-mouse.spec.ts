@@ -58,6 +58,13 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(page.getByRole('alert')).toContainText('Not a length');
   await expectAccessible(page, 'survey with an error');
   await page.locator('[data-target="checkWidthAcross|plate|"]').click();
+  await page.locator('[data-target="bodyThickness|body|"]').click();
+  await page.getByRole('button', { name: 'Measure a second time' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectAccessible(page, 'the second reading');
+  await page.getByRole('button', { name: 'Not now' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.locator('[data-target="bodyThickness|body|"]').click();
   for (const [key, value] of READINGS) await readTwice(page, key, value);
   await expect(page.getByText('7 / 7')).toBeVisible();
   await expectAccessible(page, 'survey');
@@ -86,6 +93,14 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   // Bench: every step; a depth that is asked for is refused when it cannot be.
   await page.getByRole('link', { name: 'To the bench' }).click();
   await expectAccessible(page, 'bench');
+  await page.getByRole('button', { name: 'Went wrong' }).click();
+  await expectAccessible(page, 'what went wrong');
+  await page.getByRole('button', { name: 'Back to the step' }).click();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectAccessible(page, 'the key map');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
   let challenged = false;
   for (let i = 0; i < 60; i++) {
     if (await page.getByText('All work is done').isVisible()) break;

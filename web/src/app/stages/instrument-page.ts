@@ -30,7 +30,7 @@ import { PlanConflict } from '../ui/plan-conflict';
           @if (job(); as j) {
             <span class="soft">{{ j.title }} — “{{ j.ownerSays }}”</span>
           }
-          <span class="soft saving" role="status">{{ saving() }}</span>
+          <span class="soft saving no-print" role="status">{{ saving() }}</span>
         </p>
         @if (plan().conflict; as c) {
           <rn-plan-conflict [theirs]="c.theirs" [mine]="c.mine" />
@@ -78,8 +78,17 @@ import { PlanConflict } from '../ui/plan-conflict';
       padding: 2rem;
     }
     @media print {
-      :host {
+      :host,
+      main {
         display: block;
+      }
+      .title {
+        flex-wrap: wrap;
+        padding: 0;
+        white-space: normal;
+      }
+      .stage {
+        padding: 0;
       }
     }
   `,

@@ -59,7 +59,7 @@ import { WorkingView } from './working-view';
     .number,
     .digits {
       display: block;
-      inline-size: 8.5rem;
+      inline-size: 8.1rem;
       block-size: 1.5em;
       text-align: end;
     }

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import type { CheckId } from '@rinnovo/core/check';
+import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
 import { CLASS_WORDS, clearanceText, exclusionText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
@@ -15,8 +15,11 @@ import { selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 
-/** What a cut leaves standing: told even where it is well. */
-const CUT_LEAVES: ReadonlySet<CheckId> = new Set<CheckId>(['hiddenEdge', 'wall', 'edgeOfBody', 'floor']);
+/** What the planned cut leaves standing, told even where it is well: hidden edge, walls to its neighbours, floors. */
+function isLeftByCut(v: Verdict): boolean {
+  const checks: readonly CheckId[] = ['hiddenEdge', 'wall', 'floor'];
+  return checks.includes(v.check) && v.subject.item?.split('/')[0] === PLANNED_SET;
+}
 
 /** The ways out side by side, each worked out; one is chosen with a reason. */
 @Component({
@@ -83,8 +86,7 @@ export class RemedyList {
   private row(option: Option) {
     const names = this.names();
     const { verdicts } = option.evaluation;
-    const cuts = option.proposal.plan.route !== null;
-    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || (cuts && CUT_LEAVES.has(v.check))));
+    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || isLeftByCut(v)));
     const f = option.cutting?.figures;
     return {
       option,

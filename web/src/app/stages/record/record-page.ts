@@ -2,13 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
-import { compareAnatomies, type Difference } from '@rinnovo/core/instrument';
+import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { undoRecipe } from '@rinnovo/core/record';
 import { labelText, lengthText, nameOf, OPERATION_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
 import { anatomy, ledger, people } from '../../state/resources';
 import { selectDecision, selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from '../../ui/drawing';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
 
 /** What was done, as found beside as left, and what can be undone; prints as the report. */
@@ -32,22 +32,16 @@ export class RecordPage {
   protected readonly whole = signal(false);
 
   protected readonly now = computed(() => this.held().data?.now ?? null);
-  private readonly shown = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found)?.document ?? null);
-  protected readonly revision = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found)?.revision ?? 0);
-  protected readonly paths = computed(() => {
-    const a = this.shown();
-    return a
-      ? drawAnatomy(a, 'top').map((p) => (p.id.includes('/') && p.kind === 'cavity' && this.fresh().has(p.id) ? { ...p, kind: 'planned' as const } : p))
-      : [];
-  });
-  protected readonly frame = computed(() => {
-    const a = this.shown();
-    const position = a?.positions[0]?.id;
-    return a ? (this.whole() || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position)) : { x: 0, y: 0, width: 100, height: 100 };
-  });
-  protected readonly lines = computed(() => {
-    const a = this.shown();
-    return a ? drawLines(a, this.frame()) : [];
+  private readonly shown = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found) ?? null);
+  protected readonly revision = computed(() => this.shown()?.revision ?? 0);
+  protected readonly map = computed(() => this.draw(this.shown()?.document ?? null, this.whole()));
+  /** Both states side by side, on paper. */
+  protected readonly maps = computed(() => {
+    const d = this.held().data;
+    return [
+      { caption: `As found, revision ${d?.found.revision ?? 0}`, ...this.draw(d?.found.document ?? null, false) },
+      { caption: `As left, revision ${d?.now.revision ?? 0}`, ...this.draw(d?.now.document ?? null, false) },
+    ];
   });
   private readonly differences = computed(() => {
     const d = this.held().data;
@@ -81,6 +75,15 @@ export class RecordPage {
 
   protected print(): void {
     window.print();
+  }
+
+  /** One state to scale: all of it, or the first place where a pickup sits; what is new stands out. */
+  private draw(a: Anatomy | null, whole: boolean): { readonly paths: readonly DrawnPath[]; readonly lines: readonly DrawnPath[]; readonly frame: Frame } {
+    if (!a) return { paths: [], lines: [], frame: { x: 0, y: 0, width: 100, height: 100 } };
+    const position = a.positions[0]?.id;
+    const frame = whole || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position);
+    const isNew = (p: DrawnPath): boolean => p.kind === 'cavity' && this.fresh().has(p.id);
+    return { paths: drawAnatomy(a, 'top').map((p) => (isNew(p) ? { ...p, kind: 'planned' as const } : p)), lines: drawLines(a, frame), frame };
   }
 
   /** The new pockets of a cavity with their depths as left. */

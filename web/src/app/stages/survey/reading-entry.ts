@@ -56,10 +56,16 @@ import { LengthField } from '../../ui/length-field';
       padding: 0.25rem 0.75rem 0.75rem 2.6rem;
     }
     .row {
-      display: grid;
-      grid-template-columns: 1.3fr 1fr auto;
+      display: flex;
+      flex-wrap: wrap;
       gap: 0.75rem;
       align-items: start;
+    }
+    .row mat-form-field {
+      flex: 1 1 12rem;
+    }
+    .row rn-length-field {
+      flex: 1 1 8rem;
     }
     .row button {
       margin-block-start: 0.4rem;

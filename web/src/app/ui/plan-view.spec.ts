@@ -2,6 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { anatomy, setUp } from '../../testing/fixture';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from './drawing';
 import { PlanView, type Move } from './plan-view';
+import { signPath } from './signs';
 
 describe('the plan view', () => {
   let fixture: ComponentFixture<PlanView>;
@@ -75,7 +76,15 @@ describe('the plan view', () => {
     fixture.componentRef.setInput('marks', [{ id: 'm', x: 0, y: 100, kind: 'clashes', title: 'Base in the route', text: '−9.15' }]);
     await fixture.whenStable();
     expect(svg().getAttribute('aria-label')).toBe('Map');
-    expect(svg().querySelector('.mark .sign')!.getAttribute('d')).toContain('M0.45 -0.45');
+    // the cross of a clash: two strokes
+    expect(svg().querySelector('.mark .sign')!.getAttribute('d')).toMatch(/^M0 100m\S+ \S+l\S+ \S+m0 \S+l\S+ \S+$/);
     expect(svg().querySelector('.mark title')!.textContent).toBe('Base in the route');
+  });
+});
+
+describe('the signs of verdicts', () => {
+  it('stand where their mark is, in its size', () => {
+    expect(signPath('tooClose', { x: 10, y: 20 }, 5)).toBe('M10 20m0 -3l3 3l-3 3l-3 -3z');
+    expect(signPath('thin', { x: 0, y: 0 }, 2)).toBe('M0 0m0 -1.3a1.3 1.3 0 0 0 0 2.6z');
   });
 });

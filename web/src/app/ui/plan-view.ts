@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatButtonModule } from '@angular/material/button';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import type { DrawnPath, Frame, Mark } from './drawing';
-import { SIGNS } from './signs';
+import { signPath } from './signs';
 
 /** What the arrow keys and the hand do to the moving layer. */
 export interface Move {
@@ -65,7 +65,7 @@ export class PlanView {
   protected readonly markSize = computed(() => Math.max(this.window().width, this.window().height) / 60);
   /** Where the moving layer is drawn: ahead of `at` while keys or the hand are quicker than the owner of the value. */
   protected readonly pose = linkedSignal(() => this.at());
-  protected readonly signs = SIGNS;
+  protected readonly sign = signPath;
   /** The hand holds the layer: numbers beside the marks wait until it is let go, the verdicts' list goes on. */
   protected readonly inHand = signal(false);
   private grip: Grip | null = null;

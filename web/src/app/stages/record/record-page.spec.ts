@@ -50,11 +50,14 @@ describe('the record', () => {
     expect(text).toContain('nothing → Wide two-coil');
     expect(text).toContain('cannot be put back');
     expect(text).toContain('“what she asked for”');
-    expect(host(fixture).querySelectorAll('path.planned').length).toBe(1);
+    const shown = (where: string): number => host(fixture).querySelectorAll(`${where} path.planned`).length;
+    expect(shown('rn-plan-view.no-print')).toBe(1);
+    // the report has both states side by side: new only in the second
+    expect([shown('.report figure:first-child'), shown('.report figure:last-child')]).toEqual([0, 1]);
     expect(host(fixture).querySelector<HTMLAnchorElement>('a[download]')!.getAttribute('href')).toBe('/api/instruments/i/passport');
     [...host(fixture).querySelectorAll('button')].find((b) => b.textContent.includes('As found'))!.click();
     await fixture.whenStable();
-    expect(host(fixture).querySelectorAll('path.planned').length).toBe(0);
+    expect(shown('rn-plan-view.no-print')).toBe(0);
     expect(host(fixture).textContent).toContain('as found, revision 1');
   });
 });

@@ -1,10 +1,15 @@
 import type { Loose } from './loose.js';
+import { BODY_FRAME, DATUMS, HEADSTOCK_FRAME, NECK_FRAME } from '@rinnovo/core/instrument';
 import type {
   Anatomy,
   Body,
   Cavity,
+  Distance,
+  Edge,
   FeatureOutline,
   Frame,
+  Headstock,
+  Hole,
   Insert,
   Neck,
   Opening,
@@ -27,6 +32,7 @@ export const featureOutline = Joi.object<Loose<FeatureOutline>, true>({
 });
 
 const face = Joi.string().valid('top', 'back');
+const condition = Joi.string().valid('sound', 'stripped', 'cracked', 'plugged', 'chipped');
 
 export const pocket = Joi.object<Loose<Pocket>, true>({
   id: localId.required(),
@@ -39,11 +45,29 @@ export const pocket = Joi.object<Loose<Pocket>, true>({
 const cavity = Joi.object<Loose<Cavity>, true>({
   id: localId.required(),
   name: text.required(),
-  kind: Joi.string().valid('route', 'neck pocket', 'control', 'other').required(),
+  kind: Joi.string().valid('route', 'neck pocket', 'control', 'recess', 'slot', 'channel', 'other').required(),
   face: face.required(),
   frame: localId.required(),
   pockets: Joi.array().items(pocket).min(1).max(200).unique('id').required(),
   hiddenBy: localId.allow(null).required(),
+  condition: condition.required(),
+});
+
+const hole = Joi.object<Loose<Hole>, true>({
+  id: localId.required(),
+  name: text.required(),
+  kind: Joi.string().valid('screw', 'string', 'stud', 'pot', 'switch', 'jack', 'tuner', 'wire', 'other').required(),
+  face: Joi.string().valid('top', 'back', 'side', 'headstock front', 'headstock back', 'fingerboard').required(),
+  frame: localId.required(),
+  at: point.required(),
+  diameter: maybeDimension.required(),
+  bare: maybeDimension.required(),
+  through: Joi.boolean().required(),
+  depth: maybeDimension.required(),
+  limit: limit.required(),
+  basis: basis.required(),
+  hiddenBy: localId.allow(null).required(),
+  condition: condition.required(),
 });
 
 const insert = Joi.object<Loose<Insert>, true>({
@@ -71,6 +95,8 @@ const plate = Joi.object<Loose<Plate>, true>({
   thickness: maybeDimension.required(),
   openings: Joi.array().items(opening).max(50).unique('id').required(),
   screws: Joi.array().items(plateScrew).max(100).required(),
+  kind: Joi.string().valid('plate', 'guard', 'ring', 'bridge', 'tailpiece', 'tremolo', 'other').required(),
+  condition: condition.required(),
 });
 
 const position = Joi.object<Loose<PickupPosition>, true>({
@@ -91,32 +117,81 @@ const strings = Joi.object<Loose<Strings>, true>({
   spreadAtSaddles: maybeDimension.required(),
 });
 
-const neck = Joi.object<Loose<Neck>, true>({ scale: maybeDimension.required(), frets: count.max(40).required(), nutToMouth: maybeDimension.required() });
+const neck = Joi.object<Loose<Neck>, true>({
+  scale: maybeDimension.required(),
+  scaleBass: maybeDimension.required(),
+  frets: count.max(40).required(),
+  zeroFret: Joi.boolean().required(),
+  nutToMouth: maybeDimension.required(),
+  nutWidth: maybeDimension.required(),
+  endWidth: maybeDimension.required(),
+  radius: maybeDimension.required(),
+  thicknessFirst: maybeDimension.required(),
+  thicknessTwelfth: maybeDimension.required(),
+});
 
-const body = Joi.object<Loose<Body>, true>({ outline: featureOutline.allow(null).required(), thickness: maybeDimension.required() });
+const carve = Joi.object<Loose<Body['carve']>, true>({ kind: Joi.string().valid('flat', 'carved', 'bevelled').required(), height: maybeDimension.required() });
+
+const body = Joi.object<Loose<Body>, true>({ outline: featureOutline.allow(null).required(), thickness: maybeDimension.required(), carve: carve.required() });
+
+const headstock = Joi.object<Loose<Headstock>, true>({
+  outline: featureOutline.allow(null).required(),
+  thickness: maybeDimension.required(),
+  tilt: Joi.number().min(-10).max(45).required(),
+});
+
+const edge = Joi.object<Loose<Edge>, true>({ of: localId.required(), side: Joi.string().valid('low', 'middle', 'high').required() });
+
+const distance = Joi.object<Loose<Distance>, true>({
+  id: localId.required(),
+  axis: Joi.string().valid('across', 'along').required(),
+  from: edge.required(),
+  to: edge.required(),
+  value: mm.required(),
+  limit: limit.greater(0).required(),
+  raw: text.required(),
+});
 
 /** An anatomy document; its features must name one another rightly. */
 export const anatomy = Joi.object<Loose<Anatomy>, true>({
   format: Joi.number().valid(1).required(),
+  handed: Joi.string().valid('right', 'left').required(),
   frames: Joi.array().items(frame).max(50).unique('id').required(),
   strings: strings.required(),
   neck: neck.required(),
   body: body.required(),
+  headstock: headstock.required(),
   cavities: Joi.array().items(cavity).max(100).unique('id').required(),
   plates: Joi.array().items(plate).max(50).unique('id').required(),
+  holes: Joi.array().items(hole).max(500).unique('id').required(),
   positions: Joi.array().items(position).max(20).unique('id').required(),
+  distances: Joi.array().items(distance).max(500).unique('id').required(),
 }).custom((value: Anatomy, helpers) => {
   const lost = danglingReference(value);
-  return lost ? helpers.message({ custom: `nothing in this document is called ${lost}` }) : value;
+  if (lost) return helpers.message({ custom: `nothing in this document is called ${lost}` });
+  const twice = doubleName(value);
+  return twice ? helpers.message({ custom: `two features are called ${twice}` }) : value;
 });
+
+/** The first id that two features share, of whatever kind; null when each has its own. */
+export function doubleName(a: Anatomy): string | null {
+  const seen = new Set<string>(['body', 'neck', 'strings', 'headstock', ...DATUMS]);
+  for (const { id } of [...a.cavities, ...a.plates, ...a.holes]) {
+    if (seen.has(id)) return id;
+    seen.add(id);
+  }
+  return null;
+}
 
 /** The first name in a document that nothing in it bears; null when it is whole. */
 export function danglingReference(a: Anatomy): string | null {
-  const frames = new Set(['body', ...a.frames.map((f) => f.id)]);
+  const frames = new Set([BODY_FRAME, NECK_FRAME, HEADSTOCK_FRAME, ...a.frames.map((f) => f.id)]);
   const plates = new Map(a.plates.map((p) => [p.id, p]));
   const cavities = new Set(a.cavities.map((c) => c.id));
-  for (const x of [...a.cavities, ...a.plates]) if (!frames.has(x.frame)) return x.frame;
-  for (const c of a.cavities) if (c.hiddenBy !== null && !plates.has(c.hiddenBy)) return c.hiddenBy;
+  for (const x of [...a.cavities, ...a.plates, ...a.holes]) if (!frames.has(x.frame)) return x.frame;
+  for (const c of [...a.cavities, ...a.holes]) if (c.hiddenBy !== null && !plates.has(c.hiddenBy)) return c.hiddenBy;
+  const edges = new Set<string>([...DATUMS, ...cavities, ...plates.keys(), ...a.holes.map((h) => h.id)]);
+  for (const d of a.distances) for (const e of [d.from, d.to]) if (!edges.has(e.of)) return e.of;
   for (const p of a.positions) {
     if (!cavities.has(p.cavity)) return p.cavity;
     const plate = plates.get(p.plate);

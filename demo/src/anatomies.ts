@@ -1,4 +1,4 @@
-import type { Anatomy, FeatureOutline } from '@rinnovo/core/instrument';
+import { blankAnatomy, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
 import type { Basis, Dimension } from '@rinnovo/core/measure';
 import { filletedPolygon, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
 import { ids } from './ids.js';
@@ -50,12 +50,13 @@ const BODY: readonly Point[] = [
 
 /** The workshop model 'Tern': bolt-on, 635 scale, 22 frets; both instruments are of it. */
 export function tern(build: Build): Anatomy {
+  const blank = blankAnatomy();
   return {
-    format: 1,
+    ...blank,
     frames: [{ id: 'neck plate', at: { ...PLATE, turn: 0 } }],
     strings: { count: 6, spreadAtNut: { value: 35.5, limit: 0.05, basis: traced }, spreadAtSaddles: { value: 52.5, limit: 0.05, basis: traced } },
-    neck: { scale: { value: 635, limit: 0.25, basis: traced }, frets: 22, nutToMouth: { value: 392, limit: 0.25, basis: traced } },
-    body: { outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: told }, thickness: read(build.thickness, build.readings[0]) },
+    neck: { ...blank.neck, scale: { value: 635, limit: 0.25, basis: traced }, frets: 22, nutToMouth: { value: 392, limit: 0.25, basis: traced } },
+    body: { ...blank.body, outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: told }, thickness: read(build.thickness, build.readings[0]) },
     cavities: [
       {
         id: 'neck pocket',
@@ -73,6 +74,7 @@ export function tern(build: Build): Anatomy {
           },
         ],
         hiddenBy: null,
+        condition: 'sound',
       },
       {
         id: 'neck route',
@@ -90,6 +92,7 @@ export function tern(build: Build): Anatomy {
           },
         ],
         hiddenBy: 'plate',
+        condition: 'sound',
       },
       {
         id: 'back cavity',
@@ -107,6 +110,7 @@ export function tern(build: Build): Anatomy {
           },
         ],
         hiddenBy: null,
+        condition: 'sound',
       },
     ],
     plates: [
@@ -126,6 +130,8 @@ export function tern(build: Build): Anatomy {
           },
         ],
         screws: PLATE_SCREWS.map((p) => ({ ...inPlate(p), gauge: 4 })),
+        kind: 'plate',
+        condition: 'sound',
       },
     ],
     positions: [

@@ -72,8 +72,21 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   spreadAtNut: 'string spread at the nut',
   spreadAtSaddles: 'string spread at the saddles',
   scaleLength: 'scale length',
+  scaleLengthBass: 'scale length of the lowest string',
   nutToMouth: 'nut to the pocket’s mouth',
+  nutWidth: 'width at the nut',
+  boardEndWidth: 'width at the end of the board',
+  boardRadius: 'radius of the board',
+  neckThickness: 'thickness of the neck',
+  headstockThickness: 'thickness of the headstock',
+  carveHeight: 'height of the carve',
+  holeDiameter: 'diameter',
+  bareDiameter: 'diameter in bare wood',
+  holeDepth: 'depth',
 };
+
+/** One of each: the quantity says whose it is. */
+const SPEAKS_FOR_ITSELF = new Set(['strings', 'neck', 'headstock']);
 
 /** Pockets that are the whole of their cavity need no name of their own. */
 const WHOLE = new Set(['floor', 'pocket']);
@@ -81,7 +94,8 @@ const WHOLE = new Set(['floor', 'pocket']);
 /** What is measured, in words: `long back cavity, depth`; the quantity alone where it says all. */
 export function targetText(t: Target, names: Names): string {
   const what = QUANTITY[t.quantity];
-  if (t.feature === 'strings' || t.feature === 'neck' || t.quantity === 'bodyThickness') return what;
+  if (t.quantity === 'neckThickness') return `${what} at the ${t.part ?? ''} fret`;
+  if (SPEAKS_FOR_ITSELF.has(t.feature) || t.quantity === 'bodyThickness' || t.quantity === 'carveHeight') return what;
   if (t.feature === 'body') return `body, ${what}`;
   if (t.part === undefined || WHOLE.has(t.part)) return `${nameOf(names, t.feature)}, ${what}`;
   const part = names[t.part];

@@ -1,8 +1,14 @@
 import type { Basis, Dimension } from '../measure/index.js';
 import type { Outline, Placement, Point } from '../shape/index.js';
 
-/** The face of the wood that a feature is cut from. z goes into the wood from it. */
+/** The face of the body's wood that a hollow or a plate belongs to. z goes into the wood from it. */
 export type Face = 'top' | 'back';
+
+/** Every face that can have a hole; positions on the headstock are in its own frame, at the fingerboard in the neck's. */
+export type HoleFace = Face | 'side' | 'headstock front' | 'headstock back' | 'fingerboard';
+
+/** What state a feature is in. */
+export type Condition = 'sound' | 'stripped' | 'cracked' | 'plugged' | 'chipped';
 
 /** An outline on the instrument: the limit of error of its edges, and the two check widths that vouch for it, mm. */
 export interface FeatureOutline {
@@ -28,12 +34,37 @@ export interface Pocket {
 export interface Cavity {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'route' | 'neck pocket' | 'control' | 'other';
+  readonly kind: 'route' | 'neck pocket' | 'control' | 'recess' | 'slot' | 'channel' | 'other';
   readonly face: Face;
   readonly frame: string;
   readonly pockets: readonly Pocket[];
   /** The plate that hides it; null when it shows. */
   readonly hiddenBy: string | null;
+  readonly condition: Condition;
+}
+
+export type HoleKind = 'screw' | 'string' | 'stud' | 'pot' | 'switch' | 'jack' | 'tuner' | 'wire' | 'other';
+
+/** A round hole by its axis, in the frame of its face. A hole that goes through has no depth. */
+export interface Hole {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: HoleKind;
+  readonly face: HoleFace;
+  readonly frame: string;
+  readonly at: Point;
+  /** Finished, with the film in it, mm. */
+  readonly diameter: Dimension | null;
+  /** In the bare wood, mm. */
+  readonly bare: Dimension | null;
+  readonly through: boolean;
+  readonly depth: Dimension | null;
+  /** Limit of its position, mm, and where that is from. */
+  readonly limit: number;
+  readonly basis: Basis;
+  /** The plate that hides it; null when it shows. */
+  readonly hiddenBy: string | null;
+  readonly condition: Condition;
 }
 
 /** A piece that closes an opening of a plate and has a slot of its own. */
@@ -55,7 +86,7 @@ export interface PlateScrew extends Point {
   readonly gauge: number;
 }
 
-/** A flat part that lies on a face and may hide what is under it; its outlines are in its own frame. */
+/** A flat part that lies on a face and may hide what is under it: a plate, a guard, the footprint of a bridge. Its outlines are in its own frame. */
 export interface Plate {
   readonly id: string;
   readonly name: string;
@@ -65,6 +96,8 @@ export interface Plate {
   readonly thickness: Dimension | null;
   readonly openings: readonly Opening[];
   readonly screws: readonly PlateScrew[];
+  readonly kind: 'plate' | 'guard' | 'ring' | 'bridge' | 'tailpiece' | 'tremolo' | 'other';
+  readonly condition: Condition;
 }
 
 /** A place for a pickup: the cavity it sits in, the opening it hangs in, where its middle is (body frame), and what is there. */
@@ -91,8 +124,19 @@ export interface Strings {
 }
 
 export interface Neck {
+  /** On a fanned board that of the highest string. */
   readonly scale: Dimension | null;
+  /** Of the lowest string, where it differs. */
+  readonly scaleBass: Dimension | null;
   readonly frets: number;
+  readonly zeroFret: boolean;
+  readonly nutWidth: Dimension | null;
+  readonly endWidth: Dimension | null;
+  /** Of the fingerboard; null where it is flat or unknown. */
+  readonly radius: Dimension | null;
+  /** Of neck and board together, at the first and the twelfth fret. */
+  readonly thicknessFirst: Dimension | null;
+  readonly thicknessTwelfth: Dimension | null;
   /** From the nut to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }
@@ -100,18 +144,61 @@ export interface Neck {
 export interface Body {
   readonly outline: FeatureOutline | null;
   readonly thickness: Dimension | null;
+  /** Height of a carved or bevelled surface above the top's plane at the edge. */
+  readonly carve: { readonly kind: 'flat' | 'carved' | 'bevelled'; readonly height: Dimension | null };
+}
+
+export interface Headstock {
+  readonly outline: FeatureOutline | null;
+  readonly thickness: Dimension | null;
+  /** Backwards from the board's plane, degrees. */
+  readonly tilt: number;
 }
 
 /** An instrument to scale. x across, positive to the treble side of a right-handed one; y towards the bridge; z into the wood; mm. */
 export interface Anatomy {
   readonly format: 1;
+  /** A left-handed instrument is stored like a right-handed one and seen mirrored. */
+  readonly handed: 'right' | 'left';
   readonly frames: readonly Frame[];
   readonly strings: Strings;
   readonly neck: Neck;
   readonly body: Body;
+  readonly headstock: Headstock;
   readonly cavities: readonly Cavity[];
+  readonly holes: readonly Hole[];
   readonly plates: readonly Plate[];
   readonly positions: readonly PickupPosition[];
+  /** Where things are, as it was measured; the positions follow from these. */
+  readonly distances: readonly Distance[];
+}
+
+/** An edge that a calliper or rule is laid to: of a feature, or a line of the instrument. */
+export interface Edge {
+  /** A feature's id, or a datum. */
+  readonly of: string;
+  /** low: bass side or nut side; high: treble side or bridge side; middle. A datum has only its middle. */
+  readonly side: 'low' | 'middle' | 'high';
+}
+
+/** The lines that positions are told from: x = 0, y = 0, and y at the nut. */
+export type Datum = 'centre line' | 'pocket mouth' | 'nut';
+export const DATUMS: readonly Datum[] = ['centre line', 'pocket mouth', 'nut'];
+
+/** How far it is from one edge to another along an axis, mm; positive to the treble side or towards the bridge. */
+export interface Distance {
+  readonly id: string;
+  readonly axis: 'across' | 'along';
+  readonly from: Edge;
+  readonly to: Edge;
+  readonly value: number;
+  readonly limit: number;
+  /** What was typed. */
+  readonly raw: string;
 }
 
 export const BODY_FRAME = 'body';
+/** The nut's: y from the nut towards the bridge. */
+export const NECK_FRAME = 'neck';
+/** The headstock's, laid flat: its origin is the nut too. */
+export const HEADSTOCK_FRAME = 'headstock';

@@ -1,6 +1,7 @@
 import type { Basis, Dimension } from '../measure/index.js';
 import { roundedRectangle, type Point } from '../shape/index.js';
 import type { Anatomy, FeatureOutline } from './anatomy.js';
+import { blankAnatomy } from './blank.js';
 
 /** A rectangle with round corners by its middle in the body's frame, mm. */
 export interface Box extends Point {
@@ -46,13 +47,13 @@ const outline = (b: Box): FeatureOutline => ({
 
 /** An anatomy from typed sizes; every value is marked as told until it is read. `part` is what sits there now. */
 export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anatomy {
+  const blank = blankAnatomy();
   const pocket: Box = { x: 0, y: s.pocketLength / 2, width: s.pocketWidth, height: s.pocketLength, corner: 3 };
   return {
-    format: 1,
-    frames: [],
+    ...blank,
     strings: { count: s.strings, spreadAtNut: dimension(s.spreadAtNut), spreadAtSaddles: dimension(s.spreadAtSaddles) },
-    neck: { scale: dimension(s.scale), frets: s.frets, nutToMouth: dimension(s.nutToMouth) },
-    body: { outline: outline(s.body), thickness: dimension(s.thickness) },
+    neck: { ...blank.neck, scale: dimension(s.scale), frets: s.frets, nutToMouth: dimension(s.nutToMouth) },
+    body: { ...blank.body, outline: outline(s.body), thickness: dimension(s.thickness) },
     cavities: [
       {
         id: 'neck pocket',
@@ -62,6 +63,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         frame: 'body',
         pockets: [{ id: 'pocket', set: 'found', outline: outline(pocket), depth: dimension(s.pocketDepth), bored: false }],
         hiddenBy: null,
+        condition: 'sound',
       },
       {
         id: 'route',
@@ -71,6 +73,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         frame: 'body',
         pockets: [{ id: 'old', set: 'found', outline: outline(s.route), depth: dimension(s.routeDepth), bored: false }],
         hiddenBy: 'plate',
+        condition: 'sound',
       },
       {
         id: 'back cavity',
@@ -80,6 +83,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         frame: 'body',
         pockets: [{ id: 'floor', set: 'found', outline: outline(s.back), depth: dimension(s.backDepth), bored: false }],
         hiddenBy: null,
+        condition: 'sound',
       },
     ],
     plates: [
@@ -92,6 +96,8 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         thickness: dimension(s.plateThickness),
         openings: [{ id: 'window', name: 'Window', outline: outline(s.window), insert: null }],
         screws: [],
+        kind: 'plate',
+        condition: 'sound',
       },
     ],
     positions: [{ id: 'pickup', name: 'Pickup', cavity: 'route', plate: 'plate', opening: 'window', at: { x: s.window.x, y: s.window.y }, part }],

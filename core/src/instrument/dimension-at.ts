@@ -1,5 +1,5 @@
 import type { Dimension } from '../measure/index.js';
-import type { Target } from '../quantity/index.js';
+import type { QuantityId, Target } from '../quantity/index.js';
 import { bounds } from '../shape/index.js';
 import type { Anatomy, Cavity, FeatureOutline, Opening, Plate } from './anatomy.js';
 
@@ -7,19 +7,43 @@ type Found = { readonly exists: false } | { readonly exists: true; readonly dime
 
 const NONE: Found = { exists: false };
 
+const HOLE_FIELD = { holeDiameter: 'diameter', bareDiameter: 'bare', holeDepth: 'depth' } as const;
+
+/** The values of which an instrument has one: whose they are, and how they are got and set. */
+const SINGLE = {
+  bodyThickness: ['body', (a: Anatomy) => a.body.thickness, (a: Anatomy, d) => ({ ...a, body: { ...a.body, thickness: d } })],
+  carveHeight: ['body', (a: Anatomy) => a.body.carve.height, (a: Anatomy, d) => ({ ...a, body: { ...a.body, carve: { ...a.body.carve, height: d } } })],
+  scaleLength: ['neck', (a: Anatomy) => a.neck.scale, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, scale: d } })],
+  scaleLengthBass: ['neck', (a: Anatomy) => a.neck.scaleBass, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, scaleBass: d } })],
+  nutToMouth: ['neck', (a: Anatomy) => a.neck.nutToMouth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, nutToMouth: d } })],
+  nutWidth: ['neck', (a: Anatomy) => a.neck.nutWidth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, nutWidth: d } })],
+  boardEndWidth: ['neck', (a: Anatomy) => a.neck.endWidth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, endWidth: d } })],
+  boardRadius: ['neck', (a: Anatomy) => a.neck.radius, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, radius: d } })],
+  headstockThickness: ['headstock', (a: Anatomy) => a.headstock.thickness, (a: Anatomy, d) => ({ ...a, headstock: { ...a.headstock, thickness: d } })],
+  spreadAtNut: ['strings', (a: Anatomy) => a.strings.spreadAtNut, (a: Anatomy, d) => ({ ...a, strings: { ...a.strings, spreadAtNut: d } })],
+  spreadAtSaddles: ['strings', (a: Anatomy) => a.strings.spreadAtSaddles, (a: Anatomy, d) => ({ ...a, strings: { ...a.strings, spreadAtSaddles: d } })],
+} as const satisfies Partial<Record<QuantityId, readonly [string, (a: Anatomy) => Dimension | null, (a: Anatomy, d: Dimension | null) => Anatomy]>>;
+
+type SingleId = keyof typeof SINGLE;
+const isSingle = (q: QuantityId): q is SingleId => q in SINGLE;
+
 /** The dimension that a target names; `exists` is false when the anatomy has no such feature. */
 export function dimensionAt(anatomy: Anatomy, t: Target): Found {
+  if (isSingle(t.quantity)) {
+    const [feature, get] = SINGLE[t.quantity];
+    return t.feature === feature ? { exists: true, dimension: get(anatomy) } : NONE;
+  }
   switch (t.quantity) {
-    case 'bodyThickness':
-      return t.feature === 'body' ? { exists: true, dimension: anatomy.body.thickness } : NONE;
-    case 'scaleLength':
-      return t.feature === 'neck' ? { exists: true, dimension: anatomy.neck.scale } : NONE;
-    case 'nutToMouth':
-      return t.feature === 'neck' ? { exists: true, dimension: anatomy.neck.nutToMouth } : NONE;
-    case 'spreadAtNut':
-      return t.feature === 'strings' ? { exists: true, dimension: anatomy.strings.spreadAtNut } : NONE;
-    case 'spreadAtSaddles':
-      return t.feature === 'strings' ? { exists: true, dimension: anatomy.strings.spreadAtSaddles } : NONE;
+    case 'neckThickness': {
+      if (t.feature !== 'neck' || (t.part !== 'first' && t.part !== 'twelfth')) return NONE;
+      return { exists: true, dimension: t.part === 'first' ? anatomy.neck.thicknessFirst : anatomy.neck.thicknessTwelfth };
+    }
+    case 'holeDiameter':
+    case 'bareDiameter':
+    case 'holeDepth': {
+      const hole = anatomy.holes.find((h) => h.id === t.feature);
+      return hole ? { exists: true, dimension: hole[HOLE_FIELD[t.quantity]] } : NONE;
+    }
     case 'pocketDepth': {
       const pocket = anatomy.cavities.find((c) => c.id === t.feature)?.pockets.find((p) => p.id === t.part);
       return pocket ? { exists: true, dimension: pocket.depth } : NONE;
@@ -37,9 +61,10 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
   }
 }
 
-/** The outline of a plate, an opening, a slot, a pocket or the body. */
+/** The outline of a plate, an opening, a slot, a pocket, the body or the headstock. */
 export function outlineAt(anatomy: Anatomy, feature: string, part?: string): FeatureOutline | null {
   if (feature === 'body') return anatomy.body.outline;
+  if (feature === 'headstock') return anatomy.headstock.outline;
   const plate = anatomy.plates.find((p) => p.id === feature);
   if (plate) {
     if (part === undefined) return plate.outline;
@@ -50,20 +75,19 @@ export function outlineAt(anatomy: Anatomy, feature: string, part?: string): Fea
   return anatomy.cavities.find((c) => c.id === feature)?.pockets.find((p) => p.id === part)?.outline ?? null;
 }
 
-/** The anatomy with one dimension replaced; throws RangeError when the anatomy has no such place. */
-export function withDimension(anatomy: Anatomy, t: Target, d: Dimension): Anatomy {
+/** The anatomy with one dimension replaced, or taken away; throws RangeError when the anatomy has no such place. */
+export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null): Anatomy {
   if (!dimensionAt(anatomy, t).exists) throw new RangeError('no such place on this instrument');
+  if (isSingle(t.quantity)) return SINGLE[t.quantity][2](anatomy, d);
   switch (t.quantity) {
-    case 'bodyThickness':
-      return { ...anatomy, body: { ...anatomy.body, thickness: d } };
-    case 'scaleLength':
-      return { ...anatomy, neck: { ...anatomy.neck, scale: d } };
-    case 'nutToMouth':
-      return { ...anatomy, neck: { ...anatomy.neck, nutToMouth: d } };
-    case 'spreadAtNut':
-      return { ...anatomy, strings: { ...anatomy.strings, spreadAtNut: d } };
-    case 'spreadAtSaddles':
-      return { ...anatomy, strings: { ...anatomy.strings, spreadAtSaddles: d } };
+    case 'neckThickness':
+      return { ...anatomy, neck: { ...anatomy.neck, [t.part === 'first' ? 'thicknessFirst' : 'thicknessTwelfth']: d } };
+    case 'holeDiameter':
+    case 'bareDiameter':
+    case 'holeDepth': {
+      const field = HOLE_FIELD[t.quantity];
+      return { ...anatomy, holes: anatomy.holes.map((h) => (h.id === t.feature ? { ...h, [field]: d } : h)) };
+    }
     case 'pocketDepth':
       return mapPocket(anatomy, t.feature, t.part, (p) => ({ ...p, depth: d }));
     case 'plateThickness':
@@ -85,6 +109,7 @@ function mapPlate(a: Anatomy, plate: string, f: (p: Plate) => Plate): Anatomy {
 
 function mapOutline(a: Anatomy, t: Target, f: (o: FeatureOutline) => FeatureOutline): Anatomy {
   if (t.feature === 'body') return a.body.outline ? { ...a, body: { ...a.body, outline: f(a.body.outline) } } : a;
+  if (t.feature === 'headstock') return a.headstock.outline ? { ...a, headstock: { ...a.headstock, outline: f(a.headstock.outline) } } : a;
   if (a.cavities.some((c) => c.id === t.feature)) return mapPocket(a, t.feature, t.part, (p) => ({ ...p, outline: f(p.outline) }));
   return mapPlate(a, t.feature, (plate) =>
     t.part === undefined ? { ...plate, outline: f(plate.outline) } : { ...plate, openings: plate.openings.map((o) => mapOpening(o, t.part, f)) },

@@ -1,12 +1,13 @@
 import { placeOutline, type Outline, type Placement } from '../shape/index.js';
-import { BODY_FRAME, type Anatomy } from './anatomy.js';
+import { BODY_FRAME, HEADSTOCK_FRAME, NECK_FRAME, type Anatomy } from './anatomy.js';
 
 const HERE: Placement = { x: 0, y: 0, turn: 0 };
 const placed = new WeakMap<Outline, Map<string, Outline>>();
 
-/** Where a frame lies in the body's. Throws RangeError for a frame that the anatomy does not have. */
+/** Where a frame lies in the body's; neck and headstock are laid flat, at the body where their distance is not known. Throws RangeError for a frame that the anatomy does not have. */
 export function placementOf(anatomy: Anatomy, frame: string): Placement {
   if (frame === BODY_FRAME) return HERE;
+  if (frame === NECK_FRAME || frame === HEADSTOCK_FRAME) return { x: 0, y: -(anatomy.neck.nutToMouth?.value ?? 0), turn: 0 };
   const found = anatomy.frames.find((f) => f.id === frame);
   if (!found) throw new RangeError(`no frame ${frame}`);
   return found.at;

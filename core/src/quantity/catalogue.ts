@@ -16,7 +16,17 @@ export type QuantityId =
   | 'spreadAtNut'
   | 'spreadAtSaddles'
   | 'scaleLength'
-  | 'nutToMouth';
+  | 'scaleLengthBass'
+  | 'nutToMouth'
+  | 'nutWidth'
+  | 'boardEndWidth'
+  | 'boardRadius'
+  | 'neckThickness'
+  | 'headstockThickness'
+  | 'carveHeight'
+  | 'holeDiameter'
+  | 'bareDiameter'
+  | 'holeDepth';
 
 export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   bodyThickness: { id: 'bodyThickness', unit: 'mm', min: 5, max: 150 },
@@ -27,7 +37,17 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   spreadAtNut: { id: 'spreadAtNut', unit: 'mm', min: 15, max: 120 },
   spreadAtSaddles: { id: 'spreadAtSaddles', unit: 'mm', min: 20, max: 200 },
   scaleLength: { id: 'scaleLength', unit: 'mm', min: 250, max: 1100 },
+  scaleLengthBass: { id: 'scaleLengthBass', unit: 'mm', min: 250, max: 1100 },
   nutToMouth: { id: 'nutToMouth', unit: 'mm', min: 100, max: 900 },
+  nutWidth: { id: 'nutWidth', unit: 'mm', min: 20, max: 130 },
+  boardEndWidth: { id: 'boardEndWidth', unit: 'mm', min: 25, max: 160 },
+  boardRadius: { id: 'boardRadius', unit: 'mm', min: 100, max: 2000 },
+  neckThickness: { id: 'neckThickness', unit: 'mm', min: 10, max: 60 },
+  headstockThickness: { id: 'headstockThickness', unit: 'mm', min: 5, max: 40 },
+  carveHeight: { id: 'carveHeight', unit: 'mm', min: 0.1, max: 40 },
+  holeDiameter: { id: 'holeDiameter', unit: 'mm', min: 0.4, max: 120 },
+  bareDiameter: { id: 'bareDiameter', unit: 'mm', min: 0.4, max: 120 },
+  holeDepth: { id: 'holeDepth', unit: 'mm', min: 0.1, max: 200 },
 };
 
 /** Where on the instrument: a feature, and a part of it (a pocket or an opening) where there is one. */

@@ -10,6 +10,7 @@ export * from './measures.js';
 export * from './opening.js';
 export * from './outline.js';
 export * from './overlap.js';
+export * from './recognise.js';
 export * from './region.js';
 export * from './scanline.js';
 export * from './tolerance.js';

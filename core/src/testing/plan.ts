@@ -1,5 +1,5 @@
 import type { Plan, PlanState } from '../check/index.js';
-import type { Anatomy, FeatureOutline } from '../instrument/index.js';
+import { blankAnatomy, type Anatomy, type FeatureOutline } from '../instrument/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
 import type { Pickup, Tool } from '../part/index.js';
@@ -17,12 +17,12 @@ export function edge(outline: Outline, limit = 0.05): FeatureOutline {
 
 /** A plain instrument for specs: a square-ish body, a pocket, one route under a plate with a window, one back cavity. mm. */
 export function plainAnatomy(): Anatomy {
+  const blank = blankAnatomy();
   return {
-    format: 1,
-    frames: [],
+    ...blank,
     strings: { count: 6, spreadAtNut: dim(36), spreadAtSaddles: dim(52) },
-    neck: { scale: dim(640), frets: 22, nutToMouth: dim(400) },
-    body: { outline: edge(roundedRectangle(320, 440, 40, { x: 0, y: 180 })), thickness: dim(44) },
+    neck: { ...blank.neck, scale: dim(640), frets: 22, nutToMouth: dim(400) },
+    body: { ...blank.body, outline: edge(roundedRectangle(320, 440, 40, { x: 0, y: 180 })), thickness: dim(44) },
     cavities: [
       {
         id: 'pocket',
@@ -31,6 +31,7 @@ export function plainAnatomy(): Anatomy {
         face: 'top',
         frame: 'body',
         hiddenBy: null,
+        condition: 'sound',
         pockets: [{ id: 'p', set: 'found', outline: edge(roundedRectangle(56, 70, 3, { x: 0, y: 35 })), depth: dim(16), bored: false }],
       },
       {
@@ -40,6 +41,7 @@ export function plainAnatomy(): Anatomy {
         face: 'top',
         frame: 'body',
         hiddenBy: 'plate',
+        condition: 'sound',
         pockets: [{ id: 'old', set: 'found', outline: edge(roundedRectangle(80, 30, 5, { x: 0, y: 110 })), depth: dim(18), bored: false }],
       },
       {
@@ -49,6 +51,7 @@ export function plainAnatomy(): Anatomy {
         face: 'back',
         frame: 'body',
         hiddenBy: null,
+        condition: 'sound',
         pockets: [{ id: 'b', set: 'found', outline: edge(roundedRectangle(40, 60, 6, { x: 0, y: 130 })), depth: dim(14), bored: false }],
       },
     ],
@@ -69,6 +72,8 @@ export function plainAnatomy(): Anatomy {
           },
         ],
         screws: [],
+        kind: 'plate',
+        condition: 'sound',
       },
     ],
     positions: [{ id: 'here', name: 'Here', cavity: 'route', plate: 'plate', opening: 'window', at: { x: 0, y: 110 }, part: 'small' }],

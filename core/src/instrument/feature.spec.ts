@@ -1,0 +1,163 @@
+import { bounds, circle, moveOutline, recognise, roundedRectangle } from '../shape/index.js';
+import { plainAnatomy } from '../testing/plan.js';
+import { seeded } from '../testing/random.js';
+import {
+  ADDED_KINDS,
+  addFeature,
+  boundsOf,
+  centreFeature,
+  copyFeature,
+  describeFeature,
+  dimensionAt,
+  featureOf,
+  featuresOf,
+  firstFeature,
+  holders,
+  mirrorFeature,
+  moveFeature,
+  removeFeature,
+  repeatFeature,
+  reshapeFeature,
+  startingAnatomy,
+  STARTING_KINDS,
+  targetsOf,
+  toBody,
+  type Anatomy,
+} from './index.js';
+
+const box = (a: Anatomy, id: string) => boundsOf(a, featureOf(a, id)!);
+const withHole = (): Anatomy => addFeature(plainAnatomy(), firstFeature('hole', 'h', 'Hole', 'top', { x: 30, y: 200 }));
+
+describe('features of an instrument', () => {
+  it('are moved with all their pockets, and a plate takes the pickup place in it along', () => {
+    const moved = moveFeature(plainAnatomy(), 'plate', 3, -2);
+    // 110 × 60 about (0, 110)
+    expect(box(moved, 'plate')).toEqual({ minX: -52, maxX: 58, minY: 78, maxY: 138 });
+    expect(moved.positions[0]!.at).toEqual({ x: 3, y: 108 });
+    expect(bounds([moved.plates[0]!.openings[0]!.outline.outline]).minX).toBeCloseTo(-42.1 + 3, 9);
+    expect(() => moveFeature(moved, 'nobody', 1, 1)).toThrowError(RangeError);
+  });
+
+  it('move a plate in a frame of its own by its frame', () => {
+    const a = plainAnatomy();
+    const framed: Anatomy = { ...a, frames: [{ id: 'f', at: { x: 0, y: 0, turn: 90 } }], plates: a.plates.map((p) => ({ ...p, frame: 'f' })) };
+    const moved = moveFeature(framed, 'plate', 5, 7);
+    expect(moved.frames[0]!.at).toEqual({ x: 5, y: 7, turn: 90 });
+    expect(moved.plates[0]!.outline).toBe(framed.plates[0]!.outline);
+  });
+
+  it('are copied, mirrored in the centre line, and repeated in a row', () => {
+    const a = withHole();
+    const row = repeatFeature(
+      a,
+      'h',
+      [
+        { id: 'h2', name: 'B' },
+        { id: 'h3', name: 'C' },
+      ],
+      0,
+      10.5,
+    );
+    expect(row.holes.map((h) => [h.name, h.at.y])).toEqual([
+      ['Hole', 200],
+      ['B', 210.5],
+      ['C', 221],
+    ]);
+    expect(mirrorFeature(a, 'h', { id: 'm', name: 'Other' }).holes[1]!.at).toEqual({ x: -30, y: 200 });
+    const pair = mirrorFeature(moveFeature(a, 'route', 12, 0), 'route', { id: 'route 2', name: 'Second' });
+    expect([box(pair, 'route 2').minX, box(pair, 'route 2').maxX]).toEqual([-52, 28]);
+    const twin = copyFeature(a, 'plate', { id: 'plate 2', name: 'Twin' }, 0, 80);
+    expect(twin.plates[1]!.openings[0]!.id).not.toBe('window');
+    expect(() => copyFeature(a, 'h', { id: 'route', name: 'x' }, 0, 0)).toThrowError(/there already/);
+  });
+
+  it('are put on the centre line', () => {
+    const a = centreFeature(moveFeature(plainAnatomy(), 'back', 12.5, 0), 'back');
+    expect(box(a, 'back').minX).toBeCloseTo(-20, 9);
+  });
+
+  it('are given other sizes by number; what was read of the old ones no longer vouches for them', () => {
+    const a = reshapeFeature(plainAnatomy(), 'route', { kind: 'rectangle', at: { x: 1, y: 112 }, width: 90, height: 24, corner: 6 });
+    const { outline, across, basis } = a.cavities[1]!.pockets[0]!.outline;
+    expect(recognise(outline)).toEqual({ kind: 'rectangle', at: { x: 1, y: 112 }, width: 90, height: 24, corner: 6 });
+    expect([across, basis]).toEqual([null, { kind: 'told' }]);
+  });
+
+  it('cannot be taken away while a pickup place hangs in them; what they hid then shows', () => {
+    const a = withHole();
+    expect(() => removeFeature(a, 'plate')).toThrowError(/pickup place/);
+    expect(holders(a, 'plate')).toEqual(['here', 'route']);
+    const free = removeFeature({ ...a, positions: [] }, 'plate');
+    expect(free.cavities.find((c) => c.id === 'route')!.hiddenBy).toBeNull();
+    expect(featuresOf(removeFeature(a, 'h')).some((f) => f.id === 'h')).toBeFalse();
+  });
+
+  it('have a condition', () => {
+    expect(describeFeature(withHole(), 'h', { condition: 'stripped' }).holes[0]!.condition).toBe('stripped');
+  });
+
+  it('of a random row of moves end where the moves add up to', () => {
+    const random = seeded(31);
+    let a = withHole();
+    let [x, y] = [30, 200];
+    for (let i = 0; i < 200; i++) {
+      const [dx, dy] = [random() * 10 - 5, random() * 10 - 5];
+      a = moveFeature(a, 'h', dx, dy);
+      [x, y] = [x + dx, y + dy];
+    }
+    expect(a.holes[0]!.at.x).toBeCloseTo(x, 9);
+    expect(a.holes[0]!.at.y).toBeCloseTo(y, 9);
+  });
+});
+
+describe('starting kinds', () => {
+  for (const kind of STARTING_KINDS) {
+    it(`${kind} has only typical values, each of which can be read`, () => {
+      const a = startingAnatomy(kind);
+      const targets = targetsOf(a);
+      expect(targets.length).toBeGreaterThan(5);
+      for (const t of targets) {
+        const found = dimensionAt(a, t);
+        expect(found.exists).withContext(t.quantity).toBeTrue();
+        if (found.exists && found.dimension) expect(found.dimension.basis.kind).toBe('default');
+      }
+      expect(new Set(featuresOf(a).map((f) => f.id)).size).toBe(featuresOf(a).length);
+    });
+  }
+
+  it('have their hollows inside the body, and shallower than it', () => {
+    for (const kind of STARTING_KINDS) {
+      const a = startingAnatomy(kind);
+      const b = bounds([a.body.outline!.outline]);
+      for (const c of a.cavities.filter((x) => x.kind !== 'neck pocket')) {
+        const r = bounds(c.pockets.map((p) => toBody(a, c.frame, p.outline.outline)));
+        expect(r.minX > b.minX && r.maxX < b.maxX && r.maxY < b.maxY)
+          .withContext(`${kind} ${c.id}`)
+          .toBeTrue();
+        for (const p of c.pockets) expect(p.depth!.value).withContext(`${kind} ${c.id}`).toBeLessThan(a.body.thickness!.value);
+      }
+    }
+  });
+
+  it('give every kind of feature sensible first sizes about a place', () => {
+    for (const kind of ADDED_KINDS) {
+      const a = addFeature(plainAnatomy(), firstFeature(kind, 'new', 'New', 'back', { x: 10, y: 250 }));
+      const b = box(a, 'new');
+      expect((b.minX + b.maxX) / 2)
+        .withContext(kind)
+        .toBeCloseTo(10, 9);
+      expect((b.minY + b.maxY) / 2)
+        .withContext(kind)
+        .toBeCloseTo(250, 9);
+    }
+  });
+});
+
+describe('a shape told by its sizes', () => {
+  it('is known again wherever its list of corners begins', () => {
+    const r = roundedRectangle(70, 40, 5, { x: 3, y: 4 });
+    const turned = { vertices: [...r.vertices.slice(3), ...r.vertices.slice(0, 3)] };
+    expect(recognise(turned)).toEqual({ kind: 'rectangle', at: { x: 3, y: 4 }, width: 70, height: 40, corner: 5 });
+    expect(recognise(moveOutline(circle(9.5), 2, 2))).toEqual({ kind: 'circle', at: { x: 2, y: 2 }, width: 9.5 });
+  });
+});

@@ -1,0 +1,86 @@
+import { plainAnatomy } from '../testing/plan.js';
+import { addFeature, boundsOf, edgeAt, featureOf, firstFeature, placeMeasured, solvePositions, type Anatomy, type Distance, type Edge } from './index.js';
+
+const edge = (of: string, side: Edge['side'] = 'middle'): Edge => ({ of, side });
+let n = 0;
+const distance = (axis: Distance['axis'], from: Edge, to: Edge, value: number, limit = 0.25): Distance => {
+  n += 1;
+  return { id: `d${n}`, axis, from, to, value, limit, raw: String(value) };
+};
+const holes = (...at: readonly (readonly [string, number, number])[]): Anatomy =>
+  at.reduce((a, [id, x, y]) => addFeature(a, firstFeature('hole', id, id, 'top', { x, y })), { ...plainAnatomy(), distances: [] } as Anatomy);
+const placeOf = (a: Anatomy, id: string): { x: number; y: number } => a.holes.find((h) => h.id === id)!.at;
+
+describe('positions from measured distances', () => {
+  it('put one edge where it was measured from another: near edge of the route 62.5 from the bridge side of the pocket', () => {
+    // pocket 0 … 70; the route is 30 along: its near edge at 132.5 puts its middle at 147.5
+    const a = {
+      ...plainAnatomy(),
+      distances: [distance('along', edge('pocket mouth'), edge('pocket', 'low'), 0), distance('along', edge('pocket', 'high'), edge('route', 'low'), 62.5)],
+    };
+    const b = boundsOf(placeMeasured(a), featureOf(placeMeasured(a), 'route')!);
+    expect([b.minY, b.maxY]).toEqual([132.5, 162.5]);
+  });
+
+  it('measure holes by their middles: 31.2 to the treble side of the centre line', () => {
+    const a = { ...holes(['h', 10, 200]), distances: [distance('across', edge('centre line'), edge('h'), 31.2)] };
+    expect(placeOf(placeMeasured(a), 'h')).toEqual({ x: 31.2, y: 200 });
+  });
+
+  it('share a chain that does not close: 62.5 and 40, over all 102.8 (worked by hand: a third of 0.3 each)', () => {
+    const a = {
+      ...holes(['a', 0, 60], ['b', 0, 100]),
+      distances: [
+        distance('along', edge('pocket mouth'), edge('a'), 62.5),
+        distance('along', edge('a'), edge('b'), 40),
+        distance('along', edge('pocket mouth'), edge('b'), 102.8),
+      ],
+    };
+    const solved = solvePositions(a);
+    const placed = placeMeasured(a);
+    expect(placeOf(placed, 'a').y).toBeCloseTo(62.6, 9);
+    expect(placeOf(placed, 'b').y).toBeCloseTo(102.7, 9);
+    expect(solved.residuals.map((r) => Math.round(r.residual * 1e6) / 1e6)).toEqual([0.1, 0.1, -0.1]);
+    expect(solved.worst).toBeNull();
+  });
+
+  it('weigh each by the square of its limit, and name the worst where the chain is further off than its limits', () => {
+    // rule ± 0.25, calliper ± 0.05, over all ± 0.25: 3 mm of misclosure goes 25 : 1 : 25
+    const a = {
+      ...holes(['a', 0, 60], ['b', 0, 100]),
+      distances: [
+        distance('along', edge('pocket mouth'), edge('a'), 60, 0.25),
+        distance('along', edge('a'), edge('b'), 40, 0.05),
+        distance('along', edge('pocket mouth'), edge('b'), 103, 0.25),
+      ],
+    };
+    const solved = solvePositions(a);
+    const share = 3 / 51;
+    expect(solved.residuals[0]!.residual).toBeCloseTo(25 * share, 9);
+    expect(solved.residuals[1]!.residual).toBeCloseTo(share, 9);
+    expect([a.distances[0]!.id, a.distances[2]!.id]).toContain(solved.worst!.distance);
+  });
+
+  it('tell what no chain ties to a datum', () => {
+    const a = {
+      ...holes(['a', 0, 60], ['b', 0, 100], ['c', 5, 5]),
+      distances: [distance('along', edge('a'), edge('b'), 45), distance('along', edge('pocket mouth'), edge('c'), 7)],
+    };
+    const { undetermined } = solvePositions(a);
+    expect(undetermined.along).toEqual(jasmine.arrayContaining(['a', 'b', 'route']));
+    expect(undetermined.along).not.toContain('c');
+    expect(undetermined.across).toContain('c');
+    expect(placeOf(placeMeasured(a), 'a').y).toBe(60);
+  });
+
+  it('know the nut by its distance to the pocket, and refuse a line that does not run that way', () => {
+    expect(edgeAt(plainAnatomy(), edge('nut'), 'along')).toBe(-400);
+    expect(() => edgeAt(plainAnatomy(), edge('nut'), 'across')).toThrowError(/no line/);
+    expect(() => edgeAt(plainAnatomy(), edge('nobody'), 'along')).toThrowError(/nobody/);
+  });
+
+  it('tell two datums measured against one another: the nut 400 from the mouth, read as 401', () => {
+    const a = { ...plainAnatomy(), distances: [distance('along', edge('nut'), edge('pocket mouth'), 401)] };
+    expect(solvePositions(a).worst?.residual).toBeCloseTo(-1, 9);
+  });
+});

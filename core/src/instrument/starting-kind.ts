@@ -1,0 +1,233 @@
+import type { Basis, Dimension } from '../measure/index.js';
+import { ellipse, filletedPolygon, roundedRectangle, stadium, type Outline, type Point } from '../shape/index.js';
+import { HEADSTOCK_FRAME, type Anatomy, type Cavity, type FeatureOutline, type Hole, type Plate } from './anatomy.js';
+import { blankAnatomy } from './blank.js';
+import type { Feature } from './feature.js';
+
+/** What an instrument that has just arrived is nearest to. */
+export type StartingKind = 'bolt-on solid' | 'set-neck solid' | 'semi-hollow' | 'flat-top acoustic' | 'bass' | 'found object';
+export const STARTING_KINDS: readonly StartingKind[] = ['bolt-on solid', 'set-neck solid', 'semi-hollow', 'flat-top acoustic', 'bass', 'found object'];
+
+const typical: Basis = { kind: 'default' };
+
+/** A typical value with half of its usual range as limit, mm [memory: docs/trade.md, starting kinds]. */
+const about = (value: number, limit: number): Dimension => ({ value, limit, basis: typical });
+
+/** Limit of an outline that nobody measured, mm [memory]. */
+const GUESS = 3;
+const edge = (outline: Outline, limit = GUESS): FeatureOutline => ({ outline, limit, basis: typical, across: null, along: null });
+
+/**
+ * A plausible instrument of a kind, every value typical and not measured: it shows what is to be measured, and nothing may be cut on it.
+ * The body's outline is a plain stand-in, since each maker's is another.
+ */
+export function startingAnatomy(kind: StartingKind): Anatomy {
+  return KINDS[kind]();
+}
+
+const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
+  'bolt-on solid': () => electric({ scale: 640, thickness: about(44.5, 1.5), pocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395 }),
+  'set-neck solid': () =>
+    electric({ scale: 632, thickness: about(48, 4), pocket: { width: 40, length: 90, depth: 19, corner: 6 }, nutToMouth: 372, carve: about(12, 4) }),
+  'semi-hollow': () => ({
+    ...electric({
+      scale: 630,
+      thickness: about(45, 4),
+      pocket: { width: 40, length: 80, depth: 20, corner: 6 },
+      nutToMouth: 370,
+      carve: about(8, 4),
+      width: 400,
+    }),
+  }),
+  'flat-top acoustic': acoustic,
+  bass: () => ({ ...electric({ scale: 864, thickness: about(43, 2), pocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4 }) }),
+  'found object': () => {
+    const blank = blankAnatomy();
+    return {
+      ...blank,
+      neck: { ...blank.neck, scale: about(640, 20), nutToMouth: about(395, 30) },
+      body: { ...blank.body, outline: edge(roundedRectangle(300, 400, 10, { x: 0, y: 170 }), 10), thickness: about(40, 15) },
+    };
+  },
+};
+
+interface Electric {
+  readonly scale: number;
+  readonly nutToMouth: number;
+  readonly thickness: Dimension;
+  readonly pocket: { readonly width: number; readonly length: number; readonly depth: number; readonly corner: number };
+  readonly carve?: Dimension;
+  readonly width?: number;
+  readonly strings?: 4 | 6;
+}
+
+function electric(e: Electric): Anatomy {
+  const blank = blankAnatomy();
+  const strings = e.strings ?? 6;
+  const bridge = e.scale - e.nutToMouth;
+  const width = e.width ?? 330;
+  const spread = strings === 4 ? 57 : 52;
+  return {
+    ...blank,
+    strings: { count: strings, spreadAtNut: about(strings === 4 ? 30 : 35.5, 1), spreadAtSaddles: about(spread, 2) },
+    neck: {
+      ...blank.neck,
+      scale: about(e.scale, 10),
+      frets: strings === 4 ? 20 : 22,
+      nutToMouth: about(e.nutToMouth, 15),
+      nutWidth: about(strings === 4 ? 40 : 42.1, 1.1),
+      endWidth: about(strings === 4 ? 62 : 56.5, 1),
+      radius: about(254, 70),
+      thicknessFirst: about(21, 1.5),
+      thicknessTwelfth: about(23, 1.5),
+    },
+    body: {
+      outline: edge(shield(width, bridge + 140), 10),
+      thickness: e.thickness,
+      carve: e.carve ? { kind: 'carved', height: e.carve } : { kind: 'flat', height: null },
+    },
+    headstock: { outline: null, thickness: about(14, 1), tilt: 0 },
+    cavities: [
+      cavity(
+        'neck pocket',
+        'Neck pocket',
+        'neck pocket',
+        roundedRectangle(e.pocket.width, e.pocket.length, e.pocket.corner, { x: 0, y: e.pocket.length / 2 }),
+        about(e.pocket.depth, 0.5),
+      ),
+      cavity('bridge route', 'Bridge pickup route', 'route', roundedRectangle(88, 24, 5, { x: 0, y: bridge - 42 }), about(17.5, 1.5)),
+      { ...cavity('controls', 'Control cavity', 'control', roundedRectangle(70, 110, 14, { x: 78, y: bridge + 40 }), about(36.5, 1.5)), face: 'back' },
+    ],
+    plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(spread + 26, 40, 4, { x: 0, y: bridge + 6 }))],
+    holes: tuners(strings),
+  };
+}
+
+function acoustic(): Anatomy {
+  const blank = blankAnatomy();
+  const scale = 645;
+  const mouth = 455;
+  return {
+    ...blank,
+    strings: { count: 6, spreadAtNut: about(36.5, 1), spreadAtSaddles: about(54, 2) },
+    neck: {
+      ...blank.neck,
+      scale: about(scale, 7),
+      frets: 20,
+      nutToMouth: about(mouth, 30),
+      nutWidth: about(43, 1),
+      endWidth: about(56, 1.5),
+      thicknessFirst: about(21.5, 1.5),
+      thicknessTwelfth: about(24, 1.5),
+    },
+    body: { ...blank.body, outline: edge(shield(390, 490), 10), thickness: about(105, 15) },
+    headstock: { outline: null, thickness: about(15, 1), tilt: 14 },
+    cavities: [cavity('sound hole', 'Sound hole', 'other', ellipse(100, 100, { x: 0, y: 115 }), about(2.8, 0.4))],
+    plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(155, 32, 8, { x: 0, y: scale - mouth + 4 }))],
+    holes: [...tuners(6), { ...hole('end pin', 'End-pin jack', 'jack', { x: 0, y: 0 }, about(12.3, 0.4)), face: 'side', frame: 'body' }],
+  };
+}
+
+/** A plain body: straight shoulders, a waist, a broad end; no maker's outline. */
+function shield(width: number, length: number): Outline {
+  const [w, l] = [width / 2, length];
+  const half: readonly Point[] = [
+    { x: 0.62 * w, y: -6 },
+    { x: 0.72 * w, y: 0.38 * l },
+    { x: w, y: 0.66 * l },
+    { x: 0.66 * w, y: l },
+  ];
+  return filletedPolygon([...half, ...[...half].reverse().map((p) => ({ x: -p.x, y: p.y }))], 30);
+}
+
+function cavity(id: string, name: string, kind: Cavity['kind'], outline: Outline, depth: Dimension): Cavity {
+  return {
+    id,
+    name,
+    kind,
+    face: 'top',
+    frame: 'body',
+    pockets: [{ id: 'floor', set: 'found', outline: edge(outline), depth, bored: false }],
+    hiddenBy: null,
+    condition: 'sound',
+  };
+}
+
+function plate(id: string, name: string, kind: Plate['kind'], outline: Outline): Plate {
+  return { id, name, kind, face: 'top', frame: 'body', outline: edge(outline), thickness: null, openings: [], screws: [], condition: 'sound' };
+}
+
+function hole(id: string, name: string, kind: Hole['kind'], at: Point, diameter: Dimension): Hole {
+  return {
+    id,
+    name,
+    kind,
+    face: 'headstock front',
+    frame: HEADSTOCK_FRAME,
+    at,
+    diameter,
+    bare: null,
+    through: true,
+    depth: null,
+    limit: GUESS,
+    basis: typical,
+    hiddenBy: null,
+    condition: 'sound',
+  };
+}
+
+/** Tuner holes down both edges or one, 25.4 apart, in the headstock's frame: its origin is the nut, y towards the bridge. */
+function tuners(strings: number): readonly Hole[] {
+  return Array.from({ length: strings }, (_, i) => {
+    const side = i < strings / 2 ? -1 : 1;
+    const place = i < strings / 2 ? i : strings - 1 - i;
+    return hole(`tuner ${i + 1}`, `Tuner ${i + 1}`, 'tuner', { x: side * 22, y: -35 - 38 * place }, about(strings === 4 ? 16 : 10, strings === 4 ? 1.6 : 0.5));
+  });
+}
+
+/** What is first put down when a feature of a kind is added, about the middle of what is looked at; every size typical. */
+export type AddedKind =
+  'pickup route' | 'control cavity' | 'recess' | 'slot' | 'channel' | 'neck pocket' | 'hole' | 'plate' | 'guard' | 'ring' | 'bridge footprint';
+export const ADDED_KINDS: readonly AddedKind[] = [
+  'pickup route',
+  'control cavity',
+  'recess',
+  'slot',
+  'channel',
+  'neck pocket',
+  'hole',
+  'plate',
+  'guard',
+  'ring',
+  'bridge footprint',
+];
+
+/** A feature with sensible first sizes [memory: docs/trade.md, starting kinds]. */
+export function firstFeature(kind: AddedKind, id: string, name: string, face: 'top' | 'back', at: Point): Feature {
+  const hollow = (of: Cavity): Feature => ({ kind: 'cavity', id, of: { ...of, face } });
+  const flat = (of: Plate): Feature => ({ kind: 'plate', id, of: { ...of, face } });
+  switch (kind) {
+    case 'pickup route':
+      return hollow(cavity(id, name, 'route', roundedRectangle(88, 22, 5, at), about(17.5, 1.5)));
+    case 'control cavity':
+      return hollow(cavity(id, name, 'control', roundedRectangle(70, 110, 14, at), about(36.5, 1.5)));
+    case 'recess':
+      return hollow(cavity(id, name, 'recess', roundedRectangle(60, 40, 4, at), about(3, 1)));
+    case 'slot':
+      return hollow(cavity(id, name, 'slot', stadium(2, 28, at), about(3, 1)));
+    case 'channel':
+      return hollow(cavity(id, name, 'channel', stadium(8, 80, at), about(12, 4)));
+    case 'neck pocket':
+      return hollow(cavity(id, name, 'neck pocket', roundedRectangle(55.85, 74, 3, at), about(16, 0.5)));
+    case 'hole':
+      return { kind: 'hole', id, of: { ...hole(id, name, 'other', at, about(9.85, 0.15)), face, frame: 'body' } };
+    case 'plate':
+      return flat(plate(id, name, 'plate', roundedRectangle(110, 60, 4, at)));
+    case 'guard':
+      return flat(plate(id, name, 'guard', roundedRectangle(180, 240, 30, at)));
+    case 'ring':
+      return flat(plate(id, name, 'ring', roundedRectangle(90, 45, 4, at)));
+    case 'bridge footprint':
+      return flat(plate(id, name, 'bridge', roundedRectangle(78, 40, 4, at)));
+  }
+}

@@ -122,6 +122,7 @@ const neck = Joi.object<Loose<Neck>, true>({
   scaleBass: maybeDimension.required(),
   frets: count.max(40).required(),
   zeroFret: Joi.boolean().required(),
+  squareFret: count.max(40).required(),
   nutToMouth: maybeDimension.required(),
   nutWidth: maybeDimension.required(),
   endWidth: maybeDimension.required(),
@@ -166,6 +167,10 @@ export const anatomy = Joi.object<Loose<Anatomy>, true>({
   holes: Joi.array().items(hole).max(500).unique('id').required(),
   positions: Joi.array().items(position).max(20).unique('id').required(),
   distances: Joi.array().items(distance).max(500).unique('id').required(),
+  insisted: Joi.array()
+    .items(Joi.object<Loose<Anatomy['insisted'][number]>, true>({ doubt: Joi.string().max(200).required(), because: text.required() }))
+    .max(200)
+    .required(),
 }).custom((value: Anatomy, helpers) => {
   const lost = danglingReference(value);
   if (lost) return helpers.message({ custom: `nothing in this document is called ${lost}` });

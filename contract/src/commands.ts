@@ -1,12 +1,21 @@
 import type { Loose } from './loose.js';
 import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import type { Plan } from '@rinnovo/core/check';
 import Joi from 'joi';
 import { anatomy } from './anatomy.js';
 import { plan, wish } from './plan.js';
-import type { AcceptedThin, BlindSession, Instrument, Job, Person, SeenNumber } from './resources.js';
+import {
+  IDENTITY_KEYS,
+  type AcceptedThin,
+  type BlindSession,
+  type IdentityFact,
+  type Instrument,
+  type Job,
+  type Person,
+  type SeenNumber,
+} from './resources.js';
 import { count, localId, limit, mm, note, text, uuid } from './scalars.js';
 
 export const target = Joi.object<Target>({
@@ -23,7 +32,15 @@ export const person = Joi.object<Loose<Person>, true>({
   role: Joi.string().valid('technician', 'owner').required(),
 });
 
+/** In the smallest coin. */
+const money = Joi.number().integer().min(0).max(1_000_000_000);
 const short = Joi.string().trim().allow('').max(200);
+
+const identityFact = Joi.object<Loose<IdentityFact>, true>({
+  value: text.max(200).required(),
+  basis: Joi.string().valid('seen', 'told', 'guessed').required(),
+  why: short.required(),
+});
 
 export const instrument = Joi.object<Loose<Instrument>, true>({
   id: uuid.required(),
@@ -33,6 +50,13 @@ export const instrument = Joi.object<Loose<Instrument>, true>({
   serial: short.required(),
   owner: uuid.allow(null).required(),
   notes: note.required(),
+  kind: Joi.string()
+    .valid(...STARTING_KINDS)
+    .required(),
+  identity: Joi.object()
+    .pattern(Joi.string().valid(...IDENTITY_KEYS), identityFact)
+    .required(),
+  archived: Joi.boolean().required(),
 });
 
 export const job = Joi.object<Loose<Job>, true>({
@@ -41,6 +65,16 @@ export const job = Joi.object<Loose<Job>, true>({
   title: text.max(200).required(),
   wish: wish.required(),
   ownerSays: note.required(),
+  look: note.required(),
+  limits: Joi.object<Loose<Job['limits']>, true>({
+    budget: money.allow(null).required(),
+    due: Joi.string()
+      .pattern(/^\d{4}-\d{2}-\d{2}$/)
+      .allow(null)
+      .required(),
+  }).required(),
+  worth: money.allow(null).required(),
+  active: Joi.boolean().required(),
 });
 
 /** A whole anatomy to be kept as the next revision. */

@@ -1,4 +1,5 @@
 // One good example of each shape, and every field of it broken in turn. Runs on Node and in the browser: Joi has a build for each.
+import { ADDED_KINDS, addFeature, firstFeature, startingAnatomy, STARTING_KINDS } from '@rinnovo/core/instrument';
 import type Joi from 'joi';
 import {
   anatomy,
@@ -116,5 +117,22 @@ describe('details of the shapes', () => {
   it('a document whose parts name something missing says what', () => {
     expect(danglingReference(examples.anatomy)).toBeNull();
     expect(danglingReference({ ...examples.anatomy, cavities: examples.anatomy.cavities.map((c) => ({ ...c, frame: 'moon' })) })).toBe('moon');
+  });
+});
+
+describe('an instrument that has just arrived', () => {
+  for (const kind of STARTING_KINDS) {
+    it(`${kind}: its typical anatomy passes, with every kind of feature added to it`, () => {
+      const grown = ADDED_KINDS.reduce((a, added) => addFeature(a, firstFeature(added, `new ${added}`, added, 'top', { x: 0, y: 200 })), startingAnatomy(kind));
+      expect(anatomy.validate(grown, OPTIONS).error?.message).toBeUndefined();
+    });
+  }
+
+  it('cannot have two features of one name, nor a distance from nothing', () => {
+    const a = startingAnatomy('bass');
+    const twice = { ...a, holes: [...a.holes, { ...a.holes[0]!, id: 'bridge route' }] };
+    expect(anatomy.validate(twice, OPTIONS).error?.message).toContain('two features are called bridge route');
+    const lost = { ...examples.anatomy, distances: [{ ...examples.anatomy.distances[0]!, to: { of: 'moon', side: 'low' } }] };
+    expect(anatomy.validate(lost, OPTIONS).error?.message).toContain('moon');
   });
 });

@@ -28,4 +28,12 @@ export const pageQuery = Joi.object<{ after?: string; limit: number }>({
   after: Joi.string().max(300),
   limit: Joi.number().integer().min(1).max(200).default(50),
 });
+/** What the list of instruments is narrowed by. */
+export const findQuery = Joi.object<{ after?: string; limit: number; find: string; archived: boolean }>({
+  after: Joi.string().max(300),
+  limit: Joi.number().integer().min(1).max(200).default(50),
+  find: Joi.string().trim().allow('').max(100).default(''),
+  archived: Joi.boolean().default(false),
+});
+export const jobsQuery = Joi.object<{ instrument?: string }>({ instrument: uuid });
 export const noQuery = Joi.object({});

@@ -3,5 +3,5 @@ export * from './commands.js';
 export * from './http.js';
 export * from './part.js';
 export * from './plan.js';
-export type * from './resources.js';
+export * from './resources.js';
 export * from './shapes.js';

@@ -1,5 +1,5 @@
 import type { Plan } from '@rinnovo/core/check';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { Waiver } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
@@ -21,6 +21,46 @@ export interface Instrument {
   readonly serial: string;
   readonly owner: string | null;
   readonly notes: string;
+  readonly kind: StartingKind;
+  /** What was seen, told or guessed of it; what nobody said is not there. */
+  readonly identity: Partial<Readonly<Record<IdentityKey, IdentityFact>>>;
+  readonly archived: boolean;
+}
+
+/** What an instrument is known by beside its label. */
+export const IDENTITY_KEYS = [
+  'year',
+  'neckJoint',
+  'bodyWood',
+  'neckWood',
+  'boardWood',
+  'finish',
+  'weight',
+  'balance',
+  'colour',
+  'electronics',
+  'routing',
+] as const;
+export type IdentityKey = (typeof IDENTITY_KEYS)[number];
+
+/** One thing known of an instrument, and why. */
+export interface IdentityFact {
+  readonly value: string;
+  readonly basis: 'seen' | 'told' | 'guessed';
+  readonly why: string;
+}
+
+/** An instrument without what a list or a row has beside it. */
+export function plainInstrument(i: Instrument): Instrument {
+  const { id, label, maker, model, serial, owner, notes, kind, identity, archived } = i;
+  return { id, label, maker, model, serial, owner, notes, kind, identity, archived };
+}
+
+/** An instrument as a list shows it. */
+export interface FoundInstrument extends Instrument {
+  readonly ownerName: string | null;
+  /** Title of its active job. */
+  readonly job: string | null;
 }
 
 export interface Job {
@@ -29,6 +69,18 @@ export interface Job {
   readonly title: string;
   readonly wish: Wish;
   readonly ownerSays: string;
+  /** How it should look. */
+  readonly look: string;
+  readonly limits: {
+    /** In the shop's smallest coin. */
+    readonly budget: number | null;
+    /** ISO date. */
+    readonly due: string | null;
+  };
+  /** What the instrument is worth, in the shop's smallest coin. */
+  readonly worth: number | null;
+  /** One job of an instrument is active at a time. */
+  readonly active: boolean;
 }
 
 /** One state of an instrument's anatomy. */

@@ -3,6 +3,7 @@ import type { Plan } from '@rinnovo/core/check';
 import type { Pickup, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
+import { flock, flockAnatomies } from './flock.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
 import { tools } from './tools.js';
@@ -29,6 +30,8 @@ function reading(n: number, instrument: string, target: Reading['target'], value
 const thickness: Reading['target'] = { quantity: 'bodyThickness', feature: 'body' };
 const backDepth: Reading['target'] = { quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' };
 
+const bolted = { kind: 'bolt-on solid' as const, identity: {}, archived: false };
+const nothingSaid = { look: '', limits: { budget: 40000, due: null }, worth: 160000, active: true };
 const wish = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
 const plan: Plan = { format: 1, position: 'neck pickup', part: ids.wideTwoCoil, insertFitted: false, leadsWanted: 4, route: null };
 
@@ -49,6 +52,7 @@ export const demoWorkshop: DemoWorkshop = {
       serial: 'SW-0014',
       owner: ids.owner,
       notes: 'Bolt-on, 635 mm. Slim single-coil in the neck position, hung from a metal plate.',
+      ...bolted,
     },
     {
       id: ids.second,
@@ -58,7 +62,9 @@ export const demoWorkshop: DemoWorkshop = {
       serial: 'SW-0022',
       owner: ids.owner,
       notes: 'The thinner sister: 39 mm, with a deeper back cavity.',
+      ...bolted,
     },
+    ...flock,
   ],
   jobs: [
     {
@@ -67,6 +73,7 @@ export const demoWorkshop: DemoWorkshop = {
       title: 'Full-width two-coil in the neck position',
       wish,
       ownerSays: 'A full two-coil sound and look. The plate must hide the route; she may go back one day.',
+      ...nothingSaid,
     },
     {
       id: ids.jobSecond,
@@ -74,6 +81,7 @@ export const demoWorkshop: DemoWorkshop = {
       title: 'Full-width two-coil in the neck position',
       wish,
       ownerSays: 'The same as on no. 14, if the body allows it.',
+      ...nothingSaid,
     },
   ],
   anatomies: [
@@ -95,6 +103,7 @@ export const demoWorkshop: DemoWorkshop = {
       person: ids.ada,
       at: MORNING,
     },
+    ...flockAnatomies,
   ],
   readings: [
     reading(1, ids.first, thickness, 41.5, ids.calliper, 5),

@@ -11,9 +11,9 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('people').insert([...d.people]);
     await trx('tools').insert(d.tools.map((t) => ({ id: t.id, document: JSON.stringify(t) })));
     await trx('parts').insert(d.parts.map((p) => ({ id: p.id, document: JSON.stringify(p) })));
-    await trx('instruments').insert([...d.instruments]);
+    await trx('instruments').insert(d.instruments.map((i) => ({ ...i, identity: JSON.stringify(i.identity) })));
     await trx('jobs').insert(
-      d.jobs.map((j) => ({ id: j.id, instrument: j.instrument, title: j.title, wish: JSON.stringify(j.wish), owner_says: j.ownerSays })),
+      d.jobs.map(({ ownerSays, ...j }) => ({ ...j, wish: JSON.stringify(j.wish), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
     );
     await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
     if (d.readings.length > 0)

@@ -1,3 +1,4 @@
+export * from './instrument.js';
 export * from './length.js';
 export * from './names.js';
 export * from './remedies.js';

@@ -17,6 +17,7 @@ export function namesOf(anatomy: Anatomy | null, parts: Readonly<Record<string, 
   };
   for (const p of Object.values(parts)) out[p.id] = p.name;
   for (const c of anatomy?.cavities ?? []) out[c.id] = lowerFirst(c.name);
+  for (const h of anatomy?.holes ?? []) out[h.id] = lowerFirst(h.name);
   for (const p of anatomy?.positions ?? []) out[p.id] = lowerFirst(p.name);
   for (const p of anatomy?.plates ?? []) {
     out[p.id] = lowerFirst(p.name);

@@ -50,6 +50,23 @@ const LABELS: Readonly<Record<string, string>> = {
   leastTemplate: 'least template thickness',
   templateX: 'template’s middle, across',
   templateY: 'template’s middle, along',
+  fretPastMouth: 'last fret past the mouth of the pocket',
+  lastFret: 'last fret by the twelfth-root law',
+  boardPlay: 'short of the joint at most',
+  scaleLeft: 'scale beyond the mouth of the pocket',
+  nutLeft: 'nut wider than the strings',
+  nutWidth: 'width at the nut',
+  bridgeLeft: 'bridge wider than the strings',
+  outlineWidth: 'width of the outline',
+  woodLeft: 'wood left of the whole body',
+  heelPlay: 'what the board has less than the pocket, and may',
+  boardEndWidth: 'width at the end of the board',
+  pocketPlay: 'a pocket is wider at most by',
+  edgeLeft: 'left to the body’s edge',
+  filmLeft: 'film in the hole',
+  bareDiameter: 'diameter in bare wood',
+  holeDiameter: 'diameter, finished',
+  chainLeft: 'limit less what the chain is off',
 };
 
 export function labelText(label: string): string {

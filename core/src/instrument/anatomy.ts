@@ -130,6 +130,8 @@ export interface Neck {
   readonly scaleBass: Dimension | null;
   readonly frets: number;
   readonly zeroFret: boolean;
+  /** On a fanned board the fret that lies square to the centre line. */
+  readonly squareFret: number;
   readonly nutWidth: Dimension | null;
   readonly endWidth: Dimension | null;
   /** Of the fingerboard; null where it is flat or unknown. */
@@ -171,6 +173,8 @@ export interface Anatomy {
   readonly positions: readonly PickupPosition[];
   /** Where things are, as it was measured; the positions follow from these. */
   readonly distances: readonly Distance[];
+  /** Doubts that were looked at and overruled, with the reason. */
+  readonly insisted: readonly { readonly doubt: string; readonly because: string }[];
 }
 
 /** An edge that a calliper or rule is laid to: of a feature, or a line of the instrument. */

@@ -5,6 +5,7 @@ const UNKNOWN_NECK: Neck = {
   scaleBass: null,
   frets: 22,
   zeroFret: false,
+  squareFret: 0,
   nutToMouth: null,
   nutWidth: null,
   endWidth: null,
@@ -30,5 +31,6 @@ export function blankAnatomy(): Anatomy {
     plates: [],
     positions: [],
     distances: [],
+    insisted: [],
   };
 }

@@ -18,6 +18,7 @@ import {
   removeFeature,
   repeatFeature,
   reshapeFeature,
+  retold,
   startingAnatomy,
   STARTING_KINDS,
   targetsOf,
@@ -159,5 +160,17 @@ describe('a shape told by its sizes', () => {
     const turned = { vertices: [...r.vertices.slice(3), ...r.vertices.slice(0, 3)] };
     expect(recognise(turned)).toEqual({ kind: 'rectangle', at: { x: 3, y: 4 }, width: 70, height: 40, corner: 5 });
     expect(recognise(moveOutline(circle(9.5), 2, 2))).toEqual({ kind: 'circle', at: { x: 2, y: 2 }, width: 9.5 });
+  });
+});
+
+describe('a copy of an instrument', () => {
+  it('has the same sizes as hearsay: nothing on it was read', () => {
+    const a = plainAnatomy();
+    const copy = retold(a);
+    const bases = new Set([...JSON.stringify(copy).matchAll(/"basis":\{"kind":"(\w+)"/g)].map((m) => m[1]));
+    expect([...bases]).toEqual(['told']);
+    expect(copy.cavities[1]!.pockets[0]!.outline.outline).toEqual(a.cavities[1]!.pockets[0]!.outline.outline);
+    expect(copy.body.thickness!.value).toBe(44);
+    expect(retold(startingAnatomy('bass'))).toEqual(startingAnatomy('bass'));
   });
 });

@@ -1,4 +1,16 @@
-import { bounds, moveOutline, mirrorOutline, recognise, shaped, type Bounds, type Outline, type PlainShape, type Point } from '../shape/index.js';
+import {
+  bounds,
+  circle,
+  gapWhenInside,
+  moveOutline,
+  mirrorOutline,
+  recognise,
+  shaped,
+  type Bounds,
+  type Outline,
+  type PlainShape,
+  type Point,
+} from '../shape/index.js';
 import type { Anatomy, Cavity, Condition, FeatureOutline, Hole, Plate, Pocket } from './anatomy.js';
 import { BODY_FRAME } from './anatomy.js';
 import { placementOf, toBody } from './frame.js';
@@ -142,6 +154,35 @@ export function reshapeFeature(a: Anatomy, id: string, shape: PlainShape): Anato
     plate: (p) => ({ ...p, outline: told(p.outline) }),
     hole: (h) => h,
   });
+}
+
+/** A plate that lies over the whole of a hollow or a hole, and by how much at the worst point, mm. */
+export interface Cover {
+  readonly plate: string;
+  readonly by: number;
+}
+
+/** What covers a feature on its own face, the widest first; openings of a plate do not hide. */
+export function coversOf(a: Anatomy, id: string): readonly Cover[] {
+  const f = needed(a, id);
+  if (f.kind === 'plate') return [];
+  const own =
+    f.kind === 'cavity'
+      ? f.of.pockets.map((p) => toBody(a, f.of.frame, p.outline.outline))
+      : [toBody(a, f.of.frame, circle(f.of.diameter?.value ?? 0.01, f.of.at))];
+  return a.plates
+    .filter((p) => p.face === f.of.face)
+    .flatMap((p) => {
+      const gap = gapWhenInside(own, [toBody(a, p.frame, p.outline.outline)]);
+      return gap ? [{ plate: p.id, by: gap.clearance }] : [];
+    })
+    .sort((x, y) => y.by - x.by);
+}
+
+/** Says what hides a hollow or a hole; null: it shows. */
+export function hideFeature(a: Anatomy, id: string, by: string | null): Anatomy {
+  needed(a, id);
+  return mapFeature(a, id, { cavity: (c) => ({ ...c, hiddenBy: by }), plate: (p) => p, hole: (h) => ({ ...h, hiddenBy: by }) });
 }
 
 /** Why a feature cannot be taken away: something else hangs in it. */

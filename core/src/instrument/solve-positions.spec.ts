@@ -8,7 +8,7 @@ const distance = (axis: Distance['axis'], from: Edge, to: Edge, value: number, l
   return { id: `d${n}`, axis, from, to, value, limit, raw: String(value) };
 };
 const holes = (...at: readonly (readonly [string, number, number])[]): Anatomy =>
-  at.reduce((a, [id, x, y]) => addFeature(a, firstFeature('hole', id, id, 'top', { x, y })), { ...plainAnatomy(), distances: [] } as Anatomy);
+  at.reduce<Anatomy>((a, [id, x, y]) => addFeature(a, firstFeature('hole', id, id, 'top', { x, y })), plainAnatomy());
 const placeOf = (a: Anatomy, id: string): { x: number; y: number } => a.holes.find((h) => h.id === id)!.at;
 
 describe('positions from measured distances', () => {

@@ -77,7 +77,7 @@ function electric(e: Electric): Anatomy {
       nutToMouth: about(e.nutToMouth, 15),
       nutWidth: about(strings === 4 ? 40 : 42.1, 1.1),
       endWidth: about(strings === 4 ? 62 : 56.5, 1),
-      radius: about(254, 70),
+      radius: about(254, 50),
       thicknessFirst: about(21, 1.5),
       thicknessTwelfth: about(23, 1.5),
     },

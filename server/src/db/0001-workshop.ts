@@ -51,10 +51,15 @@ CREATE TABLE instruments (
   serial text NOT NULL,
   owner uuid REFERENCES people,
   notes text NOT NULL,
+  kind text NOT NULL,
+  identity jsonb NOT NULL,
+  archived boolean NOT NULL DEFAULT false,
+  search text NOT NULL GENERATED ALWAYS AS (lower(label || ' ' || maker || ' ' || model || ' ' || serial || ' ' || notes)) STORED,
   version integer NOT NULL DEFAULT 1,
   write_id uuid
 );
-CREATE INDEX instruments_by_label ON instruments (label, id);
+CREATE INDEX instruments_by_label ON instruments (label, id) WHERE NOT archived;
+CREATE INDEX archived_instruments ON instruments (label, id) WHERE archived;
 
 CREATE TABLE jobs (
   id uuid PRIMARY KEY,
@@ -62,6 +67,9 @@ CREATE TABLE jobs (
   title text NOT NULL,
   wish jsonb NOT NULL,
   owner_says text NOT NULL,
+  look text NOT NULL,
+  limits jsonb NOT NULL,
+  worth bigint CHECK (worth >= 0),
   active boolean NOT NULL DEFAULT true,
   version integer NOT NULL DEFAULT 1,
   write_id uuid

@@ -1,29 +1,29 @@
-import { idParam, instrument as instrumentSchema, noQuery, pageQuery } from '@rinnovo/contract';
+import { findQuery, idParam, instrument as instrumentSchema, noQuery, plainInstrument } from '@rinnovo/contract';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { instrumentById, instrumentsAfter, toInstrument, type InstrumentRow } from './queries.js';
+import { instrumentById, instrumentsAfter, toFound, type InstrumentRow } from './queries.js';
 
 export function instrumentRoutes(db: Knex): Router {
   const router = Router();
   router.get(
     '/',
-    readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
+    readRoute(Joi.object({}), findQuery, async (_, { after, limit, find, archived }) => {
       const key = afterKey(after, 2);
       if (after !== undefined && !key)
         throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a key that this server gave' }] });
-      const rows = await instrumentsAfter(db, key, limit);
-      return { body: pageOf(rows, limit, (r) => keyOf(r.label, r.id), toInstrument) };
+      const rows = await instrumentsAfter(db, { find, archived, after: key, limit });
+      return { body: pageOf(rows, limit, (r) => keyOf(r.label, r.id), toFound) };
     }),
   );
   router.get(
     '/:id',
     readRoute(idParam, noQuery, async ({ id }) => {
       const row = await instrumentById(db, id);
-      return { body: toInstrument(row), version: row.version };
+      return { body: plainInstrument(row), version: row.version };
     }),
   );
   router.put(
@@ -36,15 +36,15 @@ export function instrumentRoutes(db: Knex): Router {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
         const old = (await context.trx<InstrumentRow>('instruments').where({ id: params.id }).forUpdate().first()) as InstrumentRow | undefined;
         if (old) {
-          demandVersion(context, old.version, toInstrument(old), body);
+          demandVersion(context, old.version, plainInstrument(old), body);
           await context
             .trx('instruments')
             .where({ id: params.id })
-            .update({ ...body, version: old.version + 1, write_id: context.writeId });
+            .update({ ...body, identity: JSON.stringify(body.identity), version: old.version + 1, write_id: context.writeId });
           return { status: 200, body, version: old.version + 1 };
         }
         if (!context.creating) throw new ProblemError('not-found');
-        await context.trx('instruments').insert({ ...body, write_id: context.writeId });
+        await context.trx('instruments').insert({ ...body, identity: JSON.stringify(body.identity), write_id: context.writeId });
         return { status: 201, body, version: 1 };
       },
     }),

@@ -1,4 +1,4 @@
-import { idParam, job as jobSchema, noQuery, type Job } from '@rinnovo/contract';
+import { idParam, job as jobSchema, jobsQuery, noQuery, type Job } from '@rinnovo/contract';
 import type { Wish } from '@rinnovo/core/remedy';
 import { Router } from 'express';
 import Joi from 'joi';
@@ -13,10 +13,25 @@ interface Row {
   title: string;
   wish: Wish;
   owner_says: string;
+  look: string;
+  limits: Job['limits'];
+  /** The driver gives a bigint as text. */
+  worth: string | null;
+  active: boolean;
   version: number;
 }
 
-const toJob = (r: Row): Job => ({ id: r.id, instrument: r.instrument, title: r.title, wish: r.wish, ownerSays: r.owner_says });
+const toJob = (r: Row): Job => ({
+  id: r.id,
+  instrument: r.instrument,
+  title: r.title,
+  wish: r.wish,
+  ownerSays: r.owner_says,
+  look: r.look,
+  limits: r.limits,
+  worth: r.worth === null ? null : Number(r.worth),
+  active: r.active,
+});
 
 export async function jobById(db: Knex, id: string): Promise<Job> {
   const row = (await db('jobs').where({ id }).first()) as Row | undefined;
@@ -34,8 +49,11 @@ export function jobRoutes(db: Knex): Router {
   const router = Router();
   router.get(
     '/',
-    readRoute(Joi.object({}), noQuery, async () => {
-      const rows = (await db('jobs').where({ active: true }).orderBy('id').limit(1000)) as Row[];
+    readRoute(Joi.object({}), jobsQuery, async (_, { instrument }) => {
+      const query = db('jobs')
+        .orderBy([{ column: 'active', order: 'desc' }, { column: 'id' }])
+        .limit(1000);
+      const rows = (await (instrument === undefined ? query.where({ active: true }) : query.where({ instrument }))) as Row[];
       return { body: { items: rows.map(toJob), next: null } };
     }),
   );
@@ -62,8 +80,15 @@ export function jobRoutes(db: Knex): Router {
           title: body.title,
           wish: JSON.stringify(body.wish),
           owner_says: body.ownerSays,
+          look: body.look,
+          limits: JSON.stringify(body.limits),
+          worth: body.worth,
+          active: body.active,
           write_id: context.writeId,
         };
+        const other = body.active ? await activeJobOf(context.trx, body.instrument) : null;
+        if (other && other.id !== body.id)
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/active', detail: `‘${other.title}’ is this instrument’s active job: close it first` }] });
         if (old) {
           demandVersion(context, old.version, toJob(old), body);
           if (old.instrument !== body.instrument)

@@ -1,4 +1,4 @@
-import { idParam, noQuery } from '@rinnovo/contract';
+import { idParam, noQuery, plainInstrument } from '@rinnovo/contract';
 import { compareAnatomies } from '@rinnovo/core/instrument';
 import { targetKey } from '@rinnovo/core/quantity';
 import { undoRecipe } from '@rinnovo/core/record';
@@ -8,7 +8,7 @@ import { anatomyHistory, anatomyOf } from '../anatomy/queries.js';
 import { withDimensionHidden } from '../anatomy/withhold.js';
 import { decisionsOf } from '../decisions/queries.js';
 import { readRoute } from '../http/read.js';
-import { instrumentById, toInstrument } from '../instruments/queries.js';
+import { instrumentById } from '../instruments/queries.js';
 import { activeJobOf } from '../jobs/jobs.js';
 import { ledgerAfter } from '../ledger/queries.js';
 import { allParts } from '../parts/parts.js';
@@ -20,7 +20,7 @@ export function passportRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, noQuery, async ({ id }) => {
-      const instrument = toInstrument(await instrumentById(db, id));
+      const instrument = plainInstrument(await instrumentById(db, id));
       const history = await anatomyHistory(db, id);
       const hidden = await openSessions(db, id);
       const keys = new Set(hidden.map(targetKey));

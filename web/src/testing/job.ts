@@ -51,6 +51,10 @@ export const job = {
   title: 'Work',
   wish: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] },
   ownerSays: 'please',
+  look: '',
+  limits: { budget: null, due: null },
+  worth: null,
+  active: true,
 };
 export const decision: Decision = {
   id: 'decision',

@@ -6,7 +6,7 @@ import { problemText } from '../api/api';
 import { Rail } from '../shell/rail';
 import { planActions } from '../state/plan.actions';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, instruments, jobs, ledger, parts, readings, shop, work, WORKSHOP } from '../state/resources';
+import { anatomy, instrument as instrumentResource, jobs, ledger, parts, readings, shop, work, WORKSHOP } from '../state/resources';
 import { selectJob } from '../state/selectors';
 import { PlanConflict } from '../ui/plan-conflict';
 
@@ -97,7 +97,7 @@ export class InstrumentPage {
   readonly instrument = input.required<string>();
   private readonly store = inject(Store);
   private readonly held = {
-    instruments: this.store.selectSignal(instruments.select),
+    instrument: this.store.selectSignal(instrumentResource.select),
     jobs: this.store.selectSignal(jobs.select),
     anatomy: this.store.selectSignal(anatomy.select),
     parts: this.store.selectSignal(parts.select),
@@ -113,8 +113,8 @@ export class InstrumentPage {
     return failed?.problem ? problemText(failed.problem) : null;
   });
   protected readonly name = computed(() => {
-    const i = this.held.instruments().data?.find((x) => x.id === this.instrument());
-    return i ? `${i.label} · ${i.maker} ${i.model}` : '';
+    const i = this.held.instrument().data;
+    return i ? [i.label, `${i.maker} ${i.model}`.trim()].filter(Boolean).join(' · ') : '';
   });
   protected readonly saving = computed(() => {
     const { saving, problem, status } = this.plan();
@@ -135,8 +135,8 @@ export class InstrumentPage {
 
   protected load(): void {
     const of = this.instrument();
-    this.store.dispatch(instruments.load({ of: WORKSHOP }));
-    this.store.dispatch(jobs.load({ of: WORKSHOP }));
+    this.store.dispatch(instrumentResource.load({ of }));
+    this.store.dispatch(jobs.load({ of }));
     this.store.dispatch(parts.load({ of: WORKSHOP }));
     this.store.dispatch(shop.load({ of: WORKSHOP }));
     this.store.dispatch(anatomy.load({ of }));

@@ -3,9 +3,11 @@ import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
 import { provideHeld } from '../state/held';
 import * as compute from '../state/compute.effects';
+import * as anatomyEditEffects from '../state/anatomy-edit.effects';
+import { anatomyEditFeature } from '../state/anatomy-edit.feature';
 import * as planEffects from '../state/plan.effects';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, instruments, jobs, ledger, parts, readings, shop, work } from '../state/resources';
+import { anatomy, instrument, jobs, ledger, parts, readings, shop, work } from '../state/resources';
 import { resultsFeature } from '../state/results.feature';
 
 /** The stages of one instrument, in the order of the work. */
@@ -14,13 +16,16 @@ export const instrumentRoutes: Routes = [
     path: '',
     loadComponent: () => import('./instrument-page').then((m) => m.InstrumentPage),
     providers: [
-      ...provideHeld(instruments, jobs, anatomy, readings, parts, shop, work, ledger),
+      ...provideHeld(instrument, jobs, anatomy, readings, parts, shop, work, ledger),
       provideState(planFeature),
+      provideState(anatomyEditFeature),
       provideState(resultsFeature),
-      provideEffects(planEffects, compute),
+      provideEffects(planEffects, anatomyEditEffects, compute),
     ],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'survey' },
+      { path: 'about', title: 'About · Rinnovo', loadComponent: () => import('./about/about-page').then((m) => m.AboutPage) },
+      { path: 'anatomy', title: 'Anatomy · Rinnovo', loadComponent: () => import('./anatomy/anatomy-page').then((m) => m.AnatomyPage) },
       { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
       { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },
       { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },

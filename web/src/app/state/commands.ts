@@ -1,9 +1,21 @@
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { AcceptedThin, ClearanceRecord, Decision, Instrument, Job, LedgerEntry, LogStep, Person, PlanRecord, SeenNumber } from '@rinnovo/contract';
+import type {
+  AcceptedThin,
+  AnatomyRevision,
+  ClearanceRecord,
+  Decision,
+  Instrument,
+  Job,
+  LedgerEntry,
+  LogStep,
+  Person,
+  PlanRecord,
+  SeenNumber,
+} from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
 import type { StepCard } from '@rinnovo/core/gate';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import { retold, type Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import type { Target } from '@rinnovo/core/quantity';
@@ -11,7 +23,7 @@ import type { Option } from '@rinnovo/core/remedy';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { planActions } from './plan.actions';
-import { anatomy, instruments, jobs, ledger, people, readings, work, WORKSHOP } from './resources';
+import { anatomy, instrument, jobs, ledger, people, readings, work, WORKSHOP } from './resources';
 
 /** A value read with a tool, as typed. */
 export interface Typed {
@@ -39,8 +51,42 @@ export class Commands {
     await firstValueFrom(this.api.create(`/instruments/${instrument.id}/anatomy`, { document }));
     await firstValueFrom(this.api.create(`/jobs/${job.id}`, job));
     await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revision: 1, plan }));
-    this.store.dispatch(instruments.load({ of: WORKSHOP }));
-    this.store.dispatch(jobs.load({ of: WORKSHOP }));
+  }
+
+  /** An instrument that has just arrived, with a typical anatomy to begin from. */
+  async startInstrument(one: Instrument, document: Anatomy): Promise<void> {
+    await firstValueFrom(this.api.create(`/instruments/${one.id}`, one));
+    await firstValueFrom(this.api.create(`/instruments/${one.id}/anatomy`, { document }));
+  }
+
+  /** The same instrument once more under another label; what was read on the first one is only told of the second. */
+  async duplicateInstrument(of: Instrument, as: Pick<Instrument, 'id' | 'label'>): Promise<void> {
+    const { body } = await firstValueFrom(this.api.get<AnatomyRevision>(`/instruments/${of.id}/anatomy`));
+    await this.startInstrument({ ...of, ...as, serial: '', archived: false }, retold(body.document));
+  }
+
+  /** Changes what is known of an instrument; a newer version on the server is refused with both sides. */
+  async changeInstrument(one: Instrument, version: number): Promise<void> {
+    await firstValueFrom(this.api.change(`/instruments/${one.id}`, version, one));
+    this.store.dispatch(instrument.load({ of: one.id }));
+  }
+
+  /** Puts an instrument away, or takes it out again. */
+  async archive(id: string, archived: boolean): Promise<void> {
+    const { body, version } = await firstValueFrom(this.api.get<Instrument>(`/instruments/${id}`));
+    await firstValueFrom(this.api.change(`/instruments/${id}`, version ?? 1, { ...body, archived }));
+  }
+
+  async openJob(job: Job): Promise<void> {
+    await firstValueFrom(this.api.create(`/jobs/${job.id}`, job));
+    this.store.dispatch(jobs.load({ of: job.instrument }));
+  }
+
+  /** Changes a job as it was read just now. */
+  async changeJob(job: Job): Promise<void> {
+    const { version } = await firstValueFrom(this.api.get<Job>(`/jobs/${job.id}`));
+    await firstValueFrom(this.api.change(`/jobs/${job.id}`, version ?? 1, job));
+    this.store.dispatch(jobs.load({ of: job.instrument }));
   }
 
   /** Ends in what the two readings say of one another. */

@@ -1,10 +1,9 @@
 import { Injectable } from '@angular/core';
-import type { Plan } from '@rinnovo/core/check';
 
-/** A plan that the server has not acknowledged yet, and the version it was made from. */
-export interface Draft {
+/** What the server has not acknowledged yet, and the version it was made from. */
+export interface Draft<T> {
   readonly version: number;
-  readonly plan: Plan;
+  readonly kept: T;
 }
 
 /** Drafts in the browser's own database: they outlive a crash of the page. Without such a database nothing is kept and nothing breaks. */
@@ -12,16 +11,16 @@ export interface Draft {
 export class Drafts {
   private readonly db = open();
 
-  async of(job: string): Promise<Draft | null> {
-    return ((await this.run('readonly', (s) => s.get(job))) as Draft | undefined) ?? null;
+  async of<T>(what: string): Promise<Draft<T> | null> {
+    return ((await this.run('readonly', (s) => s.get(what))) as Draft<T> | undefined) ?? null;
   }
 
-  async keep(job: string, draft: Draft): Promise<void> {
-    await this.run('readwrite', (s) => s.put(draft, job));
+  async keep<T>(what: string, draft: Draft<T>): Promise<void> {
+    await this.run('readwrite', (s) => s.put(draft, what));
   }
 
-  async drop(job: string): Promise<void> {
-    await this.run('readwrite', (s) => s.delete(job));
+  async drop(what: string): Promise<void> {
+    await this.run('readwrite', (s) => s.delete(what));
   }
 
   private async run(mode: IDBTransactionMode, act: (store: IDBObjectStore) => IDBRequest): Promise<unknown> {

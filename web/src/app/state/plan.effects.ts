@@ -20,7 +20,7 @@ export const loadPlan = createEffect(
       switchMap(({ job }) =>
         api.get<PlanRecord>(`/jobs/${job}/plan`).pipe(
           switchMap(({ body }) =>
-            from(drafts.of(job)).pipe(map((d) => planActions.loaded({ record: body, draft: d?.version === body.version ? d.plan : null }))),
+            from(drafts.of<Plan>(job)).pipe(map((d) => planActions.loaded({ record: body, draft: d?.version === body.version ? d.kept : null }))),
           ),
           catchError((error: unknown) => {
             const problem = problemOf(error);
@@ -38,7 +38,7 @@ export const keepDraft = createEffect(
       ofType(planActions.edited),
       debounceTime(100),
       withLatestFrom(store.select(planFeature.selectPlanState)),
-      concatMap(([{ plan }, s]) => (s.job === null ? EMPTY : from(drafts.keep(s.job, { version: s.record?.version ?? 0, plan })))),
+      concatMap(([{ plan }, s]) => (s.job === null ? EMPTY : from(drafts.keep(s.job, { version: s.record?.version ?? 0, kept: plan })))),
     ),
   { functional: true, dispatch: false },
 );

@@ -1,4 +1,17 @@
-import type { AnatomyRevision, ClearanceRecord, Decision, Instrument, Job, LedgerEntry, Person, Shop, ToldReading, WaiverRecord } from '@rinnovo/contract';
+import type {
+  AnatomyRevision,
+  ClearanceRecord,
+  Decision,
+  FoundInstrument,
+  Instrument,
+  Job,
+  LedgerEntry,
+  Page,
+  Person,
+  Shop,
+  ToldReading,
+  WaiverRecord,
+} from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import type { Pickup } from '@rinnovo/core/part';
 import { forkJoin, map, type Observable } from 'rxjs';
@@ -13,8 +26,15 @@ export const WORKSHOP = 'workshop';
 export const people = heldResource<readonly Person[]>('people', (api) =>
   unversioned(api.get<{ items: readonly Person[] }>('/people').pipe(map((r) => r.body.items))),
 );
-export const instruments = heldResource<readonly Instrument[]>('instruments', (api) => unversioned(api.all<Instrument>('/instruments')));
-export const jobs = heldResource<readonly Job[]>('jobs', (api) => unversioned(api.get<{ items: readonly Job[] }>('/jobs').pipe(map((r) => r.body.items))));
+/** The instruments that a query finds, a page of them. */
+export const instruments = heldResource<Page<FoundInstrument>>('instruments', (api, query) =>
+  unversioned(api.get<Page<FoundInstrument>>(`/instruments?${query}`).pipe(map((r) => r.body))),
+);
+export const instrument = heldResource<Instrument>('instrument', (api, id) => api.get<Instrument>(`/instruments/${id}`));
+/** The jobs of an instrument, the active one first. */
+export const jobs = heldResource<readonly Job[]>('jobs', (api, id) =>
+  unversioned(api.get<{ items: readonly Job[] }>(`/jobs?instrument=${id}`).pipe(map((r) => r.body.items))),
+);
 export const parts = heldResource<Readonly<Record<string, Pickup>>>('parts', (api) =>
   unversioned(api.all<Pickup>('/parts').pipe(map((list) => Object.fromEntries(list.map((p) => [p.id, p]))))),
 );

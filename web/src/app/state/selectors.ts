@@ -13,7 +13,7 @@ export const selectParts = createSelector(parts.select, (p) => p.data ?? {});
 export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
 export const selectDraft = planFeature.selectDraft;
 
-export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j.data?.find((x) => x.instrument === a.of) ?? null);
+export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j.data?.find((x) => x.instrument === a.of && x.active) ?? null);
 
 /** Everything the core evaluates a plan from; null until all of it is here. */
 export const selectPlanState = createSelector(anatomy.select, parts.select, shop.select, planFeature.selectDraft, (a, p, s, draft): PlanState | null =>

@@ -1,12 +1,28 @@
 import type { Plan, PlannedRoute } from '@rinnovo/core/check';
 import { pathData } from '@rinnovo/core/format';
-import { toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, toBody, type Anatomy, type Face, type HoleFace } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
-import { circle, placeOutline, bounds, type Outline, type Point } from '@rinnovo/core/shape';
+import { circle, placeOutline, placePoint, bounds, type Outline, type Point } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
 
 /** How a line is drawn: by the conventions of technical drawing, not by colour alone. */
-export type LineKind = 'body' | 'cavity' | 'hidden' | 'plate' | 'opening' | 'insert' | 'screw' | 'centre' | 'planned' | 'well' | 'part' | 'string';
+export type LineKind =
+  | 'body'
+  | 'board'
+  | 'fret'
+  | 'cavity'
+  | 'hidden'
+  | 'hole'
+  | 'plate'
+  | 'opening'
+  | 'insert'
+  | 'screw'
+  | 'centre'
+  | 'planned'
+  | 'well'
+  | 'part'
+  | 'string'
+  | 'gone';
 
 /** One closed or open path of the drawing, in mm. */
 export interface DrawnPath {
@@ -14,6 +30,10 @@ export interface DrawnPath {
   readonly kind: LineKind;
   readonly d: string;
   readonly title: string;
+  /** Where it is, nobody measured: drawn dashed. */
+  readonly loose?: boolean;
+  /** What the technician has chosen. */
+  readonly chosen?: boolean;
 }
 
 /** A place on the drawing with a sign and words. */
@@ -29,6 +49,8 @@ export interface Mark extends Point {
 export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   const out: DrawnPath[] = [];
   if (a.body.outline) out.push({ id: 'body', kind: 'body', d: pathData(a.body.outline.outline), title: 'Body' });
+  if (a.headstock.outline)
+    out.push({ id: 'headstock', kind: 'body', d: pathData(toBody(a, HEADSTOCK_FRAME, a.headstock.outline.outline)), title: 'Headstock' });
   const pockets = (kind: 'cavity' | 'hidden'): DrawnPath[] =>
     a.cavities
       .filter((c) => (c.face === face) === (kind === 'cavity'))
@@ -49,7 +71,39 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
       });
     }
   }
-  return [...out, ...pockets('hidden')];
+  for (const h of a.holes.filter((x) => HOLE_FACES[face].includes(x.face))) {
+    out.push({ id: h.id, kind: 'hole', d: pathData(toBody(a, h.frame, circle(h.diameter?.value ?? UNKNOWN_HOLE, h.at))), title: h.name });
+  }
+  return [...out, ...(face === 'top' ? drawBoard(a) : []), ...pockets('hidden')];
+}
+
+/** Which holes are seen on a face of the body. */
+const HOLE_FACES: Readonly<Record<Face, readonly HoleFace[]>> = {
+  top: ['top', 'headstock front', 'fingerboard'],
+  back: ['back', 'headstock back'],
+};
+
+/** A hole of unknown diameter is drawn as a point of this size, mm. */
+const UNKNOWN_HOLE = 3;
+
+/** The fingerboard's edges and its frets, as far as scale and widths are known. */
+function drawBoard(a: Anatomy): readonly DrawnPath[] {
+  const line = (n: number): string | null => {
+    const ends = fretLine(a.neck, n);
+    if (!ends) return null;
+    const [p, q] = ends.map((e) => placePoint(e, placementOf(a, NECK_FRAME)));
+    return p && q ? `M${p.x} ${p.y}L${q.x} ${q.y}` : null;
+  };
+  const nut = fretLine(a.neck, 0);
+  const end = fretLine(a.neck, a.neck.frets);
+  if (!nut || !end || !a.neck.nutToMouth) return [];
+  const corners = [nut[0], nut[1], end[1], end[0]].map((p) => placePoint(p, placementOf(a, NECK_FRAME)));
+  const board: DrawnPath = { id: 'neck', kind: 'board', d: `M${corners.map((p) => `${p.x} ${p.y}`).join('L')}Z`, title: 'Fingerboard' };
+  const frets = Array.from({ length: a.neck.frets }, (_, i) => i + 1).flatMap((n): DrawnPath[] => {
+    const d = line(n);
+    return d === null ? [] : [{ id: `fret ${n}`, kind: 'fret', d, title: `Fret ${n}` }];
+  });
+  return [board, ...frets];
 }
 
 /** The centre line and the outer strings, as far as they are known. */
@@ -115,6 +169,19 @@ export function frameOfAnatomy(a: Anatomy): Frame {
     ...a.plates.map((p) => toBody(a, p.frame, p.outline.outline)),
   ];
   return all.length > 0 ? frameRound(all, 12) : { x: -200, y: -50, width: 400, height: 400 };
+}
+
+/** Body, neck and headstock. */
+export function frameOfWhole(a: Anatomy): Frame {
+  const body = frameOfAnatomy(a);
+  const head = a.headstock.outline ? [toBody(a, HEADSTOCK_FRAME, a.headstock.outline.outline)] : [];
+  const top = Math.min(body.y, -(a.neck.nutToMouth?.value ?? 0) - (head.length > 0 ? 0 : 200), ...head.map((o) => bounds([o]).minY)) - 12;
+  return { ...body, y: top, height: body.y + body.height - top };
+}
+
+/** The same rectangle where the drawing is seen mirrored in the centre line. */
+export function mirroredFrame(f: Frame): Frame {
+  return { ...f, x: -f.x - f.width };
 }
 
 /** The surroundings of one position: its cavity, its plate, what is planned there. */

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { DomSanitizer } from '@angular/platform-browser';
 import accountSvg from '@mdi/svg/svg/account-hard-hat-outline.svg';
 import bookSvg from '@mdi/svg/svg/book-open-page-variant-outline.svg';
+import anatomySvg from '@mdi/svg/svg/shape-outline.svg';
 import drawSvg from '@mdi/svg/svg/vector-square.svg';
 import guitarSvg from '@mdi/svg/svg/format-list-bulleted.svg';
 import listSvg from '@mdi/svg/svg/format-list-numbered.svg';
@@ -16,6 +17,7 @@ import downSvg from '@mdi/svg/svg/arrow-down.svg';
 const ICONS = {
   person: accountSvg,
   record: bookSvg,
+  anatomy: anatomySvg,
   cut: drawSvg,
   instruments: guitarSvg,
   order: listSvg,

@@ -65,4 +65,13 @@ describe('a length field', () => {
       .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     expect(entered).toBe(1);
   });
+
+  it('asks whether the other unit was meant, where that could be', async () => {
+    fixture.componentRef.setInput('min', 5);
+    fixture.componentRef.setInput('max', 150);
+    expect(await type('1.75')).toBe('1.75 mm cannot be: 5.00 mm to 150.00 mm. Meant 1.75in?');
+    expect(await type('1.75mm')).not.toContain('Meant');
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    expect(await type('44')).toContain('. Meant 44mm?');
+  });
 });

@@ -2,7 +2,7 @@ import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, Elemen
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import { parseLength, type LengthError } from '@rinnovo/core/measure';
+import { likelyUnit, parseLength, type LengthError } from '@rinnovo/core/measure';
 import { lengthText, otherLengthText } from '@rinnovo/words';
 import { viewFeature } from '../state/view.feature';
 
@@ -85,8 +85,7 @@ export class LengthField {
   protected readonly error = computed(() => {
     const p = this.parsed();
     if (!p.ok) return p.error === 'empty' ? (this.refusal() ?? null) : ERRORS[p.error];
-    if (p.mm < this.min() || p.mm > this.max())
-      return `${lengthText(p.mm, this.unit())} cannot be: ${lengthText(this.min(), this.unit())} to ${lengthText(this.max(), this.unit())}`;
+    if (p.mm < this.min() || p.mm > this.max()) return this.outOfRange(p.mm);
     return this.refusal();
   });
 
@@ -94,6 +93,15 @@ export class LengthField {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     // Material's input owns aria-invalid by a form control's state; here the parser's word counts.
     afterRenderEffect(() => host.querySelector('input')?.setAttribute('aria-invalid', String(this.error() !== null)));
+  }
+
+  /** Says what can be, and the unit that was probably meant. */
+  private outOfRange(mm: number): string {
+    const [min, max] = [this.min(), this.max()];
+    const typed = this.text().trim();
+    const meant = /^[\d.,]+$/.test(typed) ? likelyUnit(mm, { min, max }) : null;
+    const hint = meant === 'inch' && this.unit() === 'mm' ? `. Meant ${typed}in?` : meant === 'mm' && this.unit() !== 'mm' ? `. Meant ${typed}mm?` : '';
+    return `${lengthText(mm, this.unit())} cannot be: ${lengthText(min, this.unit())} to ${lengthText(max, this.unit())}${hint}`;
   }
 
   protected type(event: Event): void {

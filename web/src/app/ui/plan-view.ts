@@ -17,10 +17,15 @@ interface Grip {
   readonly start: Point;
   readonly at: Placement;
   readonly frame: Frame;
+  /** The line that was gripped, and where on the screen: let go at once it is chosen. */
+  readonly on: string | null;
+  readonly screen: Point;
   /** From the screen to the drawing as it lay when it was gripped: asked once, so that a drag never waits for layout. */
   readonly toDrawing: DOMMatrix | null;
 }
 
+/** A hand that moved less than this on the screen clicked, px. */
+const CLICK = 4;
 const FINE = 0.1;
 const COARSE = 1;
 
@@ -51,6 +56,8 @@ export class PlanView {
 
   readonly moved = output<Move>();
   readonly picked = output<string>();
+  /** A line was clicked, by its id. */
+  readonly chosen = output<string>();
 
   protected readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   protected readonly window = linkedSignal(() => this.frame());
@@ -70,6 +77,10 @@ export class PlanView {
   protected readonly inHand = signal(false);
   private grip: Grip | null = null;
   private last: Placement | null = null;
+
+  protected lookOf(p: DrawnPath): string {
+    return `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.id === this.selected() ? ' selected' : ''}`;
+  }
 
   protected zoom(factor: number, about?: Point): void {
     const f = this.window();
@@ -91,7 +102,15 @@ export class PlanView {
   protected down(event: PointerEvent): void {
     const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
     const toDrawing = this.toDrawing();
-    this.grip = { kind: onLayer ? 'move' : 'pan', start: through(toDrawing, event), at: this.pose(), frame: this.window(), toDrawing };
+    this.grip = {
+      kind: onLayer ? 'move' : 'pan',
+      start: through(toDrawing, event),
+      at: this.pose(),
+      frame: this.window(),
+      toDrawing,
+      on: (event.target as Element).getAttribute('data-id'),
+      screen: { x: event.clientX, y: event.clientY },
+    };
     this.inHand.set(onLayer);
     this.svg().nativeElement.setPointerCapture(event.pointerId);
   }
@@ -110,7 +129,9 @@ export class PlanView {
     this.moved.emit({ to: this.last, dropped: false });
   }
 
-  protected up(): void {
+  protected up(event: PointerEvent): void {
+    const { grip } = this;
+    if (grip?.on && Math.hypot(event.clientX - grip.screen.x, event.clientY - grip.screen.y) < CLICK) this.chosen.emit(grip.on);
     if (this.grip?.kind === 'move' && this.last) this.moved.emit({ to: this.last, dropped: true });
     this.grip = null;
     this.last = null;

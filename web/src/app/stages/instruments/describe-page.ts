@@ -105,7 +105,7 @@ export class DescribePage {
     const chosen = this.shelf().find((p) => p.id === part);
     try {
       await this.commands.describeInstrument(
-        { id, label: this.label().trim(), maker: '', model: '', serial: '', owner: null, notes: '' },
+        { id, label: this.label().trim(), maker: '', model: '', serial: '', owner: null, notes: '', kind: 'bolt-on solid', identity: {}, archived: false },
         this.anatomy(),
         {
           id: job,
@@ -113,6 +113,10 @@ export class DescribePage {
           title: this.title().trim() || `Fit ${chosen?.name ?? 'a pickup'}`,
           wish: { kind: chosen?.kind ?? null, reversibleOnly: false, doNotTouch: [] },
           ownerSays: this.ownerSays(),
+          look: '',
+          limits: { budget: null, due: null },
+          worth: null,
+          active: true,
         },
         { format: 1, position: 'pickup', part, insertFitted: false, leadsWanted: 2, route: null },
       );

@@ -1,41 +1,84 @@
 import { TestBed } from '@angular/core/testing';
 import { provideHeld } from '../../state/held';
-import { instruments, jobs, people } from '../../state/resources';
+import { instruments, people } from '../../state/resources';
 import { setUp } from '../../../testing/fixture';
 import { button, host, settle, type } from '../../../testing/job';
 import { InstrumentsPage } from './instruments-page';
 
-const instrument = (id: string, label: string) => ({ id, label, maker: 'Nobody', model: 'None', serial: `s-${id}`, owner: null, notes: '' });
+const instrument = (id: string, label: string, archived = false) => ({
+  id,
+  label,
+  maker: 'Nobody',
+  model: 'None',
+  serial: `s-${id}`,
+  owner: null,
+  notes: '',
+  kind: 'bass',
+  identity: {},
+  archived,
+  ownerName: null,
+  job: null,
+});
+const asked = (find: string, archived = false): string => `/api/instruments?limit=60&find=${find}&archived=${archived}`;
 
 describe('the instruments', () => {
   async function page(list: readonly object[], persons: readonly object[] = [{ id: 'p', name: 'Nell', role: 'technician' }]) {
-    TestBed.configureTestingModule({ providers: [...provideHeld(instruments, jobs, people)] });
+    TestBed.configureTestingModule({ providers: [...provideHeld(instruments, people)] });
     const http = setUp();
     const fixture = TestBed.createComponent(InstrumentsPage);
     await fixture.whenStable();
     const { Store } = await import('@ngrx/store');
     TestBed.inject(Store).dispatch(people.loaded({ of: 'workshop', data: persons as never, version: null }));
-    http.expectOne('/api/instruments?limit=200').flush({ items: list, next: null });
-    http.expectOne('/api/jobs').flush({ items: [], next: null });
+    http.expectOne(asked('')).flush({ items: list, next: null });
     await settle();
     await fixture.whenStable();
     return { fixture, http };
   }
+  const labels = (fixture: Awaited<ReturnType<typeof page>>['fixture']): readonly string[] =>
+    [...host(fixture).querySelectorAll('.card strong')].map((s) => s.textContent);
 
-  it('are found as you type, by label or serial', async () => {
-    const { fixture } = await page([instrument('a', 'Tern'), instrument('b', 'Curlew')]);
-    expect(host(fixture).querySelectorAll('.card').length).toBe(2);
+  it('are found by the server once typing rests, and the old answer stays until the new one is here', async () => {
+    const { fixture, http } = await page([instrument('a', 'Tern'), instrument('b', 'Curlew')]);
+    expect(labels(fixture)).toEqual(['Tern', 'Curlew']);
+    await type(fixture, 'input[type=search]', 'cu');
     await type(fixture, 'input[type=search]', 'curl');
-    expect([...host(fixture).querySelectorAll('.card strong')].map((s) => s.textContent)).toEqual(['Curlew']);
-    await type(fixture, 'input[type=search]', 's-a');
-    expect([...host(fixture).querySelectorAll('.card strong')].map((s) => s.textContent)).toEqual(['Tern']);
+    await settle(200);
+    await fixture.whenStable();
+    expect(labels(fixture)).toEqual(['Tern', 'Curlew']);
+    http.expectOne(asked('curl')).flush({ items: [instrument('b', 'Curlew')], next: null });
+    await settle();
+    await fixture.whenStable();
+    expect(labels(fixture)).toEqual(['Curlew']);
     await type(fixture, 'input[type=search]', 'heron');
+    await settle(200);
+    http.expectOne(asked('heron')).flush({ items: [], next: null });
+    await settle();
+    await fixture.whenStable();
     expect(host(fixture).querySelector('.empty')!.textContent).toContain('No instrument has that');
+  });
+
+  it('are put away and brought back, and a refusal is said', async () => {
+    const { fixture, http } = await page([instrument('a', 'Tern')]);
+    host(fixture).querySelector<HTMLButtonElement>('button.more')!.click();
+    await fixture.whenStable();
+    const item = [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')].find((b) => b.textContent.trim() === 'Put away')!;
+    item.click();
+    await settle();
+    http.expectOne('/api/instruments/a').flush(instrument('a', 'Tern'), { headers: { ETag: '"4"' } });
+    await settle();
+    const put = http.expectOne((r) => r.method === 'PUT');
+    expect([put.request.headers.get('If-Match'), (put.request.body as { archived: boolean }).archived]).toEqual(['"4"', true]);
+    put.flush({}, { headers: { ETag: '"5"' } });
+    await settle();
+    http.expectOne(asked('')).flush({ items: [], next: null });
+    await settle();
+    await fixture.whenStable();
+    expect(document.body.textContent).toContain('Tern is put away');
   });
 
   it('in an empty workshop say what to do first, and who works here is asked', async () => {
     const { fixture, http } = await page([], []);
-    expect(host(fixture).querySelector('.empty')!.textContent).toContain('Describe the first one');
+    expect(host(fixture).querySelector('.empty')!.textContent).toContain('Begin with the first one');
     expect(button(fixture, 'Begin').disabled).toBeTrue();
     await type(fixture, 'rn-first-person input', 'Nell');
     host(fixture).querySelector('rn-first-person form')!.dispatchEvent(new Event('submit'));

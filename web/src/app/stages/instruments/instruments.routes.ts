@@ -1,13 +1,14 @@
 import type { Routes } from '@angular/router';
 import { provideHeld } from '../../state/held';
-import { instruments, jobs, parts } from '../../state/resources';
+import { instruments, parts } from '../../state/resources';
 
 export const instrumentsRoutes: Routes = [
   {
     path: '',
-    providers: [...provideHeld(instruments, jobs, parts)],
+    providers: [...provideHeld(instruments, parts)],
     children: [
       { path: '', loadComponent: () => import('./instruments-page').then((m) => m.InstrumentsPage) },
+      { path: 'start', title: 'It has just arrived · Rinnovo', loadComponent: () => import('./start-page').then((m) => m.StartPage) },
       { path: 'new', title: 'Describe an instrument · Rinnovo', loadComponent: () => import('./describe-page').then((m) => m.DescribePage) },
     ],
   },

@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto';
+import type { FoundInstrument, Job, Page } from '@rinnovo/contract';
+import { demoWorkshop } from '@rinnovo/demo';
+import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
+
+describe('instruments are found', () => {
+  let w: TestWorkshop;
+  beforeAll(async () => (w = await testWorkshop()), 30_000);
+  afterAll(() => w.close());
+
+  const find = async (query: string): Promise<readonly string[]> => {
+    const { body } = (await w.get(`/api/instruments?${query}`).expect(200)) as unknown as { body: Page<FoundInstrument> };
+    return body.items.map((i) => i.label);
+  };
+
+  it('by any words of label, maker, serial, notes and owner, in any order and case', async () => {
+    expect(await find('find=heron')).toEqual(['Heron four']);
+    expect(await find('find=fd-208')).toEqual(['Heron four']);
+    expect(await find('find=TERN%20thinner')).toEqual(['Tern no. 22']);
+    expect(await find('find=valverde%20seven')).toEqual(['Shrike seven']);
+    expect(await find('find=nobody%20has%20this')).toEqual([]);
+  });
+
+  it('with a per cent sign and an underline as themselves', async () => {
+    expect(await find('find=%25')).toEqual([]);
+    expect(await find('find=_')).toEqual([]);
+    const id = randomUUID();
+    await w.create(`/api/instruments/${id}`, { ...demoWorkshop.instruments[0]!, id, label: '100% maple_neck' }).expect(201);
+    expect(await find('find=100%25')).toEqual(['100% maple_neck']);
+    expect(await find('find=e_n')).toEqual(['100% maple_neck']);
+  });
+
+  it('with owner and active job; archived ones apart, and restored as they were', async () => {
+    const { body } = (await w.get('/api/instruments?find=tern%2014').expect(200)) as unknown as { body: Page<FoundInstrument> };
+    expect([body.items[0]!.ownerName, body.items[0]!.job]).toEqual(['Inés Valverde-Roth', 'Full-width two-coil in the neck position']);
+    expect(await find('archived=true')).toEqual(['Crate guitar']);
+    const crate = demoWorkshop.instruments.find((i) => i.archived)!;
+    await w.change(`/api/instruments/${crate.id}`, 1, { ...crate, archived: false }).expect(200);
+    expect(await find('archived=true')).toEqual([]);
+    expect(await find('find=crate')).toEqual(['Crate guitar']);
+  });
+
+  it('and have one active job at a time: a second is refused by name, and may follow when the first is closed', async () => {
+    const first = demoWorkshop.jobs[0]!;
+    const second: Job = { ...first, id: randomUUID(), title: 'Shielding' };
+    const refused = await w.create(`/api/jobs/${second.id}`, second).expect(422);
+    expect((refused.body as { errors: { detail: string }[] }).errors[0]!.detail).toContain('Full-width two-coil');
+    await w.change(`/api/jobs/${first.id}`, 1, { ...first, active: false }).expect(200);
+    await w.create(`/api/jobs/${second.id}`, second).expect(201);
+    const { body } = (await w.get(`/api/jobs?instrument=${first.instrument}`).expect(200)) as unknown as { body: Page<Job> };
+    expect(body.items.map((j) => [j.title, j.active])).toEqual([
+      ['Shielding', true],
+      [first.title, false],
+    ]);
+    expect(body.items[1]!.worth).toBe(first.worth);
+  });
+});

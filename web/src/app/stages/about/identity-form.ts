@@ -1,0 +1,161 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { Store } from '@ngrx/store';
+import { IDENTITY_KEYS, type IdentityFact, type IdentityKey, type Instrument } from '@rinnovo/contract';
+import { IDENTITY_WORDS } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { instrument, people } from '../../state/resources';
+
+const TEXTS = ['label', 'maker', 'model', 'serial', 'notes'] as const;
+const BASES = ['seen', 'told', 'guessed'] as const;
+type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
+
+/** Who it belongs to and what is known of it: each fact seen, told or guessed, and why. */
+@Component({
+  selector: 'rn-identity-form',
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form (submit)="save($event)" novalidate>
+      <h2>The instrument</h2>
+      <div class="grid">
+        @for (t of texts; track t.key) {
+          <mat-form-field subscriptSizing="dynamic" [class.wide]="t.key === 'notes'">
+            <mat-label>{{ t.label }}</mat-label>
+            <input matInput maxlength="500" [value]="plain()[t.key] ?? ''" (input)="setText(t.key, $event)" />
+            @if (t.key === 'label' && (plain()['label'] ?? '').trim() === '') {
+              <mat-hint class="problem" role="alert">It needs a label</mat-hint>
+            }
+          </mat-form-field>
+        }
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Owner</mat-label>
+          <mat-select [value]="owner() ?? ''" (valueChange)="owner.set($event || null)">
+            <mat-option value="">the workshop</mat-option>
+            @for (o of owners(); track o.id) {
+              <mat-option [value]="o.id">{{ o.name }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
+      </div>
+      <h2>What is known of it</h2>
+      <p class="soft">What nobody knows stays empty.</p>
+      @for (k of keys; track k.key) {
+        <div class="fact">
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>{{ k.label }}</mat-label>
+            <input matInput maxlength="200" [value]="facts()[k.key]?.value ?? ''" (input)="setFact(k.key, { value: text($event) })" />
+          </mat-form-field>
+          @if (facts()[k.key]; as f) {
+            <mat-form-field subscriptSizing="dynamic" class="basis">
+              <mat-label>{{ k.label }} is</mat-label>
+              <mat-select [value]="f.basis" (valueChange)="setFact(k.key, { basis: $event })">
+                @for (b of bases; track b) {
+                  <mat-option [value]="b">{{ b }}</mat-option>
+                }
+              </mat-select>
+            </mat-form-field>
+            <mat-form-field subscriptSizing="dynamic">
+              <mat-label>because</mat-label>
+              <input matInput maxlength="200" [value]="f.why" (input)="setFact(k.key, { why: text($event) })" />
+            </mat-form-field>
+          }
+        </div>
+      }
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+      <p>
+        <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Keep</button>
+        <span class="soft" role="status">{{ said() }}</span>
+      </p>
+    </form>
+  `,
+  styles: `
+    form {
+      display: grid;
+      gap: 0.6rem;
+    }
+    .grid {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0.6rem 0.75rem;
+    }
+    .wide {
+      grid-column: 1 / -1;
+    }
+    .fact {
+      display: grid;
+      grid-template-columns: 1.3fr 7.5rem 1.3fr;
+      gap: 0.6rem;
+    }
+  `,
+})
+export class IdentityForm {
+  private readonly commands = inject(Commands);
+  private readonly store = inject(Store);
+  private readonly held = this.store.selectSignal(instrument.select);
+  private readonly people = this.store.selectSignal(people.select);
+  protected readonly texts = TEXTS.map((key) => ({
+    key,
+    label: { label: 'Label', maker: 'Maker as written on it', model: 'Model', serial: 'Serial', notes: 'Notes' }[key],
+  }));
+  protected readonly keys = IDENTITY_KEYS.map((key) => ({ key, label: IDENTITY_WORDS[key] }));
+  protected readonly bases = BASES;
+  protected readonly owners = computed(() => (this.people().data ?? []).filter((p) => p.role === 'owner'));
+  protected readonly plain = linkedSignal<Readonly<Record<string, string>>>(() => {
+    const i = this.held().data;
+    return i ? Object.fromEntries(TEXTS.map((k) => [k, i[k]])) : {};
+  });
+  protected readonly owner = linkedSignal(() => this.held().data?.owner ?? null);
+  protected readonly facts = linkedSignal<Facts>(() => this.held().data?.identity ?? {});
+  protected readonly problem = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly said = signal('');
+  private readonly next = computed((): Instrument | null => {
+    const i = this.held().data;
+    if (!i) return null;
+    const trimmed = Object.fromEntries(TEXTS.map((k) => [k, (this.plain()[k] ?? '').trim()])) as Record<(typeof TEXTS)[number], string>;
+    const identity = Object.fromEntries(Object.entries(this.facts()).filter(([, f]) => f.value.trim() !== ''));
+    return { ...i, ...trimmed, owner: this.owner(), identity };
+  });
+  protected readonly changed = computed(() => JSON.stringify(this.next()) !== JSON.stringify(this.held().data));
+
+  protected text(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected setText(key: string, event: Event): void {
+    this.plain.update((t) => ({ ...t, [key]: this.text(event) }));
+  }
+
+  protected setFact(key: IdentityKey, change: Partial<IdentityFact>): void {
+    this.facts.update((f) => ({ ...f, [key]: { ...(f[key] ?? { value: '', basis: 'seen', why: '' }), ...change } }));
+  }
+
+  protected async save(event: Event): Promise<void> {
+    event.preventDefault();
+    const one = this.next();
+    const { version } = this.held();
+    if (!one || version === null || one.label === '') return;
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await this.commands.changeInstrument(one, version);
+      this.said.set('kept');
+    } catch (error) {
+      const p = problemOf(error);
+      this.problem.set(
+        p.status === 412
+          ? 'Somebody changed it in the meantime. What you typed is still here: open the page again elsewhere, compare, and keep it then.'
+          : problemText(p),
+      );
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

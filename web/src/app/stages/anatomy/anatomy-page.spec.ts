@@ -1,0 +1,97 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
+import { provideState, Store } from '@ngrx/store';
+import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
+import { host, jobOnScreen, button, type } from '../../../testing/job';
+import { anatomyEditFeature } from '../../state/anatomy-edit.feature';
+import { viewActions } from '../../state/view.feature';
+import { PlanView } from '../../ui/plan-view';
+import { AnatomyPage } from './anatomy-page';
+
+describe('the anatomy page', () => {
+  let fixture: ComponentFixture<AnatomyPage>;
+  let draft: Anatomy | null = null;
+
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: [provideState(anatomyEditFeature)] });
+    const { store } = jobOnScreen();
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    store.select(anatomyEditFeature.selectDraft).subscribe((d) => (draft = d));
+    fixture = TestBed.createComponent(AnatomyPage);
+    await fixture.whenStable();
+  });
+
+  const row = (id: string): HTMLButtonElement => host(fixture).querySelector(`[data-feature="${id}"]`)!;
+  const field = (key: string): string => `[data-field="${key}"] input`;
+  const middle = (id: string): readonly number[] => {
+    const b = boundsOf(draft!, featureOf(draft!, id)!);
+    return [(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2];
+  };
+  async function open(id: string): Promise<void> {
+    row(id).click();
+    await fixture.whenStable();
+  }
+
+  it('adds a feature by its kind, chosen at once', async () => {
+    button(fixture, 'Add').click();
+    await fixture.whenStable();
+    expect(draft!.cavities.length).toBe(4);
+    expect(host(fixture).querySelector('[aria-expanded=true][data-feature]')!.textContent).toContain('Pickup route');
+    button(fixture, 'Undo').click();
+    await fixture.whenStable();
+    expect(draft!.cavities.length).toBe(3);
+  });
+
+  it('places and sizes a feature by number; what cannot be is said beside its field and nothing changes', async () => {
+    await open('route');
+    await type(fixture, field('x'), '2.5');
+    await type(fixture, field('width'), 'wide');
+    host(fixture).querySelector('rn-feature-form form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-field=width] [role=alert]')!.textContent).toContain('Not a length');
+    expect(draft).toBeNull();
+    await type(fixture, field('width'), '3 1/2');
+    host(fixture).querySelector('rn-feature-form form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    const b = boundsOf(draft!, featureOf(draft!, 'route')!);
+    // 3 1/2 in is 88.9 mm about x = 2.5
+    expect([b.minX, b.maxX].map((v) => Math.round(v * 1e6) / 1e6)).toEqual([2.5 - 44.45, 2.5 + 44.45]);
+  });
+
+  it('moves what is chosen when the hand lets it go', async () => {
+    await open('back cavity');
+    const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
+    view.moved.emit({ to: { x: 3, y: -2, turn: 0 }, dropped: false });
+    expect(draft).toBeNull();
+    view.moved.emit({ to: { x: 3, y: -2, turn: 0 }, dropped: true });
+    await fixture.whenStable();
+    expect(middle('back cavity')).toEqual([-47, 128]);
+  });
+
+  it('chooses a feature by its line on the map, and refuses to take away what a pickup hangs in', async () => {
+    const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
+    view.chosen.emit('window');
+    await fixture.whenStable();
+    expect(row('plate').getAttribute('aria-expanded')).toBe('true');
+    button(fixture, 'Take away').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('hangs in it');
+  });
+
+  it('doubts what cannot be, with the sum, and keeps an insistence with its reason', async () => {
+    await open('back cavity');
+    await type(fixture, field('size'), '50');
+    host(fixture).querySelector('rn-feature-form form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    button(fixture, 'Doubts 1').click();
+    await fixture.whenStable();
+    const doubt = host(fixture).querySelector('[data-doubt]')!;
+    expect(doubt.textContent).toContain('back cavity would come out on the other side by 6.00 mm');
+    expect(doubt.querySelector('rn-working-view')!.textContent).toContain('body thickness');
+    await type(fixture, '[data-doubt] input', 'a plate closes it');
+    doubt.querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(draft!.insisted).toEqual([{ doubt: 'deeperThanBody/back cavity/floor', because: 'a plate closes it' }]);
+    expect(host(fixture).textContent).toContain('It is so: a plate closes it');
+  });
+});

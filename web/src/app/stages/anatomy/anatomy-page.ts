@@ -1,0 +1,164 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { Store } from '@ngrx/store';
+import { compareFeatures, doubtsOf, featureOf, moveFeature, solvePositions, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import { featureChangeText } from '@rinnovo/words';
+import { problemText } from '../../api/api';
+import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
+import { anatomy } from '../../state/resources';
+import { viewFeature } from '../../state/view.feature';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, mirroredFrame, type DrawnPath } from '../../ui/drawing';
+import { PlanView, type Move } from '../../ui/plan-view';
+import { AnatomyConflict } from './anatomy-conflict';
+import { DistancePanel } from './distance-panel';
+import { DoubtPanel } from './doubt-panel';
+import { FeaturePanel } from './feature-panel';
+import { HistoryPanel } from './history-panel';
+
+type Tab = 'features' | 'distances' | 'doubts' | 'history';
+
+/** What the instrument is, to scale: every feature with its place and sizes, moved by hand, keys, numbers or measured distances. */
+@Component({
+  selector: 'rn-anatomy-page',
+  imports: [MatButtonModule, MatButtonToggleModule, PlanView, FeaturePanel, DistancePanel, DoubtPanel, HistoryPanel, AnatomyConflict],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './anatomy-page.html',
+  styleUrl: './anatomy-page.scss',
+  host: { '(document:keydown)': 'keys($event)' },
+})
+export class AnatomyPage {
+  private readonly store = inject(Store);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  protected readonly edit = this.store.selectSignal(anatomyEditFeature.selectAnatomyEditState);
+
+  protected readonly face = signal<Face>('top');
+  protected readonly whole = signal(false);
+  protected readonly tab = signal<Tab>('features');
+  protected readonly selected = signal<string | null>(null);
+  /** An earlier state laid over the present one. */
+  protected readonly compared = signal<{ readonly revision: number; readonly document: Anatomy } | null>(null);
+
+  protected readonly anatomy = computed(() => this.edit().draft ?? this.held().data?.now.document ?? null);
+  protected readonly doubts = computed(() => {
+    const a = this.anatomy();
+    return a ? doubtsOf(a) : [];
+  });
+  protected readonly open = computed(() => this.doubts().filter((d) => !d.insisted).length);
+  protected readonly mirrored = computed(() => (this.anatomy()?.handed === 'left') !== (this.face() === 'back'));
+  private readonly feature = computed(() => {
+    const a = this.anatomy();
+    const id = this.selected();
+    return a && id !== null ? featureOf(a, id) : null;
+  });
+  private readonly loose = computed(() => {
+    const a = this.anatomy();
+    if (!a || a.distances.length === 0) return new Set<string>();
+    const { across, along } = solvePositions(a).undetermined;
+    return new Set([...across, ...along].filter((id) => isTold(a, id)));
+  });
+  private readonly drawn = computed(() => {
+    const a = this.anatomy();
+    if (!a) return [];
+    const loose = this.loose();
+    return drawAnatomy(a, this.face()).map((p) => (loose.has(owner(p.id)) ? { ...p, loose: true } : p));
+  });
+  private readonly isSelected = (p: DrawnPath): boolean => {
+    const f = this.feature();
+    if (!f) return false;
+    const inside = f.kind === 'plate' ? f.of.openings.flatMap((o) => [o.id, o.insert?.id ?? '']) : [];
+    return owner(p.id) === f.id || inside.includes(p.id);
+  };
+  protected readonly paths = computed(() => [...this.drawn().filter((p) => !this.isSelected(p)), ...this.over()]);
+  protected readonly moving = computed(() =>
+    this.drawn()
+      .filter((p) => this.isSelected(p))
+      .map((p) => ({ ...p, chosen: true })),
+  );
+  /** A new rest position each time the anatomy changes: what was dragged is then part of it. */
+  protected readonly at = computed(() => {
+    this.anatomy();
+    return { x: 0, y: 0, turn: 0 };
+  });
+  protected readonly frame = computed(() => {
+    const a = this.anatomy();
+    if (!a) return { x: 0, y: 0, width: 100, height: 100 };
+    const f = this.whole() ? frameOfWhole(a) : frameOfAnatomy(a);
+    return this.mirrored() ? mirroredFrame(f) : f;
+  });
+  protected readonly lines = computed(() => {
+    const a = this.anatomy();
+    return a ? drawLines(a, this.frame()) : [];
+  });
+  protected readonly changes = computed(() => {
+    const a = this.anatomy();
+    const c = this.compared();
+    return a && c ? compareFeatures(c.document, a).map((x) => ({ ...x, text: featureChangeText(x, this.unit()) })) : [];
+  });
+  protected readonly saving = computed(() => {
+    const { saving, problem } = this.edit();
+    if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
+    return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'to be kept …', sending: 'keeping …' }[saving];
+  });
+
+  protected choose(pathId: string): void {
+    const a = this.anatomy();
+    if (!a) return;
+    const id = a.plates.find((p) => p.openings.some((o) => o.id === pathId || o.insert?.id === pathId))?.id ?? owner(pathId);
+    if (!featureOf(a, id)) return;
+    this.selected.set(id);
+    this.tab.set('features');
+  }
+
+  protected moved(move: Move): void {
+    const a = this.anatomy();
+    const id = this.selected();
+    if (move.dropped && a && id !== null && featureOf(a, id)) this.change(moveFeature(a, id, move.to.x, move.to.y));
+  }
+
+  protected change(to: Anatomy): void {
+    const from = this.anatomy();
+    const { of } = this.held();
+    if (from && of !== null && to !== from) this.store.dispatch(anatomyEditActions.edited({ of, from, to }));
+  }
+
+  protected undo(): void {
+    const now = this.anatomy();
+    if (now) this.store.dispatch(anatomyEditActions.undo({ now }));
+  }
+
+  protected redo(): void {
+    const now = this.anatomy();
+    if (now) this.store.dispatch(anatomyEditActions.redo({ now }));
+  }
+
+  protected keys(event: KeyboardEvent): void {
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.target instanceof HTMLInputElement) return;
+    event.preventDefault();
+    if (event.shiftKey) this.redo();
+    else this.undo();
+  }
+
+  /** What an earlier state had elsewhere or more of. */
+  private over(): readonly DrawnPath[] {
+    const c = this.compared();
+    if (!c) return [];
+    const ids = new Set(this.changes().flatMap((x) => (x.kind === 'added' ? [] : [x.id])));
+    return drawAnatomy(c.document, this.face())
+      .filter((p) => ids.has(owner(p.id)))
+      .map((p) => ({ ...p, id: `before ${p.id}`, kind: 'gone' as const, title: `${p.title}, revision ${c.revision}` }));
+  }
+}
+
+/** The feature that a drawn line belongs to. */
+function owner(pathId: string): string {
+  return pathId.split('/')[0] ?? pathId;
+}
+
+/** Its place was neither traced nor read: only put there. */
+function isTold(a: Anatomy, id: string): boolean {
+  const f = featureOf(a, id);
+  const basis = f?.kind === 'hole' ? f.of.basis : f?.kind === 'plate' ? f.of.outline.basis : f?.of.pockets[0]?.outline.basis;
+  return basis?.kind === 'told' || basis?.kind === 'default';
+}

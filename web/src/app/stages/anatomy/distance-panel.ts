@@ -1,0 +1,161 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { Store } from '@ngrx/store';
+import { DATUMS, edgeAt, featuresOf, placeMeasured, solvePositions, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
+import { isMeasuring } from '@rinnovo/core/part';
+import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText } from '@rinnovo/words';
+import { shop } from '../../state/resources';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+
+/** Where things are as it was measured: edge to edge, solved together; a chain that does not close says so. */
+@Component({
+  selector: 'rn-distance-panel',
+  imports: [MatButtonModule, MatButtonToggleModule, MatFormFieldModule, MatSelectModule, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './distance-panel.html',
+  styleUrl: './distance-panel.scss',
+})
+export class DistancePanel {
+  readonly anatomy = input.required<Anatomy>();
+  readonly changed = output<Anatomy>();
+  private readonly store = inject(Store);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly shop = this.store.selectSignal(shop.select);
+  private readonly field = viewChild(LengthField);
+
+  protected readonly axis = signal<Distance['axis']>('along');
+  protected readonly from = signal<Edge>({ of: 'pocket mouth', side: 'middle' });
+  protected readonly to = signal<Edge>({ of: '', side: 'middle' });
+  protected readonly ends = computed(() => [
+    { which: 'from' as const, label: 'From', edge: this.from() },
+    { which: 'to' as const, label: 'To', edge: this.to() },
+  ]);
+  protected readonly towards = signal<1 | -1>(1);
+  protected readonly text = signal('');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly chosenTool = signal<string | null>(null);
+  protected readonly tool = computed(
+    () => this.tools().find((t) => t.id === this.chosenTool()) ?? this.tools().find((t) => t.kind === 'rule') ?? this.tools()[0] ?? null,
+  );
+  protected readonly sides = computed(() => (['low', 'middle', 'high'] as const).map((side) => ({ side, word: sideText(side, this.axis()) })));
+  protected readonly data = computed(() =>
+    DATUMS.filter((d) => (d === 'centre line') === (this.axis() === 'across')).map((d) => ({ id: d as string, name: DATUM_WORDS[d] })),
+  );
+  protected readonly features = computed(() => featuresOf(this.anatomy()).map((f) => ({ id: f.id, name: f.of.name })));
+  protected readonly ways = computed(() =>
+    this.axis() === 'along' ? (['towards the bridge', 'towards the nut'] as const) : (['to the treble side', 'to the bass side'] as const),
+  );
+  private readonly names = computed(() => namesOf(this.anatomy(), {}));
+
+  private readonly solved = computed(() => solvePositions(this.anatomy()));
+  protected readonly rows = computed(() => {
+    const { residuals, worst } = this.solved();
+    return this.anatomy().distances.map((d) => {
+      const r = residuals.find((x) => x.distance === d.id);
+      return {
+        id: d.id,
+        text: distanceText(d, this.names()),
+        value: `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}`,
+        off: r && Math.abs(r.residual) > 0.005 ? `off by ${lengthText(r.residual, this.unit())}` : 'met',
+        worst: worst?.distance === d.id,
+      };
+    });
+  });
+  protected readonly worst = computed(() => {
+    const { worst } = this.solved();
+    const d = worst && this.anatomy().distances.find((x) => x.id === worst.distance);
+    return worst && d
+      ? `A chain does not close. Furthest off is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${worst.allowed.toFixed(2)}. Measure that one again.`
+      : null;
+  });
+  protected readonly loose = computed(() => {
+    const { undetermined } = this.solved();
+    const names = this.names();
+    const list = (ids: readonly string[]): string => ids.map((id) => names[id] ?? id).join(', ');
+    return [
+      undetermined.along.length > 0 ? `Along, nothing ties: ${list(undetermined.along)}.` : '',
+      undetermined.across.length > 0 ? `Across, nothing ties: ${list(undetermined.across)}.` : '',
+    ].filter(Boolean);
+  });
+
+  constructor() {
+    effect(() => {
+      const first = this.data()[0];
+      untracked(() => {
+        if (this.data().every((d) => d.id !== this.from().of) && this.features().every((f) => f.id !== this.from().of))
+          this.from.set({ of: first?.id ?? '', side: 'middle' });
+        else if (DATUMS.some((d) => d === this.from().of)) this.from.set({ of: first?.id ?? '', side: 'middle' });
+      });
+    });
+  }
+
+  protected turn(axis: Distance['axis']): void {
+    this.axis.set(axis);
+    this.guess();
+  }
+
+  protected edge(which: 'from' | 'to', change: Partial<Edge>): void {
+    this[which].update((e) => ({ ...e, ...change }));
+    this.guess();
+  }
+
+  protected add(event?: Event): void {
+    event?.preventDefault();
+    const value = this.field()?.value() ?? null;
+    const tool = this.tool();
+    const [from, to] = [this.from(), this.to()];
+    if (to.of === '' || from.of === to.of) {
+      this.refusal.set('Choose two different things to measure between');
+      return;
+    }
+    if (value === null) {
+      this.refusal.set('Type what the tool says');
+      return;
+    }
+    if (value < 0) {
+      this.refusal.set('Type it without a sign: the direction is chosen beside it');
+      return;
+    }
+    this.refusal.set(null);
+    const distance: Distance = {
+      id: crypto.randomUUID(),
+      axis: this.axis(),
+      from,
+      to,
+      value: this.towards() * value,
+      limit: tool?.limit ?? RULE_LIMIT,
+      raw: this.text().trim(),
+    };
+    const a = this.anatomy();
+    try {
+      this.changed.emit(placeMeasured({ ...a, distances: [...a.distances, distance] }));
+      this.text.set('');
+    } catch (error) {
+      this.refusal.set(error instanceof RangeError ? error.message : String(error));
+    }
+  }
+
+  protected remove(id: string): void {
+    const a = this.anatomy();
+    this.changed.emit(placeMeasured({ ...a, distances: a.distances.filter((d) => d.id !== id) }));
+  }
+
+  /** The direction in which the two edges lie as drawn is the one that is probably measured. */
+  private guess(): void {
+    const a = this.anatomy();
+    try {
+      const drawn = edgeAt(a, this.to(), this.axis()) - edgeAt(a, this.from(), this.axis());
+      this.towards.set(drawn < 0 ? -1 : 1);
+    } catch {
+      this.towards.set(1);
+    }
+  }
+}
+
+/** Without a tool chosen: a steel rule's limit, mm [trade: docs/trade.md, tools]. */
+const RULE_LIMIT = 0.25;

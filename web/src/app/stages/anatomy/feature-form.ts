@@ -1,0 +1,236 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { Store } from '@ngrx/store';
+import {
+  boundsOf,
+  centreFeature,
+  coversOf,
+  copyFeature,
+  describeFeature,
+  dimensionAt,
+  featureOf,
+  hideFeature,
+  holders,
+  mirrorFeature,
+  moveFeature,
+  outlineOf,
+  removeFeature,
+  repeatFeature,
+  reshapeFeature,
+  withDimension,
+  type Anatomy,
+  type Condition,
+} from '@rinnovo/core/instrument';
+import { isMeasured, MM_PER_INCH, type Dimension } from '@rinnovo/core/measure';
+import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
+import { recognise } from '@rinnovo/core/shape';
+import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
+import { selectNames } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+
+/** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+const TOLD_LIMIT = 0.25;
+
+interface Field {
+  readonly key: 'x' | 'y' | 'width' | 'height' | 'corner' | 'size';
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+}
+
+/** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
+@Component({
+  selector: 'rn-feature-form',
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './feature-form.html',
+  styleUrl: './feature-form.scss',
+})
+export class FeatureForm {
+  readonly anatomy = input.required<Anatomy>();
+  readonly id = input.required<string>();
+  readonly changed = output<Anatomy>();
+  readonly chosen = output<string>();
+
+  private readonly store = inject(Store);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly inputs = viewChildren(LengthField);
+  protected readonly conditions = Object.entries(CONDITION_WORDS).map(([id, word]) => ({ id: id as Condition, word }));
+  protected readonly feature = computed(() => featureOf(this.anatomy(), this.id()));
+  protected readonly name = linkedSignal(() => this.feature()?.of.name ?? '');
+  protected readonly condition = linkedSignal<Condition>(() => this.feature()?.of.condition ?? 'sound');
+  protected readonly copies = signal('5');
+  protected readonly step = signal('25');
+  protected readonly refusal = signal<string | null>(null);
+  /** What is at its one size that a tool read: changed by a reading only. */
+  protected readonly target = computed((): Target | null => {
+    const f = this.feature();
+    if (f?.kind === 'hole') return { quantity: 'holeDiameter', feature: f.id };
+    const pocket = f?.kind === 'cavity' ? f.of.pockets[0] : undefined;
+    return f && pocket ? { quantity: 'pocketDepth', feature: f.id, part: pocket.id } : null;
+  });
+  private readonly size = computed((): Dimension | null => {
+    const t = this.target();
+    const found = t ? dimensionAt(this.anatomy(), t) : null;
+    return found?.exists ? found.dimension : null;
+  });
+  protected readonly read = computed(() => {
+    const d = this.size();
+    return d !== null && isMeasured(d) && d.basis.kind === 'readings';
+  });
+  protected readonly plates = computed(() => this.anatomy().plates.map((p) => ({ id: p.id, name: p.name })));
+  protected readonly hider = computed(() => {
+    const f = this.feature();
+    return f && f.kind !== 'plate' ? { by: f.of.hiddenBy } : null;
+  });
+  /** What lies over the whole of it, by the drawing. */
+  protected readonly covered = computed(() => {
+    if (!this.hider()) return null;
+    const [widest] = coversOf(this.anatomy(), this.id());
+    return widest
+      ? `By the drawing the ${nameOf(this.names(), widest.plate)} covers all of it, by ${lengthText(widest.by, this.unit())} at the worst point.`
+      : 'By the drawing nothing covers all of it.';
+  });
+
+  protected readonly fields = computed((): readonly Field[] => {
+    const f = this.feature();
+    if (!f) return [];
+    const b = boundsOf(this.anatomy(), f);
+    const place: readonly Field[] = [
+      { key: 'x', label: 'Middle, across', value: (b.minX + b.maxX) / 2, min: -400, max: 400 },
+      { key: 'y', label: 'Middle, along', value: (b.minY + b.maxY) / 2, min: -1200, max: 1200 },
+    ];
+    const o = outlineOf(f);
+    const shape = o && recognise(o.outline);
+    const sizes: readonly Field[] = !shape
+      ? []
+      : [
+          { key: 'width', label: shape.kind === 'circle' ? 'Diameter' : 'Width across', value: shape.width, min: 0.2, max: 800 },
+          ...(shape.kind === 'circle' ? [] : [{ key: 'height' as const, label: 'Length along', value: shape.height, min: 0.2, max: 1200 }]),
+          ...(shape.kind === 'rectangle' ? [{ key: 'corner' as const, label: 'Corner radius', value: shape.corner, min: 0, max: 400 }] : []),
+        ];
+    const t = this.target();
+    const d = this.size();
+    const one: readonly Field[] =
+      t && !this.read()
+        ? [
+            {
+              key: 'size',
+              label: f.kind === 'hole' ? 'Diameter' : 'Depth',
+              value: d?.value ?? NaN,
+              min: QUANTITIES[t.quantity].min,
+              max: QUANTITIES[t.quantity].max,
+            },
+          ]
+        : [];
+    return [...place, ...sizes, ...one];
+  });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])));
+
+  protected set(key: string, text: string): void {
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  protected value(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected apply(event?: Event): void {
+    event?.preventDefault();
+    const f = this.feature();
+    const fields = this.fields();
+    const typed = new Map<Field['key'], number>();
+    for (const [i, field] of fields.entries()) {
+      const value = this.inputs()[i]?.value() ?? null;
+      // untouched: the exact value, not the rounded text
+      if (this.texts()[field.key] === this.text(field.value)) typed.set(field.key, field.value);
+      else if (value !== null) typed.set(field.key, value);
+      else return;
+    }
+    if (!f || this.name().trim() === '') return;
+    const changed = (key: Field['key']): boolean => typed.has(key) && typed.get(key) !== fields.find((x) => x.key === key)?.value;
+    let a = describeFeature(this.anatomy(), f.id, { name: this.name().trim(), condition: this.condition() });
+    if (changed('width') || changed('height') || changed('corner')) a = this.reshaped(a, typed);
+    const now = boundsOf(a, featureOf(a, f.id) ?? f);
+    a = moveFeature(a, f.id, (typed.get('x') ?? 0) - (now.minX + now.maxX) / 2, (typed.get('y') ?? 0) - (now.minY + now.maxY) / 2);
+    const t = this.target();
+    const size = typed.get('size');
+    if (t && size !== undefined && changed('size')) a = withDimension(a, t, { value: size, limit: TOLD_LIMIT, basis: { kind: 'told' } });
+    this.changed.emit(a);
+  }
+
+  protected copy(): void {
+    this.added((as, a) => copyFeature(a, this.id(), as, 10, 10), 'copy');
+  }
+
+  protected mirror(): void {
+    this.added((as, a) => mirrorFeature(a, this.id(), as), 'mirrored');
+  }
+
+  protected hide(by: string | null): void {
+    this.changed.emit(hideFeature(this.anatomy(), this.id(), by));
+  }
+
+  protected centre(): void {
+    this.changed.emit(centreFeature(this.anatomy(), this.id()));
+  }
+
+  /** A row of copies along the strings, each a step further. */
+  protected repeat(): void {
+    const n = Number(this.copies());
+    const step = Number(this.step().replace(',', '.'));
+    if (!Number.isInteger(n) || n < 1 || n > 24 || !Number.isFinite(step) || step === 0) {
+      this.refusal.set('A row has 1 to 24 copies, a step apart');
+      return;
+    }
+    this.refusal.set(null);
+    const name = this.feature()?.of.name ?? '';
+    const as = Array.from({ length: n }, (_, i) => ({ id: fresh(this.id()), name: `${name} ${i + 2}` }));
+    this.changed.emit(repeatFeature(this.anatomy(), this.id(), as, 0, step));
+  }
+
+  protected remove(): void {
+    const a = this.anatomy();
+    if (a.positions.some((p) => p.cavity === this.id() || p.plate === this.id())) {
+      this.refusal.set(
+        `The ${holders(a, this.id())
+          .map((h) => nameOf(this.names(), h))
+          .join(' and the ')} hangs in it`,
+      );
+      return;
+    }
+    this.changed.emit(removeFeature(a, this.id()));
+  }
+
+  private reshaped(a: Anatomy, typed: ReadonlyMap<Field['key'], number>): Anatomy {
+    const f = this.feature();
+    const o = f && outlineOf(f);
+    if (!f || !o) return a;
+    const s = recognise(o.outline);
+    const width = typed.get('width') ?? s.width;
+    if (s.kind === 'circle') return reshapeFeature(a, f.id, { ...s, width });
+    const height = typed.get('height') ?? s.height;
+    return reshapeFeature(a, f.id, s.kind === 'rectangle' ? { ...s, width, height, corner: typed.get('corner') ?? s.corner } : { ...s, width, height });
+  }
+
+  private added(make: (as: { readonly id: string; readonly name: string }, a: Anatomy) => Anatomy, word: string): void {
+    const id = fresh(this.id());
+    this.changed.emit(make({ id, name: `${this.feature()?.of.name ?? ''}, ${word}` }, this.anatomy()));
+    this.chosen.emit(id);
+  }
+
+  private text(mm: number): string {
+    if (!Number.isFinite(mm)) return '';
+    return this.unit() === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
+  }
+}
+
+function fresh(id: string): string {
+  return `${id.replace(/ [0-9a-f]{8}$/, '').slice(0, 60)} ${crypto.randomUUID().slice(0, 8)}`;
+}

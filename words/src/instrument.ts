@@ -1,0 +1,118 @@
+import {
+  isDatum,
+  type AddedKind,
+  type Condition,
+  type Datum,
+  type Distance,
+  type Doubt,
+  type DoubtId,
+  type Edge,
+  type FeatureChange,
+  type StartingKind,
+} from '@rinnovo/core/instrument';
+import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
+import { lengthText } from './length.js';
+import { nameOf, type Names } from './names.js';
+
+/** What an instrument that has just arrived is nearest to, as the technician says it. */
+export const STARTING_WORDS: Readonly<Record<StartingKind, { readonly name: string }>> = {
+  'bolt-on solid': { name: 'Solid, bolted neck' },
+  'set-neck solid': { name: 'Solid, set neck' },
+  'semi-hollow': { name: 'Semi-hollow' },
+  'flat-top acoustic': { name: 'Flat-top acoustic' },
+  bass: { name: 'Bass' },
+  'found object': { name: 'Found object' },
+};
+
+export const ADDED_WORDS: Readonly<Record<AddedKind, string>> = {
+  'pickup route': 'Pickup route',
+  'control cavity': 'Control cavity',
+  recess: 'Recess',
+  slot: 'Slot',
+  channel: 'Wire channel',
+  'neck pocket': 'Neck pocket',
+  hole: 'Hole',
+  plate: 'Plate',
+  guard: 'Guard',
+  ring: 'Ring',
+  'bridge footprint': 'Bridge',
+};
+
+export const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
+  sound: 'sound',
+  stripped: 'stripped',
+  cracked: 'cracked',
+  plugged: 'plugged',
+  chipped: 'chipped',
+};
+
+export const DATUM_WORDS: Readonly<Record<Datum, string>> = {
+  'centre line': 'centre line',
+  'pocket mouth': 'mouth of the neck pocket',
+  nut: 'front edge of the nut',
+};
+
+/** Which edge of a feature, along an axis. */
+export function sideText(side: Edge['side'], axis: 'across' | 'along'): string {
+  if (side === 'middle') return 'middle';
+  if (axis === 'across') return side === 'low' ? 'bass edge' : 'treble edge';
+  return side === 'low' ? 'nut edge' : 'bridge edge';
+}
+
+/** An edge in words: `bridge edge of the neck pocket`. */
+export function edgeText(edge: Edge, axis: Distance['axis'], names: Names): string {
+  if (isDatum(edge.of)) return DATUM_WORDS[edge.of];
+  return `${sideText(edge.side, axis)} of the ${nameOf(names, edge.of)}`;
+}
+
+export function distanceText(d: Distance, names: Names): string {
+  return `${edgeText(d.from, d.axis, names)} to ${edgeText(d.to, d.axis, names)}`;
+}
+
+const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
+  fretsShortOfBody: (_, by) =>
+    `The last fret would lie ${by} further from the body than any joint allows: scale, frets and the distance to the pocket do not agree.`,
+  boardBeyondBridge: (_, by) => `The neck pocket would begin ${by} beyond the whole scale length.`,
+  stringsOffNut: (_, by) => `The outer strings would stand ${by} wider than the nut.`,
+  stringsOffBridge: (of, by) => `The outer strings would stand ${by} wider than the ${of}.`,
+  deeperThanBody: (of, by) => `The ${of} would come out on the other side by ${by}.`,
+  pocketAgainstHeel: (of, by) => `The ${of} is ${by} wider than the board’s end and the play that any pocket has.`,
+  holeAtEdge: (of, by) => `The ${of} would break out of the body’s edge by ${by}.`,
+  hollowOutside: (of, by) => `The ${of} lies ${by} beside the body.`,
+  bareSmaller: (of, by) => `The ${of} would be ${by} wider with its film than in bare wood.`,
+  chainOpen: (_, by) => `A chain of distances does not close: its worst is ${by} beyond its limit.`,
+};
+
+/** Why something cannot be, with by how much. */
+export function doubtText(d: Doubt, names: Names, unit: LengthUnit): string {
+  return DOUBTS[d.id](nameOf(names, d.features[0]), lengthText(-valueOf(d.by), unit));
+}
+
+/** What became of a feature between two revisions. */
+export function featureChangeText(c: FeatureChange, unit: LengthUnit): string {
+  const signed = (mm: number): string => `${mm > 0 ? '+' : ''}${lengthText(mm, unit)}`;
+  switch (c.kind) {
+    case 'added':
+      return `${c.name}: added`;
+    case 'gone':
+      return `${c.name}: gone`;
+    case 'moved':
+      return `${c.name}: moved ${signed(c.across)} across, ${signed(c.along)} along`;
+    case 'resized':
+      return `${c.name}: ${signed(c.wider)} wider, ${signed(c.longer)} longer`;
+  }
+}
+
+export const IDENTITY_WORDS = {
+  year: 'Year',
+  neckJoint: 'Neck joint',
+  bodyWood: 'Body wood',
+  neckWood: 'Neck wood',
+  boardWood: 'Fingerboard wood',
+  finish: 'Finish',
+  weight: 'Weight',
+  balance: 'Balance point',
+  colour: 'Colour',
+  electronics: 'Electronics',
+  routing: 'Routing',
+} as const;

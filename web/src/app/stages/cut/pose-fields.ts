@@ -13,8 +13,8 @@ import { viewFeature } from '../../state/view.feature';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="place($event)">
-      <rn-length-field label="Middle, across" [(text)]="x" [min]="-300" [max]="300" (entered)="place()" />
-      <rn-length-field label="Middle, along" [(text)]="y" [min]="-300" [max]="600" (entered)="place()" />
+      <rn-length-field label="Middle, across" [(text)]="x" [min]="-300" [max]="300" />
+      <rn-length-field label="Middle, along" [(text)]="y" [min]="-300" [max]="600" />
       @if (locked()) {
         <p class="soft">Cutting has begun: the route stays.</p>
       } @else {

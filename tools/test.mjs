@@ -56,6 +56,7 @@ async function main() {
   checkMachine();
   await ensurePackages();
   const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
+  await ensureDebian(['python3-ezdxf'], () => existsSync('/usr/lib/python3/dist-packages/ezdxf'), 'the reference reader of drawings');
   await ensureDebian(['chromium'], () => existsSync(chromium), 'Chromium');
   const node = process.execPath;
   const tsc = path.join(root, 'node_modules/typescript/bin/tsc');

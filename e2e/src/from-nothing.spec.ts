@@ -43,6 +43,10 @@ async function measure(page: Page, fromSide: string, to: string, toSide: string,
   await page.keyboard.press('Enter');
 }
 
+/** A plate as somebody traced it, with an opening and a stray line. */
+const PLATE = `<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="60mm" viewBox="0 0 120 60"><g transform="translate(5 5)">
+<path d="M0 4C0 1.8 1.8 0 4 0H90L105 14V30L78 50H4C1.8 50 0 48.2 0 46Z"/><rect x="15" y="6" width="70" height="39" rx="3.5"/><path d="M1 1L5 5"/></g></svg>`;
+
 test('from nothing to a closed chain of measurements, by keyboard alone', async ({ page, workshop }) => {
   test.setTimeout(120_000);
   await page.goto(`${workshop.url}/instruments`);
@@ -68,8 +72,28 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await expect(page.locator('[data-feature^="recess"]')).toBeVisible();
   await expect(page.getByText('revision 2')).toBeVisible();
 
+  // a plate is added and gets its outline from a traced drawing
+  await page.locator('rn-feature-panel mat-select').first().focus();
+  await pick(page, 'Plate');
+  await tabTo(page, 'rn-feature-panel .add button');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Outline …' }).focus();
+  await page.keyboard.press('Enter');
+  const file = (name: string, text: string) => page.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) });
+  await file('broken.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0');
+  await expect(page.getByRole('alert')).toContainText('broken.svg: The file is broken');
+  await expectAccessible(page, 'a broken drawing');
+  await file('plate.svg', PLATE);
+  await page.getByRole('radio').first().waitFor();
+  await expect(page.getByText('105.00 mm × 50.00 mm (')).toBeVisible();
+  await expectAccessible(page, 'a drawing to confirm');
+  await page.getByRole('button', { name: 'Yes, use it' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(page.locator('[data-field="width"] input')).toHaveValue('105');
+
   // measured: pocket's mouth to its nut edge 0, its bridge edge to the recess 62.5, and over all 136.6: 0.1 is within the rule's limits
-  await page.getByRole('tab', { name: 'Measured from' }).focus();
+  await page.getByRole('tab', { name: 'Distances' }).focus();
   await page.keyboard.press('Enter');
   await page.locator('rn-distance-panel form button[type=submit]').focus();
   await page.keyboard.press('Enter');
@@ -110,10 +134,14 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   interface Doc {
     cavities: { name: string; pockets: { outline: { outline: { vertices: { x: number; y: number }[] } } }[] }[];
     distances: { value: number; raw: string; limit: number }[];
+    plates: { name: string; outline: { basis: { kind: string }; outline: { vertices: { x: number }[] } } }[];
   }
   await expect(async () => {
     const { document } = (await workshop.db('anatomy_revisions').where({ instrument: one.id }).orderBy('revision', 'desc').first()) as { document: Doc };
     expect(document.distances.map((d) => d.raw)).toEqual(['0', '62.5', '136.8']);
+    const plate = document.plates.find((p) => p.name === 'Plate')!;
+    const xs = plate.outline.outline.vertices.map((v) => v.x);
+    expect([plate.outline.basis.kind, Math.max(...xs) - Math.min(...xs)]).toEqual(['sheet', 105]);
     // least squares by hand: x from the mouth; 74 long pocket at p: p = 0, r − p − 74 = 62.5, r = 136.8, equal limits; 0.3 shared in thirds
     const ys = document.cavities.find((c) => c.name === 'Recess')!.pockets[0]!.outline.outline.vertices.map((v) => v.y);
     expect(Math.min(...ys)).toBeCloseTo(136.7, 6);

@@ -1,3 +1,4 @@
+export * from './imports.js';
 export * from './instrument.js';
 export * from './length.js';
 export * from './names.js';

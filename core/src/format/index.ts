@@ -1,1 +1,6 @@
+export * from './dxf-in.js';
+export * from './dxf-out.js';
+export * from './imported.js';
+export * from './svg-in.js';
+export * from './svg-out.js';
 export * from './svg.js';

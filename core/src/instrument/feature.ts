@@ -4,6 +4,7 @@ import {
   gapWhenInside,
   moveOutline,
   mirrorOutline,
+  placeOutline,
   recognise,
   shaped,
   type Bounds,
@@ -160,6 +161,23 @@ export function reshapeFeature(a: Anatomy, id: string, shape: PlainShape): Anato
 export interface Cover {
   readonly plate: string;
   readonly by: number;
+}
+
+/** A feature with another outline in the body's frame for its first; check widths of the old one no longer count. A hole has none. */
+export function redrawFeature(a: Anatomy, id: string, drawn: Pick<FeatureOutline, 'outline' | 'limit' | 'basis'>): Anatomy {
+  const f = needed(a, id);
+  const fresh = (outline: Outline): FeatureOutline => ({ ...drawn, outline, across: null, along: null });
+  const own = f.kind === 'plate' ? fromBody(a, f.of.frame, drawn.outline) : drawn.outline;
+  return mapFeature(a, id, {
+    cavity: (c) => ({ ...c, pockets: c.pockets.map((p, i) => (i === 0 ? { ...p, outline: fresh(own) } : p)) }),
+    plate: (p) => ({ ...p, outline: fresh(own) }),
+    hole: (h) => h,
+  });
+}
+
+function fromBody(a: Anatomy, frame: string, o: Outline): Outline {
+  const at = placementOf(a, frame);
+  return placeOutline(moveOutline(o, -at.x, -at.y), { x: 0, y: 0, turn: -at.turn });
 }
 
 /** What covers a feature on its own face, the widest first; openings of a plate do not hide. */

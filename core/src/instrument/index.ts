@@ -10,6 +10,7 @@ export * from './feature.js';
 export * from './frets.js';
 export * from './compare-features.js';
 export * from './plausible.js';
+export * from './layers.js';
 export * from './retold.js';
 export * from './solve-positions.js';
 export * from './starting-kind.js';

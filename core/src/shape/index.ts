@@ -1,3 +1,4 @@
+export * from './arcs-along.js';
 export * from './boolean.js';
 export * from './build.js';
 export * from './contains.js';

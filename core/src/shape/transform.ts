@@ -43,6 +43,11 @@ export function placeSegment(seg: Segment, at: Placement): Segment {
   return { ...seg, from, to, centre: placePoint(seg.centre, at), start: seg.start + (at.turn * Math.PI) / 180 };
 }
 
+/** An outline made larger or smaller about the origin; arcs stay arcs. */
+export function scaleOutline(outline: Outline, factor: number): Outline {
+  return factor === 1 ? outline : { vertices: outline.vertices.map((v) => ({ x: v.x * factor, y: v.y * factor, bulge: v.bulge })) };
+}
+
 export function moveOutline(outline: Outline, dx: number, dy: number): Outline {
   return placeOutline(outline, { x: dx, y: dy, turn: 0 });
 }

@@ -26,7 +26,7 @@ import { PlanConflict } from '../ui/plan-conflict';
         </div>
       } @else if (ready()) {
         <p class="title">
-          <strong>{{ name() }}</strong>
+          <a class="name" [routerLink]="['/i', instrument(), 'about']" title="Owner, job and what is known of it">{{ name() }}</a>
           @if (job(); as j) {
             <span class="soft">{{ j.title }} — “{{ j.ownerSays }}”</span>
           }
@@ -60,6 +60,10 @@ import { PlanConflict } from '../ui/plan-conflict';
       padding: 0.4rem 1rem;
       white-space: nowrap;
       overflow: hidden;
+    }
+    .name {
+      color: inherit;
+      font-weight: 600;
     }
     .title .soft {
       overflow: hidden;

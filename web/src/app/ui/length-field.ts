@@ -67,6 +67,8 @@ export class LengthField {
   /** Something that whoever uses the field found wrong with it. */
   readonly refusal = input<string | null>(null);
   readonly required = input(false);
+  /** What else is to be known of the value, beside the other unit. */
+  readonly note = input('');
   readonly entered = output();
 
   protected readonly id = `length-${nextId()}`;
@@ -80,7 +82,7 @@ export class LengthField {
   protected readonly unitWord = computed(() => (this.unit() === 'mm' ? 'mm' : 'in'));
   protected readonly other = computed(() => {
     const p = this.parsed();
-    return p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '';
+    return [p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '', this.note()].filter(Boolean).join(', ');
   });
   protected readonly error = computed(() => {
     const p = this.parsed();

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
-import { compareFeatures, doubtsOf, featureOf, moveFeature, solvePositions, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import { compareFeatures, doubtsOf, featureOf, layersOf, moveFeature, solvePositions, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import { featureChangeText } from '@rinnovo/words';
 import { problemText } from '../../api/api';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
@@ -10,18 +11,20 @@ import { anatomy } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, mirroredFrame, type DrawnPath } from '../../ui/drawing';
 import { PlanView, type Move } from '../../ui/plan-view';
+import { saveFile } from '../../ui/save-file';
 import { AnatomyConflict } from './anatomy-conflict';
+import { BuildForm } from './build-form';
 import { DistancePanel } from './distance-panel';
 import { DoubtPanel } from './doubt-panel';
 import { FeaturePanel } from './feature-panel';
 import { HistoryPanel } from './history-panel';
 
-type Tab = 'features' | 'distances' | 'doubts' | 'history';
+type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
 
 /** What the instrument is, to scale: every feature with its place and sizes, moved by hand, keys, numbers or measured distances. */
 @Component({
   selector: 'rn-anatomy-page',
-  imports: [MatButtonModule, MatButtonToggleModule, PlanView, FeaturePanel, DistancePanel, DoubtPanel, HistoryPanel, AnatomyConflict],
+  imports: [MatButtonModule, MatButtonToggleModule, MatMenuModule, PlanView, BuildForm, FeaturePanel, DistancePanel, DoubtPanel, HistoryPanel, AnatomyConflict],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './anatomy-page.html',
   styleUrl: './anatomy-page.scss',
@@ -121,6 +124,16 @@ export class AnatomyPage {
     const from = this.anatomy();
     const { of } = this.held();
     if (from && of !== null && to !== from) this.store.dispatch(anatomyEditActions.edited({ of, from, to }));
+  }
+
+  /** The face that is looked at as a drawing file: all of it, or what is chosen. */
+  protected async drawing(kind: 'svg' | 'dxf', only: string | null): Promise<void> {
+    const a = this.anatomy();
+    const layers = a ? layersOf(a, this.face(), only) : [];
+    if (layers.length === 0) return;
+    const { dxfFile, svgFile } = await import('@rinnovo/core/format');
+    const text = kind === 'svg' ? svgFile(layers) : dxfFile(layers);
+    saveFile(text, `${this.face()}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
   }
 
   protected undo(): void {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
@@ -17,6 +18,7 @@ import {
   mirrorFeature,
   moveFeature,
   outlineOf,
+  redrawFeature,
   removeFeature,
   repeatFeature,
   reshapeFeature,
@@ -31,6 +33,7 @@ import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
+import { askOutline } from './ask-outline';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;
@@ -58,6 +61,7 @@ export class FeatureForm {
   readonly chosen = output<string>();
 
   private readonly store = inject(Store);
+  private readonly dialog = inject(MatDialog);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly inputs = viewChildren(LengthField);
@@ -175,6 +179,17 @@ export class FeatureForm {
 
   protected hide(by: string | null): void {
     this.changed.emit(hideFeature(this.anatomy(), this.id(), by));
+  }
+
+  protected readonly hasOutline = computed(() => this.feature()?.kind !== 'hole');
+
+  /** Another outline from a drawing or from sizes, about the same middle. */
+  protected async redraw(): Promise<void> {
+    const f = this.feature();
+    if (!f) return;
+    const b = boundsOf(this.anatomy(), f);
+    const drawn = await askOutline(this.dialog, { what: f.of.name, at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
+    if (drawn) this.changed.emit(redrawFeature(this.anatomy(), f.id, drawn));
   }
 
   protected centre(): void {

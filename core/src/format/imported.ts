@@ -1,0 +1,150 @@
+import { area, bounds, intersections, segmentBox, segmentsOf, type Outline, type Point, type Vertex } from '../shape/index.js';
+import { joinStrands } from './join-strands.js';
+import type { Strand } from './strand.js';
+
+/** A closed outline out of a file, mm, in the file's own place. */
+export interface ImportedOutline {
+  readonly outline: Outline;
+  readonly of: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What was met on the way, to be told. */
+export type ImportNote =
+  | { readonly kind: 'open'; readonly of: string; readonly gap: number }
+  | { readonly kind: 'crossing'; readonly of: string; readonly at: Point }
+  | { readonly kind: 'flat'; readonly of: string }
+  | { readonly kind: 'joined'; readonly count: number; readonly gap: number }
+  | { readonly kind: 'simplified'; readonly from: number; readonly to: number; readonly tolerance: number }
+  | { readonly kind: 'ignored'; readonly what: string; readonly count: number };
+
+export type FileUnit = 'mm' | 'cm' | 'inch' | 'px' | 'unknown';
+
+/** Everything usable in a file. Its size is to be confirmed: `unit` says what the file claims. */
+export interface Imported {
+  readonly outlines: readonly ImportedOutline[];
+  readonly notes: readonly ImportNote[];
+  readonly unit: FileUnit;
+}
+
+/** Why a file cannot be read at all; `detail` is the parser's own word, where it has one. */
+export interface ImportRefusal {
+  readonly kind: 'empty' | 'tooLarge' | 'broken' | 'notThisKind' | 'nothingInIt';
+  readonly detail: string;
+}
+
+export type ImportResult = { readonly ok: true; readonly imported: Imported } | { readonly ok: false; readonly refusal: ImportRefusal };
+
+/** Curves of imports keep within this of the file's, mm (architecture: 0.01). */
+export const CURVE_TOLERANCE = 0.01;
+
+/** Ends nearer than this are one, mm [memory]. */
+export const JOIN_TOLERANCE = 0.05;
+
+/** Longest file that is read, bytes. */
+export const LONGEST_FILE = 20_000_000;
+
+/** More corners than this are simplified: finer than any cutter follows. */
+const MOST_VERTICES = 4000;
+
+/** First tolerance of simplifying, mm; doubled until few enough corners are left. */
+const SIMPLIFY_FROM = 0.005;
+
+/** Joins what belongs together, closes, simplifies and judges: closed outlines and everything that is to be told. */
+export function imported(strands: readonly Strand[], unit: FileUnit, ignored: ReadonlyMap<string, number>): Imported {
+  const joined = joinStrands(strands, JOIN_TOLERANCE);
+  const notes: ImportNote[] = [...ignored].map(([what, count]) => ({ kind: 'ignored', what, count }));
+  if (joined.joins > 0) notes.push({ kind: 'joined', count: joined.joins, gap: joined.widest });
+  const outlines: ImportedOutline[] = [];
+  for (const s of joined.strands) {
+    if (!s.closed) {
+      const [a, b] = [s.vertices[0], s.vertices[s.vertices.length - 1]];
+      notes.push({ kind: 'open', of: s.of, gap: a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0 });
+      continue;
+    }
+    const { vertices, tolerance } = fewer(s.vertices);
+    if (tolerance > 0) notes.push({ kind: 'simplified', from: s.vertices.length, to: vertices.length, tolerance });
+    const outline: Outline = { vertices };
+    const at = crossing(outline);
+    if (at) {
+      notes.push({ kind: 'crossing', of: s.of, at });
+      continue;
+    }
+    if (!(area(outline) > 1e-6)) {
+      notes.push({ kind: 'flat', of: s.of });
+      continue;
+    }
+    const b = bounds([outline]);
+    outlines.push({ outline, of: s.of, width: b.maxX - b.minX, height: b.maxY - b.minY });
+  }
+  return { outlines, notes, unit };
+}
+
+/** Fewer corners where straight runs have too many (Douglas and Peucker); arcs stay as they are. */
+function fewer(all: readonly Vertex[]): { readonly vertices: readonly Vertex[]; readonly tolerance: number } {
+  let [vertices, tolerance] = [all, 0];
+  for (let t = SIMPLIFY_FROM; vertices.length > MOST_VERTICES && t < 1; t *= 2) {
+    vertices = simplified(all, t);
+    tolerance = t;
+  }
+  return { vertices, tolerance };
+}
+
+function simplified(all: readonly Vertex[], tolerance: number): readonly Vertex[] {
+  const keep = new Set<number>([0, Math.floor(all.length / 2), all.length - 1]);
+  all.forEach((v, i) => {
+    if (v.bulge !== 0) keep.add(i).add((i + 1) % all.length);
+  });
+  const fixed = [...keep].sort((a, b) => a - b);
+  const stack = fixed.slice(1).map((to, i) => [fixed[i] ?? 0, to] as const);
+  while (stack.length > 0) {
+    const [from, to] = stack.pop() ?? [0, 0];
+    const [a, b] = [all[from], all[to]];
+    if (!a || !b || to - from < 2) continue;
+    let [worst, at] = [tolerance, -1];
+    for (let i = from + 1; i < to; i++) {
+      const p = all[i];
+      const off = p ? offLine(p, a, b) : 0;
+      if (off > worst) [worst, at] = [off, i];
+    }
+    if (at < 0) continue;
+    keep.add(at);
+    stack.push([from, at], [at, to]);
+  }
+  return all.filter((_, i) => keep.has(i));
+}
+
+function offLine(p: Point, a: Point, b: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const length = Math.hypot(dx, dy);
+  if (length === 0) return Math.hypot(p.x - a.x, p.y - a.y);
+  const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (length * length)));
+  return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+}
+
+/** Where an outline meets itself elsewhere than in its corners; null where it does not. */
+export function crossing(outline: Outline): Point | null {
+  const all = segmentsOf(outline).map((s) => ({ s, box: segmentBox(s) }));
+  const order = all.map((_, i) => i).sort((a, b) => (all[a]?.box.minX ?? 0) - (all[b]?.box.minX ?? 0));
+  for (const [k, i] of order.entries()) {
+    const a = all[i];
+    for (let m = k + 1; a && m < order.length; m++) {
+      const j = order[m] ?? 0;
+      const b = all[j];
+      if (!b || b.box.minX > a.box.maxX) break;
+      if (b.box.minY > a.box.maxY || b.box.maxY < a.box.minY) continue;
+      const near = Math.abs(i - j);
+      const neighbours = near === 1 || near === all.length - 1;
+      const met = intersections(a.s, b.s).find((p) => !(neighbours && isEnd(p, a.s, b.s)));
+      if (met) return met;
+    }
+  }
+  return null;
+}
+
+type Seg = ReturnType<typeof segmentsOf>[number];
+
+function isEnd(p: Point, ...segments: readonly Seg[]): boolean {
+  return segments.some((s) => [s.from, s.to].some((e) => Math.hypot(e.x - p.x, e.y - p.y) < 1e-6));
+}

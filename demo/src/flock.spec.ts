@@ -1,0 +1,40 @@
+import { anatomy, instrument } from '@rinnovo/contract';
+import { doubtsOf, solvePositions } from '@rinnovo/core/instrument';
+import { demoWorkshop } from './index.js';
+
+describe('the demo’s instruments', () => {
+  it('are at least six, one left-handed, one bass, one acoustic, one on a fanned board, one put away', () => {
+    const documents = demoWorkshop.anatomies.map((a) => a.document);
+    expect(demoWorkshop.instruments.length).toBeGreaterThan(5);
+    expect(documents.some((d) => d.handed === 'left')).toBeTrue();
+    expect(documents.some((d) => d.neck.scaleBass !== null)).toBeTrue();
+    for (const kind of ['bass', 'flat-top acoustic'])
+      expect(demoWorkshop.instruments.some((i) => i.kind === kind))
+        .withContext(kind)
+        .toBeTrue();
+    expect(demoWorkshop.instruments.some((i) => i.archived)).toBeTrue();
+  });
+
+  it('would pass the server’s door as they are, and contradict nothing', () => {
+    for (const i of demoWorkshop.instruments)
+      expect(instrument.validate(i, { convert: false }).error?.message)
+        .withContext(i.label)
+        .toBeUndefined();
+    for (const a of demoWorkshop.anatomies) {
+      expect(anatomy.validate(a.document, { convert: false }).error?.message)
+        .withContext(a.instrument)
+        .toBeUndefined();
+      expect(doubtsOf(a.document).map((d) => d.key))
+        .withContext(a.instrument)
+        .toEqual([]);
+    }
+  });
+
+  it('have one whose chain of distances closes within its limits, not exactly', () => {
+    const chained = demoWorkshop.anatomies.filter((a) => a.document.distances.length > 3);
+    expect(chained.length).toBe(1);
+    const solved = solvePositions(chained[0]!.document);
+    expect(solved.worst).toBeNull();
+    expect(solved.residuals.some((r) => Math.abs(r.residual) > 0.01)).toBeTrue();
+  });
+});

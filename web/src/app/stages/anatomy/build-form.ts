@@ -1,0 +1,134 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, viewChildren } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { MatSlideToggleModule } from '@angular/material/slide-toggle';
+import { Store } from '@ngrx/store';
+import { dimensionAt, withDimension, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
+import { isMeasured, MM_PER_INCH } from '@rinnovo/core/measure';
+import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
+import { recognise } from '@rinnovo/core/shape';
+import { targetText, upperFirst } from '@rinnovo/words';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+import { askOutline } from './ask-outline';
+
+/** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+const TOLD_LIMIT = 0.25;
+
+const TARGETS: readonly Target[] = [
+  { quantity: 'scaleLength', feature: 'neck' },
+  { quantity: 'scaleLengthBass', feature: 'neck' },
+  { quantity: 'nutToMouth', feature: 'neck' },
+  { quantity: 'nutWidth', feature: 'neck' },
+  { quantity: 'boardEndWidth', feature: 'neck' },
+  { quantity: 'boardRadius', feature: 'neck' },
+  { quantity: 'neckThickness', feature: 'neck', part: 'first' },
+  { quantity: 'neckThickness', feature: 'neck', part: 'twelfth' },
+  { quantity: 'spreadAtNut', feature: 'strings' },
+  { quantity: 'spreadAtSaddles', feature: 'strings' },
+  { quantity: 'bodyThickness', feature: 'body' },
+  { quantity: 'carveHeight', feature: 'body' },
+  { quantity: 'headstockThickness', feature: 'headstock' },
+];
+
+/** Body, neck and strings: what an instrument has one of. What a tool read is changed by another reading only. */
+@Component({
+  selector: 'rn-build-form',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './build-form.html',
+  styles: `
+    form {
+      display: grid;
+      gap: 0.6rem;
+      padding: 0.6rem 0.75rem;
+    }
+    .grid {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0.4rem 0.75rem;
+    }
+  `,
+})
+export class BuildForm {
+  readonly anatomy = input.required<Anatomy>();
+  readonly changed = output<Anatomy>();
+  private readonly dialog = inject(MatDialog);
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly inputs = viewChildren(LengthField);
+  protected readonly counts = [4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
+  protected readonly fretCounts = Array.from({ length: 19 }, (_, i) => i + 12);
+  protected readonly squares = Array.from({ length: 25 }, (_, i) => i);
+
+  protected readonly fields = computed(() =>
+    TARGETS.flatMap((target) => {
+      const found = dimensionAt(this.anatomy(), target);
+      const d = found.exists ? found.dimension : null;
+      if (d && isMeasured(d) && d.basis.kind === 'readings') return [];
+      const { min, max } = QUANTITIES[target.quantity];
+      return [
+        {
+          key: `${target.quantity} ${target.part ?? ''}`.trim(),
+          target,
+          label: upperFirst(targetText(target, {})),
+          value: d?.value ?? null,
+          typical: d?.basis.kind === 'default',
+          min,
+          max,
+        },
+      ];
+    }),
+  );
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])));
+
+  protected set(key: string, text: string): void {
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  protected apply(event: Event): void {
+    event.preventDefault();
+    let a = this.anatomy();
+    for (const [i, f] of this.fields().entries()) {
+      const text = (this.texts()[f.key] ?? '').trim();
+      if (text === this.text(f.value)) continue;
+      const value = this.inputs()[i]?.value() ?? null;
+      if (text !== '' && value === null) return;
+      a = withDimension(a, f.target, value === null ? null : { value, limit: TOLD_LIMIT, basis: { kind: 'told' } });
+    }
+    this.changed.emit(a);
+  }
+
+  protected alter(change: Partial<Anatomy>): void {
+    this.changed.emit({ ...this.anatomy(), ...change });
+  }
+
+  protected strings(count: number): void {
+    this.alter({ strings: { ...this.anatomy().strings, count } });
+  }
+
+  protected neck(change: Partial<Anatomy['neck']>): void {
+    this.alter({ neck: { ...this.anatomy().neck, ...change } });
+  }
+
+  protected carve(kind: Anatomy['body']['carve']['kind']): void {
+    const { body } = this.anatomy();
+    this.alter({ body: { ...body, carve: { kind, height: kind === 'flat' ? null : body.carve.height } } });
+  }
+
+  protected async outline(of: 'body' | 'headstock'): Promise<void> {
+    const a = this.anatomy();
+    const old = a[of].outline;
+    const at = old ? recognise(old.outline).at : { x: 0, y: of === 'body' ? 160 : -90 };
+    const drawn = await askOutline(this.dialog, { what: of, at });
+    if (!drawn) return;
+    const outline: FeatureOutline = { ...drawn, across: null, along: null };
+    this.alter(of === 'body' ? { body: { ...a.body, outline } } : { headstock: { ...a.headstock, outline } });
+  }
+
+  private text(mm: number | null): string {
+    if (mm === null) return '';
+    return this.unit() === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
+  }
+}

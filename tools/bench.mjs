@@ -12,7 +12,9 @@ await command(async () => {
   checkMachine();
   await ensurePackages();
   await buildIfStale();
-  await run(process.execPath, ['--conditions=rinnovo-source', '--import', 'tsx', 'src/evaluate.bench.ts'], { cwd: path.join(root, 'core') });
+  for (const bench of ['src/evaluate.bench.ts', 'src/format/drawing.bench.ts']) {
+    await run(process.execPath, ['--conditions=rinnovo-source', '--import', 'tsx', bench], { cwd: path.join(root, 'core') });
+  }
 
   const begun = performance.now();
   const cold = await ensureCluster({ name: 'pg-bench', fast: false });

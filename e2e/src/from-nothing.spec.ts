@@ -1,5 +1,6 @@
 // An instrument that has just arrived: begun from its kind, a feature added and measured from what is at hand by keyboard alone, the chain closed, and all of it in the database.
 import { expectAccessible } from './axe.js';
+import { PLATE } from './drawings.js';
 import { expect, test } from './workshop.js';
 import type { Page } from '@playwright/test';
 
@@ -42,10 +43,6 @@ async function measure(page: Page, fromSide: string, to: string, toSide: string,
   await page.keyboard.type(distance);
   await page.keyboard.press('Enter');
 }
-
-/** A plate as somebody traced it, with an opening and a stray line. */
-const PLATE = `<svg xmlns="http://www.w3.org/2000/svg" width="120mm" height="60mm" viewBox="0 0 120 60"><g transform="translate(5 5)">
-<path d="M0 4C0 1.8 1.8 0 4 0H90L105 14V30L78 50H4C1.8 50 0 48.2 0 46Z"/><rect x="15" y="6" width="70" height="39" rx="3.5"/><path d="M1 1L5 5"/></g></svg>`;
 
 test('from nothing to a closed chain of measurements, by keyboard alone', async ({ page, workshop }) => {
   test.setTimeout(120_000);
@@ -146,4 +143,53 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
     const ys = document.cavities.find((c) => c.name === 'Recess')!.pockets[0]!.outline.outline.vertices.map((v) => v.y);
     expect(Math.min(...ys)).toBeCloseTo(136.7, 6);
   }).toPass({ timeout: 10_000 });
+});
+
+test('what was begun here can be planned: a place for the pickup, a job, a part, and its verdicts', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/instruments/start`);
+  await page.getByLabel('Label').fill('Ruff');
+  await page.getByRole('button', { name: 'Begin with it' }).click();
+  await page.locator('[data-feature="bridge route"]').click();
+  await page.getByRole('button', { name: 'A pickup hangs here in the Bridge' }).waitFor();
+  await page.getByRole('link', { name: 'Fit' }).click();
+  await expect(page.getByText('First open a job')).toBeVisible();
+  await page.getByRole('link', { name: 'Open a job' }).click();
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await expect(page.getByRole('alert')).toContainText('Say in a few words');
+  await page.getByLabel('What is to be done').fill('A full two-coil at the bridge');
+  await page.getByLabel('Budget').fill('a lot');
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await expect(page.getByRole('alert')).toContainText('An amount like');
+  await expectAccessible(page, 'about with an error');
+  await page.getByLabel('Budget').fill('250');
+  await page.getByRole('button', { name: 'Open the job' }).click();
+  await expect(page.getByRole('heading', { name: 'The job' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Fit' }).click();
+  await page.getByRole('link', { name: 'To Anatomy' }).click();
+  await page.locator('rn-feature-panel mat-select').first().click();
+  await page.getByRole('option', { name: 'Ring' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.locator('[data-field="y"] input').fill('203');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await page.locator('[data-feature="bridge route"]').click();
+  await page.getByRole('button', { name: 'A pickup hangs here in the Ring' }).click();
+  await expect(page.locator('rn-plan-view path.opening')).toHaveCount(1);
+  await expect(page.locator('.bar [role=status]')).toContainText('revision');
+
+  await page.getByRole('link', { name: 'Fit' }).click();
+  await page.getByLabel('Part that is to go in').click();
+  await page.getByRole('option', { name: /two-coil, full width/ }).click();
+  await expectAccessible(page, 'nothing planned yet');
+  await page.getByRole('button', { name: 'See whether it fits' }).click();
+  await expect(page.locator('[data-verdict^="partInRoute/"]').first()).toBeVisible();
+  await expect(page.locator('[data-remedy^="reroute"]')).toBeVisible();
+
+  // nothing of it is shown on another instrument
+  await page.getByRole('link', { name: 'Rinnovo' }).click();
+  await page.getByRole('link', { name: /Shrike seven/ }).click();
+  await page.getByRole('link', { name: 'Fit' }).click();
+  await expect(page.getByText('First open a job')).toBeVisible();
+  const { limits } = (await workshop.db('jobs').where({ title: 'A full two-coil at the bridge' }).first()) as { limits: { budget: number } };
+  expect(limits.budget).toBe(25000);
 });

@@ -2,6 +2,9 @@
 import type { Page } from '@playwright/test';
 import { FIRST } from './workshop.js';
 
+/** The demo's bass. */
+export const BASS = '00000000-0000-4000-8000-000000000013';
+
 export const READINGS: readonly (readonly [string, string])[] = [
   ['bodyThickness|body|', '41.5'],
   ['pocketDepth|back cavity|floor', '12'],

@@ -1,5 +1,6 @@
 // One current picture of each main view, 1280 × 800, from the demo data: docs/screenshots.
-import { chooseReroute, clearToCut, readEverything, stage, workUntil } from './scenes.js';
+import { PLATE } from './drawings.js';
+import { BASS, chooseReroute, clearToCut, readEverything, stage, workUntil } from './scenes.js';
 import { test } from './workshop.js';
 
 const folder = new URL('../../docs/screenshots/', import.meta.url).pathname;
@@ -15,6 +16,22 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/instruments`);
   await page.getByRole('link', { name: /Tern no\. 14/ }).waitFor();
   await shot('instruments');
+  await page.goto(`${url}/instruments/start`);
+  await page.getByLabel('Label').fill('Lapwing');
+  await shot('start');
+  await page.goto(`${url}/i/${BASS}/anatomy`);
+  await page.locator('[data-feature="wrong route"]').click();
+  await shot('anatomy');
+  await page.getByRole('tab', { name: 'Distances' }).click();
+  await shot('distances');
+  await page.getByRole('tab', { name: 'Features' }).click();
+  await page.getByRole('button', { name: 'Outline …' }).click();
+  await page.locator('input[type=file]').setInputFiles({ name: 'plate.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(PLATE) });
+  await page.getByRole('radio').first().waitFor();
+  await shot('drawing');
+  await page.goto(`${url}/i/${BASS}/about`);
+  await page.getByRole('heading', { name: 'Open a job' }).waitFor();
+  await shot('about');
   await page.goto(`${url}/instruments/new`);
   await page.getByLabel('Label').waitFor();
   await shot('describe');

@@ -152,3 +152,87 @@ test('API reads', async ({ workshop }) => {
     tell(path, times);
   }
 });
+
+/** A clock that asks at a steady beat, whatever the answers take. */
+async function beat(times: number, every: number, ask: (i: number) => Promise<void>): Promise<void> {
+  const all: Promise<void>[] = [];
+  for (let i = 0; i < times; i++) {
+    all.push(ask(i));
+    await new Promise((r) => setTimeout(r, every));
+  }
+  await Promise.all(all);
+}
+
+test('search among 5,000 instruments: 20 clients, each asking twice a second for ten seconds', async ({ workshop }) => {
+  const { db } = workshop;
+  const [pattern] = (await db('instruments').limit(1).select('maker', 'model', 'owner', 'kind', 'archived')) as Record<string, unknown>[];
+  const birds = ['Avocet', 'Bittern', 'Curlew', 'Dotterel', 'Eider', 'Fulmar', 'Godwit', 'Heron', 'Ibis', 'Jackdaw'];
+  const rows = Array.from({ length: 5000 }, (_, i) => {
+    return {
+      ...pattern,
+      id: crypto.randomUUID(),
+      label: `${birds[i % 10] ?? ''} ${i}`,
+      serial: `S-${(i * 7919) % 100_003}`,
+      identity: '{}',
+      notes: `bench ${i % 37} with a word or two about it`,
+    };
+  });
+  await db.batchInsert('instruments', rows, 500);
+  const times: number[] = [];
+  const words = ['curlew', 'heron 12', 's-7', 'valverde', 'bench 3', 'nobody has this', 'tern 14', 'godwit word'];
+  const client = (n: number): Promise<void> =>
+    beat(20, 500, async (i) => {
+      const begun = performance.now();
+      await (await fetch(`${workshop.url}/api/instruments?limit=60&find=${encodeURIComponent(words[(i + n) % words.length] ?? '')}`)).arrayBuffer();
+      times.push(performance.now() - begun);
+    });
+  await Promise.all(Array.from({ length: 20 }, (_, n) => new Promise((r) => setTimeout(r, n * 25)).then(() => client(n))));
+  tell('search among 5,000', times);
+});
+
+test('a feature dragged among 120 on the Anatomy page', async ({ page, workshop, browser }) => {
+  const { document } = (await (await fetch(`${workshop.url}/api/instruments/${FIRST}/anatomy`)).json()) as { document: { holes: object[] } };
+  const holes = Array.from({ length: 114 }, (_, i) => ({
+    id: `hole ${i}`,
+    name: `Hole ${i}`,
+    kind: 'other',
+    face: 'top',
+    frame: 'body',
+    at: { x: -90 + (i % 12) * 15, y: 150 + Math.floor(i / 12) * 15 },
+    diameter: { value: 6, limit: 0.25, basis: { kind: 'told' } },
+    bare: null,
+    through: true,
+    depth: null,
+    limit: 0.25,
+    basis: { kind: 'told' },
+    hiddenBy: null,
+    condition: 'sound',
+  }));
+  const people = (await (await fetch(`${workshop.url}/api/people`)).json()) as { items: { id: string }[] };
+  const put = await fetch(`${workshop.url}/api/instruments/${FIRST}/anatomy`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"', 'Write-Id': crypto.randomUUID(), Person: people.items[0]?.id ?? '' },
+    body: JSON.stringify({ document: { ...document, holes } }),
+  });
+  if (!put.ok) throw new Error(await put.text());
+  await page.goto(`${workshop.url}/i/${FIRST}/anatomy`);
+  await page.locator('[data-feature="back cavity"]').waitFor();
+  await page.locator('[data-feature="hole 50"]').click();
+  const box = (await page.locator('[data-moving] path').first().boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const wander = async (moves: number): Promise<void> => {
+    for (let i = 0; i < moves; i++) {
+      await page.mouse.move(x + 60 * Math.sin(i / 9), y + 50 * Math.cos(i / 7));
+      await page.waitForTimeout(16);
+    }
+  };
+  await wander(60);
+  await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
+  await wander(200);
+  const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] };
+  await page.mouse.up();
+  tell('main thread per frame, 120 features', frames(trace.traceEvents));
+  for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
+});

@@ -15,6 +15,7 @@ import {
   holders,
   mirrorFeature,
   moveFeature,
+  placePickup,
   removeFeature,
   repeatFeature,
   reshapeFeature,
@@ -172,5 +173,35 @@ describe('a copy of an instrument', () => {
     expect(copy.cavities[1]!.pockets[0]!.outline.outline).toEqual(a.cavities[1]!.pockets[0]!.outline.outline);
     expect(copy.body.thickness!.value).toBe(44);
     expect(retold(startingAnatomy('bass'))).toEqual(startingAnatomy('bass'));
+  });
+});
+
+describe('a place for a pickup', () => {
+  const bare = (): Anatomy => ({ ...plainAnatomy(), positions: [] });
+
+  it('hangs in the plate’s opening over the route, where there is one', () => {
+    const a = placePickup(bare(), 'route', 'plate', 'p', 'Pickup');
+    expect(a.positions).toEqual([{ id: 'p', name: 'Pickup', cavity: 'route', plate: 'plate', opening: 'window', at: { x: 0, y: 110 }, part: null }]);
+    expect(a.plates).toEqual(bare().plates);
+  });
+
+  it('gets a typical opening over its middle otherwise, in the plate’s own frame, and is hidden by the plate', () => {
+    const moved = moveFeature(
+      { ...bare(), plates: bare().plates.map((p) => ({ ...p, openings: [] })), cavities: bare().cavities.map((c) => ({ ...c, hiddenBy: null })) },
+      'route',
+      2,
+      5,
+    );
+    const a = placePickup(moved, 'route', 'plate', 'p', 'Pickup');
+    const b = bounds([a.plates[0]!.openings[0]!.outline.outline]);
+    expect([(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]).toEqual([2, 115]);
+    expect(a.plates[0]!.openings[0]!.outline.basis.kind).toBe('default');
+    expect(a.cavities.find((c) => c.id === 'route')!.hiddenBy).toBe('plate');
+  });
+
+  it('is not made twice, nor of what is not there', () => {
+    expect(() => placePickup(plainAnatomy(), 'route', 'plate', 'p', 'P')).toThrowError(/already/);
+    expect(() => placePickup(bare(), 'route', 'moon', 'p', 'P')).toThrowError(/moon/);
+    expect(() => placePickup(bare(), 'plate', 'plate', 'p', 'P')).toThrowError(RangeError);
   });
 });

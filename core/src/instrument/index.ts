@@ -9,6 +9,7 @@ export * from './describe.js';
 export * from './feature.js';
 export * from './frets.js';
 export * from './compare-features.js';
+export * from './pickup-place.js';
 export * from './plausible.js';
 export * from './layers.js';
 export * from './retold.js';

@@ -128,7 +128,11 @@ export class InstrumentPage {
   });
 
   constructor() {
-    effect(() => this.load());
+    effect(() => {
+      this.instrument();
+      this.store.dispatch(planActions.left());
+      this.load();
+    });
     effect(() => {
       const job = this.job();
       if (!job) return;

@@ -89,6 +89,12 @@ export class Commands {
     this.store.dispatch(jobs.load({ of: job.instrument }));
   }
 
+  /** The first plan of a job. */
+  async beginPlan(job: Job, revision: number, plan: Plan): Promise<void> {
+    const { body } = await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revision, plan }));
+    this.store.dispatch(planActions.loaded({ record: body, draft: null }));
+  }
+
   /** Ends in what the two readings say of one another. */
   async takeReading(instrument: string, target: Target, typed: Typed, session: string | null): Promise<string> {
     const body = { instrument, target, value: typed.value, limit: typed.tool.limit, raw: typed.raw, tool: typed.tool.id, session };

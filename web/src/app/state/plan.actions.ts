@@ -1,10 +1,12 @@
-import { createActionGroup, props } from '@ngrx/store';
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { PlanRecord, Problem } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
 
 export const planActions = createActionGroup({
   source: 'plan',
   events: {
+    /** Another instrument is opened: nothing of the last one's plan is shown any more. */
+    Left: emptyProps(),
     Load: props<{ job: string }>(),
     Loaded: props<{ record: PlanRecord; draft: Plan | null }>(),
     /** The job has no plan yet. */

@@ -21,6 +21,7 @@ export const planFeature = createFeature({
   name: 'plan',
   reducer: createReducer(
     nothing,
+    on(planActions.left, (): PlanFeature => nothing),
     on(planActions.load, (s, { job }): PlanFeature => ({ ...(s.job === job ? s : nothing), job, status: 'loading', problem: null })),
     on(planActions.loaded, (s, { record, draft }): PlanFeature => ({
       ...s,

@@ -3,6 +3,7 @@ import type { Plan } from '@rinnovo/core/check';
 import type { CuttingPlan } from '@rinnovo/core/cut';
 import type { Bench } from '@rinnovo/core/gate';
 import type { Option } from '@rinnovo/core/remedy';
+import { planActions } from './plan.actions';
 import type { Live, Rested } from '../../workers/live-messages';
 
 /** A result with what it was computed from: the key of the state, and the plan. */
@@ -40,6 +41,7 @@ export const resultsFeature = createFeature({
   name: 'results',
   reducer: createReducer(
     nothing,
+    on(planActions.left, (): ResultsFeature => nothing),
     on(resultActions.evaluated, (s, { computed }): ResultsFeature => ({ ...s, live: computed, failure: null })),
     on(resultActions.evaluatedInFull, (s, { computed }): ResultsFeature => ({ ...s, full: computed, failure: null })),
     on(resultActions.optionsWorkedOut, (s, { computed }): ResultsFeature => ({ ...s, options: computed, failure: null })),

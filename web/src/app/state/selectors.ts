@@ -15,6 +15,9 @@ export const selectDraft = planFeature.selectDraft;
 
 export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j.data?.find((x) => x.instrument === a.of && x.active) ?? null);
 
+/** What was decided and is to be done in the active job; nothing of another instrument's. */
+export const selectWork = createSelector(work.select, selectJob, (w, job) => (w.of !== null && w.of === job?.id ? w.data : null));
+
 /** Everything the core evaluates a plan from; null until all of it is here. */
 export const selectPlanState = createSelector(anatomy.select, parts.select, shop.select, planFeature.selectDraft, (a, p, s, draft): PlanState | null =>
   a.data && p.data && s.data ? { anatomy: a.data.now.document, parts: p.data, settings: s.data.settings, leadsWanted: draft?.leadsWanted ?? 2 } : null,
@@ -40,20 +43,20 @@ export const selectEvaluation = createSelector(resultsFeature.selectLive, result
   full && (!live || (live.key === full.key && live.plan === full.plan)) ? full.result : null,
 );
 export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live, full) => full?.verdicts ?? live?.verdicts ?? []);
-export const selectDecision = createSelector(work.select, (w) => w.data?.decisions.find((d) => d.undoneAt === null) ?? null);
-export const selectOperations = createSelector(work.select, (w) => w.data?.operations ?? []);
+export const selectDecision = createSelector(selectWork, (w) => w?.decisions.find((d) => d.undoneAt === null) ?? null);
+export const selectOperations = createSelector(selectWork, (w) => w?.operations ?? []);
 
 /** The newest clearance, unless the plan was changed or something went wrong after it. */
-export const selectStanding = createSelector(work.select, ledger.select, planFeature.selectRecord, (w, l, record) => {
-  const newest = w.data?.clearances.at(-1);
+export const selectStanding = createSelector(selectWork, ledger.select, planFeature.selectRecord, (w, l, record) => {
+  const newest = w?.clearances.at(-1);
   if (!newest || newest.planVersion !== record?.version) return null;
   return l.data?.some((e) => e.outcome === 'wentWrong' && e.at > newest.at) ? null : newest;
 });
 
-export const selectBenchInput = createSelector(work.select, ledger.select, selectStanding, (w, l, standing): Omit<BenchInput, 'state' | 'plan' | 'tools'> => ({
-  operations: w.data?.operations ?? [],
+export const selectBenchInput = createSelector(selectWork, ledger.select, selectStanding, (w, l, standing): Omit<BenchInput, 'state' | 'plan' | 'tools'> => ({
+  operations: w?.operations ?? [],
   rules: RULES,
-  waivers: w.data?.waivers ?? [],
+  waivers: w?.waivers ?? [],
   log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
   clear: standing !== null,
 }));

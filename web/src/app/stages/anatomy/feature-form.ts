@@ -18,6 +18,7 @@ import {
   mirrorFeature,
   moveFeature,
   outlineOf,
+  placePickup,
   redrawFeature,
   removeFeature,
   repeatFeature,
@@ -179,6 +180,19 @@ export class FeatureForm {
 
   protected hide(by: string | null): void {
     this.changed.emit(hideFeature(this.anatomy(), this.id(), by));
+  }
+
+  /** Plates in which a pickup over this route could hang; empty when one does, or it is no route. */
+  protected readonly hangers = computed(() => {
+    const f = this.feature();
+    const a = this.anatomy();
+    if (f?.kind !== 'cavity' || f.of.kind !== 'route' || a.positions.some((p) => p.cavity === f.id)) return null;
+    return a.plates.filter((p) => p.face === f.of.face).map((p) => ({ id: p.id, name: p.name }));
+  });
+
+  protected hang(plate: string): void {
+    const f = this.feature();
+    if (f) this.changed.emit(placePickup(this.anatomy(), f.id, plate, fresh('pickup'), f.of.name.replace(/ route$/, '')));
   }
 
   protected readonly hasOutline = computed(() => this.feature()?.kind !== 'hole');

@@ -9,18 +9,19 @@ import { remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectDecision, selectDraft, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import { selectAnatomy, selectDecision, selectDraft, selectJob, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
 import { drawLines, drawPlace, drawRoute, frameOfPosition } from '../../ui/drawing';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView } from '../../ui/plan-view';
 import { VerdictList } from '../../ui/verdict-list';
+import { BeginPlan } from './begin-plan';
 import { DecisionMade } from './decision-made';
 import { RemedyList } from './remedy-list';
 
 /** The chosen part against its place: the clashes on the map, their numbers, and the ways out. */
 @Component({
   selector: 'rn-fit-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, PlanView, VerdictList, RemedyList, DecisionMade],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, PlanView, VerdictList, RemedyList, DecisionMade, BeginPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit-page.html',
   styleUrl: './fit-page.scss',
@@ -34,6 +35,7 @@ export class FitPage {
   protected readonly status = this.store.selectSignal(planFeature.selectStatus);
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly job = this.store.selectSignal(selectJob);
   protected readonly failure = this.store.selectSignal(resultsFeature.selectFailure);
   protected readonly open = signal<string | null>(null);
 

@@ -11,9 +11,9 @@ import { minutesOfOperation } from '@rinnovo/core/remedy';
 import { brokenText, OPERATION_WORDS, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
-import { anatomy, shop, work } from '../../state/resources';
+import { anatomy, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectDecision, selectJob, selectOperations } from '../../state/selectors';
+import { selectDecision, selectJob, selectOperations, selectWork } from '../../state/selectors';
 import { Icon } from '../../ui/icon';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'went wrong', dropped: 'dropped' } as const;
@@ -30,7 +30,7 @@ export class OrderPage {
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly operations = this.store.selectSignal(selectOperations);
-  private readonly work = this.store.selectSignal(work.select);
+  private readonly work = this.store.selectSignal(selectWork);
   private readonly job = this.store.selectSignal(selectJob);
   private readonly shop = this.store.selectSignal(shop.select);
   private readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
@@ -50,7 +50,7 @@ export class OrderPage {
       key: `${b.rule} ${b.operations.join(' ')}`,
       text: brokenText(b, (id) => this.kinds().get(id)),
       why: RULE_WORDS[b.rule] ?? '',
-      waiver: this.work().data?.waivers.find((w) => isWaived(b, [w])) ?? null,
+      waiver: this.work()?.waivers.find((w) => isWaived(b, [w])) ?? null,
     })),
   );
   protected readonly open = computed(() => this.broken().filter((b) => b.waiver === null).length);

@@ -1,0 +1,47 @@
+import { bounds, containsPoint, roundedRectangle } from '../shape/index.js';
+import type { Anatomy, Opening } from './anatomy.js';
+import { boundsOf, featureOf } from './feature.js';
+import { placementOf, toBody } from './frame.js';
+
+/** An opening that nobody measured: a full-width cover's window with half its usual range, mm [memory: docs/trade.md, starting kinds]. */
+const TYPICAL_WINDOW = { width: 70, height: 39, corner: 3.5, limit: 1 };
+
+/**
+ * Makes a route a place for a pickup that hangs in a plate: in the plate's opening over the route's middle, or in a typical one that is put there.
+ * Throws RangeError when either is not there, or a pickup hangs in the route already.
+ */
+export function placePickup(a: Anatomy, cavity: string, plate: string, id: string, name: string): Anatomy {
+  const route = featureOf(a, cavity);
+  const over = a.plates.find((p) => p.id === plate);
+  if (route?.kind !== 'cavity' || !over) throw new RangeError(`nothing here is called ${route ? plate : cavity}`);
+  if (a.positions.some((p) => p.cavity === cavity)) throw new RangeError('a pickup hangs in it already');
+  const b = boundsOf(a, route);
+  const middle = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+  const there = over.openings.find((o) => containsPoint(toBody(a, over.frame, o.outline.outline), middle));
+  const frame = placementOf(a, over.frame);
+  const { width, height, corner, limit } = TYPICAL_WINDOW;
+  const opening: Opening = there ?? {
+    id: `${id} window`,
+    name: `${name} window`,
+    outline: {
+      outline: roundedRectangle(width, height, corner, { x: middle.x - frame.x, y: middle.y - frame.y }),
+      limit,
+      basis: { kind: 'default' },
+      across: null,
+      along: null,
+    },
+    insert: null,
+  };
+  const at = there ? middleOf(a, over.frame, there) : middle;
+  return {
+    ...a,
+    plates: there ? a.plates : a.plates.map((p) => (p.id === plate ? { ...p, openings: [...p.openings, opening] } : p)),
+    cavities: a.cavities.map((c) => (c.id === cavity ? { ...c, hiddenBy: c.hiddenBy ?? plate } : c)),
+    positions: [...a.positions, { id, name, cavity, plate, opening: opening.id, at, part: null }],
+  };
+}
+
+function middleOf(a: Anatomy, frame: string, o: Opening): { readonly x: number; readonly y: number } {
+  const b = bounds([toBody(a, frame, o.outline.outline)]);
+  return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+}

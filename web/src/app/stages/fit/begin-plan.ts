@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { anatomy } from '../../state/resources';
+import { selectAnatomy, selectJob, selectParts } from '../../state/selectors';
+
+/** Nothing is planned yet: which pickup is to go where, or what is missing before that can be asked. */
+@Component({
+  selector: 'rn-begin-plan',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Nothing is planned yet</h2>
+    @if (!job()) {
+      <p>First open a job: what is to be done, and what must not be touched.</p>
+      <p><a matButton="filled" [routerLink]="['/i', instrument(), 'about']">Open a job</a></p>
+    } @else if (positions().length === 0) {
+      <p>No pickup has a place on this instrument. In Anatomy choose its route and say in which plate it hangs.</p>
+      <p><a matButton="filled" [routerLink]="['/i', instrument(), 'anatomy']">To Anatomy</a></p>
+    } @else {
+      <form (submit)="begin($event)">
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Where</mat-label>
+          <mat-select [value]="position()" (valueChange)="position.set($event)">
+            @for (p of positions(); track p.id) {
+              <mat-option [value]="p.id">{{ p.name }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Part that is to go in</mat-label>
+          <mat-select [value]="part()" (valueChange)="part.set($event)">
+            @for (p of parts(); track p.id) {
+              <mat-option [value]="p.id">{{ p.name }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
+        <button matButton="filled" type="submit" [disabled]="busy() || part() === null">See whether it fits</button>
+      </form>
+      @if (problem(); as text) {
+        <p class="problem" role="alert">{{ text }}</p>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      grid-column: 1 / -1;
+      display: grid;
+      gap: 0.75rem;
+      align-content: start;
+      max-width: 40rem;
+      padding: 2rem;
+    }
+    form {
+      display: grid;
+      gap: 0.75rem;
+      justify-items: start;
+    }
+    mat-form-field {
+      width: 24rem;
+    }
+  `,
+})
+export class BeginPlan {
+  private readonly commands = inject(Commands);
+  private readonly store = inject(Store);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly shelf = this.store.selectSignal(selectParts);
+  protected readonly job = this.store.selectSignal(selectJob);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+  protected readonly positions = computed(() => this.anatomy()?.positions ?? []);
+  protected readonly parts = computed(() => Object.values(this.shelf()));
+  protected readonly position = linkedSignal(() => this.positions()[0]?.id ?? '');
+  protected readonly part = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+
+  protected async begin(event: Event): Promise<void> {
+    event.preventDefault();
+    const job = this.job();
+    const revision = this.held().version;
+    if (!job || revision === null || this.part() === null) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await this.commands.beginPlan(job, revision, {
+        format: 1,
+        position: this.position(),
+        part: this.part(),
+        insertFitted: false,
+        leadsWanted: 2,
+        route: null,
+      });
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

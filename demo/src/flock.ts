@@ -1,5 +1,5 @@
 import type { AnatomyRevision, Instrument } from '@rinnovo/contract';
-import { addFeature, firstFeature, startingAnatomy, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
+import { addFeature, firstFeature, placeMeasured, startingAnatomy, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
 import { ids } from './ids.js';
 
 /** Instruments that have arrived and are at different points of being described. */
@@ -39,7 +39,7 @@ const arrived: readonly Arrived[] = [
       archived: false,
     },
     // a chain that closes: the pocket's end to the old route, the old to the new one, and over all
-    document: {
+    document: placeMeasured({
       ...addFeature(bass, firstFeature('pickup route', 'wrong route', 'Wide route in sight', 'top', { x: 0, y: 200 })),
       distances: [
         distance(1, 'along', edge('pocket mouth'), edge('neck pocket', 'low'), 0),
@@ -48,7 +48,7 @@ const arrived: readonly Arrived[] = [
         distance(4, 'along', edge('neck pocket', 'high'), edge('bridge route', 'low'), 159.2),
         distance(5, 'across', edge('centre line'), edge('wrong route'), -1.5),
       ],
-    },
+    }),
   },
   {
     instrument: {

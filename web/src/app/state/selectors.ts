@@ -9,6 +9,8 @@ import { anatomy, jobs, ledger, parts, shop, work } from './resources';
 import { resultsFeature } from './results.feature';
 
 export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
+/** Seen from the top a left-handed instrument is mirrored. */
+export const selectLeftHanded = createSelector(selectAnatomy, (a) => a?.handed === 'left');
 export const selectParts = createSelector(parts.select, (p) => p.data ?? {});
 export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
 export const selectDraft = planFeature.selectDraft;

@@ -179,9 +179,9 @@ export function frameOfWhole(a: Anatomy): Frame {
   return { ...body, y: top, height: body.y + body.height - top };
 }
 
-/** The same rectangle where the drawing is seen mirrored in the centre line. */
-export function mirroredFrame(f: Frame): Frame {
-  return { ...f, x: -f.x - f.width };
+/** The rectangle as it is seen: on a left-handed instrument or from the back the drawing is mirrored in the centre line. */
+export function seenFrame(f: Frame, mirrored: boolean): Frame {
+  return mirrored ? { ...f, x: -f.x - f.width } : f;
 }
 
 /** The surroundings of one position: its cavity, its plate, what is planned there. */

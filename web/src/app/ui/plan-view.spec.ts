@@ -80,6 +80,24 @@ describe('the plan view', () => {
     expect(svg().querySelector('.mark .sign')!.getAttribute('d')).toMatch(/^M0 100m\S+ \S+l\S+ \S+m0 \S+l\S+ \S+$/);
     expect(svg().querySelector('.mark title')!.textContent).toBe('Base in the route');
   });
+
+  it('measures between two places on the drawing, and the hand then moves nothing', async () => {
+    const seen = moves();
+    const measure = [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')].find((b) => b.textContent.trim() === 'Measure')!;
+    measure.click();
+    await fixture.whenStable();
+    const ctm = svg().getScreenCTM()!;
+    const press = (x: number, y: number): void => {
+      const p = new DOMPoint(x, y).matrixTransform(ctm);
+      svg().dispatchEvent(new PointerEvent('pointerdown', { clientX: p.x, clientY: p.y, pointerId: 1 }));
+    };
+    press(-30, 100);
+    press(0, 140);
+    await fixture.whenStable();
+    // 30 across and 40 along
+    expect((fixture.nativeElement as HTMLElement).querySelector('.measured')!.textContent).toMatch(/50\.00 mm\s*30\.00 across, 40\.00 along/);
+    expect(seen).toEqual([]);
+  });
 });
 
 describe('the signs of verdicts', () => {

@@ -78,6 +78,22 @@ export class PlanView {
   private grip: Grip | null = null;
   private last: Placement | null = null;
 
+  /** The measuring tool: two places clicked one after the other. */
+  protected readonly measuring = signal(false);
+  private readonly ends = signal<readonly Point[]>([]);
+  protected readonly measured = computed(() => {
+    const [from, to] = this.ends();
+    if (!this.measuring() || !from || !to) return null;
+    const side = this.mirrored() ? -1 : 1;
+    const [across, along] = [side * (to.x - from.x), to.y - from.y];
+    return { from, to, length: Math.hypot(across, along), across, along };
+  });
+
+  protected measure(): void {
+    this.measuring.set(!this.measuring());
+    this.ends.set([]);
+  }
+
   protected lookOf(p: DrawnPath): string {
     return `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.id === this.selected() ? ' selected' : ''}`;
   }
@@ -100,6 +116,11 @@ export class PlanView {
   }
 
   protected down(event: PointerEvent): void {
+    if (this.measuring()) {
+      const p = through(this.toDrawing(), event);
+      this.ends.update((e) => (e.length === 1 ? [...e, p] : [p]));
+      return;
+    }
     const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
     const toDrawing = this.toDrawing();
     this.grip = {

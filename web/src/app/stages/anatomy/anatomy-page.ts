@@ -9,7 +9,7 @@ import { problemText } from '../../api/api';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
-import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, mirroredFrame, type DrawnPath } from '../../ui/drawing';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath, type LineKind } from '../../ui/drawing';
 import { PlanView, type Move } from '../../ui/plan-view';
 import { saveFile } from '../../ui/save-file';
 import { AnatomyConflict } from './anatomy-conflict';
@@ -20,6 +20,16 @@ import { FeaturePanel } from './feature-panel';
 import { HistoryPanel } from './history-panel';
 
 type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
+
+type LayerId = 'plates' | 'board' | 'strings' | 'holes' | 'below';
+
+const LAYERS: readonly { readonly id: LayerId; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
+  { id: 'plates', name: 'Plates and hardware', kinds: ['plate', 'opening', 'insert', 'screw'] },
+  { id: 'board', name: 'Fingerboard', kinds: ['board', 'fret'] },
+  { id: 'strings', name: 'Strings and centre line', kinds: [] },
+  { id: 'holes', name: 'Holes', kinds: ['hole'] },
+  { id: 'below', name: 'What lies on the other face', kinds: ['hidden'] },
+];
 
 /** What the instrument is, to scale: every feature with its place and sizes, moved by hand, keys, numbers or measured distances. */
 @Component({
@@ -39,6 +49,9 @@ export class AnatomyPage {
   protected readonly face = signal<Face>('top');
   protected readonly whole = signal(false);
   protected readonly tab = signal<Tab>('features');
+  /** What is left out of the map, to see what lies below. */
+  protected readonly out = signal<ReadonlySet<LayerId>>(new Set());
+  protected readonly layers = LAYERS;
   protected readonly selected = signal<string | null>(null);
   /** An earlier state laid over the present one. */
   protected readonly compared = signal<{ readonly revision: number; readonly document: Anatomy } | null>(null);
@@ -65,7 +78,11 @@ export class AnatomyPage {
     const a = this.anatomy();
     if (!a) return [];
     const loose = this.loose();
-    return drawAnatomy(a, this.face()).map((p) => (loose.has(owner(p.id)) ? { ...p, loose: true } : p));
+    const out = this.out();
+    const hidden = new Set(LAYERS.filter((l) => out.has(l.id)).flatMap((l) => l.kinds));
+    return drawAnatomy(a, this.face())
+      .filter((p) => !hidden.has(p.kind))
+      .map((p) => (loose.has(owner(p.id)) ? { ...p, loose: true } : p));
   });
   private readonly isSelected = (p: DrawnPath): boolean => {
     const f = this.feature();
@@ -88,11 +105,11 @@ export class AnatomyPage {
     const a = this.anatomy();
     if (!a) return { x: 0, y: 0, width: 100, height: 100 };
     const f = this.whole() ? frameOfWhole(a) : frameOfAnatomy(a);
-    return this.mirrored() ? mirroredFrame(f) : f;
+    return seenFrame(f, this.mirrored());
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
-    return a ? drawLines(a, this.frame()) : [];
+    return a && !this.out().has('strings') ? drawLines(a, this.frame()) : [];
   });
   protected readonly changes = computed(() => {
     const a = this.anatomy();
@@ -104,6 +121,10 @@ export class AnatomyPage {
     if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
     return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'to be kept …', sending: 'keeping …' }[saving];
   });
+
+  protected toggleLayer(id: LayerId): void {
+    this.out.update((o) => new Set(o.has(id) ? [...o].filter((x) => x !== id) : [...o, id]));
+  }
 
   protected choose(pathId: string): void {
     const a = this.anatomy();

@@ -10,10 +10,10 @@ import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectLive, selectNames, selectOperations, selectParts, selectVerdicts } from '../../state/selectors';
+import { selectAnatomy, selectLeftHanded, selectLive, selectNames, selectOperations, selectParts, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { OPERATIONS } from '@rinnovo/core/operation';
-import { drawLines, drawPlace, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
@@ -35,6 +35,7 @@ export class CutPage {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly parts = this.store.selectSignal(selectParts);
+  protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly held = this.store.selectSignal(anatomy.select);
@@ -65,10 +66,11 @@ export class CutPage {
   private readonly positionId = computed(() => this.plan()?.position ?? '');
   private readonly pickup = computed(() => this.parts()[this.plan()?.part ?? ''] ?? null);
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
-  protected readonly frame = computed(() => {
+  private readonly surroundings = computed(() => {
     const a = this.anatomy();
     return a ? frameOfPosition(a, this.positionId()) : { x: 0, y: 0, width: 100, height: 100 };
   });
+  protected readonly frame = computed(() => seenFrame(this.surroundings(), this.leftHanded()));
   protected readonly paths = computed(() => {
     const a = this.anatomy();
     return a ? drawPlace(a, { position: this.positionId(), insertFitted: this.insertFitted() }, this.pickup()) : [];
@@ -92,8 +94,8 @@ export class CutPage {
     const pickup = this.pickup();
     return after && position ? sectionAt(after, position.at.y, pickup ? { pickup, at: position.at } : null) : [];
   });
-  protected readonly sectionFrom = computed(() => this.frame().x - 12);
-  protected readonly sectionTo = computed(() => this.frame().x + this.frame().width + 12);
+  protected readonly sectionFrom = computed(() => this.surroundings().x - 12);
+  protected readonly sectionTo = computed(() => this.surroundings().x + this.surroundings().width + 12);
   /** What was found where the route came to rest, for the reader of the screen. */
   protected readonly said = computed(() => {
     const resting = this.resting();

@@ -9,8 +9,8 @@ import { remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectDecision, selectDraft, selectJob, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
-import { drawLines, drawPlace, drawRoute, frameOfPosition } from '../../ui/drawing';
+import { selectAnatomy, selectDecision, selectDraft, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView } from '../../ui/plan-view';
 import { VerdictList } from '../../ui/verdict-list';
@@ -31,6 +31,7 @@ export class FitPage {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly parts = this.store.selectSignal(selectParts);
+  protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   protected readonly plan = this.store.selectSignal(selectDraft);
   protected readonly status = this.store.selectSignal(planFeature.selectStatus);
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
@@ -63,7 +64,7 @@ export class FitPage {
   protected readonly frame = computed(() => {
     const a = this.anatomy();
     const p = this.plan();
-    return a && p ? frameOfPosition(a, p.position) : { x: 0, y: 0, width: 100, height: 100 };
+    return a && p ? seenFrame(frameOfPosition(a, p.position), this.leftHanded()) : { x: 0, y: 0, width: 100, height: 100 };
   });
   protected readonly paths = computed(() => {
     const a = this.anatomy();

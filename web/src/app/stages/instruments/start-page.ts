@@ -11,7 +11,7 @@ import { STARTING_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { people } from '../../state/resources';
-import { drawAnatomy, drawLines, frameOfAnatomy } from '../../ui/drawing';
+import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
 
 /** An instrument has just arrived: what it is nearest to gives a typical anatomy to measure against. */
@@ -48,7 +48,7 @@ export class StartPage {
     return { ...a, handed: this.handed(), strings: { ...a.strings, count: this.count() ?? a.strings.count } };
   });
   protected readonly paths = computed(() => drawAnatomy(this.anatomy(), 'top'));
-  protected readonly frame = computed(() => frameOfAnatomy(this.anatomy()));
+  protected readonly frame = computed(() => seenFrame(frameOfAnatomy(this.anatomy()), this.handed() === 'left'));
   protected readonly lines = computed(() => drawLines(this.anatomy(), this.frame()));
 
   protected value(event: Event): string {

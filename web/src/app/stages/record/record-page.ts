@@ -6,9 +6,9 @@ import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/i
 import { undoRecipe } from '@rinnovo/core/record';
 import { labelText, lengthText, nameOf, OPERATION_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
 import { anatomy, ledger, people } from '../../state/resources';
-import { selectDecision, selectJob, selectNames } from '../../state/selectors';
+import { selectDecision, selectJob, selectLeftHanded, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, type DrawnPath, type Frame } from '../../ui/drawing';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
 
 /** What was done, as found beside as left, and what can be undone; prints as the report. */
@@ -26,6 +26,7 @@ export class RecordPage {
   private readonly people = this.store.selectSignal(people.select);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly job = this.store.selectSignal(selectJob);
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly view = signal<'left' | 'found'>('left');
@@ -81,7 +82,7 @@ export class RecordPage {
   private draw(a: Anatomy | null, whole: boolean): { readonly paths: readonly DrawnPath[]; readonly lines: readonly DrawnPath[]; readonly frame: Frame } {
     if (!a) return { paths: [], lines: [], frame: { x: 0, y: 0, width: 100, height: 100 } };
     const position = a.positions[0]?.id;
-    const frame = whole || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position);
+    const frame = seenFrame(whole || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position), this.leftHanded());
     const isNew = (p: DrawnPath): boolean => p.kind === 'cavity' && this.fresh().has(p.id);
     return { paths: drawAnatomy(a, 'top').map((p) => (isNew(p) ? { ...p, kind: 'planned' as const } : p)), lines: drawLines(a, frame), frame };
   }

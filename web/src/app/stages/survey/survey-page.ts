@@ -8,9 +8,9 @@ import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText } from '@rinnovo/words';
 import { readings } from '../../state/resources';
-import { selectAnatomy, selectNames, selectVerdicts } from '../../state/selectors';
+import { selectAnatomy, selectLeftHanded, selectNames, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { drawAnatomy, drawLines, frameOfAnatomy } from '../../ui/drawing';
+import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
 import { ReadingEntry } from './reading-entry';
 
@@ -33,6 +33,7 @@ export class SurveyPage {
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly verdicts = this.store.selectSignal(selectVerdicts);
   private readonly held = this.store.selectSignal(readings.select);
   private readonly names = this.store.selectSignal(selectNames);
@@ -40,6 +41,7 @@ export class SurveyPage {
   protected readonly face = signal<Face>('top');
   protected readonly open = signal<string | null>(null);
 
+  protected readonly mirrored = computed(() => this.leftHanded() !== (this.face() === 'back'));
   protected readonly paths = computed(() => {
     const a = this.anatomy();
     return a ? drawAnatomy(a, this.face()) : [];
@@ -47,7 +49,7 @@ export class SurveyPage {
   protected readonly frame = computed(() => {
     const a = this.anatomy();
     const f = a ? frameOfAnatomy(a) : { x: 0, y: 0, width: 100, height: 100 };
-    return this.face() === 'back' ? { ...f, x: -f.x - f.width } : f;
+    return seenFrame(f, this.mirrored());
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
@@ -94,7 +96,7 @@ export class SurveyPage {
       ...STATE[state],
       title: upperFirst(targetText(target, this.names())),
       value: d ? `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}` : '—',
-      typical: d !== null && !isMeasured(d),
+      typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'told',
       count: second.readings.length,
     };
   }

@@ -108,7 +108,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const log = more.ledger ?? [];
 
   store.dispatch(people.loaded({ of: WORKSHOP, data: [{ id: 'nell', name: 'Nell', role: 'technician' }], version: null }));
-  store.dispatch(jobs.loaded({ of: WORKSHOP, data: [job], version: null }));
+  store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
   store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': pickup }, version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));

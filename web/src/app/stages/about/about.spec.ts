@@ -1,0 +1,136 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { HttpTestingController } from '@angular/common/http/testing';
+import type { Instrument, Job } from '@rinnovo/contract';
+import { provideHeld } from '../../state/held';
+import { instrument as resource } from '../../state/resources';
+import { button, host, job, jobOnScreen, settle, type } from '../../../testing/job';
+import { IdentityForm } from './identity-form';
+import { JobForm } from './job-form';
+
+const one: Instrument = {
+  id: 'i',
+  label: 'Tern',
+  maker: 'Nobody',
+  model: 'None',
+  serial: '1',
+  owner: null,
+  notes: '',
+  kind: 'bolt-on solid',
+  identity: { year: { value: '1990', basis: 'guessed', why: 'the pots' } },
+  archived: false,
+};
+
+describe('what is known of an instrument', () => {
+  let fixture: ComponentFixture<IdentityForm>;
+  let http: HttpTestingController;
+
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: [...provideHeld(resource)] });
+    const screen = jobOnScreen();
+    http = screen.http;
+    screen.store.dispatch(resource.loaded({ of: 'i', data: one, version: 3 }));
+    fixture = TestBed.createComponent(IdentityForm);
+    await fixture.whenStable();
+  });
+
+  const send = async (): Promise<void> => {
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await fixture.whenStable();
+  };
+
+  it('is kept with its basis on the version it was read from; what is emptied is no longer said', async () => {
+    expect(button(fixture, 'Keep').disabled).toBeTrue();
+    const facts = host(fixture).querySelectorAll<HTMLInputElement>('.fact input');
+    facts[0]!.value = '';
+    facts[0]!.dispatchEvent(new Event('input'));
+    const finish = [...host(fixture).querySelectorAll('.fact')].find((f) => f.textContent.includes('Finish'))!.querySelector('input')!;
+    finish.value = 'thin oil';
+    finish.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    await send();
+    const put = http.expectOne((r) => r.method === 'PUT');
+    expect(put.request.headers.get('If-Match')).toBe('"3"');
+    expect((put.request.body as Instrument).identity).toEqual({ finish: { value: 'thin oil', basis: 'seen', why: '' } });
+    put.flush(put.request.body as object, { headers: { ETag: '"4"' } });
+    await settle();
+  });
+
+  it('asks for a label, and keeps what was typed when somebody else changed it', async () => {
+    const label = host(fixture).querySelector<HTMLInputElement>('.grid input')!;
+    label.value = ' ';
+    label.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('needs a label');
+    await send();
+    http.expectNone((r) => r.method === 'PUT');
+    label.value = 'Curlew';
+    label.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    await send();
+    http.expectOne((r) => r.method === 'PUT').flush({ type: '/problems/stale', title: 'x', status: 412 }, { status: 412, statusText: 'stale' });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('form > [role=alert]')!.textContent).toContain('still here');
+    expect(label.value).toBe('Curlew');
+  });
+});
+
+describe('the job of an instrument', () => {
+  async function form(jobs: readonly Job[]): Promise<{ fixture: ComponentFixture<JobForm>; http: HttpTestingController }> {
+    const { http, store } = jobOnScreen();
+    const { jobs: resourceOfJobs } = await import('../../state/resources');
+    store.dispatch(resourceOfJobs.loaded({ of: 'i', data: jobs, version: null }));
+    const fixture = TestBed.createComponent(JobForm);
+    await fixture.whenStable();
+    return { fixture, http };
+  }
+  const field = (fixture: ComponentFixture<JobForm>, label: string): HTMLInputElement =>
+    [...host(fixture).querySelectorAll('mat-form-field')].find((f) => f.textContent.includes(label))!.querySelector('input')!;
+  async function fill(fixture: ComponentFixture<JobForm>, label: string, text: string): Promise<void> {
+    const input = field(fixture, label);
+    input.value = text;
+    input.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+  }
+  async function send(fixture: ComponentFixture<JobForm>): Promise<void> {
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await fixture.whenStable();
+  }
+
+  it('is opened with its limits in whole coins; what cannot be is said beside its field', async () => {
+    const { fixture, http } = await form([]);
+    await send(fixture);
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say in a few words');
+    await type(fixture, 'form input', 'Refret');
+    await fill(fixture, 'Budget', '12.345');
+    await send(fixture);
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('An amount like');
+    http.expectNone((r) => r.method === 'PUT');
+    await fill(fixture, 'Budget', '250,5');
+    await fill(fixture, 'worth', '200');
+    expect(host(fixture).textContent).toContain('more than the instrument is worth');
+    await send(fixture);
+    const body = http.expectOne((r) => r.method === 'PUT').request.body as Job;
+    expect([body.title, body.limits.budget, body.limits.due, body.worth, body.active, body.instrument]).toEqual(['Refret', 25050, null, 20000, true, 'i']);
+  });
+
+  it('is closed and stays in the list of earlier ones; a second active one is refused in words', async () => {
+    const { fixture, http } = await form([job, { ...job, id: 'old', title: 'Shielding', active: false }]);
+    expect(host(fixture).textContent).toContain('Shielding');
+    button(fixture, 'Close the job').click();
+    await settle();
+    http.expectOne('/api/jobs/job').flush(job, { headers: { ETag: '"2"' } });
+    await settle();
+    const put = http.expectOne((r) => r.method === 'PUT');
+    expect([(put.request.body as Job).active, put.request.headers.get('If-Match')]).toEqual([false, '"2"']);
+    put.flush(
+      { type: '/problems/cannot-be', title: 'That cannot be', status: 422, errors: [{ pointer: '/active', detail: 'is taken' }] },
+      { status: 422, statusText: 'no' },
+    );
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('form > [role=alert]')!.textContent).toContain('is taken');
+  });
+});

@@ -1,0 +1,149 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import { boundsOf, featureOf, moveFeature, type Anatomy } from '@rinnovo/core/instrument';
+import { anatomy } from '../../../testing/fixture';
+import { button, host, jobOnScreen, settle } from '../../../testing/job';
+import { viewActions } from '../../state/view.feature';
+import { BuildForm } from './build-form';
+import { DistancePanel } from './distance-panel';
+import { HistoryPanel } from './history-panel';
+
+describe('the panel of measured distances', () => {
+  let fixture: ComponentFixture<DistancePanel>;
+  let changed: Anatomy | null;
+
+  beforeEach(async () => {
+    jobOnScreen();
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    changed = null;
+    fixture = TestBed.createComponent(DistancePanel);
+    fixture.componentRef.setInput('anatomy', anatomy);
+    fixture.componentInstance.changed.subscribe((a) => (changed = a));
+    await fixture.whenStable();
+  });
+
+  /** What the two selects of an end hold, set as the select does. */
+  function edge(which: 'from' | 'to', of: string, side: 'low' | 'middle' | 'high'): void {
+    (fixture.componentInstance as unknown as { edge: (w: string, e: object) => void }).edge(which, { of, side });
+  }
+  async function keep(text: string): Promise<string> {
+    const input = host(fixture).querySelector<HTMLInputElement>('rn-length-field input')!;
+    input.value = text;
+    input.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    return host(fixture).querySelector('rn-length-field [role=alert]')?.textContent ?? '';
+  }
+
+  it('puts a feature where it was measured, and keeps what was typed', async () => {
+    edge('from', 'neck pocket', 'high');
+    edge('to', 'route', 'low');
+    expect(await keep('20')).toBe('');
+    // nothing ties the pocket to its mouth yet: the route stays until the chain reaches a datum
+    expect(changed!.distances.map((d) => [d.axis, d.value, d.raw, d.limit])).toEqual([['along', 20, '20', 0.05]]);
+    fixture.componentRef.setInput('anatomy', changed);
+    edge('from', 'pocket mouth', 'middle');
+    edge('to', 'neck pocket', 'low');
+    await keep('0');
+    const b = boundsOf(changed!, featureOf(changed!, 'route')!);
+    // the pocket is 74 long: 74 + 20
+    expect(b.minY).toBeCloseTo(94, 9);
+  });
+
+  it('takes the direction in which the edges lie as drawn, and no sign', async () => {
+    edge('from', 'route', 'low');
+    edge('to', 'neck pocket', 'high');
+    expect(await keep('-20')).toContain('without a sign');
+    expect(await keep('')).toContain('Type what the tool says');
+    expect(await keep('20')).toBe('');
+    expect(changed!.distances[0]!.value).toBe(-20);
+  });
+
+  it('refuses one thing measured against itself', async () => {
+    edge('from', 'route', 'low');
+    edge('to', 'route', 'high');
+    expect(await keep('20')).toContain('two different things');
+    expect(changed).toBeNull();
+  });
+
+  it('names the worst of a chain that does not close, and takes it away', async () => {
+    const distance = (id: string, value: number) => ({
+      id,
+      axis: 'along' as const,
+      from: { of: 'pocket mouth', side: 'middle' as const },
+      to: { of: 'route', side: 'middle' as const },
+      value,
+      limit: 0.25,
+      raw: String(value),
+    });
+    fixture.componentRef.setInput('anatomy', { ...anatomy, distances: [distance('a', 105), distance('b', 106)] });
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('A chain does not close');
+    expect(host(fixture).querySelectorAll('li.worst').length).toBe(1);
+    expect(host(fixture).textContent).toContain('Across, nothing ties');
+    [...host(fixture).querySelectorAll('button')].filter((b) => b.textContent.includes('Take away'))[1]!.click();
+    expect(changed!.distances.map((d) => d.id)).toEqual(['a']);
+  });
+});
+
+describe('the history of an instrument', () => {
+  it('lays an earlier state over the present one, and brings it back', async () => {
+    const { http } = jobOnScreen();
+    const fixture = TestBed.createComponent(HistoryPanel);
+    const seen: unknown[] = [];
+    fixture.componentInstance.compare.subscribe((c) => seen.push(c));
+    fixture.componentInstance.restored.subscribe((a) => seen.push(a));
+    await fixture.whenStable();
+    const entry = (revision: number, cause: string) => ({ instrument: 'i', revision, cause, entry: null, person: 'nell', at: '2026-01-02T10:00:00.000Z' });
+    // the one as it is now is revision 1: an older one stands below it for the spec's sake
+    http.expectOne('/api/instruments/i/anatomy/history').flush({ items: [entry(1, 'work'), entry(0, 'correction')], next: null });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('as it is now');
+    expect(host(fixture).textContent).toContain('Nell');
+    const old = moveFeature(anatomy, 'route', 1, 1);
+    button(fixture, 'Compare').click();
+    await settle();
+    http.expectOne('/api/instruments/i/anatomy/0').flush({ ...entry(0, 'correction'), document: old });
+    await settle();
+    button(fixture, 'Restore').click();
+    await settle();
+    http.expectOne('/api/instruments/i/anatomy/0').flush({ ...entry(0, 'correction'), document: old });
+    await settle();
+    expect(seen).toEqual([{ revision: 0, document: old }, old]);
+  });
+});
+
+describe('the build of an instrument', () => {
+  it('is told by number, emptied where nobody knows, and keeps what a tool read out of reach', async () => {
+    jobOnScreen();
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    const read = { value: 44.1, limit: 0.05, basis: { kind: 'readings' as const, ids: ['r'] } };
+    const fixture = TestBed.createComponent(BuildForm);
+    fixture.componentRef.setInput('anatomy', { ...anatomy, body: { ...anatomy.body, thickness: read } });
+    let changed: Anatomy | null = null;
+    fixture.componentInstance.changed.subscribe((a) => (changed = a));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-field=bodyThickness]')).toBeNull();
+    const set = async (key: string, text: string): Promise<void> => {
+      const input = host(fixture).querySelector<HTMLInputElement>(`[data-field="${key}"] input`)!;
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+    };
+    await set('nutWidth', '42.5');
+    await set('spreadAtNut', '');
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    const after = changed as Anatomy | null;
+    expect(after!.neck.nutWidth).toEqual({ value: 42.5, limit: 0.25, basis: { kind: 'told' } });
+    expect(after!.strings.spreadAtNut).toBeNull();
+    // what was not touched is exactly what it was
+    expect(after!.neck.scale).toBe(anatomy.neck.scale);
+    changed = null;
+    await set('nutWidth', '4.25');
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    expect(changed).toBeNull();
+    expect(host(fixture).querySelector('[data-field=nutWidth] [role=alert]')!.textContent).toContain('cannot be');
+  });
+});

@@ -74,4 +74,14 @@ describe('a length field', () => {
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
     expect(await type('44')).toContain('. Meant 44mm?');
   });
+
+  it('is empty when it was emptied, however quickly that followed the typing', async () => {
+    await fixture.whenStable();
+    const input = host().querySelector('input')!;
+    input.value = '0';
+    input.dispatchEvent(new Event('input'));
+    fixture.componentInstance.text.set('');
+    await fixture.whenStable();
+    expect(input.value).toBe('');
+  });
 });

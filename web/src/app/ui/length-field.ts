@@ -93,8 +93,14 @@ export class LengthField {
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-    // Material's input owns aria-invalid by a form control's state; here the parser's word counts.
-    afterRenderEffect(() => host.querySelector('input')?.setAttribute('aria-invalid', String(this.error() !== null)));
+    afterRenderEffect(() => {
+      const input = host.querySelector('input');
+      const text = this.text();
+      // typed and emptied again between two renderings the bound value never changed: what stands there is put right here
+      if (input && input.value !== text) input.value = text;
+      // Material's input owns aria-invalid by a form control's state; here the parser's word counts
+      input?.setAttribute('aria-invalid', String(this.error() !== null));
+    });
   }
 
   /** Says what can be, and the unit that was probably meant. */

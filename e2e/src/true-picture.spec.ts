@@ -1,7 +1,7 @@
 // A picture is true: outlines read back from the drawn SVG in mm are the anatomy's within 0.01.
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { toBody } from '@rinnovo/core/instrument';
-import { pointToSegment, segmentsOf, type Outline } from '@rinnovo/core/shape';
+import { bounds, pointToSegment, segmentsOf, type Outline } from '@rinnovo/core/shape';
 import { expect, FIRST, test } from './workshop.js';
 
 test('the map is to scale', async ({ page, workshop }) => {
@@ -26,4 +26,27 @@ test('the map is to scale', async ({ page, workshop }) => {
     const perimeter = segments.reduce((s, x) => s + (x.kind === 'line' ? Math.hypot(x.to.x - x.from.x, x.to.y - x.from.y) : Math.abs(x.sweep) * x.radius), 0);
     expect(Math.abs(drawn.length - perimeter), id).toBeLessThan(0.1);
   }
+});
+
+test('the printed map is to the scale it tells', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/i/${FIRST}/anatomy`);
+  await expect(page.locator('[data-feature="plate"]')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const paper = page.locator('.paper');
+  await expect(paper).toBeVisible();
+  const scale = Number(/Scale 1 : (\d+)/.exec(await paper.innerText())?.[1]);
+  const row = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
+  const body = bounds([row.document.body.outline!.outline]);
+  const mm = (px: number): number => (px * 25.4) / 96;
+  const drawn = await paper.locator('path.body').evaluate((el) => {
+    const path = el as unknown as SVGPathElement;
+    const [box, map] = [path.getBBox(), path.getScreenCTM()!];
+    return { width: box.width * map.a, height: box.height * map.d };
+  });
+  expect(Math.abs(mm(drawn.width) * scale - (body.maxX - body.minX))).toBeLessThan(0.1);
+  expect(Math.abs(mm(drawn.height) * scale - (body.maxY - body.minY))).toBeLessThan(0.1);
+  const rule = (await paper.locator('.rule').boundingBox())!;
+  expect(Math.abs(mm(rule.width) - 100)).toBeLessThan(0.7);
+  const pdf = await page.pdf({ format: 'A4', printBackground: false });
+  expect(pdf.length).toBeGreaterThan(5000);
 });

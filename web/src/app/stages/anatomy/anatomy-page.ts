@@ -21,6 +21,12 @@ import { HistoryPanel } from './history-panel';
 
 type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
 
+/** Scales of a drawing, one to so many [std: ISO 5455, from memory]. */
+const SCALES = [1, 2, 5] as const;
+
+/** What is left of A4 and of Letter between their margins and below the words, mm. */
+const SHEET = { width: 180, height: 225 };
+
 type LayerId = 'plates' | 'board' | 'strings' | 'holes' | 'below';
 
 const LAYERS: readonly { readonly id: LayerId; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
@@ -74,7 +80,7 @@ export class AnatomyPage {
     const { across, along } = solvePositions(a).undetermined;
     return new Set([...across, ...along].filter((id) => isTold(a, id)));
   });
-  private readonly drawn = computed(() => {
+  protected readonly drawn = computed(() => {
     const a = this.anatomy();
     if (!a) return [];
     const loose = this.loose();
@@ -121,6 +127,17 @@ export class AnatomyPage {
     if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
     return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'to be kept …', sending: 'keeping …' }[saving];
   });
+
+  /** How large the map is on a sheet: at the first scale that fits. */
+  protected readonly paper = computed(() => {
+    const { width, height } = this.frame();
+    const scale = SCALES.find((s) => width / s <= SHEET.width && height / s <= SHEET.height) ?? 10;
+    return { scale, width: width / scale, height: height / scale };
+  });
+
+  protected print(): void {
+    window.print();
+  }
 
   protected toggleLayer(id: LayerId): void {
     this.out.update((o) => new Set(o.has(id) ? [...o].filter((x) => x !== id) : [...o, id]));

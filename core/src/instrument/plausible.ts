@@ -181,22 +181,12 @@ const filmInHole: Rule = (a) =>
 
 /** A chain of measured distances that does not close beyond its limits. */
 const chainsClose: Rule = (a) => {
-  const { worst } = solvable(a);
+  const { worst } = solvePositions(a);
   if (!worst) return [];
   const d = a.distances.find((x) => x.id === worst.distance);
   const off = { value: worst.allowed - Math.abs(worst.residual), limit: 0, basis: { kind: 'told' as const } };
   return d ? unless('chainOpen', [d.id], leaf('chainLeft', off)) : [];
 };
-
-function solvable(a: Anatomy): { readonly worst: ReturnType<typeof solvePositions>['worst'] } {
-  try {
-    return solvePositions(a);
-  } catch (error) {
-    // a distance that names a line which is not known yet cannot contradict anything
-    if (error instanceof RangeError) return { worst: null };
-    throw error;
-  }
-}
 
 const RULES: readonly Rule[] = [
   boardAgainstScale,

@@ -83,4 +83,13 @@ describe('positions from measured distances', () => {
     const a = { ...plainAnatomy(), distances: [distance('along', edge('nut'), edge('pocket mouth'), 401)] };
     expect(solvePositions(a).worst?.residual).toBeCloseTo(-1, 9);
   });
+
+  it('leave a distance from the nut aside while nobody knows where the nut is', () => {
+    const known = { ...holes(['h', 10, 200]), distances: [distance('along', edge('nut'), edge('h'), 610)] };
+    expect(placeOf(placeMeasured(known), 'h').y).toBe(210);
+    const unknown = { ...known, neck: { ...known.neck, nutToMouth: null } };
+    expect(placeOf(placeMeasured(unknown), 'h').y).toBe(200);
+    expect(solvePositions(unknown).residuals).toEqual([]);
+    expect(solvePositions(unknown).undetermined.along).toContain('h');
+  });
 });

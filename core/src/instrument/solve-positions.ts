@@ -80,7 +80,9 @@ interface AxisSolution {
 }
 
 function solveAxis(a: Anatomy, axis: Axis): AxisSolution {
-  const distances = a.distances.filter((d) => d.axis === axis);
+  const told = a.neck.nutToMouth !== null;
+  // a distance from the nut says nothing while nobody knows where the nut is
+  const distances = a.distances.filter((d) => d.axis === axis && (told || (d.from.of !== 'nut' && d.to.of !== 'nut')));
   const tied = tiedToDatum(distances);
   const unknowns = [...tied];
   const column = new Map(unknowns.map((id, i) => [id, i]));

@@ -99,6 +99,7 @@ export class IdentityForm {
   private readonly commands = inject(Commands);
   private readonly store = inject(Store);
   private readonly held = this.store.selectSignal(instrument.select);
+  private readonly known = computed(() => this.held().data);
   private readonly people = this.store.selectSignal(people.select);
   protected readonly texts = TEXTS.map((key) => ({
     key,
@@ -108,11 +109,11 @@ export class IdentityForm {
   protected readonly bases = BASES;
   protected readonly owners = computed(() => (this.people().data ?? []).filter((p) => p.role === 'owner'));
   protected readonly plain = linkedSignal<Readonly<Record<string, string>>>(() => {
-    const i = this.held().data;
+    const i = this.known();
     return i ? Object.fromEntries(TEXTS.map((k) => [k, i[k]])) : {};
   });
-  protected readonly owner = linkedSignal(() => this.held().data?.owner ?? null);
-  protected readonly facts = linkedSignal<Facts>(() => this.held().data?.identity ?? {});
+  protected readonly owner = linkedSignal(() => this.known()?.owner ?? null);
+  protected readonly facts = linkedSignal<Facts>(() => this.known()?.identity ?? {});
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly said = signal('');

@@ -45,15 +45,15 @@ export class JobForm {
     return a ? [...a.positions.map((p) => ({ id: p.id, name: p.name })), ...featuresOf(a).map((f) => ({ id: f.id, name: f.of.name }))] : [];
   });
 
-  protected readonly title = linkedSignal(() => this.job()?.title ?? '');
-  protected readonly ownerSays = linkedSignal(() => this.job()?.ownerSays ?? '');
-  protected readonly look = linkedSignal(() => this.job()?.look ?? '');
-  protected readonly kind = linkedSignal(() => this.job()?.wish.kind ?? null);
-  protected readonly reversible = linkedSignal(() => this.job()?.wish.reversibleOnly ?? false);
+  protected readonly title = linkedSignal(computed(() => this.job()?.title ?? ''));
+  protected readonly ownerSays = linkedSignal(computed(() => this.job()?.ownerSays ?? ''));
+  protected readonly look = linkedSignal(computed(() => this.job()?.look ?? ''));
+  protected readonly kind = linkedSignal(computed(() => this.job()?.wish.kind ?? null));
+  protected readonly reversible = linkedSignal(computed(() => this.job()?.wish.reversibleOnly ?? false));
   protected readonly doNotTouch = linkedSignal<readonly string[]>(() => this.job()?.wish.doNotTouch ?? []);
-  protected readonly budget = linkedSignal(() => moneyText(this.job()?.limits.budget ?? null));
-  protected readonly worth = linkedSignal(() => moneyText(this.job()?.worth ?? null));
-  protected readonly due = linkedSignal(() => this.job()?.limits.due ?? '');
+  protected readonly budget = linkedSignal(computed(() => moneyText(this.job()?.limits.budget ?? null)));
+  protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
+  protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));
   protected readonly tried = signal(false);
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);

@@ -3,7 +3,9 @@ import { By } from '@angular/platform-browser';
 import { provideState, Store } from '@ngrx/store';
 import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
 import { host, jobOnScreen, button, type } from '../../../testing/job';
+import { anatomy } from '../../../testing/fixture';
 import { anatomyEditFeature } from '../../state/anatomy-edit.feature';
+import { anatomy as resource } from '../../state/resources';
 import { viewActions } from '../../state/view.feature';
 import { PlanView } from '../../ui/plan-view';
 import { AnatomyPage } from './anatomy-page';
@@ -93,5 +95,15 @@ describe('the anatomy page', () => {
     await fixture.whenStable();
     expect(draft!.insisted).toEqual([{ doubt: 'deeperThanBody/back cavity/floor', because: 'a plate closes it' }]);
     expect(host(fixture).textContent).toContain('It is so: a plate closes it');
+  });
+
+  it('leaves what is being typed alone when a revision comes back from the server', async () => {
+    await open('route');
+    await type(fixture, field('x'), '2.5');
+    const revision = { instrument: 'i', revision: 2, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
+    const document = structuredClone(anatomy);
+    TestBed.inject(Store).dispatch(resource.loaded({ of: 'i', data: { now: { ...revision, document }, found: { ...revision, document } }, version: 2 }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector<HTMLInputElement>(field('x'))!.value).toBe('2.5');
   });
 });

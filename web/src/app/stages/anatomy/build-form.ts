@@ -13,6 +13,7 @@ import { targetText, upperFirst } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from './ask-outline';
+import { sameTexts } from './same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;
@@ -81,7 +82,9 @@ export class BuildForm {
       ];
     }),
   );
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])));
+  // linked to values and not to documents: a revision that comes back from the server leaves what is being typed alone
+  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])), { equal: sameTexts });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
 
   protected set(key: string, text: string): void {
     this.texts.update((t) => ({ ...t, [key]: text }));

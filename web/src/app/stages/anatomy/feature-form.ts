@@ -35,6 +35,7 @@ import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from './ask-outline';
+import { sameTexts } from './same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;
@@ -68,8 +69,9 @@ export class FeatureForm {
   private readonly inputs = viewChildren(LengthField);
   protected readonly conditions = Object.entries(CONDITION_WORDS).map(([id, word]) => ({ id: id as Condition, word }));
   protected readonly feature = computed(() => featureOf(this.anatomy(), this.id()));
-  protected readonly name = linkedSignal(() => this.feature()?.of.name ?? '');
-  protected readonly condition = linkedSignal<Condition>(() => this.feature()?.of.condition ?? 'sound');
+  // linked to values and not to documents: a revision that comes back from the server leaves what is being typed alone
+  protected readonly name = linkedSignal(computed(() => this.feature()?.of.name ?? ''));
+  protected readonly condition = linkedSignal<Condition>(computed(() => this.feature()?.of.condition ?? 'sound'));
   protected readonly copies = signal('5');
   protected readonly step = signal('25');
   protected readonly refusal = signal<string | null>(null);
@@ -136,7 +138,8 @@ export class FeatureForm {
         : [];
     return [...place, ...sizes, ...one];
   });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])));
+  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])), { equal: sameTexts });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
 
   protected set(key: string, text: string): void {
     this.texts.update((t) => ({ ...t, [key]: text }));

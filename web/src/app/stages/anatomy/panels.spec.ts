@@ -146,4 +146,18 @@ describe('the build of an instrument', () => {
     expect(changed).toBeNull();
     expect(host(fixture).querySelector('[data-field=nutWidth] [role=alert]')!.textContent).toContain('cannot be');
   });
+
+  it('leaves what is being typed alone when the saved revision comes back', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(BuildForm);
+    fixture.componentRef.setInput('anatomy', anatomy);
+    await fixture.whenStable();
+    const input = host(fixture).querySelector<HTMLInputElement>('[data-field=nutWidth] input')!;
+    input.value = '42';
+    input.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    fixture.componentRef.setInput('anatomy', structuredClone(anatomy));
+    await fixture.whenStable();
+    expect(input.value).toBe('42');
+  });
 });

@@ -134,7 +134,8 @@ export class DistancePanel {
     const a = this.anatomy();
     try {
       this.changed.emit(placeMeasured({ ...a, distances: [...a.distances, distance] }));
-      this.text.set('');
+      // through the field: typed and kept within one rendering, the binding from here would see no change
+      this.field()?.text.set('');
     } catch (error) {
       this.refusal.set(error instanceof RangeError ? error.message : String(error));
     }

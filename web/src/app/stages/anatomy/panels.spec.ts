@@ -60,6 +60,19 @@ describe('the panel of measured distances', () => {
     expect(changed!.distances[0]!.value).toBe(-20);
   });
 
+  it('is ready for the next one, however quickly Enter followed the typing', async () => {
+    edge('from', 'neck pocket', 'high');
+    edge('to', 'route', 'low');
+    await fixture.whenStable();
+    const input = host(fixture).querySelector<HTMLInputElement>('rn-length-field input')!;
+    input.value = '20';
+    input.dispatchEvent(new Event('input'));
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(changed!.distances[0]!.raw).toBe('20');
+    expect(input.value).toBe('');
+  });
+
   it('refuses one thing measured against itself', async () => {
     edge('from', 'route', 'low');
     edge('to', 'route', 'high');

@@ -42,6 +42,7 @@ describe('the first guitar', () => {
     ['wall/neck route/planned/neck pocket', 7.75, 2, 'thin'],
     ['partInRoute/neck pickup/base/', 0.75, 2, 'well'],
     ['partInRoute/neck pickup/ears/', 1.11, 2, 'well'],
+    ['smallestCorner/neck pickup/', 0.75, 2, 'well'],
     ['windowGap/', 0.5, 2, 'well'],
     ['depthUnderPart/neck pickup/base/', 1.5, 6, 'well'],
     ['depthUnderPart/neck pickup/ears/', 1.5, 6, 'well'],

@@ -14,7 +14,8 @@ export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string;
 };
 
 const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
-  partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route${v.corner ? ', at a corner' : ''}`,
+  partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route`,
+  smallestCorner: (v, n) => `Smallest corner, ${nameOf(n, v.corner?.level)}`,
   screwInRoute: () => 'Height screws in the route',
   depthUnderPart: (v, n) => `Depth under the ${nameOf(n, v.subject.item)}`,
   depthUnderScrews: () => 'Depth under the screw points',
@@ -58,9 +59,9 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
   return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${corner}${typical}.`;
 }
 
-function cornerText({ ofPart, ofRoute }: Corner, unit: LengthUnit): string {
-  const part = ofPart === 0 ? 'a sharp one' : `radius ${lengthText(ofPart, unit)}`;
-  return ofRoute === null ? part : `${part} in ${lengthText(ofRoute, unit)}`;
+function cornerText({ ofPart, ofRoute, most }: Corner, unit: LengthUnit): string {
+  const radius = (r: number): string => (r === 0 ? 'a sharp corner' : `radius ${lengthText(r, unit)}`);
+  return `${radius(ofPart)} in ${radius(ofRoute)}; at most radius ${lengthText(most, unit)} would let it in`;
 }
 
 const QUANTITY: Readonly<Record<Target['quantity'], string>> = {

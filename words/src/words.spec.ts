@@ -1,4 +1,4 @@
-import type { Verdict } from '@rinnovo/core/check';
+import type { Corner, Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { OPERATIONS } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
@@ -59,12 +59,13 @@ describe('verdicts', () => {
     );
   });
 
-  it('say when it is a corner that is tightest, and the radii that meet there', () => {
-    const v = verdictOf({ check: 'partInRoute', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup', item: 'base' } });
-    const sentence = (corner: Verdict['corner']): string => verdictSentence(corner ? { ...v, corner } : v, names, 'mm');
-    expect(sentence({ ofPart: 3, ofRoute: 4.7625 })).toBe('Base in the route, at a corner: clears, 0.75 mm ± 0.15; radius 3.00 mm in 4.76 mm.');
-    expect(sentence({ ofPart: 0, ofRoute: null })).toContain('; a sharp one.');
-    expect(sentence(undefined)).toBe('Base in the route: clears, 0.75 mm ± 0.15.');
+  it('say of the smallest corner which radii meet and what would still do', () => {
+    const v = verdictOf({ check: 'smallestCorner', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup' } });
+    const sentence = (radii: Corner): string => verdictSentence({ ...v, corner: { ...radii, level: 'base' } }, names, 'mm');
+    expect(sentence({ ofPart: 3, ofRoute: 4.7625, most: 6.58 })).toBe(
+      'Smallest corner, base: clears, 0.75 mm ± 0.15; radius 3.00 mm in radius 4.76 mm; at most radius 6.58 mm would let it in.',
+    );
+    expect(sentence({ ofPart: 0, ofRoute: 0, most: 2 })).toContain('a sharp corner in a sharp corner');
   });
 
   it('give number and limit in one unit', () => {

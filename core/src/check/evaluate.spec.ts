@@ -1,9 +1,9 @@
 import { applyChanges } from '../instrument/index.js';
 import { leavesOf, valueOf } from '../measure/index.js';
-import { circle, measureAgain, roundedRectangle, type Outline, type Point } from '../shape/index.js';
+import { circle, filletedPolygon, gapInside, measureAgain, placeOutline, roundedRectangle, type Outline } from '../shape/index.js';
 import { boxPickup, dim, plainAnatomy, plainPlan, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
-import { cornerAt } from './corner.js';
+import { tightestCorner } from './corner.js';
 import { evaluate, evaluatePlan, type PlanState, type PlannedPocket, type Verdict } from './index.js';
 
 const route: readonly PlannedPocket[] = [
@@ -57,22 +57,54 @@ describe('evaluate', () => {
     const dy = 19 - 3 - (20.5 - 5);
     const v = find(evaluatePlan(plainState(), planned).verdicts, 'partInRoute/here/base');
     expect(v.clearance).toBeCloseTo(Math.min(1.5, 5 - 3 - Math.hypot(dx, dy)), 9);
-    expect(v.corner?.ofPart).toBeCloseTo(3, 9);
-    expect(v.corner?.ofRoute).toBeCloseTo(5, 9);
   });
 
-  it('names the corner only where a corner is what is tightest', () => {
-    const route: Outline = roundedRectangle(20, 10, 2);
-    const radii = (part: Outline, at: Point): readonly (number | null)[] | null => {
-      const c = cornerAt(part, [route], at);
-      return c && [c.ofPart, c.ofRoute].map((r) => r && Math.round(r * 1e9) / 1e9);
-    };
-    const inside = (r: number, at: Point) => radii(roundedRectangle(18, 8, r), at);
-    expect(inside(1, { x: 8 + Math.SQRT1_2, y: 3 + Math.SQRT1_2 })).toEqual([1, 2]);
-    expect(inside(1, { x: 9, y: 0 })).toBeNull();
-    expect(inside(1, { x: 9, y: 3 })).toBeNull();
-    expect(inside(0, { x: 9, y: 4 })).toEqual([0, 2]);
-    expect(radii(roundedRectangle(10, 8, 1), { x: 4 + Math.SQRT1_2, y: 3 + Math.SQRT1_2 })).toEqual([1, null]);
+  it('judges the smallest corner apart: 4.5 from both walls, r 3 in r 5, and up to (2 · 4.5 − 3) + √2 · 1.5 would do', () => {
+    const v = find(evaluatePlan(plainState(), planned).verdicts, 'smallestCorner/here/');
+    expect(v.clearance).toBeCloseTo(5 - 3 - Math.hypot(0.5, 0.5), 9);
+    expect(v.corner?.ofPart).toBeCloseTo(3, 9);
+    expect(v.corner?.ofRoute).toBeCloseTo(5, 9);
+    expect(v.corner?.most).toBeCloseTo(6 + Math.SQRT2 * 1.5, 9);
+    expect(v.at!.x).toBeCloseTo(Math.sign(v.at!.x) * (39 + 3 * Math.SQRT1_2), 6);
+  });
+
+  it('calls a corner a clash where the walls are passed but the rounding is in the way', () => {
+    const tight = plainPlan({
+      route: { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, 12), depth: 19, bored: false }] },
+    });
+    // walls 1.0 away: centres of the roundings (31, 8) and (39, 16)
+    const v = find(evaluatePlan(plainState(), tight).verdicts, 'smallestCorner/here/');
+    expect(v.clearance).toBeCloseTo(12 - 3 - Math.hypot(8, 8), 3);
+    expect(v.class).toBe('clashes');
+  });
+
+  it('says nothing of corners where the part does not pass the walls, or where a wall of the route has none', () => {
+    expect(evaluatePlan(plainState(), plainPlan()).verdicts.some((v) => v.check === 'smallestCorner')).toBeFalse();
+    expect(tightestCorner(roundedRectangle(10, 8, 1), [circle(30)])).toBeNull();
+    expect(tightestCorner(circle(8), [roundedRectangle(20, 10, 2)])).toBeNull();
+    expect(tightestCorner(roundedRectangle(10, 8, 0), [roundedRectangle(11, 9, 0)])?.clearance).toBeCloseTo(0.5, 9);
+  });
+
+  it('names the largest rounding truly: with it the part just touches, on 60 seeded corners of any angle', () => {
+    const r = seeded(41);
+    for (let i = 0; i < 60; i++) {
+      const half = 0.4 + 0.5 * r();
+      const [s, c] = [Math.sin(half), Math.cos(half)];
+      const kite = (radius: number): Outline =>
+        filletedPolygon(
+          [
+            { x: 0, y: 0 },
+            { x: 4000 * c, y: -4000 * s },
+            { x: 8000 * c, y: 0 },
+            { x: 4000 * c, y: 4000 * s },
+          ],
+          radius,
+        );
+      const part = placeOutline(roundedRectangle(8, 6, 0.5 + 2 * r()), { x: 9 / s + 3 * r(), y: r() - 0.5, turn: 90 * r() });
+      const met = tightestCorner(part, [kite(1)])!;
+      const gap = gapInside([circle(2 * met.part.radius, met.part.centre)], [kite(met.corner.most)]);
+      expect(gap.clearance).withContext(String(i)).toBeCloseTo(0, 5);
+    }
   });
 
   it('finds how far a base stands out: 84 × 38 r 3 of 80 × 30 r 5, worst at its corners', () => {

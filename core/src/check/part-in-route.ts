@@ -1,34 +1,45 @@
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
-import { circle, type Region } from '../shape/index.js';
+import { circle, gapInside, type Outline, type Region } from '../shape/index.js';
 import type { PartOutline } from '../part/index.js';
-import { cornerAt } from './corner.js';
+import { tightestCorner, type CornerMet } from './corner.js';
 import { laid, pocketsLeaf, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
 import { missingVerdict, verdict, type CheckId, type Verdict } from './verdict.js';
 import { sum } from '../measure/index.js';
 
 /**
- * Does each body of the part go into the wood: its outline at its depth against the route, and the depth under it?
+ * Does each body of the part go into the wood: its outline at its depth against the route, its corners apart, and the depth under it?
  * Base 69.5 × 38.3 r 3 in 71.5 × 40.5 r 4.7625 has 0.75 at its corners [law].
  */
 export function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, state } = place;
   if (!part) return [];
   const s = state.settings;
-  const levels = part.levels.flatMap((level) => {
+  const laidIn = part.levels.flatMap((level) => {
     if (level.lowest.value <= 0) return [];
-    const rooms = level.shapes.map((shape) => ({ shape, region: [laid(shape.outline, position)] as Region }));
-    const tight = tightest(rooms.map(({ shape, region }) => ({ shape, region, room: roomFor(place, region) })));
-    if (!tight) return [];
+    const tight = tightest(
+      level.shapes.map((shape) => {
+        const outline = laid(shape.outline, position);
+        const region: Region = [outline];
+        return { shape, outline, region, room: roomFor(place, region) };
+      }),
+    );
+    return tight ? [{ level, ...tight }] : [];
+  });
+  const levels = laidIn.flatMap(({ level, shape, region, room }) => {
     const subject = { feature: position.id, item: level.id };
-    const { room } = tight;
-    const judged = verdict('partInRoute', subject, inside(place, tight.region, room, partLeaf(tight.shape, part.id)), s.wantedPartInRoute, room.gap.at);
-    const corner = cornerAt(laid(tight.shape.outline, position), room.region, room.gap.at);
-    const outline = corner ? { ...judged, corner } : judged;
+    const outline = verdict(
+      'partInRoute',
+      subject,
+      inside(place, region, room, room.gap.clearance, partLeaf(shape, part.id)),
+      s.wantedPartInRoute,
+      room.gap.at,
+    );
     if (level.id === 'cover') return [outline];
     return [outline, depthVerdict(place, 'depthUnderPart', level.id, level.lowest, room, s.wantedDepth)];
   });
+  levels.push(...smallestCorner(place, part.id, laidIn));
   const wells = part.screws.at.map((p) => {
     const region: Region = [laid(circle(part.screws.diameter, p), position)];
     return { shape: null, region, room: roomFor(place, region) };
@@ -39,10 +50,36 @@ export function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   const screwLeaf = leaf('partOutline', { value: 0, limit: part.screws.lowest.limit, basis: part.screws.lowest.basis });
   return [
     ...levels,
-    verdict('screwInRoute', subject, inside(place, tight.region, tight.room, screwLeaf), s.wantedPartInRoute, tight.room.gap.at),
+    verdict('screwInRoute', subject, inside(place, tight.region, tight.room, tight.room.gap.clearance, screwLeaf), s.wantedPartInRoute, tight.room.gap.at),
     depthVerdict(place, 'depthUnderScrews', 'screws', part.screws.lowest, tight.room, s.wantedDepth),
   ];
 }
+
+interface LaidIn {
+  readonly level: { readonly id: string };
+  readonly shape: PartOutline;
+  readonly outline: Outline;
+  readonly room: Room;
+}
+
+/** The corner of the part that has least room in a corner of the route, judged apart: a smaller cutter helps it where a wider route would not be wanted. */
+function smallestCorner(place: PlaceOfPart, part: string, levels: readonly LaidIn[]): readonly Verdict[] {
+  const met = levels
+    .flatMap((l) => {
+      const corner = tightestCorner(l.outline, l.room.region);
+      return corner ? [{ ...l, ...corner }] : [];
+    })
+    .reduce<(LaidIn & CornerMet) | null>((w, x) => (w && w.clearance <= x.clearance ? w : x), null);
+  if (!met) return [];
+  const rounding: Region = [circle(Math.max(2 * met.part.radius, SHARP), met.part.centre)];
+  const gap = gapInside(rounding, met.room.region);
+  const working = inside(place, rounding, met.room, gap.clearance, partLeaf(met.shape, part));
+  const judged = verdict('smallestCorner', { feature: place.position.id }, working, place.state.settings.wantedPartInRoute, gap.at);
+  return [{ ...judged, corner: { ...met.corner, level: met.level.id } }];
+}
+
+/** A sharp corner is laid in as a rounding of this diameter, mm. */
+const SHARP = 1e-4;
 
 /** The one whose floor is shallowest, then whose room is least. */
 function tightest<T extends { readonly room: Room }>(all: readonly T[]): T | null {
@@ -53,14 +90,14 @@ function tightest<T extends { readonly room: Room }>(all: readonly T[]): T | nul
   }, null);
 }
 
-function inside(place: PlaceOfPart, region: Region, room: Room, ofPart: Leaf): GeometryNode {
+function inside(place: PlaceOfPart, region: Region, room: Room, value: number, ofPart: Leaf): GeometryNode {
   return {
     op: 'geometry',
     label: 'roomInside',
     measure: 'inside',
     a: region,
     b: room.region,
-    value: room.gap.clearance,
+    value,
     allowances: [ofPart, pocketsLeaf(place.cavity, room.pockets)],
   };
 }

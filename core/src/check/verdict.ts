@@ -6,6 +6,7 @@ import type { Corner } from './corner.js';
 
 export type CheckId =
   | 'partInRoute'
+  | 'smallestCorner'
   | 'screwInRoute'
   | 'depthUnderPart'
   | 'depthUnderScrews'
@@ -34,8 +35,8 @@ export interface Verdict extends Judgement {
   readonly unit: 'mm' | 'count';
   /** The worst point, in the body's frame. */
   readonly at: Point | null;
-  /** The worst point is at a corner, of these radii. */
-  readonly corner?: Corner;
+  /** Which radii meet, and at which level of the part, where a corner is judged. */
+  readonly corner?: Corner & { readonly level: string };
   readonly working: Working | null;
   /** What has to be measured before anything can be said. */
   readonly missing: readonly Target[];

@@ -23,7 +23,16 @@ export function wayBack(state: PlanState, plan: Plan, after: Evaluation): WayBac
     { kind: 'setInsert', plate: before.plate, opening: before.opening, fitted: wasFitted },
   ];
   const back = evaluate({ ...state, anatomy: after.anatomy, leadsWanted: 0 }, plan.position, changes);
-  const partChecks = new Set(['partInRoute', 'screwInRoute', 'depthUnderPart', 'depthUnderScrews', 'windowGap', 'behindWindow', 'hiddenEdge']);
+  const partChecks = new Set([
+    'partInRoute',
+    'smallestCorner',
+    'screwInRoute',
+    'depthUnderPart',
+    'depthUnderScrews',
+    'windowGap',
+    'behindWindow',
+    'hiddenEdge',
+  ]);
   const verdicts = back.verdicts.filter((v) => partChecks.has(v.check));
   return {
     part: before.part,

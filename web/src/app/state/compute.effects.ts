@@ -1,8 +1,23 @@
-import { inject } from '@angular/core';
-import { createEffect } from '@ngrx/effects';
+import { ApplicationRef, inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
 import type { Plan } from '@rinnovo/core/check';
-import { catchError, combineLatest, debounceTime, distinctUntilChanged, EMPTY, from, map, mergeMap, of, switchMap, type Observable } from 'rxjs';
+import {
+  animationFrameScheduler,
+  auditTime,
+  catchError,
+  combineLatest,
+  debounceTime,
+  distinctUntilChanged,
+  EMPTY,
+  from,
+  map,
+  mergeMap,
+  of,
+  switchMap,
+  tap,
+  type Observable,
+} from 'rxjs';
 import { LiveClient, Superseded } from '../../workers/live-client';
 import { resultActions, type Computed } from './results.feature';
 import { selectBenchInput, selectComputable, selectJob } from './selectors';
@@ -36,11 +51,24 @@ function result<T>(asked: Promise<T>, r: Ready, then: (computed: Computed<T>) =>
   );
 }
 
-/** Verdicts follow every change of the plan; the client itself drops what is out of date. */
+/** Verdicts follow every change of the plan, the newest of each frame; the client itself drops what is out of date. */
 export const evaluateLive = createEffect(
   (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
-    ready(store, live).pipe(mergeMap((r) => result(live.ask<'evaluate'>({ kind: 'evaluate', ...r }), r, (computed) => resultActions.evaluated({ computed })))),
+    ready(store, live).pipe(
+      mergeMap((r) => result(live.ask<'evaluate'>({ kind: 'evaluate', ...r }), r, (computed) => resultActions.evaluated({ computed }))),
+      auditTime(0, animationFrameScheduler),
+    ),
   { functional: true },
+);
+
+/** What the hand moved and what the worker answered in one frame are drawn together: the page is gone through once for both. */
+export const drawWithTheFrame = createEffect(
+  (actions = inject(Actions), app = inject(ApplicationRef)) =>
+    actions.pipe(
+      ofType(resultActions.evaluated),
+      tap(() => app.tick()),
+    ),
+  { functional: true, dispatch: false },
 );
 
 /** The workings follow when the hand rests. */

@@ -72,7 +72,9 @@ export class PlanView {
   protected readonly markSize = computed(() => Math.max(this.window().width, this.window().height) / 60);
   /** Where the moving layer is drawn: ahead of `at` while keys or the hand are quicker than the owner of the value. */
   protected readonly pose = linkedSignal(() => this.at());
-  protected readonly sign = signPath;
+  protected readonly fixedLooks = computed(() => looksOf(this.paths(), this.selected()));
+  protected readonly movingLooks = computed(() => looksOf(this.moving(), this.selected()));
+  protected readonly signs = computed(() => this.marks().map((m) => signPath(m.kind, m, this.markSize())));
   /** The hand holds the layer: numbers beside the marks wait until it is let go, the verdicts' list goes on. */
   protected readonly inHand = signal(false);
   private grip: Grip | null = null;
@@ -92,10 +94,6 @@ export class PlanView {
   protected measure(): void {
     this.measuring.set(!this.measuring());
     this.ends.set([]);
-  }
-
-  protected lookOf(p: DrawnPath): string {
-    return `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.id === this.selected() ? ' selected' : ''}`;
   }
 
   protected zoom(factor: number, about?: Point): void {
@@ -183,6 +181,11 @@ export class PlanView {
   private toDrawing(): DOMMatrix | null {
     return this.svg().nativeElement.getScreenCTM()?.inverse() ?? null;
   }
+}
+
+/** The classes of each line, in their order: worked out when lines change, not at every move of the hand. */
+function looksOf(paths: readonly DrawnPath[], selected: string | null): readonly string[] {
+  return paths.map((p) => `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.id === selected ? ' selected' : ''}`);
 }
 
 function through(matrix: DOMMatrix | null, event: MouseEvent): Point {

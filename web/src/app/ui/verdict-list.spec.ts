@@ -47,6 +47,26 @@ describe('a list of verdicts', () => {
     expect(host(fixture).querySelectorAll('rn-working-view').length).toBe(0);
   });
 
+  it('keeps every row in its place while the hand moves the plan, says which question has gone, and sorts anew when it is let go', async () => {
+    const aside = { ...plan, route: { ...route, at: { ...route.at, y: route.at.y + 5 } } };
+    const moved = evaluatePlan(state, aside).verdicts.filter((v) => v.check !== 'smallestCorner');
+    const fixture = await list({ ...plan, route });
+    const rows = (): readonly string[] => [...host(fixture).querySelectorAll<HTMLElement>('[data-verdict]')].map((b) => b.dataset['verdict'] ?? '');
+    const before = rows();
+    expect(before).toContain('smallestCorner/pickup//');
+    fixture.componentRef.setInput('steady', true);
+    fixture.componentRef.setInput('verdicts', moved);
+    await fixture.whenStable();
+    expect(rows().slice(0, before.length)).toEqual(before);
+    const corner = host(fixture).querySelector('[data-verdict="smallestCorner/pickup//"]')!;
+    expect(corner.textContent).toContain('not a question here');
+    expect(corner.querySelector('.number')!.textContent).toBe('');
+    fixture.componentRef.setInput('steady', false);
+    await fixture.whenStable();
+    expect(rows()).toEqual(moved.map((v) => v.id));
+    expect(rows()).not.toContain('smallestCorner/pickup//');
+  });
+
   it('changes its unit with the view', async () => {
     const fixture = await list();
     const number = (): string => host(fixture).querySelector('[data-verdict^="windowGap"] .number')!.textContent;

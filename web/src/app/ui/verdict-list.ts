@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, model, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Verdict } from '@rinnovo/core/check';
 import { CLASS_WORDS, clearanceText, verdictSentence, verdictTitle } from '@rinnovo/words';
@@ -14,7 +14,7 @@ import { WorkingView } from './working-view';
   template: `
     <ul>
       @for (row of rows(); track row.v.id) {
-        <li [class]="row.v.class">
+        <li [class]="row.kind" [class.held]="heights() && open() !== row.v.id" [style.block-size.px]="heights()?.get(row.v.id)">
           <button type="button" class="plain-row" [attr.aria-expanded]="open() === row.v.id" [attr.data-verdict]="row.v.id" (click)="toggle(row.v.id)">
             <span class="sign" aria-hidden="true">{{ row.words.sign }}</span>
             <span class="what"
@@ -46,6 +46,11 @@ import { WorkingView } from './working-view';
       border-block-end: 1px solid var(--rn-line);
       contain: layout style;
     }
+    /* A row that cannot grow is laid out by itself, not with the whole page: a drag changes most of them at once. */
+    .held {
+      min-block-size: 46px;
+      contain: layout size style;
+    }
     .sign {
       width: 1.3rem;
       text-align: center;
@@ -63,7 +68,7 @@ import { WorkingView } from './working-view';
       block-size: 1.5em;
       text-align: end;
     }
-    /* A number that changes is laid out by itself, not with its row: a drag changes all of them at once. */
+    /* Nor is a number that changes laid out with its row. */
     .digits {
       contain: layout size;
     }
@@ -96,18 +101,28 @@ export class VerdictList {
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly names = this.store.selectSignal(selectNames);
-  private readonly ordered = linkedSignal<{ now: readonly Verdict[]; steady: boolean }, readonly Verdict[]>({
+  private readonly ordered = linkedSignal<{ now: readonly Verdict[]; steady: boolean }, readonly Standing[]>({
     source: () => ({ now: this.verdicts(), steady: this.steady() }),
-    computation: ({ now, steady }, before) => (steady && before ? inOrderOf(before.value, now) : now),
+    computation: ({ now, steady }, before) => (steady && before ? inPlaceOf(before.value, now) : now.map((v) => ({ v, asked: true }))),
   });
   protected readonly rows = computed(() =>
-    this.ordered().map((v) => ({
+    this.ordered().map(({ v, asked }) => ({
       v,
-      words: CLASS_WORDS[v.class],
+      kind: asked ? v.class : '',
+      words: asked ? CLASS_WORDS[v.class] : NOT_ASKED,
       title: verdictTitle(v, this.names()),
-      number: clearanceText(v, this.unit()),
+      number: asked ? clearanceText(v, this.unit()) : '',
     })),
   );
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  /** How high the closed rows stood when the hand took hold, px, by verdict; null when no hand does. */
+  protected readonly heights = computed(() => (this.steady() ? untracked(() => this.heightsNow()) : null));
+
+  private heightsNow(): ReadonlyMap<string, number> {
+    const buttons = [...this.host.nativeElement.querySelectorAll<HTMLElement>('[data-verdict][aria-expanded="false"]')];
+    return new Map(buttons.map((b) => [b.dataset['verdict'] ?? '', b.parentElement?.offsetHeight ?? 0]));
+  }
 
   protected sentence(v: Verdict): string {
     return verdictSentence(v, this.names(), this.unit());
@@ -118,9 +133,21 @@ export class VerdictList {
   }
 }
 
-/** The same verdicts in an earlier order; what is new comes last. */
-function inOrderOf(before: readonly Verdict[], now: readonly Verdict[]): readonly Verdict[] {
-  const place = new Map(before.map((v, i) => [v.id, i]));
-  const of = (v: Verdict): number => place.get(v.id) ?? before.length;
-  return [...now].sort((a, b) => of(a) - of(b));
+/** A verdict on its row; `asked` is false while the question does not arise where the plan is held. */
+interface Standing {
+  readonly v: Verdict;
+  readonly asked: boolean;
+}
+
+const NOT_ASKED = { sign: '·', word: 'not a question here' };
+
+/** The verdicts on the rows where they stood; a row whose question has gone stays and says so, what is new comes last. */
+function inPlaceOf(before: readonly Standing[], now: readonly Verdict[]): readonly Standing[] {
+  const left = new Map(now.map((v) => [v.id, v]));
+  const stood = before.map(({ v }) => {
+    const newer = left.get(v.id);
+    left.delete(v.id);
+    return { v: newer ?? v, asked: newer !== undefined };
+  });
+  return [...stood, ...[...left.values()].map((v) => ({ v, asked: true }))];
 }

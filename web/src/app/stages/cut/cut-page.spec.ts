@@ -1,7 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { By } from '@angular/platform-browser';
-import { host, jobOnScreen, plan, route, type } from '../../../testing/job';
+import { evaluatePlan } from '@rinnovo/core/check';
+import { settingsWith } from '@rinnovo/core/operation';
+import { host, jobOnScreen, pickup, plan, route, type } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { planActions } from '../../state/plan.actions';
 import { resultActions } from '../../state/results.feature';
@@ -42,5 +44,33 @@ describe('the typed place of the route', () => {
     store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan: structuredClone(moved) }, draft: null }));
     await fixture.whenStable();
     expect(texts(host(fixture))).toEqual(['1.5', '112.00']);
+  });
+});
+
+describe('verdicts while the hand holds the route', () => {
+  it('are told at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
+    const { fixture, store, view } = await page();
+    const state = { anatomy, parts: { 'two-coil': pickup }, settings: settingsWith(), leadsWanted: 4 };
+    const arrive = async (y: number): Promise<number> => {
+      const moved = { ...plan, route: { ...route, at: at(y) } };
+      const { verdicts } = evaluatePlan(state, moved);
+      store.dispatch(resultActions.evaluated({ computed: { key: 'k', plan: moved, result: { verdicts } } }));
+      await fixture.whenStable();
+      return verdicts.filter((v) => v.class === 'clashes').length;
+    };
+    const clashes = (): number => host(fixture).querySelectorAll('rn-verdict-list li.clashes').length;
+    await arrive(105);
+    const before = clashes();
+    view.moved.emit({ to: at(125), dropped: false });
+    const now = await arrive(125);
+    expect(now).not.toBe(before);
+    expect(host(fixture).querySelector('.headline')!.textContent).toContain(`${now} clash`);
+    expect(clashes()).toBe(before);
+    await new Promise((r) => setTimeout(r, 350));
+    await fixture.whenStable();
+    expect(clashes()).toBe(now);
+    view.moved.emit({ to: at(105), dropped: true });
+    await arrive(105);
+    expect(clashes()).toBe(before);
   });
 });

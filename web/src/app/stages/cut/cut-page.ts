@@ -17,6 +17,7 @@ import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
+import { readable } from '../../ui/readable';
 import { SectionView } from '../../ui/section-view';
 import { VerdictList } from '../../ui/verdict-list';
 import { CuttingTable } from './cutting-table';
@@ -63,6 +64,9 @@ export class CutPage {
     computation: ({ at, inHand }, before) => (inHand && before ? before.value : at),
     equal: (a, b) => a.x === b.x && a.y === b.y && a.turn === b.turn,
   });
+  private readonly readable = readable(this.verdicts);
+  /** The list's verdicts: while the hand moves, marks and headline follow every frame, and a number stands long enough to be read. */
+  protected readonly listed = computed(() => (this.inHand() ? this.readable() : this.verdicts()));
   private readonly positionId = computed(() => this.plan()?.position ?? '');
   private readonly pickup = computed(() => this.parts()[this.plan()?.part ?? ''] ?? null);
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);

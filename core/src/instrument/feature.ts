@@ -175,7 +175,8 @@ export function redrawFeature(a: Anatomy, id: string, drawn: Pick<FeatureOutline
   });
 }
 
-function fromBody(a: Anatomy, frame: string, o: Outline): Outline {
+/** From the body's frame to another: the way back of toBody. */
+export function fromBody(a: Anatomy, frame: string, o: Outline): Outline {
   const at = placementOf(a, frame);
   return placeOutline(moveOutline(o, -at.x, -at.y), { x: 0, y: 0, turn: -at.turn });
 }

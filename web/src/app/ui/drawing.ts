@@ -22,6 +22,7 @@ export type LineKind =
   | 'well'
   | 'part'
   | 'string'
+  | 'edge'
   | 'gone';
 
 /** One closed or open path of the drawing, in mm. */

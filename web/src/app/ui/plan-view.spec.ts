@@ -1,7 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { anatomy, setUp } from '../../testing/fixture';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from './drawing';
-import { PlanView, type Move } from './plan-view';
+import type { Placement, Point } from '@rinnovo/core/shape';
+import { PlanView, type ClickedLine, type Move, type Pull } from './plan-view';
 import { signPath } from './signs';
 
 describe('the plan view', () => {
@@ -97,6 +98,89 @@ describe('the plan view', () => {
     // 30 across and 40 along
     expect((fixture.nativeElement as HTMLElement).querySelector('.measured')!.textContent).toMatch(/50\.00 mm\s*30\.00 across, 40\.00 along/);
     expect(seen).toEqual([]);
+  });
+});
+
+describe('the hand on the plan view', () => {
+  let fixture: ComponentFixture<PlanView>;
+  const svg = (): SVGSVGElement => (fixture.nativeElement as HTMLElement).querySelector('svg')!;
+
+  beforeEach(async () => {
+    setUp();
+    fixture = TestBed.createComponent(PlanView);
+    fixture.componentRef.setInput('label', 'Map');
+    fixture.componentRef.setInput('paths', [{ id: 'plate', kind: 'plate', d: 'M0 0H60V60H0Z', title: 'Plate' }]);
+    fixture.componentRef.setInput('moving', [{ id: 'route', kind: 'cavity', d: 'M80 80H120V120H80Z', title: 'Route' }]);
+    fixture.componentRef.setInput('handles', [{ id: '1 0', x: 120, y: 100, title: 'Pull' }]);
+    fixture.componentRef.setInput('movable', true);
+    fixture.componentRef.setInput('frame', { x: -20, y: -20, width: 200, height: 200 });
+    await fixture.whenStable();
+  });
+
+  /** A finger or mouse at a place of the drawing. */
+  function touch(kind: 'pointerdown' | 'pointermove' | 'pointerup', at: { x: number; y: number }, on: Element = svg(), more: PointerEventInit = {}): void {
+    const p = new DOMPoint(at.x, at.y).matrixTransform(svg().getScreenCTM()!);
+    // a pointer that the browser does not know cannot be captured
+    svg().setPointerCapture = () => undefined;
+    on.dispatchEvent(new PointerEvent(kind, { bubbles: true, clientX: p.x, clientY: p.y, pointerId: 1, ...more }));
+  }
+
+  it('tells which line was clicked and where, but not after a drag', async () => {
+    const seen: ClickedLine[] = [];
+    fixture.componentInstance.chosen.subscribe((c) => seen.push(c));
+    const plate = svg().querySelector('[data-id=plate]')!;
+    touch('pointerdown', { x: 10, y: 30 }, plate);
+    touch('pointerup', { x: 10, y: 30 });
+    expect(seen.length).toBe(1);
+    expect(seen[0]!.id).toBe('plate');
+    expect(seen[0]!.at.x).toBeCloseTo(10, 3);
+    touch('pointerdown', { x: 10, y: 30 }, plate);
+    touch('pointermove', { x: 40, y: 30 });
+    touch('pointerup', { x: 40, y: 30 });
+    await fixture.whenStable();
+    expect(seen.length).toBe(1);
+  });
+
+  it('pulls a handle, tells every step and the last one, and snaps unless Alt is held', async () => {
+    const pulls: Pull[] = [];
+    fixture.componentInstance.pulled.subscribe((p) => pulls.push(p));
+    fixture.componentRef.setInput('snapper', {
+      move: (to: Placement) => ({ to, across: null, along: null }),
+      pull: (_: string, to: Point, reach: number) =>
+        Math.abs(to.x - 150) < reach ? { to: { ...to, x: 150 }, across: 150, along: null } : { to, across: null, along: null },
+    });
+    await fixture.whenStable();
+    const handle = svg().querySelector('[data-handle="1 0"]')!;
+    touch('pointerdown', { x: 120, y: 100 }, handle);
+    touch('pointermove', { x: 149.8, y: 100 });
+    await fixture.whenStable();
+    expect(svg().querySelector('.guide')!.getAttribute('d')).toContain('M150 ');
+    touch('pointermove', { x: 149.8, y: 100 }, svg(), { altKey: true });
+    touch('pointerup', { x: 149.8, y: 100 });
+    await fixture.whenStable();
+    expect(pulls.map((p) => [p.id, p.to.x, p.dropped])).toEqual([
+      ['1 0', 150, false],
+      ['1 0', 149.8, false],
+      ['1 0', 149.8, true],
+    ]);
+    expect(svg().querySelector('.guide')).toBeNull();
+  });
+
+  it('makes the drawing larger between two fingers and moves nothing', async () => {
+    const moved: Move[] = [];
+    fixture.componentInstance.moved.subscribe((m) => moved.push(m));
+    touch('pointerdown', { x: 60, y: 80 });
+    touch('pointerdown', { x: 100, y: 80 }, svg(), { pointerId: 2 });
+    touch('pointermove', { x: 40, y: 80 });
+    touch('pointermove', { x: 120, y: 80 }, svg(), { pointerId: 2 });
+    await fixture.whenStable();
+    // twice as far apart about the same middle (80, 80): half the window
+    const [x, , width] = svg().getAttribute('viewBox')!.split(' ').map(Number) as [number, number, number];
+    expect(width).toBeCloseTo(100, 3);
+    expect(x).toBeCloseTo(80 - 50, 3);
+    touch('pointerup', { x: 120, y: 80 }, svg(), { pointerId: 2 });
+    touch('pointerup', { x: 40, y: 80 });
+    expect(moved).toEqual([]);
   });
 });
 

@@ -3,6 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatButtonModule } from '@angular/material/button';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import type { DrawnPath, Frame, Mark } from './drawing';
+import { placeLabels, type Label } from './labels';
+import { fingers, zoomed } from './pinch';
 import { signPath } from './signs';
 
 /** What the arrow keys and the hand do to the moving layer. */
@@ -12,18 +14,61 @@ export interface Move {
   readonly dropped: boolean;
 }
 
+/** A place where the hand can pull the layer's size. */
+export interface PlanHandle extends Point {
+  readonly id: string;
+  readonly title: string;
+}
+
+/** What a hand does to a handle. */
+export interface Pull {
+  readonly id: string;
+  readonly to: Point;
+  readonly dropped: boolean;
+}
+
+/** Where a hand comes to rest near a line, and the lines that it met. */
+export interface SnappedTo<T> {
+  readonly to: T;
+  readonly across: number | null;
+  readonly along: number | null;
+}
+
+/** Brings what the hand holds onto lines within a reach, mm. */
+export interface Snapper {
+  readonly move: (to: Placement, reach: number) => SnappedTo<Placement>;
+  readonly pull: (handle: string, to: Point, reach: number) => SnappedTo<Point>;
+}
+
+/** A line of the drawing that was clicked, and where. */
+export interface ClickedLine {
+  readonly id: string;
+  readonly at: Point;
+}
+
 interface Grip {
-  readonly kind: 'move' | 'pan';
+  readonly kind: 'move' | 'pan' | 'pull';
   readonly start: Point;
   readonly at: Placement;
   readonly frame: Frame;
   /** The line that was gripped, and where on the screen: let go at once it is chosen. */
   readonly on: string | null;
+  readonly handle: string | null;
   readonly screen: Point;
   /** From the screen to the drawing as it lay when it was gripped: asked once, so that a drag never waits for layout. */
   readonly toDrawing: DOMMatrix | null;
 }
 
+/** Two fingers on the drawing, and what lay between them. */
+interface Pinch {
+  readonly apart: number;
+  readonly middle: Point;
+  readonly frame: Frame;
+  readonly toDrawing: DOMMatrix | null;
+}
+
+/** Nearer than this on the screen the hand meets a line, px. */
+const SNAP_REACH = 7;
 /** A hand that moved less than this on the screen clicked, px. */
 const CLICK = 4;
 const FINE = 0.1;
@@ -53,11 +98,14 @@ export class PlanView {
   /** Seen from the back: mirrored. */
   readonly mirrored = input(false);
   readonly frame = input.required<Frame>();
+  readonly handles = input<readonly PlanHandle[]>([]);
+  readonly snapper = input<Snapper | null>(null);
+  readonly labels = input<readonly Label[]>([]);
 
   readonly moved = output<Move>();
   readonly picked = output<string>();
-  /** A line was clicked, by its id. */
-  readonly chosen = output<string>();
+  readonly chosen = output<ClickedLine>();
+  readonly pulled = output<Pull>();
 
   protected readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   protected readonly window = linkedSignal(() => this.frame());
@@ -79,6 +127,23 @@ export class PlanView {
   protected readonly inHand = signal(false);
   private grip: Grip | null = null;
   private last: Placement | null = null;
+  private lastPull: Point | null = null;
+  private pinch: Pinch | null = null;
+  private readonly touching = new Map<number, Point>();
+
+  protected readonly snapping = signal(true);
+  /** The lines that the hand has met, over the whole window. */
+  private readonly met = signal<{ readonly across: number | null; readonly along: number | null } | null>(null);
+  protected readonly guides = computed(() => {
+    const met = this.met();
+    const f = this.window();
+    const side = this.mirrored() ? -1 : 1;
+    return [
+      ...(met?.across == null ? [] : [`M${side * met.across} ${f.y - f.height}V${f.y + 2 * f.height}`]),
+      ...(met?.along == null ? [] : [`M${f.x - f.width} ${met.along}H${f.x + 2 * f.width}`]),
+    ];
+  });
+  protected readonly placedLabels = computed(() => placeLabels(this.labels(), this.markSize() * 1.3));
 
   /** The measuring tool: two places clicked one after the other. */
   protected readonly measuring = signal(false);
@@ -98,10 +163,7 @@ export class PlanView {
 
   protected zoom(factor: number, about?: Point): void {
     const f = this.window();
-    const p = about ?? { x: f.x + f.width / 2, y: f.y + f.height / 2 };
-    const width = Math.min(2000, Math.max(8, f.width * factor));
-    const k = width / f.width;
-    this.window.set({ x: p.x - (p.x - f.x) * k, y: p.y - (p.y - f.y) * k, width, height: f.height * k });
+    this.window.set(zoomed(f, factor, about ?? { x: f.x + f.width / 2, y: f.y + f.height / 2 }));
   }
 
   protected fit(): void {
@@ -119,41 +181,92 @@ export class PlanView {
       this.ends.update((e) => (e.length === 1 ? [...e, p] : [p]));
       return;
     }
-    const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
+    const screen = { x: event.clientX, y: event.clientY };
     const toDrawing = this.toDrawing();
+    this.touching.set(event.pointerId, screen);
+    this.svg().nativeElement.setPointerCapture(event.pointerId);
+    if (this.touching.size === 2) {
+      this.letGo();
+      const [a = screen, b = screen] = [...this.touching.values()];
+      this.pinch = { ...fingers(a, b), frame: this.window(), toDrawing };
+      return;
+    }
+    const handle = (event.target as Element).getAttribute('data-handle');
+    const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
     this.grip = {
-      kind: onLayer ? 'move' : 'pan',
+      kind: handle !== null ? 'pull' : onLayer ? 'move' : 'pan',
       start: through(toDrawing, event),
       at: this.pose(),
       frame: this.window(),
       toDrawing,
       on: (event.target as Element).getAttribute('data-id'),
-      screen: { x: event.clientX, y: event.clientY },
+      handle,
+      screen,
     };
-    this.inHand.set(onLayer);
-    this.svg().nativeElement.setPointerCapture(event.pointerId);
+    this.inHand.set(onLayer || handle !== null);
   }
 
   protected drag(event: PointerEvent): void {
+    if (this.touching.has(event.pointerId)) this.touching.set(event.pointerId, { x: event.clientX, y: event.clientY });
+    if (this.pinch) {
+      this.spread(this.pinch);
+      return;
+    }
     if (!this.grip) return;
-    const { start, at, kind, frame, toDrawing } = this.grip;
+    const { start, at, kind, frame, toDrawing, handle } = this.grip;
     const p = through(toDrawing, event);
     if (kind === 'pan') {
       this.window.set({ ...frame, x: frame.x - (p.x - start.x), y: frame.y - (p.y - start.y) });
       return;
     }
     const side = this.mirrored() ? -1 : 1;
-    this.last = { ...at, x: hundredth(at.x + side * (p.x - start.x)), y: hundredth(at.y + p.y - start.y) };
+    const snapper = this.snapping() && !event.altKey ? this.snapper() : null;
+    const reach = SNAP_REACH * (toDrawing?.a ?? 0);
+    if (handle !== null) {
+      const to = { x: hundredth(side * p.x), y: hundredth(p.y) };
+      const snapped = snapper?.pull(handle, to, reach) ?? null;
+      this.met.set(snapped);
+      this.lastPull = snapped?.to ?? to;
+      this.pulled.emit({ id: handle, to: this.lastPull, dropped: false });
+      return;
+    }
+    const to = { ...at, x: hundredth(at.x + side * (p.x - start.x)), y: hundredth(at.y + p.y - start.y) };
+    const snapped = snapper?.move(to, reach) ?? null;
+    if (snapped || this.met()) this.met.set(snapped);
+    this.last = snapped?.to ?? to;
     this.pose.set(this.last);
     this.moved.emit({ to: this.last, dropped: false });
   }
 
+  /** The drawing follows two fingers: nearer, further, along. */
+  private spread({ apart, middle, frame, toDrawing }: Pinch): void {
+    const [a, b] = [...this.touching.values()];
+    if (!a || !b) return;
+    const now = fingers(a, b);
+    this.window.set(zoomed(frame, apart / now.apart, throughPoint(toDrawing, middle), throughPoint(toDrawing, now.middle)));
+  }
+
   protected up(event: PointerEvent): void {
+    this.touching.delete(event.pointerId);
+    if (this.pinch) {
+      if (this.touching.size < 2) this.pinch = null;
+      return;
+    }
     const { grip } = this;
-    if (grip?.on && Math.hypot(event.clientX - grip.screen.x, event.clientY - grip.screen.y) < CLICK) this.chosen.emit(grip.on);
+    if (grip?.on && Math.hypot(event.clientX - grip.screen.x, event.clientY - grip.screen.y) < CLICK) {
+      const side = this.mirrored() ? -1 : 1;
+      this.chosen.emit({ id: grip.on, at: { x: side * grip.start.x, y: grip.start.y } });
+    }
+    this.letGo();
+  }
+
+  private letGo(): void {
     if (this.grip?.kind === 'move' && this.last) this.moved.emit({ to: this.last, dropped: true });
+    if (this.grip?.handle && this.lastPull) this.pulled.emit({ id: this.grip.handle, to: this.lastPull, dropped: true });
     this.grip = null;
     this.last = null;
+    this.lastPull = null;
+    this.met.set(null);
     this.inHand.set(false);
   }
 
@@ -189,8 +302,12 @@ function looksOf(paths: readonly DrawnPath[], selected: string | null): readonly
 }
 
 function through(matrix: DOMMatrix | null, event: MouseEvent): Point {
+  return throughPoint(matrix, { x: event.clientX, y: event.clientY });
+}
+
+function throughPoint(matrix: DOMMatrix | null, screen: Point): Point {
   if (!matrix) return { x: 0, y: 0 };
-  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
+  const p = new DOMPoint(screen.x, screen.y).matrixTransform(matrix);
   return { x: p.x, y: p.y };
 }
 

@@ -70,9 +70,45 @@ describe('the anatomy page', () => {
     expect(middle('back cavity')).toEqual([-47, 128]);
   });
 
+  it('shows what is pulled while the hand pulls, and keeps it when the hand lets go', async () => {
+    await open('back cavity');
+    const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
+    expect(view.handles()).toEqual([]);
+    await open('route');
+    const right = view.handles().find((h) => h.id === '1 0')!;
+    const to = { x: right.x + 6, y: right.y };
+    view.pulled.emit({ id: right.id, to, dropped: false });
+    await fixture.whenStable();
+    expect(draft).toBeNull();
+    expect(view.handles().find((h) => h.id === '1 0')!.x).toBeCloseTo(to.x, 6);
+    view.pulled.emit({ id: right.id, to, dropped: true });
+    await fixture.whenStable();
+    const b = boundsOf(draft!, featureOf(draft!, 'route')!);
+    expect(b.maxX).toBeCloseTo(to.x, 6);
+    button(fixture, 'Undo').click();
+    await fixture.whenStable();
+    expect(view.handles().find((h) => h.id === '1 0')!.x).toBeCloseTo(right.x, 6);
+  });
+
+  it('measures between the two edges that are clicked on the map', async () => {
+    button(fixture, 'Distances').click();
+    await fixture.whenStable();
+    const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
+    const pocket = boundsOf(anatomy, featureOf(anatomy, 'neck pocket')!);
+    const route = boundsOf(anatomy, featureOf(anatomy, 'route')!);
+    view.chosen.emit({ id: 'neck pocket/pocket', at: { x: 0, y: pocket.maxY - 1 } });
+    view.chosen.emit({ id: 'route/old', at: { x: 0, y: route.minY + 1 } });
+    await fixture.whenStable();
+    expect(view.lines().filter((l) => l.kind === 'edge').length).toBe(2);
+    await type(fixture, 'rn-distance-panel rn-length-field input', '20');
+    host(fixture).querySelector('rn-distance-panel form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(draft!.distances.map((d) => [d.from, d.to, d.value])).toEqual([[{ of: 'neck pocket', side: 'high' }, { of: 'route', side: 'low' }, 20]]);
+  });
+
   it('chooses a feature by its line on the map, and refuses to take away what a pickup hangs in', async () => {
     const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
-    view.chosen.emit('window');
+    view.chosen.emit({ id: 'window', at: { x: 0, y: 105 } });
     await fixture.whenStable();
     expect(row('plate').getAttribute('aria-expanded')).toBe('true');
     button(fixture, 'Take away').click();

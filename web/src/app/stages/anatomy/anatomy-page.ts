@@ -3,14 +3,32 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
-import { compareFeatures, doubtsOf, featureOf, layersOf, moveFeature, solvePositions, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import {
+  boundsOf,
+  compareFeatures,
+  doubtsOf,
+  edgeAt,
+  edgeNear,
+  featureOf,
+  featuresOf,
+  handlesOf,
+  layersOf,
+  moveFeature,
+  snap,
+  snapLines,
+  solvePositions,
+  stretchFeature,
+  type Anatomy,
+  type Edge,
+  type Face,
+} from '@rinnovo/core/instrument';
 import { featureChangeText } from '@rinnovo/words';
 import { problemText } from '../../api/api';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath, type LineKind } from '../../ui/drawing';
-import { PlanView, type Move } from '../../ui/plan-view';
+import { PlanView, type ClickedLine, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
 import { saveFile } from '../../ui/save-file';
 import { AnatomyConflict } from './anatomy-conflict';
 import { BuildForm } from './build-form';
@@ -27,9 +45,10 @@ const SCALES = [1, 2, 5] as const;
 /** What is left of A4 and of Letter between their margins and below the words, mm. */
 const SHEET = { width: 180, height: 225 };
 
-type LayerId = 'plates' | 'board' | 'strings' | 'holes' | 'below';
+type LayerId = 'names' | 'plates' | 'board' | 'strings' | 'holes' | 'below';
 
 const LAYERS: readonly { readonly id: LayerId; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
+  { id: 'names', name: 'Names', kinds: [] },
   { id: 'plates', name: 'Plates and hardware', kinds: ['plate', 'opening', 'insert', 'screw'] },
   { id: 'board', name: 'Fingerboard', kinds: ['board', 'fret'] },
   { id: 'strings', name: 'Strings and centre line', kinds: [] },
@@ -97,11 +116,60 @@ export class AnatomyPage {
     return owner(p.id) === f.id || inside.includes(p.id);
   };
   protected readonly paths = computed(() => [...this.drawn().filter((p) => !this.isSelected(p)), ...this.over()]);
-  protected readonly moving = computed(() =>
-    this.drawn()
-      .filter((p) => this.isSelected(p))
-      .map((p) => ({ ...p, chosen: true })),
-  );
+  /** How the chosen feature would be while the hand pulls one of its handles. */
+  private readonly preview = signal<Anatomy | null>(null);
+  protected readonly moving = computed(() => {
+    const preview = this.preview();
+    return (preview ? drawAnatomy(preview, this.face()) : this.drawn()).filter((p) => this.isSelected(p)).map((p) => ({ ...p, chosen: true }));
+  });
+  protected readonly handles = computed((): readonly PlanHandle[] => {
+    const a = this.preview() ?? this.anatomy();
+    const id = this.selected();
+    if (!a || id === null || this.feature()?.of.face !== this.face()) return [];
+    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Pull to make it larger or smaller' }));
+  });
+  protected readonly snapper = computed((): Snapper | null => {
+    const a = this.anatomy();
+    const f = this.feature();
+    if (!a || !f) return null;
+    const lines = snapLines(a, this.face(), f.id);
+    const b = boundsOf(a, f);
+    return {
+      move: (to, reach) => {
+        const across = snap([b.minX + to.x, (b.minX + b.maxX) / 2 + to.x, b.maxX + to.x], lines.across, reach);
+        const along = snap([b.minY + to.y, (b.minY + b.maxY) / 2 + to.y, b.maxY + to.y], lines.along, reach);
+        return { to: { ...to, x: to.x + across.by, y: to.y + along.by }, across: across.line, along: along.line };
+      },
+      pull: (handle, to, reach) => {
+        const [sideAcross, sideAlong] = sides(handle);
+        const across = snap(sideAcross === 0 ? [] : [to.x], lines.across, reach);
+        const along = snap(sideAlong === 0 ? [] : [to.y], lines.along, reach);
+        return { to: { x: to.x + across.by, y: to.y + along.by }, across: across.line, along: along.line };
+      },
+    };
+  });
+  protected readonly labels = computed(() => {
+    const a = this.anatomy();
+    if (!a || this.out().has('names')) return [];
+    const shown = new Set(
+      this.drawn()
+        .filter((p) => p.kind !== 'hidden')
+        .map((p) => owner(p.id)),
+    );
+    return featuresOf(a)
+      .filter((f) => shown.has(f.id))
+      .map((f) => ({ id: f.id, text: f.of.name, box: boundsOf(a, f) }));
+  });
+  /** Between which edges is measured: chosen from lists or with a finger on the drawing. */
+  protected readonly axis = signal<'across' | 'along'>('along');
+  protected readonly from = signal<Edge>({ of: 'pocket mouth', side: 'middle' });
+  protected readonly to = signal<Edge>({ of: '', side: 'middle' });
+  private readonly next = signal<'from' | 'to'>('from');
+  private readonly edges = computed((): readonly DrawnPath[] => {
+    const a = this.anatomy();
+    if (!a || this.tab() !== 'distances') return [];
+    return [this.from(), this.to()].flatMap((edge, i) => edgeLine(a, edge, this.axis(), i === 0 ? 'From here' : 'To here'));
+  });
   /** A new rest position each time the anatomy changes: what was dragged is then part of it. */
   protected readonly at = computed(() => {
     this.anatomy();
@@ -115,7 +183,7 @@ export class AnatomyPage {
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
-    return a && !this.out().has('strings') ? drawLines(a, this.frame()) : [];
+    return [...(a && !this.out().has('strings') ? drawLines(a, this.frame()) : []), ...this.edges()];
   });
   protected readonly changes = computed(() => {
     const a = this.anatomy();
@@ -143,13 +211,28 @@ export class AnatomyPage {
     this.out.update((o) => new Set(o.has(id) ? [...o].filter((x) => x !== id) : [...o, id]));
   }
 
-  protected choose(pathId: string): void {
+  protected choose({ id, at }: ClickedLine): void {
     const a = this.anatomy();
     if (!a) return;
-    const id = a.plates.find((p) => p.openings.some((o) => o.id === pathId || o.insert?.id === pathId))?.id ?? owner(pathId);
-    if (!featureOf(a, id)) return;
-    this.selected.set(id);
+    const clicked = a.plates.find((p) => p.openings.some((o) => o.id === id || o.insert?.id === id))?.id ?? owner(id);
+    if (this.tab() === 'distances') {
+      this[this.next()].set(edgeNear(a, featureOf(a, clicked) ? clicked : null, this.axis(), at));
+      this.next.set(this.next() === 'from' ? 'to' : 'from');
+      return;
+    }
+    if (!featureOf(a, clicked)) return;
+    this.selected.set(clicked);
     this.tab.set('features');
+  }
+
+  protected pull({ id, to, dropped }: Pull): void {
+    const a = this.anatomy();
+    const selected = this.selected();
+    if (!a || selected === null || !featureOf(a, selected)) return;
+    const [across, along] = sides(id);
+    const stretched = stretchFeature(a, selected, { across, along }, to);
+    this.preview.set(dropped ? null : stretched);
+    if (dropped) this.change(stretched);
   }
 
   protected moved(move: Move): void {
@@ -205,6 +288,33 @@ export class AnatomyPage {
 /** The feature that a drawn line belongs to. */
 function owner(pathId: string): string {
   return pathId.split('/')[0] ?? pathId;
+}
+
+/** Which sides a handle pulls. */
+function sides(handle: string): readonly [-1 | 0 | 1, -1 | 0 | 1] {
+  const [across = 0, along = 0] = handle.split(' ').map((n) => Math.sign(Number(n)) as -1 | 0 | 1);
+  return [across, along];
+}
+
+/** An edge to measure from, as a short line on the drawing; none while nothing is chosen. */
+function edgeLine(a: Anatomy, edge: Edge, axis: 'across' | 'along', title: string): readonly DrawnPath[] {
+  try {
+    const at = edgeAt(a, edge, axis);
+    const f = featureOf(a, edge.of);
+    const b = f ? boundsOf(a, f) : frameOfAnatomy(a);
+    const [low, high] =
+      'minX' in b
+        ? axis === 'across'
+          ? [b.minY - 6, b.maxY + 6]
+          : [b.minX - 6, b.maxX + 6]
+        : axis === 'across'
+          ? [b.y, b.y + b.height]
+          : [b.x, b.x + b.width];
+    const d = axis === 'across' ? `M${at} ${low}V${high}` : `M${low} ${at}H${high}`;
+    return [{ id: `edge ${title}`, kind: 'edge', d, title }];
+  } catch {
+    return [];
+  }
 }
 
 /** Its place was neither traced nor read: only put there. */

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, model, output, signal, untracked, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -27,9 +27,9 @@ export class DistancePanel {
   private readonly shop = this.store.selectSignal(shop.select);
   private readonly field = viewChild(LengthField);
 
-  protected readonly axis = signal<Distance['axis']>('along');
-  protected readonly from = signal<Edge>({ of: 'pocket mouth', side: 'middle' });
-  protected readonly to = signal<Edge>({ of: '', side: 'middle' });
+  readonly axis = model<Distance['axis']>('along');
+  readonly from = model<Edge>({ of: 'pocket mouth', side: 'middle' });
+  readonly to = model<Edge>({ of: '', side: 'middle' });
   protected readonly ends = computed(() => [
     { which: 'from' as const, label: 'From', edge: this.from() },
     { which: 'to' as const, label: 'To', edge: this.to() },
@@ -84,24 +84,29 @@ export class DistancePanel {
   });
 
   constructor() {
+    // a line of the other direction cannot be measured from
     effect(() => {
-      const first = this.data()[0];
+      const lines = this.data();
       untracked(() => {
-        if (this.data().every((d) => d.id !== this.from().of) && this.features().every((f) => f.id !== this.from().of))
-          this.from.set({ of: first?.id ?? '', side: 'middle' });
-        else if (DATUMS.some((d) => d === this.from().of)) this.from.set({ of: first?.id ?? '', side: 'middle' });
+        for (const end of [this.from, this.to]) {
+          const { of } = end();
+          if (DATUMS.some((d) => d === of) && lines.every((d) => d.id !== of)) end.set({ of: lines[0]?.id ?? '', side: 'middle' });
+        }
       });
+    });
+    // the direction in which the two edges lie as drawn is the one that is probably measured
+    effect(() => {
+      const [from, to, axis] = [this.from(), this.to(), this.axis()];
+      untracked(() => this.towards.set(drawnDirection(this.anatomy(), from, to, axis)));
     });
   }
 
   protected turn(axis: Distance['axis']): void {
     this.axis.set(axis);
-    this.guess();
   }
 
   protected edge(which: 'from' | 'to', change: Partial<Edge>): void {
     this[which].update((e) => ({ ...e, ...change }));
-    this.guess();
   }
 
   protected add(event?: Event): void {
@@ -145,16 +150,13 @@ export class DistancePanel {
     const a = this.anatomy();
     this.changed.emit(placeMeasured({ ...a, distances: a.distances.filter((d) => d.id !== id) }));
   }
+}
 
-  /** The direction in which the two edges lie as drawn is the one that is probably measured. */
-  private guess(): void {
-    const a = this.anatomy();
-    try {
-      const drawn = edgeAt(a, this.to(), this.axis()) - edgeAt(a, this.from(), this.axis());
-      this.towards.set(drawn < 0 ? -1 : 1);
-    } catch {
-      this.towards.set(1);
-    }
+function drawnDirection(a: Anatomy, from: Edge, to: Edge, axis: Distance['axis']): 1 | -1 {
+  try {
+    return edgeAt(a, to, axis) < edgeAt(a, from, axis) ? -1 : 1;
+  } catch {
+    return 1;
   }
 }
 

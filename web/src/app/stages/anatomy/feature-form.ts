@@ -27,7 +27,7 @@ import {
   type Anatomy,
   type Condition,
 } from '@rinnovo/core/instrument';
-import { isMeasured, MM_PER_INCH, type Dimension } from '@rinnovo/core/measure';
+import { isMeasured, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
@@ -35,23 +35,17 @@ import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from './ask-outline';
+import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from './number-fields';
+import { PlateParts } from './plate-parts';
 import { sameTexts } from './same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;
 
-interface Field {
-  readonly key: 'x' | 'y' | 'width' | 'height' | 'corner' | 'size';
-  readonly label: string;
-  readonly value: number;
-  readonly min: number;
-  readonly max: number;
-}
-
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
 @Component({
   selector: 'rn-feature-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField, PlateParts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './feature-form.html',
   styleUrl: './feature-form.scss',
@@ -105,40 +99,27 @@ export class FeatureForm {
       : 'By the drawing nothing covers all of it.';
   });
 
-  protected readonly fields = computed((): readonly Field[] => {
+  protected readonly fields = computed((): readonly NumberField[] => {
     const f = this.feature();
     if (!f) return [];
     const b = boundsOf(this.anatomy(), f);
-    const place: readonly Field[] = [
-      { key: 'x', label: 'Middle, across', value: (b.minX + b.maxX) / 2, min: -400, max: 400 },
-      { key: 'y', label: 'Middle, along', value: (b.minY + b.maxY) / 2, min: -1200, max: 1200 },
-    ];
     const o = outlineOf(f);
-    const shape = o && recognise(o.outline);
-    const sizes: readonly Field[] = !shape
-      ? []
-      : [
-          { key: 'width', label: shape.kind === 'circle' ? 'Diameter' : 'Width across', value: shape.width, min: 0.2, max: 800 },
-          ...(shape.kind === 'circle' ? [] : [{ key: 'height' as const, label: 'Length along', value: shape.height, min: 0.2, max: 1200 }]),
-          ...(shape.kind === 'rectangle' ? [{ key: 'corner' as const, label: 'Corner radius', value: shape.corner, min: 0, max: 400 }] : []),
-        ];
     const t = this.target();
-    const d = this.size();
-    const one: readonly Field[] =
+    const one: readonly NumberField[] =
       t && !this.read()
         ? [
             {
               key: 'size',
               label: f.kind === 'hole' ? 'Diameter' : 'Depth',
-              value: d?.value ?? NaN,
+              value: this.size()?.value ?? NaN,
               min: QUANTITIES[t.quantity].min,
               max: QUANTITIES[t.quantity].max,
             },
           ]
         : [];
-    return [...place, ...sizes, ...one];
+    return [...placeFields({ x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }), ...(o ? sizeFields(recognise(o.outline)) : []), ...one];
   });
-  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])), { equal: sameTexts });
+  private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
   protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
 
   protected set(key: string, text: string): void {
@@ -153,18 +134,17 @@ export class FeatureForm {
     event?.preventDefault();
     const f = this.feature();
     const fields = this.fields();
-    const typed = new Map<Field['key'], number>();
-    for (const [i, field] of fields.entries()) {
-      const value = this.inputs()[i]?.value() ?? null;
-      // untouched: the exact value, not the rounded text
-      if (this.texts()[field.key] === this.text(field.value)) typed.set(field.key, field.value);
-      else if (value !== null) typed.set(field.key, value);
-      else return;
-    }
-    if (!f || this.name().trim() === '') return;
-    const changed = (key: Field['key']): boolean => typed.has(key) && typed.get(key) !== fields.find((x) => x.key === key)?.value;
+    const typed = typedNumbers(
+      fields,
+      this.texts(),
+      this.inputs().map((i) => i.value()),
+      this.unit(),
+    );
+    if (!f || !typed || this.name().trim() === '') return;
+    const changed = (key: string): boolean => typed.has(key) && typed.get(key) !== fields.find((x) => x.key === key)?.value;
     let a = describeFeature(this.anatomy(), f.id, { name: this.name().trim(), condition: this.condition() });
-    if (changed('width') || changed('height') || changed('corner')) a = this.reshaped(a, typed);
+    const o = outlineOf(f);
+    if (o && (changed('width') || changed('height') || changed('corner'))) a = reshapeFeature(a, f.id, resized(recognise(o.outline), typed));
     const now = boundsOf(a, featureOf(a, f.id) ?? f);
     a = moveFeature(a, f.id, (typed.get('x') ?? 0) - (now.minX + now.maxX) / 2, (typed.get('y') ?? 0) - (now.minY + now.maxY) / 2);
     const t = this.target();
@@ -240,26 +220,10 @@ export class FeatureForm {
     this.changed.emit(removeFeature(a, this.id()));
   }
 
-  private reshaped(a: Anatomy, typed: ReadonlyMap<Field['key'], number>): Anatomy {
-    const f = this.feature();
-    const o = f && outlineOf(f);
-    if (!f || !o) return a;
-    const s = recognise(o.outline);
-    const width = typed.get('width') ?? s.width;
-    if (s.kind === 'circle') return reshapeFeature(a, f.id, { ...s, width });
-    const height = typed.get('height') ?? s.height;
-    return reshapeFeature(a, f.id, s.kind === 'rectangle' ? { ...s, width, height, corner: typed.get('corner') ?? s.corner } : { ...s, width, height });
-  }
-
   private added(make: (as: { readonly id: string; readonly name: string }, a: Anatomy) => Anatomy, word: string): void {
     const id = fresh(this.id());
     this.changed.emit(make({ id, name: `${this.feature()?.of.name ?? ''}, ${word}` }, this.anatomy()));
     this.chosen.emit(id);
-  }
-
-  private text(mm: number): string {
-    if (!Number.isFinite(mm)) return '';
-    return this.unit() === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
   }
 }
 

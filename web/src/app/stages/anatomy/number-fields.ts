@@ -1,0 +1,61 @@
+import { MM_PER_INCH, type LengthUnit } from '@rinnovo/core/measure';
+import type { PlainShape, Point } from '@rinnovo/core/shape';
+
+/** A length that can be typed, mm. */
+export interface NumberField {
+  readonly key: string;
+  readonly label: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+}
+
+export function placeFields(middle: Point): readonly NumberField[] {
+  return [
+    { key: 'x', label: 'Middle, across', value: middle.x, min: -400, max: 400 },
+    { key: 'y', label: 'Middle, along', value: middle.y, min: -1200, max: 1200 },
+  ];
+}
+
+export function sizeFields(shape: PlainShape): readonly NumberField[] {
+  return [
+    { key: 'width', label: shape.kind === 'circle' ? 'Diameter' : 'Width across', value: shape.width, min: 0.2, max: 800 },
+    ...(shape.kind === 'circle' ? [] : [{ key: 'height', label: 'Length along', value: shape.height, min: 0.2, max: 1200 }]),
+    ...(shape.kind === 'rectangle' ? [{ key: 'corner', label: 'Corner radius', value: shape.corner, min: 0, max: 400 }] : []),
+  ];
+}
+
+/** A shape with the sizes that were typed. */
+export function resized(s: PlainShape, typed: ReadonlyMap<string, number>): PlainShape {
+  const width = typed.get('width') ?? s.width;
+  if (s.kind === 'circle') return { ...s, width };
+  const height = typed.get('height') ?? s.height;
+  return s.kind === 'rectangle' ? { ...s, width, height, corner: typed.get('corner') ?? s.corner } : { ...s, width, height };
+}
+
+/** What stands in a field for a value; nothing for one that is not known. */
+export function fieldText(mm: number, unit: LengthUnit): string {
+  if (!Number.isFinite(mm)) return '';
+  return unit === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
+}
+
+/** All texts of some fields. */
+export function fieldTexts(fields: readonly NumberField[], unit: LengthUnit): Readonly<Record<string, string>> {
+  return Object.fromEntries(fields.map((f) => [f.key, fieldText(f.value, unit)]));
+}
+
+/** The numbers that were typed, and of a field that was not touched its exact value and not its rounded text; null while one cannot be. `typed` are the fields' own values, in their order. */
+export function typedNumbers(
+  fields: readonly NumberField[],
+  texts: Readonly<Record<string, string>>,
+  typed: readonly (number | null)[],
+  unit: LengthUnit,
+): ReadonlyMap<string, number> | null {
+  const out = new Map<string, number>();
+  for (const [i, field] of fields.entries()) {
+    const value = texts[field.key] === fieldText(field.value, unit) ? field.value : typed[i];
+    if (value === null || value === undefined) return null;
+    out.set(field.key, value);
+  }
+  return out;
+}

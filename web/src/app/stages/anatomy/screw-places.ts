@@ -1,0 +1,118 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { Store } from '@ngrx/store';
+import { plateScrews, toBody, withPlateScrews, type Anatomy, type PlateScrew } from '@rinnovo/core/instrument';
+import { bounds } from '@rinnovo/core/shape';
+import { woodScrewShank } from '@rinnovo/core/part';
+import { lengthText } from '@rinnovo/words';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+import { fieldTexts, typedNumbers, type NumberField } from './number-fields';
+import { sameTexts } from './same-texts';
+
+/** Gauges that hold plates and rings [trade: docs/trade.md, screws]. */
+const GAUGES = [1, 2, 3, 4, 5, 6, 8];
+
+/** Where a plate's screws are as seen on the body, each by its gauge. */
+@Component({
+  selector: 'rn-screw-places',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form (submit)="apply($event)" novalidate>
+      @for (s of screws(); track $index) {
+        <div class="grid" [attr.data-screw]="$index + 1">
+          @for (f of [fields()[2 * $index], fields()[2 * $index + 1]]; track f?.key) {
+            @if (f) {
+              <rn-length-field [label]="f.label" [text]="texts()[f.key] ?? ''" (textChange)="set(f.key, $event)" [min]="f.min" [max]="f.max" />
+            }
+          }
+          <div class="pair">
+            <mat-form-field subscriptSizing="dynamic">
+              <mat-label>Gauge</mat-label>
+              <mat-select [value]="s.gauge" (valueChange)="gauge($index, $event)">
+                @for (g of gauges; track g.gauge) {
+                  <mat-option [value]="g.gauge">{{ g.word }}</mat-option>
+                }
+              </mat-select>
+            </mat-form-field>
+            <button matButton type="button" [attr.aria-label]="'Take screw ' + ($index + 1) + ' away'" (click)="remove($index)">Away</button>
+          </div>
+        </div>
+      } @empty {
+        <p class="soft">None told yet.</p>
+      }
+      @if (refusal(); as text) {
+        <p class="problem" role="alert">{{ text }}</p>
+      }
+      <p class="acts">
+        @if (screws().length > 0) {
+          <button matButton="filled" type="submit">Set the places</button>
+        }
+        <button matButton="outlined" type="button" (click)="add()">Add a screw place</button>
+      </p>
+    </form>
+  `,
+  styleUrl: './feature-form.scss',
+})
+export class ScrewPlaces {
+  readonly anatomy = input.required<Anatomy>();
+  readonly plate = input.required<string>();
+  readonly changed = output<Anatomy>();
+
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly inputs = viewChildren(LengthField);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly gauges = GAUGES.map((gauge) => ({ gauge, word: `#${gauge}, ${lengthText(woodScrewShank(gauge), 'mm', 1)}` }));
+  protected readonly screws = computed(() => plateScrews(this.anatomy(), this.plate()));
+  protected readonly fields = computed((): readonly NumberField[] =>
+    this.screws().flatMap((s, i) => [
+      { key: `${i} x`, label: `Screw ${i + 1}, across`, value: s.x, min: -400, max: 400 },
+      { key: `${i} y`, label: `Screw ${i + 1}, along`, value: s.y, min: -1200, max: 1200 },
+    ]),
+  );
+  private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+
+  protected set(key: string, text: string): void {
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  protected apply(event: Event): void {
+    event.preventDefault();
+    const typed = typedNumbers(
+      this.fields(),
+      this.texts(),
+      this.inputs().map((i) => i.value()),
+      this.unit(),
+    );
+    if (typed) this.put(this.screws().map((s, i) => ({ ...s, x: typed.get(`${i} x`) ?? s.x, y: typed.get(`${i} y`) ?? s.y })));
+  }
+
+  protected gauge(index: number, gauge: number): void {
+    this.put(this.screws().map((s, i) => (i === index ? { ...s, gauge } : s)));
+  }
+
+  protected remove(index: number): void {
+    this.put(this.screws().filter((_, i) => i !== index));
+  }
+
+  /** One more, in the middle of the plate: it is seen there and put where it belongs. */
+  protected add(): void {
+    const p = this.anatomy().plates.find((x) => x.id === this.plate());
+    if (!p) return;
+    const b = bounds([toBody(this.anatomy(), p.frame, p.outline.outline)]);
+    this.put([...this.screws(), { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2, gauge: this.screws().at(-1)?.gauge ?? 4 }]);
+  }
+
+  private put(screws: readonly PlateScrew[]): void {
+    try {
+      this.changed.emit(withPlateScrews(this.anatomy(), this.plate(), screws));
+      this.refusal.set(null);
+    } catch (error) {
+      this.refusal.set(error instanceof RangeError ? `Nothing was changed: ${error.message}` : String(error));
+    }
+  }
+}

@@ -4,18 +4,21 @@ import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import type { Plan } from '@rinnovo/core/check';
 import Joi from 'joi';
+import type { Outline } from '@rinnovo/core/shape';
 import { anatomy } from './anatomy.js';
 import { plan, wish } from './plan.js';
 import {
   IDENTITY_KEYS,
   type AcceptedThin,
   type BlindSession,
+  type DrawingSource,
   type IdentityFact,
   type Instrument,
   type Job,
   type Person,
   type SeenNumber,
 } from './resources.js';
+import { outline } from './shapes.js';
 import { count, localId, limit, mm, note, text, uuid } from './scalars.js';
 
 export const target = Joi.object<Target>({
@@ -31,6 +34,37 @@ export const person = Joi.object<Loose<Person>, true>({
   name: text.max(120).required(),
   role: Joi.string().valid('technician', 'owner').required(),
 });
+
+/** Longest text of a drawing that is kept with its outline, letters. */
+export const LONGEST_SOURCE = 8_000_000;
+
+/** An outline for the drawer, with the drawing that it is from. */
+export interface KeepOutline {
+  readonly name: string;
+  readonly outline: Outline;
+  readonly limit: number;
+  readonly source: DrawingSource | null;
+}
+
+export const keepOutline = Joi.object<Loose<KeepOutline>, true>({
+  name: text.max(120).required(),
+  outline: outline.required(),
+  limit: limit.required(),
+  source: Joi.object<Loose<DrawingSource>, true>({
+    file: text.max(200).required(),
+    kind: Joi.string().valid('svg', 'dxf').required(),
+    text: Joi.string().min(1).max(LONGEST_SOURCE).required(),
+  })
+    .allow(null)
+    .required(),
+});
+
+/** An outline of the drawer put away, or brought back. */
+export interface PutAway {
+  readonly away: boolean;
+}
+
+export const putAway = Joi.object<PutAway, true>({ away: Joi.boolean().required() });
 
 /** In the smallest coin. */
 const money = Joi.number().integer().min(0).max(1_000_000_000);

@@ -4,6 +4,7 @@ import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { Waiver } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
+import type { Outline } from '@rinnovo/core/shape';
 import type { Option, Wish } from '@rinnovo/core/remedy';
 
 /** Someone who works here or owns an instrument. */
@@ -54,6 +55,26 @@ export interface IdentityFact {
 export function plainInstrument(i: Instrument): Instrument {
   const { id, label, maker, model, serial, owner, notes, kind, identity, archived } = i;
   return { id, label, maker, model, serial, owner, notes, kind, identity, archived };
+}
+
+/** A drawing file, as it is kept: of an SVG nothing but its shapes. */
+export interface DrawingSource {
+  readonly file: string;
+  readonly kind: 'svg' | 'dxf';
+  readonly text: string;
+}
+
+/** An outline that is kept in the drawer to be used again, like a template of plywood. */
+export interface KeptOutline {
+  readonly id: string;
+  readonly name: string;
+  readonly outline: Outline;
+  /** How far its edge may be off, mm. */
+  readonly limit: number;
+  /** The drawing that it is from; its text is asked for by itself. */
+  readonly file: string | null;
+  readonly away: boolean;
+  readonly version: number;
 }
 
 /** An instrument as a list shows it. */

@@ -16,6 +16,7 @@ import { jobRoutes } from './jobs/jobs.js';
 import { workRoutes } from './jobs/work-routes.js';
 import { instrumentLedgerRoutes, ledgerRoutes } from './ledger/routes.js';
 import { orderRoutes } from './operations/routes.js';
+import { outlineRoutes } from './outlines/routes.js';
 import { partRoutes } from './parts/parts.js';
 import { passportRoutes } from './passport/routes.js';
 import { peopleRoutes } from './people/people.js';
@@ -60,6 +61,8 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
     if (['PUT', 'POST', 'PATCH'].includes(req.method) && !req.is('application/json')) throw new ProblemError('media-type');
     next();
   });
+  // a drawing may come with an outline
+  api.use('/outlines', express.json({ limit: '12mb', strict: true }));
   api.use(express.json({ limit: '1mb', strict: true }));
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-cache');
@@ -82,6 +85,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/', orderRoutes(db));
   api.use('/jobs', jobRoutes(db));
   api.use('/', readingRoutes(db));
+  api.use('/outlines', outlineRoutes(db));
   api.use('/parts', partRoutes(db));
   api.use('/shop', shopRoutes(db));
   api.use('/decisions', decisionRoutes(db));

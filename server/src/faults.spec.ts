@@ -11,11 +11,15 @@ const calliper = demoWorkshop.tools[0]!.id;
 const plan = demoWorkshop.plans[0]!.plan;
 const anatomy = demoWorkshop.anatomies[0]!.document;
 
+const vertex = (x: number, y: number) => ({ x, y, bulge: 0 });
+
 interface RouteCase {
   readonly path: (id: string) => string;
   readonly good: (id: string) => Record<string, unknown>;
   /** Fields that may be left out. */
   readonly optional?: readonly string[];
+  /** What is too long for it, letters. */
+  readonly tooLong?: number;
 }
 
 /** Every route that takes a body, with a good one. */
@@ -53,6 +57,17 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
   },
   order: { path: () => `/api/jobs/${job.id}/order`, good: () => ({ order: [] }) },
   waivers: { path: (id) => `/api/waivers/${id}`, good: () => ({ job: job.id, rule: 'x', operations: [randomUUID()], reason: 'y' }) },
+  outlines: {
+    path: (id) => `/api/outlines/${id}`,
+    good: () => ({
+      name: 'Wide window',
+      outline: { vertices: [vertex(0, 0), vertex(10, 0), vertex(10, 10)] },
+      limit: 0.1,
+      source: { file: 'window.svg', kind: 'svg', text: '<svg/>' },
+    }),
+    tooLong: 12_700_000,
+  },
+  'put away': { path: (id) => `/api/outlines/${id}/away`, good: () => ({ away: true }), tooLong: 12_700_000 },
   tools: { path: (id) => `/api/shop/tools/${id}`, good: (id) => ({ id, kind: 'calliper', name: 'Calliper', limit: 0.05 }) },
   settings: { path: () => '/api/shop/settings', good: () => ({ own: {} }) },
 };
@@ -100,7 +115,7 @@ describe('bad input', () => {
       }
       expectProblem(await write(route.path(id), { ...good, extra: 1 }), [400], `${name} extra`);
       expectProblem(await write(route.path(id), []), [400], `${name} a list`);
-      expectProblem(await write(route.path(id), { ...good, pad: 'x'.repeat(1_100_000) }), [413], `${name} oversized`);
+      expectProblem(await write(route.path(id), { ...good, pad: 'x'.repeat(route.tooLong ?? 1_100_000) }), [413], `${name} oversized`);
       const text = await request(w.app).put(route.path(id)).set('Content-Type', 'application/json').send('{"a":');
       expectProblem(text, [400], `${name} broken JSON`);
       expectProblem(await request(w.app).put(route.path(id)).set('Content-Type', 'text/plain').send('hello'), [415], `${name} text`);
@@ -131,6 +146,7 @@ describe('bad input', () => {
       `/api/jobs/${randomUUID()}/plan`,
       `/api/jobs/${randomUUID()}/work`,
       `/api/parts/${randomUUID()}`,
+      `/api/outlines/${randomUUID()}/source`,
       `/api/instruments/${randomUUID()}/passport`,
     ]) {
       expectProblem(await w.get(path), [404], path);

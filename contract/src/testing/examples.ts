@@ -109,6 +109,7 @@ export const examples = {
     worth: 90000,
     active: true,
   },
+  keepOutline: { name: 'Wide window', outline, limit: 0.1, source: { file: 'window.svg', kind: 'svg' as const, text: '<svg/>' } },
   logStep: {
     operation: id(7),
     step: '1 cut',
@@ -134,6 +135,7 @@ export const examples = {
     inStock: true,
   },
   plan,
+  putAway: { away: true },
   reorderWork: { order: [id(7)] },
   savePlan: { revision: 1, plan },
   saveSettings: { own: { passDepth: 5 } },

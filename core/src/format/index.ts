@@ -1,3 +1,4 @@
+export * from './clean-svg.js';
 export * from './dxf-in.js';
 export * from './dxf-out.js';
 export * from './imported.js';

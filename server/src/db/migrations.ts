@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { workshop } from './0001-workshop.js';
+import { drawer } from './0002-drawer.js';
 
 interface Migration {
   readonly name: string;
@@ -8,7 +9,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop];
+const ALL: readonly Migration[] = [workshop, drawer];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

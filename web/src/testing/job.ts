@@ -13,7 +13,20 @@ import { roundedRectangle } from '@rinnovo/core/shape';
 import { planActions } from '../app/state/plan.actions';
 import { planFeature } from '../app/state/plan.feature';
 import { provideHeld } from '../app/state/held';
-import { anatomy as anatomyResource, instruments, jobs, ledger, parts, people, readings, shop, work, WORKSHOP, type Work } from '../app/state/resources';
+import {
+  anatomy as anatomyResource,
+  instruments,
+  jobs,
+  ledger,
+  outlines,
+  parts,
+  people,
+  readings,
+  shop,
+  work,
+  WORKSHOP,
+  type Work,
+} from '../app/state/resources';
 import { resultActions, resultsFeature } from '../app/state/results.feature';
 import { anatomy, setUp } from './fixture';
 
@@ -92,7 +105,7 @@ export interface JobOnScreen {
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
     providers: [
-      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, shop, work, ledger),
+      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, outlines, shop, work, ledger),
       provideState(planFeature),
       provideState(resultsFeature),
     ],

@@ -7,7 +7,7 @@ import * as anatomyEditEffects from '../state/anatomy-edit.effects';
 import { anatomyEditFeature } from '../state/anatomy-edit.feature';
 import * as planEffects from '../state/plan.effects';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, instrument, jobs, ledger, parts, readings, shop, work } from '../state/resources';
+import { anatomy, instrument, jobs, ledger, outlines, parts, readings, shop, work } from '../state/resources';
 import { resultsFeature } from '../state/results.feature';
 
 /** The stages of one instrument, in the order of the work. */
@@ -16,7 +16,7 @@ export const instrumentRoutes: Routes = [
     path: '',
     loadComponent: () => import('./instrument-page').then((m) => m.InstrumentPage),
     providers: [
-      ...provideHeld(instrument, jobs, anatomy, readings, parts, shop, work, ledger),
+      ...provideHeld(instrument, jobs, anatomy, readings, parts, outlines, shop, work, ledger),
       provideState(planFeature),
       provideState(anatomyEditFeature),
       provideState(resultsFeature),

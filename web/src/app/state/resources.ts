@@ -5,6 +5,7 @@ import type {
   FoundInstrument,
   Instrument,
   Job,
+  KeptOutline,
   LedgerEntry,
   Page,
   Person,
@@ -38,6 +39,8 @@ export const jobs = heldResource<readonly Job[]>('jobs', (api, id) =>
 export const parts = heldResource<Readonly<Record<string, Pickup>>>('parts', (api) =>
   unversioned(api.all<Pickup>('/parts').pipe(map((list) => Object.fromEntries(list.map((p) => [p.id, p]))))),
 );
+/** The drawer: outlines that are kept to be used again. */
+export const outlines = heldResource<readonly KeptOutline[]>('outlines', (api) => unversioned(api.all<KeptOutline>('/outlines')));
 export const shop = heldResource<Shop>('shop', (api) => api.get<Shop>('/shop'));
 
 /** The newest anatomy of an instrument, and the first: as found. */

@@ -18,7 +18,7 @@ const LETTER = 0.47;
 const LINE = 1.25;
 
 /**
- * Names that do not lie on one another: each in its thing where there is room, else below, above or beside it; where all is taken it is left out.
+ * Names that do not lie on one another: each in its thing where there is room beside smaller ones, else below, above or beside it; where all is taken it is left out.
  * The largest things come first. `size` is that of the letters, mm.
  */
 export function placeLabels(labels: readonly Label[], size: number): readonly PlacedLabel[] {
@@ -35,7 +35,10 @@ export function placeLabels(labels: readonly Label[], size: number): readonly Pl
       { x: box.minX - w / 2 - size / 3, y: middle.y },
     ];
     const inside = [middle, { x: middle.x, y: box.minY + h / 2 }, { x: middle.x, y: box.maxY - h / 2 }];
-    const free = [...(roomy ? inside : []), ...beside].find((p) => taken.every((t) => apart(t, around(p, w, h))));
+    // a name over something smaller would seem to be that one's
+    const smaller = labels.filter((l) => l.id !== id && area(l.box) < area(box)).map((l) => l.box);
+    const own = (roomy ? inside : []).filter((p) => smaller.every((s) => apart(s, around(p, w, h))));
+    const free = [...own, ...beside].find((p) => taken.every((t) => apart(t, around(p, w, h))));
     if (!free) continue;
     taken.push(around(free, w, h));
     out.push({ id, text, ...free });

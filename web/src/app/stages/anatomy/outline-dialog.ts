@@ -1,16 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatSelectModule } from '@angular/material/select';
+import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
+import { LONGEST_SOURCE, type DrawingSource, type KeepOutline, type KeptOutline } from '@rinnovo/contract';
 import { pathData, viewBoxOf, type Imported, type ImportedOutline } from '@rinnovo/core/format';
 import type { FeatureOutline } from '@rinnovo/core/instrument';
 import { moveOutline, recognise, scaleOutline, type Outline } from '@rinnovo/core/shape';
 import { importNoteText, lengthText, otherLengthText, refusalText } from '@rinnovo/words';
+import { firstValueFrom } from 'rxjs';
+import { Api, problemOf, problemText } from '../../api/api';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { readDrawing, type Reading } from '../../../workers/import-client';
+import { DrawerList } from './drawer-list';
 import { ShapeForm } from './shape-form';
 
 export interface OutlineData {
@@ -26,10 +31,10 @@ export type DrawnOutline = Pick<FeatureOutline, 'outline' | 'limit' | 'basis'>;
 /** Longest file that is taken into the page at all, bytes. */
 const LONGEST = 60_000_000;
 
-/** An outline from a traced drawing or from typed sizes, confirmed in both units before it is used. */
+/** An outline from a traced drawing, from typed sizes or from the drawer; of a drawing confirmed in both units before it is used, and kept with it. */
 @Component({
   selector: 'rn-outline-dialog',
-  imports: [MatButtonModule, MatDialogModule, MatFormFieldModule, MatSelectModule, LengthField, ShapeForm],
+  imports: [MatButtonModule, MatCheckboxModule, MatDialogModule, MatFormFieldModule, MatInputModule, LengthField, ShapeForm, DrawerList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './outline-dialog.html',
   styleUrl: './outline-dialog.scss',
@@ -40,7 +45,14 @@ export class OutlineDialog {
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
   private readonly fields = viewChildren(LengthField);
 
-  protected readonly way = signal<'file' | 'shape'>('file');
+  private readonly api = inject(Api);
+
+  protected readonly way = signal<'file' | 'shape' | 'drawer'>('file');
+  /** Whether it goes into the drawer, and under which name. */
+  protected readonly keeps = linkedSignal(() => this.way() === 'file');
+  protected readonly name = linkedSignal(() => (this.file()?.name ?? this.data.what).replace(/\.(svg|dxf)$/i, '').slice(0, 120));
+  protected readonly saving = signal(false);
+  protected readonly fromDrawer = signal<KeptOutline | null>(null);
   protected readonly file = signal<{ readonly name: string; readonly text: string } | null>(null);
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
@@ -101,24 +113,60 @@ export class OutlineDialog {
     this.busy.set(false);
   }
 
-  protected use(): void {
+  protected async use(): Promise<void> {
     const one = this.picked();
+    const file = this.file();
     const limit =
       this.fields()
         .find((f) => f.label() === 'Limit of the tracing')
         ?.value() ?? null;
-    if (!one || limit === null || this.asks()) return;
-    this.close(scaleOutline(one.outline, this.scale()), limit, { kind: 'sheet', part: 'tracing' });
+    if (!one || !file || limit === null || this.asks()) return;
+    const source: DrawingSource = { file: file.name.slice(0, 200), kind: kindOf(file.name), text: file.text };
+    await this.keepAndClose(scaleOutline(one.outline, this.scale()), limit, tooLongToKeep(file.text) ? null : source, `traced from ${file.name.slice(0, 60)}`);
   }
 
-  protected useShape(outline: Outline): void {
-    this.close(outline, TOLD_LIMIT, { kind: 'told' });
+  protected async useShape(outline: Outline): Promise<void> {
+    await this.keepAndClose(outline, TOLD_LIMIT, null, null);
+  }
+
+  protected useKept(): void {
+    const kept = this.fromDrawer();
+    if (kept) this.close(kept.outline, kept.limit, { kind: 'sheet', part: drawerText(kept) });
+  }
+
+  /** Into the drawer first, where it is wanted there; what cannot be kept is said and nothing is lost. */
+  private async keepAndClose(outline: Outline, limit: number, source: DrawingSource | null, traced: string | null): Promise<void> {
+    const told = (part: string | null): FeatureOutline['basis'] => (part === null ? { kind: 'told' } : { kind: 'sheet', part });
+    if (!this.keeps()) {
+      this.close(outline, limit, told(traced));
+      return;
+    }
+    const name = this.name().trim();
+    if (name === '' || this.saving()) return;
+    this.saving.set(true);
+    this.problem.set(null);
+    const body: KeepOutline = { name, outline: about(outline, { x: 0, y: 0 }), limit, source };
+    try {
+      const kept = await firstValueFrom(this.api.create<KeptOutline>(`/outlines/${crypto.randomUUID()}`, body));
+      this.close(outline, limit, told(traced === null ? null : drawerText(kept.body)));
+    } catch (error) {
+      this.problem.set(`Not kept in the drawer: ${problemText(problemOf(error))}`);
+    } finally {
+      this.saving.set(false);
+    }
+  }
+
+  protected tooLong(): boolean {
+    return tooLongToKeep(this.file()?.text ?? '');
+  }
+
+  protected typed(event: Event): string {
+    return (event.target as HTMLInputElement).value;
   }
 
   /** The outline with its middle where the feature's is. */
   private close(outline: Outline, limit: number, basis: FeatureOutline['basis']): void {
-    const { at } = recognise(outline);
-    this.dialog.close({ outline: moveOutline(outline, this.data.at.x - at.x, this.data.at.y - at.y), limit, basis });
+    this.dialog.close({ outline: about(outline, this.data.at), limit, basis });
   }
 
   private async open(file: File): Promise<void> {
@@ -140,8 +188,7 @@ export class OutlineDialog {
     if (!file) return;
     this.cancel();
     this.busy.set(true);
-    const kind = /\.dxf$/i.test(file.name) ? 'dxf' : 'svg';
-    const reading = readDrawing({ kind, text: file.text, assumed: this.assumed() });
+    const reading = readDrawing({ kind: kindOf(file.name), text: file.text, assumed: this.assumed() });
     this.reading = reading;
     const answer = await reading.done;
     if (this.reading !== reading) return;
@@ -151,6 +198,24 @@ export class OutlineDialog {
       this.problem.set(`${file.name}: no closed outline is in it. ${answer.imported.notes.map((n) => importNoteText(n, this.unit())).join(' ')}`);
     else this.read.set(answer.imported);
   }
+}
+
+function kindOf(file: string): 'svg' | 'dxf' {
+  return /\.dxf$/i.test(file) ? 'dxf' : 'svg';
+}
+
+function tooLongToKeep(text: string): boolean {
+  return text.length > LONGEST_SOURCE;
+}
+
+/** What an outline of the drawer is called where a number rests on it. */
+function drawerText({ name, id }: KeptOutline): string {
+  return `${name.slice(0, 60)} (${id.slice(0, 8)})`;
+}
+
+function about(outline: Outline, middle: { readonly x: number; readonly y: number }): Outline {
+  const { at } = recognise(outline);
+  return moveOutline(outline, middle.x - at.x, middle.y - at.y);
 }
 
 const TRUE_WIDTH = 'True width, if it differs';

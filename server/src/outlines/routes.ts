@@ -1,0 +1,108 @@
+import { idParam, keepOutline, noQuery, pageQuery, putAway, type DrawingSource, type KeptOutline } from '@rinnovo/contract';
+import { cleanSvg } from '@rinnovo/core/format';
+import type { Outline } from '@rinnovo/core/shape';
+import { Router } from 'express';
+import Joi from 'joi';
+import type { Knex } from 'knex';
+import { ProblemError } from '../http/problems.js';
+import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
+import { demandVersion, writeRoute } from '../http/write.js';
+
+interface Row {
+  id: string;
+  name: string;
+  outline: Outline;
+  edge_limit: number;
+  source_file: string | null;
+  away: boolean;
+  version: number;
+}
+
+/** All but the text of the drawing, which is asked for by itself. */
+const COLUMNS = ['id', 'name', 'outline', 'edge_limit', 'source_file', 'away', 'version'];
+
+function kept({ id, name, outline, edge_limit, source_file, away, version }: Row): KeptOutline {
+  return { id, name, outline, limit: edge_limit, file: source_file, away, version };
+}
+
+/** The drawer: outlines that are kept to be used again. */
+export function outlineRoutes(db: Knex): Router {
+  const router = Router();
+  router.get(
+    '/',
+    readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
+      const key = afterKey(after, 2);
+      if (after !== undefined && !key)
+        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a key that this server gave' }] });
+      const query = db('outlines')
+        .where({ away: false })
+        .orderBy(['name', 'id'])
+        .limit(limit + 1)
+        .select(COLUMNS);
+      if (key) void query.whereRaw('(name, id::text) > (?, ?)', [...key]);
+      return { body: pageOf((await query) as Row[], limit, (r) => keyOf(r.name, r.id), kept) };
+    }),
+  );
+  router.get(
+    '/:id/source',
+    readRoute(idParam, noQuery, async ({ id }) => {
+      const row = (await db('outlines').where({ id }).first(['source_file', 'source_kind', 'source_text'])) as
+        { source_file: string; source_kind: 'svg' | 'dxf'; source_text: string | null } | undefined;
+      if (row?.source_text == null) throw new ProblemError('not-found', { detail: 'No drawing is kept with that outline.' });
+      const source: DrawingSource = { file: row.source_file, kind: row.source_kind, text: row.source_text };
+      return { body: source };
+    }),
+  );
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: keepOutline,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        const { name, outline, limit, source } = body;
+        const there = (await trx('outlines').where({ id: params.id }).first(COLUMNS)) as Row | undefined;
+        if (there) throw new ProblemError('stale', { current: kept(there), yours: { name, outline, limit } });
+        const row: Row = { id: params.id, name, outline, edge_limit: limit, source_file: source?.file ?? null, away: false, version: 1 };
+        await trx('outlines').insert({
+          ...row,
+          outline: JSON.stringify(outline),
+          source_kind: source?.kind ?? null,
+          source_text: source ? harmless(source) : null,
+          person,
+          write_id: writeId,
+        });
+        return { status: 201, body: kept(row), version: 1 };
+      },
+    }),
+  );
+  router.put(
+    '/:id/away',
+    writeRoute(db, {
+      params: idParam,
+      body: putAway,
+      precondition: 'change',
+      run: async ({ params, body }, context) => {
+        const old = (await context.trx('outlines').where({ id: params.id }).forUpdate().first(COLUMNS)) as Row | undefined;
+        if (!old) throw new ProblemError('not-found', { detail: 'No outline has that id.' });
+        demandVersion(context, old.version, kept(old), body);
+        const now: Row = { ...old, away: body.away, version: old.version + 1 };
+        await context.trx('outlines').where({ id: params.id }).update({ away: now.away, version: now.version, write_id: context.writeId });
+        return { status: 200, body: kept(now), version: now.version };
+      },
+    }),
+  );
+  return router;
+}
+
+/** The text that is stored: of an SVG its shapes and nothing that could run. Throws 400 for what is no SVG; a DXF has nothing that runs. */
+function harmless({ kind, text }: DrawingSource): string {
+  // PostgreSQL's text cannot hold the character zero, and no drawing needs it
+  if (text.includes('\0')) throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is no text' }] });
+  if (kind === 'dxf') return text;
+  try {
+    return cleanSvg(text);
+  } catch {
+    throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is no SVG that can be read' }] });
+  }
+}

@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '@ngrx/store';
+import type { DrawingSource, KeptOutline } from '@rinnovo/contract';
+import { pathData, viewBoxOf } from '@rinnovo/core/format';
+import { recognise } from '@rinnovo/core/shape';
+import { lengthText } from '@rinnovo/words';
+import { firstValueFrom } from 'rxjs';
+import { Api, problemOf, problemText } from '../../api/api';
+import { outlines, WORKSHOP } from '../../state/resources';
+import { viewFeature } from '../../state/view.feature';
+import { saveFile } from '../../ui/save-file';
+
+/** The outlines in the drawer, one of them chosen; what is put away can be brought back at once. */
+@Component({
+  selector: 'rn-drawer-list',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (held().status === 'loading' && rows().length === 0) {
+      <p role="status">Opening the drawer …</p>
+    }
+    @if (held().problem; as p) {
+      <p class="problem" role="alert">{{ said(p) }}</p>
+    }
+    <div class="found" role="radiogroup" aria-label="Outlines in the drawer">
+      @for (r of rows(); track r.of.id) {
+        <button type="button" role="radio" [attr.aria-checked]="chosen()?.id === r.of.id" (click)="chosen.set(r.of)">
+          <svg [attr.viewBox]="r.box" aria-hidden="true"><path [attr.d]="r.d" /></svg>
+          <strong>{{ r.of.name }}</strong>
+          <span class="number">{{ r.size }}</span>
+        </button>
+      }
+    </div>
+    @if (rows().length === 0 && held().status === 'ready') {
+      <p>The drawer is empty. An outline from a drawing or from sizes can be kept in it when it is used.</p>
+    }
+    @if (chosen(); as c) {
+      <p class="acts">
+        @if (c.file; as file) {
+          <button matButton type="button" (click)="drawing(c)">Its drawing, {{ file }}</button>
+        }
+        <button matButton type="button" (click)="put(c, true)">Put {{ c.name }} away</button>
+      </p>
+    }
+    @if (away(); as a) {
+      <p role="status">{{ a.name }} is put away. <button matButton="outlined" type="button" (click)="put(a, false)">Bring it back</button></p>
+    }
+    @if (problem(); as text) {
+      <p class="problem" role="alert">{{ text }}</p>
+    }
+  `,
+  styleUrl: './outline-dialog.scss',
+})
+export class DrawerList {
+  readonly chosen = model<KeptOutline | null>(null);
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  protected readonly held = this.store.selectSignal(outlines.select);
+  protected readonly said = problemText;
+  protected readonly away = signal<KeptOutline | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly rows = computed(() =>
+    (this.held().data ?? []).map((of) => {
+      const s = recognise(of.outline);
+      const size = s.kind === 'circle' ? [s.width] : [s.width, s.height];
+      return {
+        of,
+        d: pathData(of.outline),
+        box: viewBoxOf([of.outline], Math.max(...size) / 20),
+        size: size.map((mm) => lengthText(mm, this.unit())).join(' × '),
+      };
+    }),
+  );
+
+  constructor() {
+    this.store.dispatch(outlines.load({ of: WORKSHOP }));
+  }
+
+  protected async put(o: KeptOutline, away: boolean): Promise<void> {
+    this.problem.set(null);
+    try {
+      const { body } = await firstValueFrom(this.api.change<KeptOutline>(`/outlines/${o.id}/away`, o.version, { away }));
+      this.away.set(away ? body : null);
+      this.chosen.set(away ? null : body);
+      this.store.dispatch(outlines.load({ of: WORKSHOP }));
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    }
+  }
+
+  protected async drawing(o: KeptOutline): Promise<void> {
+    this.problem.set(null);
+    try {
+      const { body } = await firstValueFrom(this.api.get<DrawingSource>(`/outlines/${o.id}/source`));
+      saveFile(body.text, body.file, body.kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    }
+  }
+}

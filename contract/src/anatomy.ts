@@ -123,6 +123,7 @@ const neck = Joi.object<Loose<Neck>, true>({
   frets: count.max(40).required(),
   zeroFret: Joi.boolean().required(),
   squareFret: count.max(40).required(),
+  angle: maybeDimension,
   nutToMouth: maybeDimension.required(),
   nutWidth: maybeDimension.required(),
   endWidth: maybeDimension.required(),

@@ -1,4 +1,5 @@
-import { anatomy, instrument } from '@rinnovo/contract';
+import { anatomy, instrument, keepOutline } from '@rinnovo/contract';
+import { cleanSvg } from '@rinnovo/core/format';
 import { doubtsOf, solvePositions } from '@rinnovo/core/instrument';
 import { demoWorkshop } from './index.js';
 
@@ -27,6 +28,15 @@ describe('the demo’s instruments', () => {
       expect(doubtsOf(a.document).map((d) => d.key))
         .withContext(a.instrument)
         .toEqual([]);
+    }
+  });
+
+  it('leave templates in the drawer that would pass the door too', () => {
+    for (const { id, person, ...o } of demoWorkshop.outlines) {
+      expect(keepOutline.validate(o, { convert: false }).error?.message)
+        .withContext(`${id} ${person}`)
+        .toBeUndefined();
+      if (o.source) expect(cleanSvg(o.source.text)).toBe(o.source.text);
     }
   });
 

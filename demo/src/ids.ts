@@ -25,5 +25,6 @@ export const ids = {
   straight6: id(46),
   templateShort: id(47),
   templateLong: id(48),
+  outline: (n: number): string => id(60 + n),
   reading: (n: number): string => id(100 + n),
 } as const;

@@ -1,8 +1,9 @@
-import type { AnatomyRevision, Instrument, Job, Person } from '@rinnovo/contract';
+import type { AnatomyRevision, Instrument, Job, KeepOutline, Person } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
 import type { Pickup, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
+import { drawer } from './drawer.js';
 import { flock, flockAnatomies } from './flock.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
@@ -17,6 +18,8 @@ export interface DemoWorkshop {
   readonly jobs: readonly Job[];
   readonly anatomies: readonly AnatomyRevision[];
   readonly readings: readonly Reading[];
+  /** What lies in the drawer. */
+  readonly outlines: readonly (KeepOutline & { readonly id: string; readonly person: string })[];
   readonly plans: readonly { readonly job: string; readonly revision: number; readonly plan: Plan }[];
 }
 
@@ -105,6 +108,7 @@ export const demoWorkshop: DemoWorkshop = {
     },
     ...flockAnatomies,
   ],
+  outlines: drawer,
   readings: [
     reading(1, ids.first, thickness, 41.5, ids.calliper, 5),
     reading(2, ids.first, backDepth, 12, ids.depthGauge, 8),

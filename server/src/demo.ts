@@ -18,6 +18,16 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
     if (d.readings.length > 0)
       await trx('readings').insert(d.readings.map((r) => ({ ...r, target: JSON.stringify(r.target), target_key: targetKey(r.target) })));
+    await trx('outlines').insert(
+      d.outlines.map(({ source, limit, outline, ...o }) => ({
+        ...o,
+        outline: JSON.stringify(outline),
+        edge_limit: limit,
+        source_file: source?.file ?? null,
+        source_kind: source?.kind ?? null,
+        source_text: source?.text ?? null,
+      })),
+    );
     await trx('plans').insert(d.plans.map((p) => ({ job: p.job, document: JSON.stringify(p.plan), revision: p.revision })));
     return true;
   });

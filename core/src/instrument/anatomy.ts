@@ -139,6 +139,8 @@ export interface Neck {
   /** Of neck and board together, at the first and the twelfth fret. */
   readonly thicknessFirst: Dimension | null;
   readonly thicknessTwelfth: Dimension | null;
+  /** Of the board's plane against the body's top, degrees, positive backwards; not there on an instrument of which nobody said it. */
+  readonly angle?: Dimension | null;
   /** From the nut to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }

@@ -11,6 +11,7 @@ export * from './frets.js';
 export * from './compare-features.js';
 export * from './pickup-place.js';
 export * from './plausible.js';
+export * from './hole-face.js';
 export * from './layers.js';
 export * from './plate-parts.js';
 export * from './retold.js';

@@ -32,6 +32,16 @@ describe('what cannot be true of an instrument', () => {
     expect(ids({ ...bridge, strings: { ...bridge.strings, spreadAtSaddles: dim(78.1) } })).toEqual(['stringsOffBridge']);
   });
 
+  it('a neck angle that would lift the strings too high or sink them: D·tan θ over 640 − 400', () => {
+    const tilted = (degrees: number): Anatomy => neck(plainAnatomy(), { angle: { value: degrees, limit: 0.25, basis: { kind: 'told' } } });
+    for (const possible of [-1.5, 0, 0.5, 4.5, 7]) expect(ids(tilted(possible))).toEqual([]);
+    const [doubt] = doubtsOf(tilted(14));
+    expect(doubt!.id).toBe('angleTooSteep');
+    expect(valueOf(doubt!.by)).toBeCloseTo(32 - 240 * Math.tan((14 * Math.PI) / 180), 9);
+    expect(ids(tilted(-3))).toEqual(['angleForward']);
+    expect(ids(neck(plainAnatomy(), { angle: null }))).toEqual([]);
+  });
+
   it('a hollow deeper than its body', () => {
     const a = plainAnatomy();
     const thin = (mm: number): Anatomy => ({ ...a, body: { ...a.body, thickness: dim(mm) } });

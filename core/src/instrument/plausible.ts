@@ -16,7 +16,9 @@ export type DoubtId =
   | 'holeAtEdge'
   | 'hollowOutside'
   | 'chainOpen'
-  | 'bareSmaller';
+  | 'bareSmaller'
+  | 'angleTooSteep'
+  | 'angleForward';
 
 /** Two facts that cannot both be true, or hardly. `by` says how far they are apart, mm: below 0 they contradict one another. */
 export interface Doubt {
@@ -179,6 +181,24 @@ const filmInHole: Rule = (a) =>
       : [],
   );
 
+/** How high strings stand over a body's top at the bridge at most, and how far a board's plane may sink below it there [memory], mm. */
+const MOST_RISE = 32;
+const MOST_SINK = 8;
+
+/** The board's plane rises towards the bridge by the neck's angle: Δh = D·tan θ [law]. 5° over 240 mm is 21.0. */
+const angleAgainstRise: Rule = ({ neck }) => {
+  const { angle, scale, nutToMouth } = neck;
+  if (!angle || !scale || !nutToMouth) return [];
+  const beyond = scale.value - nutToMouth.value;
+  const tan = Math.tan((angle.value * Math.PI) / 180);
+  const limit = Math.abs(tan) * (scale.limit + nutToMouth.limit) + (beyond * (1 + tan * tan) * angle.limit * Math.PI) / 180;
+  const rise = leaf('angleRise', { value: beyond * tan, limit, basis: angle.basis });
+  return [
+    ...unless('angleTooSteep', ['neck'], sum('riseLeft', [1, leaf('mostRise', plain(MOST_RISE))], [-1, rise])),
+    ...unless('angleForward', ['neck'], sum('sinkLeft', [1, rise], [1, leaf('mostSink', plain(MOST_SINK))])),
+  ];
+};
+
 /** A chain of measured distances that does not close beyond its limits. */
 const chainsClose: Rule = (a) => {
   const { worst } = solvePositions(a);
@@ -196,6 +216,7 @@ const RULES: readonly Rule[] = [
   holesInWood,
   hollowsInWood,
   filmInHole,
+  angleAgainstRise,
   chainsClose,
 ];
 

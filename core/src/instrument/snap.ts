@@ -1,5 +1,5 @@
 import type { Point } from '../shape/index.js';
-import type { Anatomy, Edge, Face } from './anatomy.js';
+import type { Anatomy, Edge, HoleFace } from './anatomy.js';
 import { DATUMS } from './anatomy.js';
 import { boundsOf, featureOf, featuresOf } from './feature.js';
 import { edgeAt, type Axis } from './solve-positions.js';
@@ -17,7 +17,7 @@ export interface Snapped {
 }
 
 /** The centre line, the pocket's mouth, the bridge line, and the edges and middles of every other feature of a face. */
-export function snapLines(a: Anatomy, face: Face, except: string): SnapLines {
+export function snapLines(a: Anatomy, face: HoleFace, except: string): SnapLines {
   const boxes = featuresOf(a)
     .filter((f) => f.id !== except && f.of.face === face)
     .map((f) => boundsOf(a, f));

@@ -107,6 +107,7 @@ function acoustic(): Anatomy {
   const blank = blankAnatomy();
   const scale = 645;
   const mouth = 455;
+  const [length, depth] = [490, 105];
   return {
     ...blank,
     strings: { count: 6, spreadAtNut: about(36.5, 1), spreadAtSaddles: about(54, 2) },
@@ -120,11 +121,11 @@ function acoustic(): Anatomy {
       thicknessFirst: about(21.5, 1.5),
       thicknessTwelfth: about(24, 1.5),
     },
-    body: { ...blank.body, outline: edge(shield(390, 490), 10), thickness: about(105, 15) },
+    body: { ...blank.body, outline: edge(shield(390, length), 10), thickness: about(depth, 15) },
     headstock: { outline: null, thickness: about(15, 1), tilt: 14 },
     cavities: [cavity('sound hole', 'Sound hole', 'other', ellipse(100, 100, { x: 0, y: 115 }), about(2.8, 0.4))],
     plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(155, 32, 8, { x: 0, y: scale - mouth + 4 }))],
-    holes: [...tuners(6), { ...hole('end pin', 'End-pin jack', 'jack', { x: 0, y: 0 }, about(12.3, 0.4)), face: 'side', frame: 'body' }],
+    holes: [...tuners(6), { ...hole('end pin', 'End-pin jack', 'jack', { x: depth / 2, y: length }, about(12.3, 0.4)), face: 'side', frame: 'body' }],
   };
 }
 

@@ -72,20 +72,20 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
       });
     }
   }
-  for (const h of a.holes.filter((x) => HOLE_FACES[face].includes(x.face))) {
+  for (const h of a.holes.filter((x) => SEEN_HOLES[face].includes(x.face))) {
     out.push({ id: h.id, kind: 'hole', d: pathData(toBody(a, h.frame, circle(h.diameter?.value ?? UNKNOWN_HOLE, h.at))), title: h.name });
   }
   return [...out, ...(face === 'top' ? drawBoard(a) : []), ...pockets('hidden')];
 }
 
 /** Which holes are seen on a face of the body. */
-const HOLE_FACES: Readonly<Record<Face, readonly HoleFace[]>> = {
+const SEEN_HOLES: Readonly<Record<Face, readonly HoleFace[]>> = {
   top: ['top', 'headstock front', 'fingerboard'],
   back: ['back', 'headstock back'],
 };
 
 /** A hole of unknown diameter is drawn as a point of this size, mm. */
-const UNKNOWN_HOLE = 3;
+export const UNKNOWN_HOLE = 3;
 
 /** The fingerboard's edges and its frets, as far as scale and widths are known. */
 function drawBoard(a: Anatomy): readonly DrawnPath[] {

@@ -4,6 +4,7 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
 import {
+  blankAnatomy,
   boundsOf,
   compareFeatures,
   doubtsOf,
@@ -27,6 +28,7 @@ import { problemText } from '../../api/api';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
+import { drawSide, frameOfSide } from '../../ui/draw-side';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath, type LineKind } from '../../ui/drawing';
 import { PlanView, type ClickedLine, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
 import { saveFile } from '../../ui/save-file';
@@ -71,7 +73,12 @@ export class AnatomyPage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly edit = this.store.selectSignal(anatomyEditFeature.selectAnatomyEditState);
 
-  protected readonly face = signal<Face>('top');
+  protected readonly view = signal<Face | 'side'>('top');
+  /** The face whose features are seen and added; from the side those of the top. */
+  protected readonly face = computed((): Face => {
+    const view = this.view();
+    return view === 'side' ? 'top' : view;
+  });
   protected readonly whole = signal(false);
   protected readonly tab = signal<Tab>('features');
   /** What is left out of the map, to see what lies below. */
@@ -87,7 +94,7 @@ export class AnatomyPage {
     return a ? doubtsOf(a) : [];
   });
   protected readonly open = computed(() => this.doubts().filter((d) => !d.insisted).length);
-  protected readonly mirrored = computed(() => (this.anatomy()?.handed === 'left') !== (this.face() === 'back'));
+  protected readonly mirrored = computed(() => this.view() !== 'side' && (this.anatomy()?.handed === 'left') !== (this.view() === 'back'));
   private readonly feature = computed(() => {
     const a = this.anatomy();
     const id = this.selected();
@@ -105,10 +112,19 @@ export class AnatomyPage {
     const loose = this.loose();
     const out = this.out();
     const hidden = new Set(LAYERS.filter((l) => out.has(l.id)).flatMap((l) => l.kinds));
-    return drawAnatomy(a, this.face())
+    return this.draw(a)
       .filter((p) => !hidden.has(p.kind))
       .map((p) => (loose.has(owner(p.id)) ? { ...p, loose: true } : p));
   });
+  /** Does what is chosen lie on the face that is looked at, headstock and board with the body's? */
+  private readonly isSeen = computed(() => {
+    const f = this.feature();
+    return f !== null && this.draw(this.anatomy() ?? blankAnatomy()).some((p) => owner(p.id) === f.id && p.kind !== 'hidden');
+  });
+  private draw(a: Anatomy): readonly DrawnPath[] {
+    const view = this.view();
+    return view === 'side' ? drawSide(a) : drawAnatomy(a, view);
+  }
   private readonly isSelected = (p: DrawnPath): boolean => {
     const f = this.feature();
     if (!f) return false;
@@ -120,19 +136,19 @@ export class AnatomyPage {
   private readonly preview = signal<Anatomy | null>(null);
   protected readonly moving = computed(() => {
     const preview = this.preview();
-    return (preview ? drawAnatomy(preview, this.face()) : this.drawn()).filter((p) => this.isSelected(p)).map((p) => ({ ...p, chosen: true }));
+    return (preview ? this.draw(preview) : this.drawn()).filter((p) => this.isSelected(p)).map((p) => ({ ...p, chosen: true }));
   });
   protected readonly handles = computed((): readonly PlanHandle[] => {
     const a = this.preview() ?? this.anatomy();
     const id = this.selected();
-    if (!a || id === null || this.feature()?.of.face !== this.face()) return [];
+    if (!a || id === null || !this.isSeen()) return [];
     return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Pull to make it larger or smaller' }));
   });
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
     const f = this.feature();
-    if (!a || !f) return null;
-    const lines = snapLines(a, this.face(), f.id);
+    if (!a || !f || !this.isSeen()) return null;
+    const lines = snapLines(a, f.of.face, f.id);
     const b = boundsOf(a, f);
     return {
       move: (to, reach) => {
@@ -151,13 +167,14 @@ export class AnatomyPage {
   protected readonly labels = computed(() => {
     const a = this.anatomy();
     if (!a || this.out().has('names')) return [];
+    const side = this.view() === 'side';
     const shown = new Set(
       this.drawn()
         .filter((p) => p.kind !== 'hidden')
         .map((p) => owner(p.id)),
     );
     return featuresOf(a)
-      .filter((f) => shown.has(f.id))
+      .filter((f) => shown.has(f.id) && (f.of.face === 'side') === side)
       .map((f) => ({ id: f.id, text: f.of.name, box: boundsOf(a, f) }));
   });
   /** Between which edges is measured: chosen from lists or with a finger on the drawing. */
@@ -178,11 +195,12 @@ export class AnatomyPage {
   protected readonly frame = computed(() => {
     const a = this.anatomy();
     if (!a) return { x: 0, y: 0, width: 100, height: 100 };
-    const f = this.whole() ? frameOfWhole(a) : frameOfAnatomy(a);
+    const f = this.view() === 'side' ? frameOfSide(a) : this.whole() ? frameOfWhole(a) : frameOfAnatomy(a);
     return seenFrame(f, this.mirrored());
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
+    if (this.view() === 'side') return [];
     return [...(a && !this.out().has('strings') ? drawLines(a, this.frame()) : []), ...this.edges()];
   });
   protected readonly changes = computed(() => {
@@ -215,7 +233,7 @@ export class AnatomyPage {
     const a = this.anatomy();
     if (!a) return;
     const clicked = a.plates.find((p) => p.openings.some((o) => o.id === id || o.insert?.id === id))?.id ?? owner(id);
-    if (this.tab() === 'distances') {
+    if (this.tab() === 'distances' && this.view() !== 'side') {
       this[this.next()].set(edgeNear(a, featureOf(a, clicked) ? clicked : null, this.axis(), at));
       this.next.set(this.next() === 'from' ? 'to' : 'from');
       return;
@@ -279,7 +297,7 @@ export class AnatomyPage {
     const c = this.compared();
     if (!c) return [];
     const ids = new Set(this.changes().flatMap((x) => (x.kind === 'added' ? [] : [x.id])));
-    return drawAnatomy(c.document, this.face())
+    return this.draw(c.document)
       .filter((p) => ids.has(owner(p.id)))
       .map((p) => ({ ...p, id: `before ${p.id}`, kind: 'gone' as const, title: `${p.title}, revision ${c.revision}` }));
   }

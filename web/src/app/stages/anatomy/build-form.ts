@@ -2,21 +2,27 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
 import { dimensionAt, withDimension, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
-import { isMeasured, MM_PER_INCH } from '@rinnovo/core/measure';
+import { isMeasured } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { targetText, upperFirst } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from './ask-outline';
+import { fieldText } from './number-fields';
 import { sameTexts } from './same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;
+
+/** Limit of an angle that was only told, and the steepest that is taken as one, degrees [memory]. */
+const ANGLE_LIMIT = 0.25;
+const STEEPEST = 30;
 
 const TARGETS: readonly Target[] = [
   { quantity: 'scaleLength', feature: 'neck' },
@@ -37,7 +43,7 @@ const TARGETS: readonly Target[] = [
 /** Body, neck and strings: what an instrument has one of. What a tool read is changed by another reading only. */
 @Component({
   selector: 'rn-build-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './build-form.html',
   styles: `
@@ -83,8 +89,23 @@ export class BuildForm {
     }),
   );
   // linked to values and not to documents: a revision that comes back from the server leaves what is being typed alone
-  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, this.text(f.value)])), { equal: sameTexts });
+  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, fieldText(f.value ?? NaN, this.unit())])), { equal: sameTexts });
   protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+
+  private readonly angleHeld = computed(() => {
+    const a = this.anatomy().neck.angle;
+    return a ? String(Math.round(a.value * 100) / 100) : '';
+  });
+  protected readonly angle = linkedSignal(() => this.angleHeld());
+  private readonly angleTyped = computed(() => (this.angle().trim() === '' ? null : Number(this.angle().trim().replace(',', '.').replace(/°$/, ''))));
+  protected readonly angleProblem = computed(() => {
+    const typed = this.angleTyped();
+    return typed === null || Math.abs(typed) <= STEEPEST ? null : `An angle in degrees, −${STEEPEST} to ${STEEPEST}`;
+  });
+
+  protected typed(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
 
   protected set(key: string, text: string): void {
     this.texts.update((t) => ({ ...t, [key]: text }));
@@ -95,11 +116,15 @@ export class BuildForm {
     let a = this.anatomy();
     for (const [i, f] of this.fields().entries()) {
       const text = (this.texts()[f.key] ?? '').trim();
-      if (text === this.text(f.value)) continue;
+      if (text === fieldText(f.value ?? NaN, this.unit())) continue;
       const value = this.inputs()[i]?.value() ?? null;
       if (text !== '' && value === null) return;
       a = withDimension(a, f.target, value === null ? null : { value, limit: TOLD_LIMIT, basis: { kind: 'told' } });
     }
+    if (this.angleProblem() !== null) return;
+    const angle = this.angleTyped();
+    if (this.angle() !== this.angleHeld())
+      a = { ...a, neck: { ...a.neck, angle: angle === null ? null : { value: angle, limit: ANGLE_LIMIT, basis: { kind: 'told' } } } };
     this.changed.emit(a);
   }
 
@@ -128,10 +153,5 @@ export class BuildForm {
     if (!drawn) return;
     const outline: FeatureOutline = { ...drawn, across: null, along: null };
     this.alter(of === 'body' ? { body: { ...a.body, outline } } : { headstock: { ...a.headstock, outline } });
-  }
-
-  private text(mm: number | null): string {
-    if (mm === null) return '';
-    return this.unit() === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
   }
 }

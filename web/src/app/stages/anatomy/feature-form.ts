@@ -13,11 +13,13 @@ import {
   describeFeature,
   dimensionAt,
   featureOf,
+  HOLE_FACES,
   hideFeature,
   holders,
   mirrorFeature,
   moveFeature,
   outlineOf,
+  placeHoleOn,
   placePickup,
   redrawFeature,
   removeFeature,
@@ -26,6 +28,7 @@ import {
   withDimension,
   type Anatomy,
   type Condition,
+  type HoleFace,
 } from '@rinnovo/core/instrument';
 import { isMeasured, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
@@ -159,6 +162,16 @@ export class FeatureForm {
 
   protected mirror(): void {
     this.added((as, a) => mirrorFeature(a, this.id(), as), 'mirrored');
+  }
+
+  protected readonly faces = HOLE_FACES;
+  protected readonly holeFace = computed(() => {
+    const f = this.feature();
+    return f?.kind === 'hole' ? f.of.face : null;
+  });
+
+  protected toFace(face: HoleFace): void {
+    this.changed.emit(placeHoleOn(this.anatomy(), this.id(), face));
   }
 
   protected hide(by: string | null): void {

@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
-import { ADDED_KINDS, addFeature, boundsOf, featuresOf, firstFeature, type AddedKind, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import { ADDED_KINDS, addFeature, boundsOf, featuresOf, firstFeature, placeHoleOn, type AddedKind, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import { bounds } from '@rinnovo/core/shape';
 import { ADDED_WORDS, CONDITION_WORDS, lengthText } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
@@ -21,7 +21,7 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Kind of feature</mat-label>
         <mat-select [value]="kind()" (valueChange)="kind.set($event)">
-          @for (k of kinds; track k.kind) {
+          @for (k of kinds(); track k.kind) {
             <mat-option [value]="k.kind">{{ k.word }}</mat-option>
           }
         </mat-select>
@@ -80,12 +80,13 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
 })
 export class FeaturePanel {
   readonly anatomy = input.required<Anatomy>();
-  readonly face = input.required<Face>();
+  readonly face = input.required<Face | 'side'>();
   readonly selected = model<string | null>(null);
   readonly changed = output<Anatomy>();
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
-  protected readonly kinds = ADDED_KINDS.map((kind) => ({ kind, word: ADDED_WORDS[kind] }));
-  protected readonly kind = signal<AddedKind>('pickup route');
+  /** The side has holes only. */
+  protected readonly kinds = computed(() => (this.face() === 'side' ? (['hole'] as const) : ADDED_KINDS).map((kind) => ({ kind, word: ADDED_WORDS[kind] })));
+  protected readonly kind = linkedSignal((): AddedKind => (this.face() === 'side' ? 'hole' : 'pickup route'));
 
   protected readonly groups = computed(() => {
     const a = this.anatomy();
@@ -119,7 +120,9 @@ export class FeaturePanel {
     const id = `${this.kind()} ${crypto.randomUUID().slice(0, 8)}`;
     const b = a.body.outline ? bounds([a.body.outline.outline]) : { minX: 0, maxX: 0, minY: 0, maxY: 200 };
     const middle = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
-    this.changed.emit(addFeature(a, firstFeature(this.kind(), id, name, this.face(), middle)));
+    const face = this.face();
+    const added = addFeature(a, firstFeature(this.kind(), id, name, face === 'side' ? 'top' : face, middle));
+    this.changed.emit(face === 'side' ? placeHoleOn(added, id, 'side') : added);
     this.selected.set(id);
   }
 }

@@ -154,6 +154,21 @@ describe('the build of an instrument', () => {
     // what was not touched is exactly what it was
     expect(after!.neck.scale).toBe(anatomy.neck.scale);
     changed = null;
+    const angle = host(fixture).querySelector<HTMLInputElement>('[data-field=angle]')!;
+    const setAngle = async (text: string): Promise<void> => {
+      angle.value = text;
+      angle.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+      host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
+    };
+    await setAngle('steep');
+    expect(changed).toBeNull();
+    expect(host(fixture).textContent).toContain('An angle in degrees');
+    await setAngle('3,5');
+    expect((changed as Anatomy | null)!.neck.angle).toEqual({ value: 3.5, limit: 0.25, basis: { kind: 'told' } });
+    await setAngle('');
+    changed = null;
     await set('nutWidth', '4.25');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     expect(changed).toBeNull();

@@ -23,23 +23,22 @@ const GAUGES = [1, 2, 3, 4, 5, 6, 8];
   template: `
     <form (submit)="apply($event)" novalidate>
       @for (s of screws(); track $index) {
-        <div class="grid" [attr.data-screw]="$index + 1">
+        <div class="grid screw" [attr.data-screw]="$index + 1">
           @for (f of [fields()[2 * $index], fields()[2 * $index + 1]]; track f?.key) {
             @if (f) {
               <rn-length-field [label]="f.label" [text]="texts()[f.key] ?? ''" (textChange)="set(f.key, $event)" [min]="f.min" [max]="f.max" />
             }
           }
-          <div class="pair">
-            <mat-form-field subscriptSizing="dynamic">
-              <mat-label>Gauge</mat-label>
-              <mat-select [value]="s.gauge" (valueChange)="gauge($index, $event)">
-                @for (g of gauges; track g.gauge) {
-                  <mat-option [value]="g.gauge">{{ g.word }}</mat-option>
-                }
-              </mat-select>
-            </mat-form-field>
-            <button matButton type="button" [attr.aria-label]="'Take screw ' + ($index + 1) + ' away'" (click)="remove($index)">Away</button>
-          </div>
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>Gauge</mat-label>
+            <mat-select [value]="s.gauge" (valueChange)="gauge($index, $event)" panelWidth="auto">
+              <mat-select-trigger>#{{ s.gauge }}</mat-select-trigger>
+              @for (g of gauges; track g.gauge) {
+                <mat-option [value]="g.gauge">{{ g.word }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          <button matButton type="button" [attr.aria-label]="'Take screw ' + ($index + 1) + ' away'" (click)="remove($index)">Away</button>
         </div>
       } @empty {
         <p class="soft">None told yet.</p>

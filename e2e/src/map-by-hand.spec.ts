@@ -5,7 +5,12 @@ import { cleanSvg } from '@rinnovo/core/format';
 import { expectAccessible } from './axe.js';
 import { expect, FIRST, SECOND, test } from './workshop.js';
 
-type Box = { x: number; y: number; width: number; height: number };
+interface Box {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 const apart = (a: Box, b: Box): boolean =>
   a.x + a.width <= b.x + 0.5 || b.x + b.width <= a.x + 0.5 || a.y + a.height <= b.y + 0.5 || b.y + b.height <= a.y + 0.5;
 

@@ -19,8 +19,8 @@ export function addOpening(a: Anatomy, plate: string, as: { readonly id: string;
   if (p.openings.some((o) => o.id === as.id)) throw new RangeError(`${as.id} is there already`);
   const b = bounds([p.outline.outline]);
   const { width, height, corner } = FIRST_OPENING;
-  const fit = (wanted: number, room: number): number => Math.min(wanted, room * 0.6);
-  const [w, h] = [fit(width, b.maxX - b.minX), fit(height, b.maxY - b.minY)];
+  const within = (wanted: number, room: number): number => Math.min(wanted, room * 0.6);
+  const [w, h] = [within(width, b.maxX - b.minX), within(height, b.maxY - b.minY)];
   const outline = roundedRectangle(w, h, Math.min(corner, w / 2, h / 2), { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 });
   return withPlate(a, { ...p, openings: [...p.openings, { ...as, outline: told(outline), insert: null }] });
 }

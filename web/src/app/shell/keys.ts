@@ -30,6 +30,7 @@ export const KEY_MAP: readonly KeyLine[] = [
   { keys: 'u', does: 'Next unit: mm, inch fractions, decimal inch' },
   { keys: 'Tab, Shift Tab', does: 'Next and previous control' },
   { keys: 'Enter, Space', does: 'Open or choose what has the focus' },
-  { keys: 'Arrow keys', does: 'On the drawing in Cut: move the route by 0.1 mm; with Shift by 1 mm' },
+  { keys: 'Arrow keys', does: 'On a drawing: move what is chosen by 0.1 mm, with Shift by 1 mm; with nothing chosen, or with Alt, the paper' },
+  { keys: '+, −, 0', does: 'On a drawing: nearer, further, all of it' },
   { keys: 'Escape', does: 'Close what is open' },
 ];

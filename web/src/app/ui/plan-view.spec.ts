@@ -53,6 +53,20 @@ describe('the plan view', () => {
     expect(seen[0]?.to.x).toBe(-0.1);
   });
 
+  it('pans by arrow keys where nothing can be moved, and with Alt', async () => {
+    const seen = moves();
+    const x = (): number => Number(svg().getAttribute('viewBox')!.split(' ')[0]);
+    const [before, width] = [x(), Number(svg().getAttribute('viewBox')!.split(' ')[2])];
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', altKey: true }));
+    await fixture.whenStable();
+    expect(x()).toBeCloseTo(before + width / 12, 6);
+    fixture.componentRef.setInput('movable', false);
+    svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft' }));
+    await fixture.whenStable();
+    expect(x()).toBeCloseTo(before, 6);
+    expect(seen).toEqual([]);
+  });
+
   it('does not move what is locked', () => {
     fixture.componentRef.setInput('movable', false);
     const seen = moves();

@@ -76,7 +76,7 @@ const COARSE = 1;
 
 /**
  * A plan to scale in mm: fixed paths, one layer that may be moved, marks. It knows no store and no instrument.
- * Wheel and buttons zoom, dragging the paper pans, dragging the moving layer or arrow keys move it.
+ * Wheel, two fingers, + and − zoom; dragging the paper or arrow keys pan, with Alt also while something can be moved; dragging the moving layer or arrow keys move that.
  */
 @Component({
   selector: 'rn-plan-view',
@@ -166,7 +166,7 @@ export class PlanView {
     this.window.set(zoomed(f, factor, about ?? { x: f.x + f.width / 2, y: f.y + f.height / 2 }));
   }
 
-  protected fit(): void {
+  protected showAll(): void {
     this.window.set(this.frame());
   }
 
@@ -281,9 +281,15 @@ export class PlanView {
     const way = ways[event.key];
     if (event.key === '+' || event.key === '=') this.zoom(1 / 1.25);
     else if (event.key === '-') this.zoom(1.25);
-    else if (event.key === '0') this.fit();
-    if (!way || !this.movable()) return;
+    else if (event.key === '0') this.showAll();
+    if (!way) return;
     event.preventDefault();
+    if (!this.movable() || event.altKey) {
+      const f = this.window();
+      const side = f.width / (event.shiftKey ? 3 : 12);
+      this.window.set({ ...f, x: f.x + Math.sign(way.x) * side, y: f.y + Math.sign(way.y) * side });
+      return;
+    }
     const at = this.pose();
     const side = this.mirrored() ? -1 : 1;
     const to = { ...at, x: hundredth(at.x + side * way.x), y: hundredth(at.y + way.y) };

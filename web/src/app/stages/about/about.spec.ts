@@ -2,7 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import type { Instrument, Job } from '@rinnovo/contract';
 import { provideHeld } from '../../state/held';
-import { instrument as resource } from '../../state/resources';
+import { instrument as resource, jobs } from '../../state/resources';
 import { button, host, job, jobOnScreen, settle, type } from '../../../testing/job';
 import { IdentityForm } from './identity-form';
 import { JobForm } from './job-form';
@@ -73,6 +73,28 @@ describe('what is known of an instrument', () => {
     await fixture.whenStable();
     expect(host(fixture).querySelector('form > [role=alert]')!.textContent).toContain('still here');
     expect(label.value).toBe('Curlew');
+  });
+});
+
+describe('half-typed facts', () => {
+  it('stay when the instrument and its job come back from the server as they were', async () => {
+    TestBed.configureTestingModule({ providers: [...provideHeld(resource)] });
+    const { store } = jobOnScreen();
+    store.dispatch(resource.loaded({ of: 'i', data: one, version: 3 }));
+    const facts = TestBed.createComponent(IdentityForm);
+    const work = TestBed.createComponent(JobForm);
+    await facts.whenStable();
+    await work.whenStable();
+    await type(facts, '.grid input', 'Curl');
+    await type(facts, '.fact input', '198');
+    await type(work, 'input', 'Half a ti');
+    store.dispatch(resource.loaded({ of: 'i', data: structuredClone(one), version: 3 }));
+    store.dispatch(jobs.loaded({ of: 'i', data: [structuredClone(job)], version: null }));
+    await facts.whenStable();
+    await work.whenStable();
+    expect(host(facts).querySelector<HTMLInputElement>('.grid input')!.value).toBe('Curl');
+    expect(host(facts).querySelector<HTMLInputElement>('.fact input')!.value).toBe('198');
+    expect(host(work).querySelector<HTMLInputElement>('input')!.value).toBe('Half a ti');
   });
 });
 

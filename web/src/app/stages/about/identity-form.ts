@@ -9,6 +9,7 @@ import { IDENTITY_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { instrument, people } from '../../state/resources';
+import { same } from '../../ui/same';
 
 const TEXTS = ['label', 'maker', 'model', 'serial', 'notes'] as const;
 const BASES = ['seen', 'told', 'guessed'] as const;
@@ -99,7 +100,7 @@ export class IdentityForm {
   private readonly commands = inject(Commands);
   private readonly store = inject(Store);
   private readonly held = this.store.selectSignal(instrument.select);
-  private readonly known = computed(() => this.held().data);
+  private readonly known = computed(() => this.held().data, { equal: same });
   private readonly people = this.store.selectSignal(people.select);
   protected readonly texts = TEXTS.map((key) => ({
     key,
@@ -124,7 +125,7 @@ export class IdentityForm {
     const identity = Object.fromEntries(Object.entries(this.facts()).filter(([, f]) => f.value.trim() !== ''));
     return { ...i, ...trimmed, owner: this.owner(), identity };
   });
-  protected readonly changed = computed(() => JSON.stringify(this.next()) !== JSON.stringify(this.held().data));
+  protected readonly changed = computed(() => !same(this.next(), this.held().data));
 
   protected text(event: Event): string {
     return (event.target as HTMLInputElement).value;

@@ -10,6 +10,7 @@ import { featuresOf } from '@rinnovo/core/instrument';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
+import { same } from '../../ui/same';
 import { selectAnatomy, selectJob } from '../../state/selectors';
 
 const MONEY = /^\d{1,7}(?:[.,]\d{1,2})?$/;
@@ -50,7 +51,7 @@ export class JobForm {
   protected readonly look = linkedSignal(computed(() => this.job()?.look ?? ''));
   protected readonly kind = linkedSignal(computed(() => this.job()?.wish.kind ?? null));
   protected readonly reversible = linkedSignal(computed(() => this.job()?.wish.reversibleOnly ?? false));
-  protected readonly doNotTouch = linkedSignal<readonly string[]>(() => this.job()?.wish.doNotTouch ?? []);
+  protected readonly doNotTouch = linkedSignal<readonly string[]>(computed(() => this.job()?.wish.doNotTouch ?? [], { equal: same }));
   protected readonly budget = linkedSignal(computed(() => moneyText(this.job()?.limits.budget ?? null)));
   protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
   protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));

@@ -106,6 +106,32 @@ describe('the anatomy page', () => {
     expect(draft!.distances.map((d) => [d.from, d.to, d.value])).toEqual([[{ of: 'neck pocket', side: 'high' }, { of: 'route', side: 'low' }, 20]]);
   });
 
+  it('repeats a feature across in the unit that is typed, and says why it cannot', async () => {
+    await open('back cavity');
+    const [copies, step] = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-feature-form .small')] as [HTMLInputElement, HTMLInputElement];
+    const put = (input: HTMLInputElement, text: string): void => {
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+    };
+    put(copies, '2');
+    put(step, 'far');
+    button(fixture, 'Repeat').click();
+    await fixture.whenStable();
+    expect(draft).toBeNull();
+    expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('1 to 24 copies');
+    put(step, '1in');
+    const way = host(fixture).querySelector<HTMLSelectElement>('rn-feature-form .acts select')!;
+    way.value = 'across';
+    way.dispatchEvent(new Event('change'));
+    button(fixture, 'Repeat').click();
+    await fixture.whenStable();
+    const made = draft!.cavities.slice(-2).map((c) => middle(c.id));
+    expect(made.map(([x, y]) => [Math.round((x ?? 0) * 100) / 100, y])).toEqual([
+      [-24.6, 130],
+      [0.8, 130],
+    ]);
+  });
+
   it('chooses a feature by its line on the map, and refuses to take away what a pickup hangs in', async () => {
     const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
     view.chosen.emit({ id: 'window', at: { x: 0, y: 105 } });

@@ -30,7 +30,7 @@ import {
   type Condition,
   type HoleFace,
 } from '@rinnovo/core/instrument';
-import { isMeasured, type Dimension } from '@rinnovo/core/measure';
+import { isMeasured, parseLength, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
@@ -70,7 +70,9 @@ export class FeatureForm {
   protected readonly name = linkedSignal(computed(() => this.feature()?.of.name ?? ''));
   protected readonly condition = linkedSignal<Condition>(computed(() => this.feature()?.of.condition ?? 'sound'));
   protected readonly copies = signal('5');
-  protected readonly step = signal('25');
+  protected readonly step = linkedSignal((): string => (this.unit() === 'mm' ? '25' : '1'));
+  protected readonly unitWord = computed(() => (this.unit() === 'mm' ? 'mm' : 'in'));
+  protected readonly rowAlong = signal(true);
   protected readonly refusal = signal<string | null>(null);
   /** What is at its one size that a tool read: changed by a reading only. */
   protected readonly target = computed((): Target | null => {
@@ -206,18 +208,20 @@ export class FeatureForm {
     this.changed.emit(centreFeature(this.anatomy(), this.id()));
   }
 
-  /** A row of copies along the strings, each a step further. */
+  /** A row of copies along or across the strings, each a step further. */
   protected repeat(): void {
     const n = Number(this.copies());
-    const step = Number(this.step().replace(',', '.'));
-    if (!Number.isInteger(n) || n < 1 || n > 24 || !Number.isFinite(step) || step === 0) {
-      this.refusal.set('A row has 1 to 24 copies, a step apart');
+    const parsed = parseLength(this.step(), this.unit());
+    const step = parsed.ok ? parsed.mm : 0;
+    if (!Number.isInteger(n) || n < 1 || n > 24 || step === 0) {
+      this.refusal.set('A row has 1 to 24 copies, each a length on: 25, 1in, 10.5');
       return;
     }
     this.refusal.set(null);
     const name = this.feature()?.of.name ?? '';
     const as = Array.from({ length: n }, (_, i) => ({ id: fresh(this.id()), name: `${name} ${i + 2}` }));
-    this.changed.emit(repeatFeature(this.anatomy(), this.id(), as, 0, step));
+    const [dx, dy] = this.rowAlong() ? [0, step] : [step, 0];
+    this.changed.emit(repeatFeature(this.anatomy(), this.id(), as, dx, dy));
   }
 
   protected remove(): void {

@@ -9,6 +9,7 @@ const CORE_ROWS = [
   ['shape', 'quantity'],
   ['part'],
   ['instrument'],
+  ['survey'],
   ['operation'],
   ['check'],
   ['cut'],

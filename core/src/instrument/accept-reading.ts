@@ -1,18 +1,21 @@
 import { agree, isMeasured, type Dimension } from '../measure/index.js';
 import type { Reading, Target } from '../quantity/index.js';
-import { targetKey } from '../quantity/index.js';
+import { isState, targetKey } from '../quantity/index.js';
 import type { Anatomy, FeatureOutline } from './anatomy.js';
 import { dimensionAt, outlineAt, widthMismatch, withDimension, withOutline } from './dimension-at.js';
 
 /**
  * The anatomy after a reading is accepted. A reading that agrees with those it rests on adds its id: the value becomes
  * the mean and the limit the larger. One that disagrees replaces the value; both rows stay.
- * 41.50 ± 0.05 and 41.54 ± 0.05 give 41.52 ± 0.05. Throws RangeError for a place that is not there.
+ * 41.50 ± 0.05 and 41.54 ± 0.05 give 41.52 ± 0.05. A state is no dimension and changes none.
+ * Throws RangeError for a place that is not there.
  */
 export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: readonly Reading[]): Anatomy {
-  const now = dimensionAt(anatomy, reading.target);
+  const { target } = reading;
+  if (isState(target)) return anatomy;
+  const now = dimensionAt(anatomy, target);
   if (!now.exists) throw new RangeError('no such place on this instrument');
-  const key = targetKey(reading.target);
+  const key = targetKey(target);
   const basis = now.dimension?.basis;
   const ids = basis?.kind === 'readings' ? basis.ids : [];
   const restsOn = earlier.filter((r) => ids.includes(r.id) && targetKey(r.target) === key);
@@ -22,7 +25,7 @@ export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: reado
     limit: Math.max(...agreeing.map((r) => r.limit)),
     basis: { kind: 'readings', ids: agreeing.map((r) => r.id) },
   };
-  return vouch(withDimension(anatomy, reading.target, dimension), reading.target);
+  return vouch(withDimension(anatomy, target, dimension), target);
 }
 
 /** Two check widths that bear an outline out vouch for it: it is then as sure as the readings, where it was only told. */

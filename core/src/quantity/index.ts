@@ -1,2 +1,3 @@
 export * from './catalogue.js';
 export * from './reading.js';
+export * from './state.js';

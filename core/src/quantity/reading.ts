@@ -1,15 +1,19 @@
 import { agree } from '../measure/index.js';
 import type { Target } from './catalogue.js';
 import { targetKey } from './catalogue.js';
+import type { StateTarget } from './state.js';
+
+/** What can be read: a dimension of the anatomy or a state of the instrument. */
+export type AnyTarget = Target | StateTarget;
 
 /** One act of measuring, as taken; never changed afterwards. */
 export interface Reading {
   readonly id: string;
   readonly instrument: string;
-  readonly target: Target;
-  /** mm. */
+  readonly target: AnyTarget;
+  /** mm, or the unit of the state. */
   readonly value: number;
-  /** Limit of error of the tool used, mm. */
+  /** Limit of error of the tool used, in the same unit. */
   readonly limit: number;
   /** What was typed. */
   readonly raw: string;
@@ -31,7 +35,7 @@ export interface SecondReading {
  * Do two independent readings of a target agree? The later one must be blind; the newest pair decides,
  * so that after a disagreement a third reading can settle it.
  */
-export function secondReading(target: Target, readings: readonly Reading[]): SecondReading {
+export function secondReading(target: AnyTarget, readings: readonly Reading[]): SecondReading {
   const key = targetKey(target);
   const of = readings.filter((r) => targetKey(r.target) === key).sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
   const newest = of[of.length - 1];

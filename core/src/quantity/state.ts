@@ -1,0 +1,114 @@
+/** What a survey reads of an instrument's state, beside the dimensions of its anatomy. */
+export type StateId =
+  | 'stopSign'
+  | 'symptom'
+  | 'humidity'
+  | 'temperature'
+  | 'relief'
+  | 'action'
+  | 'nutGap'
+  | 'saddleTravel'
+  | 'edgeGap'
+  | 'intonation'
+  | 'pickupHeight'
+  | 'resistance'
+  | 'groundResistance'
+  | 'jointGap'
+  | 'rodTurns'
+  | 'fretRock'
+  | 'fretHeight'
+  | 'fretEnds'
+  | 'stringsOverTop'
+  | 'saddleShown'
+  | 'planeOverBridge'
+  | 'bridgeLift';
+
+/** A choice is kept as the number of its answer. */
+export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'turns' | 'choice';
+
+/** Of what there is one value each. */
+export type PlaceKind = 'sign' | 'symptom' | 'room' | 'neck' | 'string' | 'edge' | 'fret' | 'pickup' | 'pickup side' | 'metal' | 'bridge';
+
+/** What reads it, where that is no length tool of the shop. */
+export type StateTool =
+  'eye' | 'ear' | 'finger' | 'hygrometer' | 'thermometer' | 'feeler gauge' | 'string gauge' | 'calliper' | 'rule' | 'tuner' | 'meter' | 'rod key' | 'rocker';
+
+export interface StateQuantity {
+  readonly id: StateId;
+  readonly unit: StateUnit;
+  /** Outside this range nothing can be. [memory] */
+  readonly min: number;
+  readonly max: number;
+  readonly of: PlaceKind;
+  readonly by: StateTool;
+  /** Usual limit of error of that tool, in the unit; 0.5 of a choice: it is one or the other. [memory] */
+  readonly limit: number;
+  /** A part of the value that the limit is besides, for a meter. */
+  readonly share?: number;
+  /** The answers of a choice, in the order of their numbers. */
+  readonly choices?: readonly string[];
+}
+
+const q = (id: StateId, unit: StateUnit, min: number, max: number, of: PlaceKind, by: StateTool, limit: number, share?: number): StateQuantity => ({
+  id,
+  unit,
+  min,
+  max,
+  of,
+  by,
+  limit,
+  ...(share === undefined ? {} : { share }),
+});
+const choice = (id: StateId, of: PlaceKind, by: StateTool, choices: readonly string[]): StateQuantity => ({
+  id,
+  unit: 'choice',
+  min: 0,
+  max: choices.length - 1,
+  of,
+  by,
+  limit: 0.5,
+  choices,
+});
+
+/** Every quantity of a survey. A hygrometer is at best ±3 % [trade]; a meter 1 % and 3 digits [trade]; the other limits from memory. */
+export const STATES: Readonly<Record<StateId, StateQuantity>> = {
+  stopSign: choice('stopSign', 'sign', 'eye', ['no', 'yes']),
+  symptom: choice('symptom', 'symptom', 'ear', ['no', 'yes']),
+  humidity: q('humidity', '%', 5, 95, 'room', 'hygrometer', 3),
+  temperature: q('temperature', '°C', -5, 45, 'room', 'thermometer', 1),
+  relief: q('relief', 'mm', -2, 3, 'neck', 'feeler gauge', 0.03),
+  action: q('action', 'mm', 0.3, 8, 'string', 'string gauge', 0.1),
+  nutGap: q('nutGap', 'mm', 0, 2, 'string', 'feeler gauge', 0.03),
+  saddleTravel: q('saddleTravel', '%', 0, 100, 'string', 'eye', 5),
+  edgeGap: q('edgeGap', 'mm', 0, 12, 'edge', 'calliper', 0.1),
+  intonation: q('intonation', 'cents', -60, 60, 'string', 'tuner', 1),
+  pickupHeight: q('pickupHeight', 'mm', 0.2, 10, 'pickup side', 'calliper', 0.1),
+  resistance: q('resistance', 'kΩ', 0, 1500, 'pickup', 'meter', 0.03, 0.01),
+  groundResistance: q('groundResistance', 'Ω', 0, 1500, 'metal', 'meter', 0.3, 0.01),
+  jointGap: q('jointGap', 'mm', 0, 4, 'neck', 'feeler gauge', 0.03),
+  rodTurns: q('rodTurns', 'turns', 0, 6, 'neck', 'rod key', 0.125),
+  fretRock: q('fretRock', 'mm', 0, 1, 'fret', 'rocker', 0.01),
+  fretHeight: q('fretHeight', 'mm', 0, 2, 'fret', 'calliper', 0.05),
+  fretEnds: choice('fretEnds', 'neck', 'finger', ['nothing felt', 'lumps of finish', 'sharp along both sides', 'sharp on one side or a few']),
+  stringsOverTop: q('stringsOverTop', 'mm', 2, 40, 'bridge', 'rule', 0.25),
+  saddleShown: q('saddleShown', 'mm', 0, 12, 'bridge', 'calliper', 0.1),
+  planeOverBridge: q('planeOverBridge', 'mm', -12, 12, 'bridge', 'rule', 0.25),
+  bridgeLift: q('bridgeLift', 'mm', 0, 60, 'bridge', 'feeler gauge', 0.5),
+};
+
+/** A state of an instrument at one of its places. */
+export interface StateTarget {
+  readonly quantity: StateId;
+  readonly feature: string;
+  readonly part?: string;
+}
+
+export function isState(t: { readonly quantity: string }): t is StateTarget {
+  return t.quantity in STATES;
+}
+
+/** The usual limit of error of a value, in its unit: a meter's 8 kΩ is ±0.11 [trade]. */
+export function usualLimit(quantity: StateId, value: number): number {
+  const { limit, share } = STATES[quantity];
+  return limit + (share ?? 0) * Math.abs(value);
+}

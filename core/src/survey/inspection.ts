@@ -1,0 +1,61 @@
+import type { StateId, StateTarget } from '../quantity/index.js';
+import { placesOf, type Surveyed } from './places.js';
+import type { StateOf, Told } from './state-of.js';
+
+/** The rounds of an inspection: strings on and played, measured, still closed, strings off. */
+export type RoundId = 'stop' | 'room' | 'played' | 'stringsOn' | 'closed' | 'stringsOff';
+
+/** In which order a survey asks [trade: docs/trade.md, order of inspection]. */
+const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
+  ['stop', ['stopSign']],
+  ['room', ['humidity', 'temperature']],
+  ['played', ['symptom']],
+  ['stringsOn', ['relief', 'action', 'nutGap', 'edgeGap', 'saddleTravel', 'stringsOverTop', 'saddleShown', 'planeOverBridge', 'pickupHeight', 'intonation']],
+  ['closed', ['resistance', 'groundResistance']],
+  ['stringsOff', ['jointGap', 'rodTurns', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift']],
+];
+
+/** One quantity at all of its places. */
+export interface Step {
+  readonly quantity: StateId;
+  readonly places: readonly StateTarget[];
+}
+
+export interface Round {
+  readonly id: RoundId;
+  readonly steps: readonly Step[];
+}
+
+/** The rounds and steps of this instrument: what it does not have is not asked. */
+export function inspectionOf(s: Surveyed): readonly Round[] {
+  return ROUNDS.map(([id, quantities]) => ({
+    id,
+    steps: quantities.map((quantity) => ({ quantity, places: placesOf(quantity, s) })).filter((x) => x.places.length > 0),
+  })).filter((r) => r.steps.length > 0);
+}
+
+/** What of a kind is judged before what: nothing downstream is judged while something upstream is wrong [trade]. */
+const CHAIN: readonly (readonly StateId[])[] = [
+  ['humidity'],
+  ['jointGap'],
+  ['relief'],
+  ['fretRock', 'fretHeight'],
+  ['nutGap'],
+  ['action', 'saddleTravel'],
+  ['pickupHeight'],
+  ['intonation'],
+];
+
+/** Judged as soon as the room is right, whatever else is. */
+const AFTER_ROOM: ReadonlySet<StateId> = new Set<StateId>(['fretEnds', 'stringsOverTop', 'saddleShown', 'planeOverBridge']);
+
+/** What has to be put right before a state can be judged: the first thing upstream that is outside its aim; null: it can be judged. */
+export function waitsFor(id: StateId, state: StateOf): Told | null {
+  const row = AFTER_ROOM.has(id) ? 1 : CHAIN.findIndex((r) => r.includes(id));
+  if (row < 1) return null;
+  for (const upstream of CHAIN.slice(0, row).flat()) {
+    const wrong = state.of(upstream).find((t) => t.standing === 'low' || t.standing === 'high');
+    if (wrong) return wrong;
+  }
+  return null;
+}

@@ -1,0 +1,199 @@
+import type { StateId } from '../quantity/index.js';
+import { familyOf } from './places.js';
+import type { StateOf, Told } from './state-of.js';
+
+export type Severity = 'leave' | 'watch' | 'put right' | 'stop';
+
+export type RuleId =
+  | 'stopNow'
+  | 'roomDry'
+  | 'roomWet'
+  | 'jointOpen'
+  | 'neckBeyondRod'
+  | 'backBow'
+  | 'reliefLow'
+  | 'reliefHigh'
+  | 'rodAtEnd'
+  | 'fullLevel'
+  | 'spotLevel'
+  | 'refret'
+  | 'oneLevelLeft'
+  | 'fretEndsDry'
+  | 'fretEndsLumps'
+  | 'fretEndsBevel'
+  | 'nutHigh'
+  | 'nutLow'
+  | 'neckAngle'
+  | 'overAngled'
+  | 'saddleAtEnd'
+  | 'actionHigh'
+  | 'actionLow'
+  | 'neckReset'
+  | 'topSunken'
+  | 'bridgeLifting'
+  | 'neckShifted'
+  | 'edgeNarrow'
+  | 'pickupNear'
+  | 'pickupFar'
+  | 'intonationOff'
+  | 'coilOpen'
+  | 'coilShorted'
+  | 'setUneven'
+  | 'groundOpen'
+  | 'buzzOpen'
+  | 'buzzLowFrets'
+  | 'buzzHighFrets'
+  | 'buzzOneNote'
+  | 'sourFirst'
+  | 'allSharp'
+  | 'stringSlips'
+  | 'sharpAfterBend'
+  | 'crackle'
+  | 'humFalls'
+  | 'humStays';
+
+/** A condition over readings: what speaks for it, or nothing. `quantity` tells what must be settled before. `causes`: what it may come from, the likeliest first. */
+export interface Rule {
+  readonly id: RuleId;
+  readonly severity: Severity;
+  readonly quantity: StateId | null;
+  readonly causes: readonly RuleId[];
+  readonly when: (s: StateOf) => readonly Told[];
+}
+
+const high = (id: StateId) => (s: StateOf) => s.of(id).filter((t) => t.standing === 'high');
+const low = (id: StateId) => (s: StateOf) => s.of(id).filter((t) => t.standing === 'low');
+const surely = (id: StateId, is: (least: number, most: number) => boolean) => (s: StateOf) =>
+  s.of(id).filter((t) => is(t.reading.value - t.reading.limit, t.reading.value + t.reading.limit));
+const answered = (id: StateId, answer: number) => (s: StateOf) => s.of(id).filter((t) => t.reading.value === answer);
+const heard = (feature: string) => (s: StateOf) => s.of('symptom').filter((t) => t.target.feature === feature && t.reading.value === 1);
+/** Both, or nothing. */
+const and = (a: (s: StateOf) => readonly Told[], b: (s: StateOf) => readonly Told[]) => (s: StateOf) => {
+  const [x, y] = [a(s), b(s)];
+  return x.length > 0 && y.length > 0 ? [...x, ...y] : [];
+};
+const acoustic = (s: StateOf): boolean => familyOf(s.surveyed.kind) === 'acoustic';
+
+/** More high frets than this are levelled all together [memory]. */
+const SPOT_FRETS = 3;
+/** Below this height a fret is replaced, mm [trade]. */
+const REFRET = 0.6;
+/** More relief than this is no matter of set-up, mm [trade]. */
+const BEYOND_ROD = 1;
+/** The two edges are equal within this, mm [trade]. */
+const EDGES_EQUAL = 0.5;
+/** A coil above this is open, below the other shorted, kΩ [memory]. */
+const OPEN = 200;
+const SHORTED = 0.05;
+/** Less saddle than this under a low fret plane: neck reset, mm [memory]. */
+const SADDLE_LEFT = 2;
+
+const rule = (id: RuleId, severity: Severity, quantity: StateId | null, when: Rule['when'], ...causes: readonly RuleId[]): Rule => ({
+  id,
+  severity,
+  quantity,
+  causes,
+  when,
+});
+
+/** The pickups from the neck to the bridge whose resistance goes the wrong way: the neck's is not below the bridge's. */
+function uneven(s: StateOf): readonly Told[] {
+  const y = (t: Told): number => s.surveyed.anatomy.positions.find((p) => p.id === t.target.feature)?.at.y ?? 0;
+  const coils = [...s.of('resistance')].filter((t) => t.reading.value > SHORTED && t.reading.value < OPEN).sort((a, b) => y(a) - y(b));
+  const [neck, bridge] = [coils[0], coils.at(-1)];
+  if (!neck || !bridge || neck === bridge) return [];
+  return neck.reading.value - neck.reading.limit > bridge.reading.value + bridge.reading.limit ? [neck, bridge] : [];
+}
+
+function shifted(s: StateOf): readonly Told[] {
+  const [bass, treble] = [s.at('edgeGap', 'bass edge'), s.at('edgeGap', 'treble edge')];
+  if (!bass || !treble) return [];
+  const off = Math.abs(bass.reading.value - treble.reading.value);
+  return off - bass.reading.limit - treble.reading.limit > EDGES_EQUAL ? [bass, treble] : [];
+}
+
+/** The rules, upstream first. Common practice, no source, where docs/trade.md says nothing else. */
+export const RULES: readonly Rule[] = [
+  rule('stopNow', 'stop', null, answered('stopSign', 1)),
+  rule('roomDry', 'put right', null, low('humidity')),
+  rule('roomWet', 'put right', null, high('humidity')),
+  rule('jointOpen', 'put right', 'jointGap', high('jointGap')),
+  rule(
+    'neckBeyondRod',
+    'stop',
+    'relief',
+    surely('relief', (least) => least > BEYOND_ROD),
+  ),
+  rule('rodAtEnd', 'put right', 'relief', and(high('relief'), low('rodTurns'))),
+  rule(
+    'backBow',
+    'put right',
+    'relief',
+    surely('relief', (_, most) => most < 0),
+    'roomWet',
+  ),
+  rule('reliefLow', 'put right', 'relief', (s) => low('relief')(s).filter((t) => t.reading.value + t.reading.limit >= 0)),
+  rule('reliefHigh', 'put right', 'relief', (s) => high('relief')(s).filter((t) => t.reading.value - t.reading.limit <= BEYOND_ROD), 'rodAtEnd'),
+  rule('fullLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length > SPOT_FRETS ? high('fretRock')(s) : [])),
+  rule('spotLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length <= SPOT_FRETS ? high('fretRock')(s) : [])),
+  rule(
+    'refret',
+    'put right',
+    'fretHeight',
+    surely('fretHeight', (_, most) => most < REFRET),
+  ),
+  rule('oneLevelLeft', 'watch', 'fretHeight', (s) => low('fretHeight')(s).filter((t) => t.reading.value + t.reading.limit >= REFRET)),
+  rule('fretEndsDry', 'put right', 'fretEnds', answered('fretEnds', 2), 'roomDry'),
+  rule('fretEndsLumps', 'put right', 'fretEnds', answered('fretEnds', 1)),
+  rule('fretEndsBevel', 'put right', 'fretEnds', answered('fretEnds', 3)),
+  rule('nutHigh', 'put right', 'nutGap', high('nutGap')),
+  rule('nutLow', 'put right', 'nutGap', low('nutGap')),
+  rule(
+    'neckReset',
+    'put right',
+    'planeOverBridge',
+    and(
+      low('planeOverBridge'),
+      surely('saddleShown', (_, most) => most < SADDLE_LEFT),
+    ),
+    'roomDry',
+    'roomWet',
+  ),
+  rule('topSunken', 'watch', 'stringsOverTop', (s) => (acoustic(s) ? low('stringsOverTop')(s) : []), 'roomDry'),
+  rule('bridgeLifting', 'stop', null, high('bridgeLift')),
+  rule('neckAngle', 'put right', 'action', and(high('action'), low('saddleTravel')), 'reliefHigh', 'jointOpen'),
+  rule('overAngled', 'put right', 'action', and(low('action'), high('saddleTravel'))),
+  rule('saddleAtEnd', 'watch', 'saddleTravel', (s) => [...low('saddleTravel')(s), ...high('saddleTravel')(s)], 'neckAngle', 'overAngled'),
+  rule('actionHigh', 'put right', 'action', high('action'), 'reliefHigh', 'neckAngle', 'neckReset', 'nutHigh'),
+  rule('actionLow', 'put right', 'action', low('action'), 'backBow', 'reliefLow', 'overAngled', 'topSunken'),
+  rule('neckShifted', 'put right', null, shifted, 'jointOpen'),
+  rule('edgeNarrow', 'watch', null, low('edgeGap'), 'neckShifted'),
+  rule('pickupNear', 'put right', 'pickupHeight', low('pickupHeight')),
+  rule('pickupFar', 'watch', 'pickupHeight', high('pickupHeight')),
+  rule('intonationOff', 'put right', 'intonation', (s) => [...low('intonation')(s), ...high('intonation')(s)], 'nutHigh', 'actionHigh', 'reliefHigh'),
+  rule(
+    'coilOpen',
+    'put right',
+    null,
+    surely('resistance', (least) => least > OPEN),
+  ),
+  rule(
+    'coilShorted',
+    'put right',
+    null,
+    surely('resistance', (_, most) => most < SHORTED),
+  ),
+  rule('setUneven', 'leave', null, uneven),
+  rule('groundOpen', 'put right', null, high('groundResistance')),
+  rule('buzzOpen', 'put right', 'nutGap', heard('buzz on open strings only'), 'nutLow'),
+  rule('buzzLowFrets', 'put right', 'relief', heard('buzz at frets 1 to 5'), 'backBow', 'reliefLow', 'spotLevel', 'fullLevel'),
+  rule('buzzHighFrets', 'put right', 'relief', heard('buzz from the 12th up'), 'reliefHigh', 'jointOpen', 'fullLevel', 'spotLevel'),
+  rule('buzzOneNote', 'put right', 'fretRock', heard('buzz at one note'), 'spotLevel', 'fullLevel'),
+  rule('sourFirst', 'put right', 'nutGap', heard('sour first-position chords'), 'nutHigh'),
+  rule('allSharp', 'put right', 'nutGap', heard('all fretted notes sharp alike'), 'nutHigh'),
+  rule('stringSlips', 'put right', null, heard('first string slips off'), 'neckShifted', 'edgeNarrow'),
+  rule('sharpAfterBend', 'put right', 'nutGap', heard('sharp after a bend or dive')),
+  rule('crackle', 'put right', null, heard('crackle on turning')),
+  rule('humFalls', 'leave', null, heard('hum that falls on touching strings')),
+  rule('humStays', 'put right', null, heard('hum that does not fall on touching strings'), 'groundOpen'),
+];

@@ -1,0 +1,42 @@
+import { isState, STATES, targetKey, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
+import { aimFor, standing, type Aim, type Standing } from './aims.js';
+import { placesOf, type Surveyed } from './places.js';
+
+/** A state with its newest reading and how it stands. */
+export interface Told {
+  readonly target: StateTarget;
+  readonly reading: Reading;
+  readonly aim: Aim | null;
+  readonly standing: Standing;
+}
+
+/** What the readings say of an instrument now: the newest of each place. */
+export interface StateOf {
+  readonly surveyed: Surveyed;
+  readonly told: readonly Told[];
+  readonly of: (id: StateId) => readonly Told[];
+  readonly at: (id: StateId, feature: string, part?: string) => Told | null;
+}
+
+/** The newest reading of every state; an older one at the same place no longer counts, and one at a place that is not there never did. */
+export function stateOf(surveyed: Surveyed, readings: readonly Reading[]): StateOf {
+  const newest = new Map<string, Reading>();
+  for (const r of readings) {
+    if (!isState(r.target)) continue;
+    const key = targetKey(r.target);
+    const old = newest.get(key);
+    if (!old || old.at < r.at || (old.at === r.at && old.id < r.id)) newest.set(key, r);
+  }
+  const told = (Object.keys(STATES) as StateId[])
+    .flatMap((id) => placesOf(id, surveyed))
+    .flatMap((target): readonly Told[] => {
+      const reading = newest.get(targetKey(target));
+      if (!reading) return [];
+      const aim = aimFor(target, surveyed);
+      return [{ target, reading, aim, standing: aim ? standing(reading.value, reading.limit, aim) : 'within' }];
+    });
+  const byId = new Map<StateId, Told[]>();
+  for (const t of told) byId.set(t.target.quantity, [...(byId.get(t.target.quantity) ?? []), t]);
+  const of = (id: StateId): readonly Told[] => byId.get(id) ?? [];
+  return { surveyed, told, of, at: (id, feature, part) => of(id).find((t) => t.target.feature === feature && t.target.part === part) ?? null };
+}

@@ -1,6 +1,6 @@
 import type { Loose } from './loose.js';
 import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type SettingKey } from '@rinnovo/core/operation';
-import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
+import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import type { Plan } from '@rinnovo/core/check';
 import Joi from 'joi';
@@ -21,13 +21,17 @@ import {
 import { outline } from './shapes.js';
 import { count, localId, limit, mm, note, text, uuid } from './scalars.js';
 
-export const target = Joi.object<Target>({
-  quantity: Joi.string()
-    .valid(...Object.keys(QUANTITIES))
-    .required(),
-  feature: localId.required(),
-  part: localId,
-});
+const place = { feature: localId.required(), part: localId };
+const named = (quantities: object) =>
+  Joi.string()
+    .valid(...Object.keys(quantities))
+    .required();
+
+/** A dimension or a state, and where. */
+export const target = Joi.alternatives<AnyTarget>().try(
+  Joi.object<Target>({ quantity: named(QUANTITIES), ...place }),
+  Joi.object<StateTarget>({ quantity: named(STATES), ...place }),
+);
 
 export const person = Joi.object<Loose<Person>, true>({
   id: uuid.required(),
@@ -120,7 +124,7 @@ export const reviseAnatomy = Joi.object<Loose<ReviseAnatomy>, true>({ document: 
 /** A reading as the bench sends it; person and time are the server's. */
 export interface TakeReading {
   readonly instrument: string;
-  readonly target: Target;
+  readonly target: AnyTarget;
   readonly value: number;
   readonly limit: number;
   readonly raw: string;
@@ -131,7 +135,8 @@ export interface TakeReading {
 export const takeReading = Joi.object<Loose<TakeReading>, true>({
   instrument: uuid.required(),
   target: target.required(),
-  value: mm.min(0).required(),
+  // °C, cents and a back bow are below 0; what can be is the quantity's to say
+  value: mm.required(),
   limit: limit.greater(0).required(),
   raw: Joi.string().trim().min(1).max(80).required(),
   tool: localId.required(),

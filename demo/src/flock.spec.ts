@@ -1,6 +1,9 @@
 import { anatomy, instrument, keepOutline } from '@rinnovo/contract';
 import { cleanSvg } from '@rinnovo/core/format';
 import { doubtsOf, solvePositions } from '@rinnovo/core/instrument';
+import { isState } from '@rinnovo/core/quantity';
+import { findingsOf, isPlace, stateOf } from '@rinnovo/core/survey';
+import { ids } from './ids.js';
 import { demoWorkshop } from './index.js';
 
 describe('the demo’s instruments', () => {
@@ -29,6 +32,25 @@ describe('the demo’s instruments', () => {
         .withContext(a.instrument)
         .toEqual([]);
     }
+  });
+
+  it('are surveyed in part: one with three symptoms of one cause, one that a dry room holds up', () => {
+    const found = (id: string) => {
+      const one = demoWorkshop.instruments.find((i) => i.id === id)!;
+      const document = demoWorkshop.anatomies.find((a) => a.instrument === id)!.document;
+      const readings = demoWorkshop.readings.filter((r) => r.instrument === id);
+      for (const r of readings)
+        if (isState(r.target))
+          expect(isPlace(r.target, { anatomy: document, kind: one.kind }))
+            .withContext(r.raw)
+            .toBeTrue();
+      return findingsOf(stateOf({ anatomy: document, kind: one.kind }, readings));
+    };
+    const left = found(ids.left);
+    expect(left.find((f) => f.rule === 'reliefHigh')!.explains.length).toBe(3);
+    const dry = found(ids.acoustic);
+    expect(dry.find((f) => f.rule === 'fretEndsDry')!.waitsFor!.target.quantity).toBe('humidity');
+    expect(dry[0]!.rule).toBe('roomDry');
   });
 
   it('leave templates in the drawer that would pass the door too', () => {

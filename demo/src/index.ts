@@ -7,6 +7,7 @@ import { drawer } from './drawer.js';
 import { flock, flockAnatomies } from './flock.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
+import { states } from './states.js';
 import { tools } from './tools.js';
 
 /** An invented workshop, as rows. */
@@ -114,6 +115,7 @@ export const demoWorkshop: DemoWorkshop = {
     reading(2, ids.first, backDepth, 12, ids.depthGauge, 8),
     reading(3, ids.second, thickness, 39, ids.calliper, 31),
     reading(4, ids.second, backDepth, 18.5, ids.depthGauge, 34),
+    ...states,
   ],
   plans: [
     { job: ids.jobFirst, revision: 1, plan },

@@ -6,3 +6,4 @@ export * from './remedies.js';
 export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';
+export * from './survey.js';

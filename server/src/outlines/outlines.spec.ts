@@ -62,7 +62,8 @@ describe('the drawer', () => {
       seen.push(...body.items.map((o) => o.name));
       after = body.next === null ? '' : `&after=${encodeURIComponent(body.next)}`;
     } while (after !== '');
-    expect(seen.slice(0, 3)).toEqual(['a 1', 'a 2', 'a 3']);
+    expect(seen.filter((name) => /^a \d$/.test(name))).toEqual(['a 1', 'a 2', 'a 3']);
+    expect(seen).toEqual([...seen].sort());
     expect([...new Set(seen)].length).toBe(seen.length);
     expect((await w.get('/api/outlines?after=%00')).status).toBe(400);
   });

@@ -1,10 +1,12 @@
 import { blindSession, idParam, pageQuery, takeReading } from '@rinnovo/contract';
-import { acceptReading, dimensionAt } from '@rinnovo/core/instrument';
-import { QUANTITIES, secondReading, targetKey, type Reading } from '@rinnovo/core/quantity';
+import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
+import { isPlace } from '@rinnovo/core/survey';
+import { isState, QUANTITIES, secondReading, STATES, targetKey, type AnyTarget, type Reading } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
 import { addRevision, anatomyOf, lockRevision } from '../anatomy/queries.js';
+import { instrumentById } from '../instruments/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
@@ -23,12 +25,12 @@ export function readingRoutes(db: Knex): Router {
         const newest = await lockRevision(trx, body.instrument);
         const now = await anatomyOf(trx, body.instrument);
         const key = targetKey(body.target);
-        if (!dimensionAt(now.document, body.target).exists)
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
-        const range = QUANTITIES[body.target.quantity];
-        if (body.value < range.min || body.value > range.max) {
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/value', detail: `must be between ${range.min} and ${range.max} mm` }] });
-        }
+        await demandPlace(trx, body.instrument, now.document, body.target);
+        const { min, max, unit } = isState(body.target) ? STATES[body.target.quantity] : QUANTITIES[body.target.quantity];
+        if (body.value < min || body.value > max || (unit === 'choice' && !Number.isInteger(body.value)))
+          throw new ProblemError('cannot-be', {
+            errors: [{ pointer: '/value', detail: `must be ${unit === 'choice' ? 'a whole number ' : ''}between ${min} and ${max} ${unit}` }],
+          });
         if (body.session !== null) {
           const closed = await trx('blind_sessions')
             .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
@@ -49,9 +51,12 @@ export function readingRoutes(db: Knex): Router {
           write_id: writeId,
         });
         const reading = (await readingsOf(trx, body.instrument)).find((r) => r.id === params.id) as Reading;
+        const second = secondReading(body.target, [...earlier, reading]).state;
+        // a state changes no dimension, and so makes no revision
+        if (isState(body.target)) return { status: 201, body: { reading, revision: now, second } };
         const document = acceptReading(now.document, reading, earlier);
         const revision = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
-        return { status: 201, body: { reading, revision, second: secondReading(body.target, [...earlier, reading]).state } };
+        return { status: 201, body: { reading, revision, second } };
       },
     }),
   );
@@ -64,8 +69,7 @@ export function readingRoutes(db: Knex): Router {
       run: async ({ params, body }, { trx, person, writeId }) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
         const now = await anatomyOf(trx, body.instrument);
-        if (!dimensionAt(now.document, body.target).exists)
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
+        await demandPlace(trx, body.instrument, now.document, body.target);
         await openSession(trx, body, targetKey(body.target), person, writeId);
         return { status: 201, body };
       },
@@ -84,6 +88,12 @@ export function readingRoutes(db: Knex): Router {
     }),
   );
   return router;
+}
+
+/** Throws 422 for a dimension or a state of something that this instrument does not have. */
+async function demandPlace(trx: Knex, instrument: string, anatomy: Anatomy, target: AnyTarget): Promise<void> {
+  const there = isState(target) ? isPlace(target, { anatomy, kind: (await instrumentById(trx, instrument)).kind }) : dimensionAt(anatomy, target).exists;
+  if (!there) throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
 }
 
 /** Routes below /api/instruments/:id/readings. */

@@ -26,6 +26,12 @@ export const instrumentRoutes: Routes = [
       { path: '', pathMatch: 'full', redirectTo: 'survey' },
       { path: 'about', title: 'About · Rinnovo', loadComponent: () => import('./about/about-page').then((m) => m.AboutPage) },
       { path: 'anatomy', title: 'Anatomy · Rinnovo', loadComponent: () => import('./anatomy/anatomy-page').then((m) => m.AnatomyPage) },
+      {
+        path: 'survey/inspection',
+        title: 'Inspection · Rinnovo',
+        loadComponent: () => import('./survey/inspection-page').then((m) => m.InspectionPage),
+      },
+      { path: 'survey/findings', title: 'Findings · Rinnovo', loadComponent: () => import('./survey/findings-page').then((m) => m.FindingsPage) },
       { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
       { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },
       { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },

@@ -18,7 +18,7 @@ import type { StepCard } from '@rinnovo/core/gate';
 import { retold, type Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import type { Target } from '@rinnovo/core/quantity';
+import { STATES, usualLimit, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
@@ -30,6 +30,13 @@ export interface Typed {
   readonly value: number;
   readonly raw: string;
   readonly tool: MeasuringTool;
+}
+
+/** A state as typed, in its unit. */
+export interface StateReading {
+  readonly target: StateTarget;
+  readonly value: number;
+  readonly raw: string;
 }
 
 const seenOf = (verdicts: readonly Verdict[]): readonly SeenNumber[] => verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
@@ -101,6 +108,21 @@ export class Commands {
     const { body: answer } = await firstValueFrom(this.api.create<{ second: string }>(`/readings/${crypto.randomUUID()}`, body));
     this.reloadInstrument(instrument);
     return answer.second;
+  }
+
+  /** States, one after another; each that is in is told at once, so that what fails after it is not kept twice. */
+  async takeStates(instrument: string, list: readonly StateReading[], kept: (one: StateReading) => void): Promise<void> {
+    try {
+      for (const one of list) {
+        const { target, value, raw } = one;
+        const { by } = STATES[target.quantity];
+        const body = { instrument, target, value, limit: usualLimit(target.quantity, value), raw, tool: by, session: null };
+        await firstValueFrom(this.api.create(`/readings/${crypto.randomUUID()}`, body));
+        kept(one);
+      }
+    } finally {
+      this.store.dispatch(readings.load({ of: instrument }));
+    }
   }
 
   async beginBlind(instrument: string, target: Target, tool: string): Promise<string> {

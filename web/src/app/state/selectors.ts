@@ -1,11 +1,14 @@
 import { createSelector } from '@ngrx/store';
+import type { ToldReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import type { PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
+import type { Reading } from '@rinnovo/core/quantity';
+import { stateOf } from '@rinnovo/core/survey';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, jobs, ledger, parts, shop, work } from './resources';
+import { anatomy, instrument, jobs, ledger, parts, readings, shop, work } from './resources';
 import { resultsFeature } from './results.feature';
 
 export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
@@ -32,6 +35,16 @@ export const selectStateKey = createSelector(
   shop.select,
   (a, p, s) => `${a.of ?? ''}/${a.version ?? 0}/${Object.keys(p.data ?? {}).length}/${s.data?.version ?? 0}`,
 );
+
+/** What the readings say of the instrument's state; null until it is here. */
+export const selectSurvey = createSelector(selectAnatomy, instrument.select, readings.select, (a, i, r) =>
+  a && i.data ? stateOf({ anatomy: a, kind: i.data.kind }, (r.data ?? []).flatMap(readable)) : null,
+);
+
+/** A reading that is being taken again blind says nothing meanwhile. */
+function readable(r: ToldReading): readonly Reading[] {
+  return r.value === null || r.raw === null ? [] : [{ ...r, value: r.value, raw: r.raw }];
+}
 
 export const selectTools = createSelector(shop.select, (s) => s.data?.tools ?? []);
 /** All that the worker computes from, in one piece: never half of an old and half of a new state. */

@@ -13,6 +13,7 @@ import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
 import { ReadingEntry } from './reading-entry';
+import { SurveyNav } from './survey-nav';
 
 const STATE = {
   none: { sign: '?', word: 'not read' },
@@ -24,7 +25,7 @@ const STATE = {
 /** The map to scale and the readings: first what the planned cut rests on. */
 @Component({
   selector: 'rn-survey-page',
-  imports: [MatButtonModule, MatButtonToggleModule, PlanView, ReadingEntry],
+  imports: [MatButtonModule, MatButtonToggleModule, PlanView, ReadingEntry, SurveyNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey-page.html',
   styleUrl: './survey-page.scss',

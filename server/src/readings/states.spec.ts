@@ -1,0 +1,48 @@
+// States of an instrument: kept beside its dimensions, and never part of its anatomy.
+import { randomUUID } from 'node:crypto';
+import { demoWorkshop } from '@rinnovo/demo';
+import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
+
+const instrument = demoWorkshop.instruments[0]!.id;
+
+describe('a state that is read', () => {
+  let w: TestWorkshop;
+  beforeAll(async () => (w = await testWorkshop()), 30_000);
+  afterAll(() => w.close());
+
+  const read = (target: object, value: number) =>
+    w.create(`/api/readings/${randomUUID()}`, { instrument, target, value, limit: 0.1, raw: String(value), tool: 'string gauge', session: null });
+  const revisions = async (): Promise<number> => (await w.db('anatomy_revisions').where({ instrument })).length;
+
+  it('is kept with its place and changes no dimension', async () => {
+    const before = await revisions();
+    const made = await read({ quantity: 'action', feature: 'string 6' }, 2.3);
+    expect(made.status).toBe(201);
+    expect((made.body as { second: string }).second).toBe('one');
+    expect(await revisions()).toBe(before);
+    const { items } = (await w.get(`/api/instruments/${instrument}/readings?limit=200`)).body as { items: { target: object; value: number }[] };
+    expect(items.at(-1)).toEqual(jasmine.objectContaining({ target: { quantity: 'action', feature: 'string 6' }, value: 2.3 }));
+  });
+
+  it('may be below nothing where that can be: a back bow, flat notes, frost', async () => {
+    expect((await read({ quantity: 'relief', feature: 'neck' }, -0.1)).status).toBe(201);
+    expect((await read({ quantity: 'temperature', feature: 'room' }, -2)).status).toBe(201);
+    expect((await read({ quantity: 'action', feature: 'string 1' }, -1)).status).toBe(422);
+    expect((await read({ quantity: 'bodyThickness', feature: 'body' }, -41)).status).toBe(422);
+  });
+
+  it('is refused at a place that the instrument does not have, and between two answers', async () => {
+    for (const [target, value] of [
+      [{ quantity: 'fretHeight', feature: 'fret 99' }, 1],
+      [{ quantity: 'action', feature: 'string 9' }, 1.5],
+      [{ quantity: 'bridgeLift', feature: 'bridge' }, 0],
+      [{ quantity: 'stopSign', feature: 'bad omen' }, 1],
+      [{ quantity: 'fretEnds', feature: 'neck' }, 1.5],
+      [{ quantity: 'humidity', feature: 'room' }, 140],
+    ] as const)
+      expect((await read(target, value)).status)
+        .withContext(JSON.stringify(target))
+        .toBe(422);
+    expect((await read({ quantity: 'mood', feature: 'room' }, 1)).status).toBe(400);
+  });
+});

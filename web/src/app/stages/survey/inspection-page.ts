@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { StateId } from '@rinnovo/core/quantity';
+import { inspectionOf, waitsFor, type Step } from '@rinnovo/core/survey';
+import { ROUND_WORDS, STATE_WORDS } from '@rinnovo/words';
+import { anatomy } from '../../state/resources';
+import { selectSurvey } from '../../state/selectors';
+import { StepGrid } from './step-grid';
+import { SurveyNav } from './survey-nav';
+
+/** Led through the inspection in its order: rounds and steps of this instrument, resumed at the first that is not read. */
+@Component({
+  selector: 'rn-inspection-page',
+  imports: [StepGrid, SurveyNav],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h1 class="visually-hidden">Inspection</h1>
+    <rn-survey-nav class="top" />
+    <section class="rail panel" aria-label="Steps of the inspection">
+      <p class="head">
+        <strong class="number">{{ done() }} / {{ all() }}</strong> steps read
+      </p>
+      @for (r of rounds(); track r.id) {
+        <h2>{{ r.title }}</h2>
+        <ul>
+          @for (s of r.steps; track s.quantity) {
+            <li>
+              <button
+                type="button"
+                class="plain-row"
+                [attr.aria-current]="open() === s.quantity ? 'step' : null"
+                [attr.data-step]="s.quantity"
+                (click)="open.set(s.quantity)"
+              >
+                <span class="sign" aria-hidden="true">{{ s.sign }}</span>
+                <span class="what"
+                  >{{ s.name }}<span class="visually-hidden">: {{ s.said }}</span></span
+                >
+                <span class="number soft">{{ s.count }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+      }
+    </section>
+    <section class="step panel" aria-label="What is read now">
+      @if (step(); as s) {
+        <p class="round">{{ roundSays() }}</p>
+        <rn-step-grid [step]="s" [instrument]="instrument()" (kept)="next()" />
+      } @else {
+        <p class="done">Every step of this instrument has been read. What it means stands in Findings.</p>
+      }
+    </section>
+  `,
+  styleUrl: './inspection-page.scss',
+})
+export class InspectionPage {
+  private readonly store = inject(Store);
+  private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  protected readonly instrument = computed(() => this.held().of ?? '');
+
+  private readonly inspection = computed(() => {
+    const s = this.survey();
+    return s ? inspectionOf(s.surveyed) : [];
+  });
+  protected readonly rounds = computed(() =>
+    this.inspection().map((r) => ({ id: r.id, title: ROUND_WORDS[r.id].title, steps: r.steps.map((s) => this.row(s)) })),
+  );
+  private readonly rows = computed(() => this.rounds().flatMap((r) => r.steps));
+  protected readonly all = computed(() => this.rows().length);
+  protected readonly done = computed(() => this.rows().filter((s) => s.read > 0).length);
+  /** Where it was left: the first step of which nothing is read. */
+  private readonly first = computed(() => this.rows().find((s) => s.read === 0)?.quantity ?? null);
+  private readonly here = computed(() => this.survey() !== null);
+  protected readonly open = linkedSignal<boolean, StateId | null>({ source: () => this.here(), computation: () => this.first() });
+  protected readonly step = computed(
+    (): Step | null =>
+      this.inspection()
+        .flatMap((r) => r.steps)
+        .find((s) => s.quantity === this.open()) ?? null,
+  );
+  protected readonly roundSays = computed(() => {
+    const round = this.inspection().find((r) => r.steps.some((s) => s.quantity === this.open()));
+    return round ? ROUND_WORDS[round.id].say : '';
+  });
+
+  /** The step after this one, in the order of the inspection. */
+  protected next(): void {
+    const order = this.rows().map((s) => s.quantity);
+    const at = order.findIndex((q) => q === this.open());
+    this.open.set(order[at + 1] ?? null);
+  }
+
+  private row(s: Step) {
+    const survey = this.survey();
+    const told = survey?.of(s.quantity) ?? [];
+    const wrong = told.some((t) => t.standing === 'low' || t.standing === 'high');
+    const waits = survey ? waitsFor(s.quantity, survey) !== null : false;
+    const [sign, said] =
+      told.length === 0 ? ['○', 'not read'] : waits ? ['◇', 'read, waits to be judged'] : wrong ? ['✕', 'something is outside'] : ['●', 'as wished'];
+    return {
+      quantity: s.quantity,
+      name: STATE_WORDS[s.quantity].name,
+      read: told.length,
+      sign,
+      said,
+      count: s.places.length > 1 ? `${told.length}/${s.places.length}` : '',
+    };
+  }
+}

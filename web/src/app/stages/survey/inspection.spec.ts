@@ -1,0 +1,192 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { HttpTestingController } from '@angular/common/http/testing';
+import { Store } from '@ngrx/store';
+import type { Instrument, ToldReading } from '@rinnovo/contract';
+import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
+import { provideHeld } from '../../state/held';
+import { instrument } from '../../state/resources';
+import { viewActions } from '../../state/view.feature';
+import { host, jobOnScreen, settle } from '../../../testing/job';
+import { FindingsPage } from './findings-page';
+import { InspectionPage } from './inspection-page';
+import { typedState } from './typed-state';
+
+const one: Instrument = {
+  id: 'i',
+  label: 'Tern',
+  maker: '',
+  model: '',
+  serial: '',
+  owner: null,
+  notes: '',
+  kind: 'bolt-on solid',
+  identity: {},
+  archived: false,
+};
+let n = 0;
+function read(quantity: StateId, feature: string, value: number): ToldReading {
+  n += 1;
+  const at = `2026-01-01T00:00:${String(n % 60).padStart(2, '0')}Z`;
+  return {
+    id: `s${n}`,
+    instrument: 'i',
+    target: { quantity, feature },
+    value,
+    limit: usualLimit(quantity, value),
+    raw: String(value),
+    tool: STATES[quantity].by,
+    person: 'nell',
+    at,
+    blind: false,
+  };
+}
+
+describe('what is typed into a cell', () => {
+  it('is a length in any unit, a number with a comma, ohms with k, M or R; and what it cannot be is said', () => {
+    expect(typedState('action', '1/16', 'mm')).toEqual({ kind: 'value', value: 1.5875 });
+    expect(typedState('relief', '−0,1', 'mm')).toEqual({ kind: 'value', value: -0.1 });
+    expect(typedState('resistance', '7.4k', 'mm')).toEqual({ kind: 'value', value: 7.4 });
+    expect(typedState('resistance', '0,5M', 'mm')).toEqual({ kind: 'value', value: 500 });
+    expect(typedState('humidity', '49 %', 'mm')).toEqual({ kind: 'value', value: 49 });
+    expect(typedState('action', ' ', 'mm')).toEqual({ kind: 'empty' });
+    for (const [id, text] of [
+      ['action', 'high'],
+      ['action', '90'],
+      ['resistance', '7.4M'],
+      ['resistance', '7.4q'],
+      ['humidity', 'wet'],
+      ['humidity', '120'],
+    ] as const)
+      expect(typedState(id, text, 'mm').kind)
+        .withContext(`${id} ${text}`)
+        .toBe('wrong');
+  });
+});
+
+describe('an inspection', () => {
+  let http: HttpTestingController;
+  async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<InspectionPage>> {
+    TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
+    const screen = jobOnScreen({ readings });
+    http = screen.http;
+    screen.store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    const fixture = TestBed.createComponent(InspectionPage);
+    await fixture.whenStable();
+    return fixture;
+  }
+  const step = async (f: ComponentFixture<unknown>, id: StateId): Promise<void> => {
+    host(f).querySelector<HTMLButtonElement>(`[data-step="${id}"]`)!.click();
+    await f.whenStable();
+  };
+  const cells = (f: ComponentFixture<unknown>): HTMLInputElement[] => [...host(f).querySelectorAll<HTMLInputElement>('[data-cell]')];
+  const put = async (f: ComponentFixture<unknown>, cell: HTMLInputElement, text: string): Promise<void> => {
+    cell.value = text;
+    cell.dispatchEvent(new Event('input'));
+    await f.whenStable();
+  };
+
+  it('begins at the first step, and goes on where it was left', async () => {
+    const fresh = await page([]);
+    expect(host(fresh).querySelector('[aria-current=step]')!.textContent).toContain('Sign to stop at');
+    expect(host(fresh).querySelectorAll('.answers').length).toBe(4);
+    TestBed.resetTestingModule();
+    const later = await page([read('stopSign', 'headstock break', 0), read('humidity', 'room', 50)]);
+    expect(host(later).querySelector('[aria-current=step]')!.textContent).toContain('Temperature');
+  });
+
+  it('judges as it is typed, goes down the column with Enter, and keeps what is there', async () => {
+    const f = await page([read('humidity', 'room', 50)]);
+    await step(f, 'action');
+    await put(f, cells(f)[0]!, '2.4');
+    expect(host(f).querySelector('tbody tr')!.textContent).toContain('too high');
+    cells(f)[0]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', cancelable: true }));
+    await put(f, cells(f)[1]!, '1.5');
+    expect(host(f).querySelectorAll('tbody tr')[1]!.textContent).toContain('as wished');
+    host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    const first = http.expectOne((r) => r.method === 'PUT');
+    expect(first.request.body).toEqual(
+      jasmine.objectContaining({
+        instrument: 'i',
+        target: { quantity: 'action', feature: 'string 1' },
+        value: 2.4,
+        limit: 0.1,
+        raw: '2.4',
+        tool: 'string gauge',
+      }),
+    );
+    first.flush({});
+    await settle();
+    // the second one fails: the first is not kept twice, the second stays typed
+    http.expectOne((r) => r.method === 'PUT').flush({ type: '/problems/cannot-be', title: 'It cannot be', status: 422 }, { status: 422, statusText: '' });
+    await settle();
+    await f.whenStable();
+    expect(
+      cells(f)
+        .map((c) => c.value)
+        .slice(0, 2),
+    ).toEqual(['', '1.5']);
+    expect(host(f).querySelector('rn-step-grid [role=alert]')!.textContent).toContain('It cannot be');
+  });
+
+  it('says why a judgement waits, and keeps nothing while a cell cannot be', async () => {
+    const f = await page([read('humidity', 'room', 31)]);
+    await step(f, 'fretEnds');
+    expect(host(f).querySelector('.waits')!.textContent).toContain('relative humidity 31 % comes first');
+    await step(f, 'fretHeight');
+    await put(f, cells(f)[4]!, 'low');
+    host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await f.whenStable();
+    http.expectNone((r) => r.method === 'PUT');
+    expect(host(f).querySelectorAll('tbody tr')[4]!.querySelector('[role=alert]')!.textContent).toContain('Not a length');
+    expect(cells(f)[4]!.value).toBe('low');
+  });
+
+  it('takes a pasted column from a cell on, and says what was too much', async () => {
+    const f = await page([]);
+    await step(f, 'action');
+    const data = new DataTransfer();
+    data.setData('text', '1.6\n1.7\r\n1,8\n1.9\n');
+    cells(f)[3]!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, cancelable: true }));
+    await f.whenStable();
+    expect(cells(f).map((c) => c.value)).toEqual(['', '', '', '1.6', '1.7', '1,8']);
+    expect(host(f).querySelector('rn-step-grid [role=status]')!.textContent).toContain('4 values for 3 places: the last 1 were left out');
+  });
+});
+
+describe('the findings', () => {
+  async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<FindingsPage>> {
+    TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
+    const { store } = jobOnScreen({ readings });
+    store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+    store.dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    const fixture = TestBed.createComponent(FindingsPage);
+    await fixture.whenStable();
+    return fixture;
+  }
+  const found = (f: ComponentFixture<unknown>): readonly string[] =>
+    [...host(f).querySelectorAll<HTMLElement>('[data-finding]')].map((x) => x.dataset['finding'] ?? '');
+
+  it('stand under their first cause, with what speaks for them and what is done first', async () => {
+    const f = await page([
+      read('humidity', 'room', 50),
+      read('relief', 'neck', 0.6),
+      read('action', 'string 1', 2.4),
+      read('symptom', 'buzz from the 12th up', 1),
+    ]);
+    expect(found(f)).toEqual(['reliefHigh', 'actionHigh', 'buzzHighFrets']);
+    const [cause, effect] = [...host(f).querySelectorAll('article')];
+    expect(cause!.textContent).toContain('Relief: 0.60 mm, wished 0.10 mm to 0.30 mm');
+    expect(cause!.textContent).toContain('Explains: action is high, it buzzes from the 12th up');
+    expect(effect!.textContent).toContain('Comes from: too much relief');
+    expect(effect!.textContent).not.toContain('Lower the saddle');
+  });
+
+  it('say where to begin when nothing is read, and that nothing is outside when all is well', async () => {
+    expect(host(await page([])).textContent).toContain('Begin the inspection');
+    TestBed.resetTestingModule();
+    expect(host(await page([read('relief', 'neck', 0.2)])).textContent).toContain('Nothing that was read is outside');
+  });
+});

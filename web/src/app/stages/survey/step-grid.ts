@@ -1,0 +1,207 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '@ngrx/store';
+import { STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
+import { aimFor, standing, waitsFor, type Step } from '@rinnovo/core/survey';
+import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands, type StateReading } from '../../state/commands';
+import { selectNames, selectSurvey } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+import { typedState } from './typed-state';
+
+/** One quantity at all of its places: typed down the column, judged as it is typed, kept together. */
+@Component({
+  selector: 'rn-step-grid',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>{{ words().name }}</h2>
+    <p class="soft">{{ words().how[0] }} {{ words().how[1] }}</p>
+    <p class="soft">{{ tool() }}</p>
+    @if (waits(); as w) {
+      <p class="waits" role="status">◇ It is read, but waits to be judged: {{ w }}.</p>
+    }
+    <form (submit)="keep($event)" novalidate>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Where</th>
+            <th scope="col">Reading{{ unitWord() }}</th>
+            <th scope="col">Wished</th>
+            <th scope="col">Says</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (c of cells(); track c.key; let i = $index) {
+            <tr>
+              <th scope="row" [id]="'where-' + i">{{ c.place }}</th>
+              <td>
+                @if (choices(); as answers) {
+                  <div class="answers" role="group" [attr.aria-labelledby]="'where-' + i">
+                    @for (a of answers; track a; let n = $index) {
+                      <button type="button" [attr.aria-pressed]="c.text === '' + n" (click)="set(c.key, '' + n)">{{ a }}</button>
+                    }
+                  </div>
+                } @else {
+                  <input
+                    inputmode="text"
+                    autocomplete="off"
+                    [attr.aria-labelledby]="'where-' + i"
+                    [attr.aria-invalid]="c.wrong !== null"
+                    [attr.aria-describedby]="'says-' + i"
+                    [attr.data-cell]="c.key"
+                    [value]="c.text"
+                    (input)="set(c.key, value($event))"
+                    (keydown)="key($event, i)"
+                    (paste)="paste($event, i)"
+                  />
+                }
+              </td>
+              <td class="number soft">{{ c.aim }}</td>
+              <td [id]="'says-' + i" [class]="c.mark">
+                @if (c.wrong) {
+                  <span class="problem" role="alert">{{ c.wrong }}</span>
+                } @else if (c.standing) {
+                  {{ c.standing.sign }} {{ c.standing.word }}
+                } @else {
+                  <span class="soft">{{ c.before }}</span>
+                }
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+      <p>
+        <button matButton="filled" type="submit" [disabled]="busy()">{{ busy() ? 'Keeping …' : 'Keep and go on' }}</button>
+        <span class="soft" role="status">{{ said() }}</span>
+      </p>
+    </form>
+  `,
+  styleUrl: './step-grid.scss',
+})
+export class StepGrid {
+  readonly step = input.required<Step>();
+  readonly instrument = input.required<string>();
+  /** Everything typed here was kept. */
+  readonly kept = output();
+
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly quantity = computed(() => this.step().quantity);
+  protected readonly words = computed(() => STATE_WORDS[this.quantity()]);
+  protected readonly choices = computed(() => STATES[this.quantity()].choices ?? null);
+  protected readonly unitWord = computed(() => {
+    const u = STATES[this.quantity()].unit;
+    return u === 'choice' ? '' : `, ${u === 'mm' && this.unit() !== 'mm' ? 'in' : u}`;
+  });
+  protected readonly tool = computed(() => {
+    const q = STATES[this.quantity()];
+    if (q.unit === 'choice') return `By ${q.by}.`;
+    const share = q.share === undefined ? '' : ` and ${(q.share * 100).toFixed(0)} %`;
+    return `With the ${q.by}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : `${q.limit} ${q.unit}`}${share}.`;
+  });
+  protected readonly waits = computed(() => {
+    const s = this.survey();
+    const w = s && waitsFor(this.quantity(), s);
+    return w ? `${stateTitle(w.target, this.names()).toLowerCase()} ${stateText(w.target.quantity, w.reading.value, this.unit())} comes first` : null;
+  });
+  /** What is typed and not yet kept, by place; empty again at another step. */
+  protected readonly texts = linkedSignal<StateId, Readonly<Record<string, string>>>({ source: () => this.quantity(), computation: () => ({}) });
+  protected readonly cells = computed(() => {
+    const survey = this.survey();
+    const texts = this.texts();
+    return this.step().places.map((target) => {
+      const key = targetKey(target);
+      const text = texts[key] ?? '';
+      const typed = typedState(target.quantity, text, this.unit());
+      const aim = survey ? aimFor(target, survey.surveyed) : null;
+      const at = typed.kind === 'value' && aim && !this.waits() ? standing(typed.value, usualLimit(target.quantity, typed.value), aim) : null;
+      const old = survey?.at(target.quantity, target.feature, target.part) ?? null;
+      return {
+        target,
+        key,
+        text,
+        typed,
+        place: STATES[target.quantity].of === 'neck' || STATES[target.quantity].of === 'bridge' ? this.words().name : placeText(target, this.names()),
+        aim: aimText(target.quantity, aim, this.unit()),
+        wrong: typed.kind === 'wrong' ? typed.because : null,
+        standing: at ? STANDING_WORDS[at] : null,
+        mark: at ?? '',
+        before: old ? `read: ${stateText(target.quantity, old.reading.value, this.unit())}` : '',
+      };
+    });
+  });
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly said = signal('');
+
+  protected value(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected set(key: string, text: string): void {
+    this.said.set('');
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  /** Enter and the arrows go down and up the column; Enter in the last one keeps. */
+  protected key(event: KeyboardEvent, i: number): void {
+    const step = event.key === 'Enter' || event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0) return;
+    const cells = [...this.host.nativeElement.querySelectorAll<HTMLInputElement>('[data-cell]')];
+    const next = cells[i + step];
+    if (!next) return;
+    event.preventDefault();
+    next.focus();
+    next.select();
+  }
+
+  /** A column from elsewhere fills the cells from here on; what is too much is said and left out. */
+  protected paste(event: ClipboardEvent, i: number): void {
+    const lines = (event.clipboardData?.getData('text') ?? '').replace(/\r?\n$/, '').split(/\r?\n|\t/);
+    if (lines.length < 2) return;
+    event.preventDefault();
+    const cells = this.cells().slice(i);
+    this.texts.update((t) => ({ ...t, ...Object.fromEntries(cells.flatMap((c, n) => (lines[n] === undefined ? [] : [[c.key, lines[n].trim()]]))) }));
+    this.said.set(
+      lines.length > cells.length ? `${lines.length} values for ${cells.length} places: the last ${lines.length - cells.length} were left out` : '',
+    );
+  }
+
+  /** Keeps what is typed; a cell that cannot be keeps everything back. What is in is cleared, what failed stays typed. */
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    if (this.busy()) return;
+    const cells = this.cells();
+    if (cells.some((c) => c.typed.kind === 'wrong')) {
+      this.problem.set('Nothing was kept: see beside the cells');
+      return;
+    }
+    const typed = cells.flatMap((c): readonly StateReading[] =>
+      c.typed.kind === 'value' ? [{ target: c.target, value: c.typed.value, raw: this.rawOf(c.target, c.text, c.typed.value) }] : [],
+    );
+    this.problem.set(null);
+    this.busy.set(true);
+    try {
+      await this.commands.takeStates(this.instrument(), typed, ({ target }) => this.texts.update((t) => ({ ...t, [targetKey(target)]: '' })));
+      this.said.set(typed.length === 1 ? 'One reading kept' : `${typed.length} readings kept`);
+      this.kept.emit();
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  private rawOf(t: StateTarget, text: string, value: number): string {
+    return (STATES[t.quantity].unit === 'choice' ? stateText(t.quantity, value, 'mm') : text.trim()).slice(0, 80);
+  }
+}

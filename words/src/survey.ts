@@ -1,5 +1,5 @@
 import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
-import type { Aim, RoundId, RuleId, Severity, Standing } from '@rinnovo/core/survey';
+import type { Aim, RoundId, RuleId, Severity, Standing, TypedState } from '@rinnovo/core/survey';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { nameOf, upperFirst, type Names } from './names.js';
@@ -92,6 +92,14 @@ export function stateText(id: StateId, value: number, unit: LengthUnit): string 
   if (q.unit === 'mm') return lengthText(value, unit);
   const places = q.unit === 'kΩ' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 ? 1 : 0;
   return `${value.toFixed(places).replace('-', '−')} ${q.unit}`;
+}
+
+/** Why a text is no value of a state; null when it is one or there is none. */
+export function typedProblem(id: StateId, typed: TypedState, unit: LengthUnit): string | null {
+  if (typed.kind !== 'wrong') return null;
+  const q = STATES[id];
+  if (!('value' in typed)) return typed.because === 'not a length' ? 'Not a length: 1.6, 1/16, 2thou' : `Not a number in ${q.unit}`;
+  return `${stateText(id, typed.value, unit)} cannot be: ${stateText(id, q.min, unit)} to ${stateText(id, q.max, unit)}`;
 }
 
 /** Where a state is: `string 1 (highest)`, `neck pickup, bass side`. */

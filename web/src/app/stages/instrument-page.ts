@@ -9,11 +9,12 @@ import { planFeature } from '../state/plan.feature';
 import { anatomy, instrument as instrumentResource, jobs, ledger, parts, readings, shop, work, WORKSHOP } from '../state/resources';
 import { selectJob } from '../state/selectors';
 import { PlanConflict } from '../ui/plan-conflict';
+import { QuickLog } from './survey/quick-log';
 
 /** The frame of one instrument: loads what its stages need, shows the rail and who it is. */
 @Component({
   selector: 'rn-instrument-page',
-  imports: [RouterOutlet, RouterLink, Rail, MatButtonModule, PlanConflict],
+  imports: [RouterOutlet, RouterLink, Rail, MatButtonModule, PlanConflict, QuickLog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <rn-rail [instrument]="instrument()" />
@@ -36,6 +37,7 @@ import { PlanConflict } from '../ui/plan-conflict';
           <rn-plan-conflict [theirs]="c.theirs" [mine]="c.mine" />
         }
         <div class="stage"><router-outlet /></div>
+        <rn-quick-log [instrument]="instrument()" />
       } @else {
         <p class="notice" role="status">Opening the instrument …</p>
       }

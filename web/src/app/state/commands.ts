@@ -78,6 +78,14 @@ export class Commands {
     this.store.dispatch(instrument.load({ of: one.id }));
   }
 
+  /** A line more in what is noted of an instrument. */
+  async addNote(id: string, note: string): Promise<void> {
+    const { body, version } = await firstValueFrom(this.api.get<Instrument>(`/instruments/${id}`));
+    const notes = [body.notes, note].filter((n) => n !== '').join('\n');
+    await firstValueFrom(this.api.change(`/instruments/${id}`, version ?? 1, { ...body, notes }));
+    this.store.dispatch(instrument.load({ of: id }));
+  }
+
   /** Puts an instrument away, or takes it out again. */
   async archive(id: string, archived: boolean): Promise<void> {
     const { body, version } = await firstValueFrom(this.api.get<Instrument>(`/instruments/${id}`));

@@ -27,7 +27,11 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
         @for (t of texts; track t.key) {
           <mat-form-field subscriptSizing="dynamic" [class.wide]="t.key === 'notes'">
             <mat-label>{{ t.label }}</mat-label>
-            <input matInput maxlength="500" [value]="plain()[t.key] ?? ''" (input)="setText(t.key, $event)" />
+            @if (t.key === 'notes') {
+              <textarea matInput rows="3" maxlength="4000" [value]="plain()[t.key] ?? ''" (input)="setText(t.key, $event)"></textarea>
+            } @else {
+              <input matInput maxlength="500" [value]="plain()[t.key] ?? ''" (input)="setText(t.key, $event)" />
+            }
             @if (t.key === 'label' && (plain()['label'] ?? '').trim() === '') {
               <mat-hint class="problem" role="alert">It needs a label</mat-hint>
             }

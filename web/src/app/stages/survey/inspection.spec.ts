@@ -9,7 +9,6 @@ import { viewActions } from '../../state/view.feature';
 import { host, jobOnScreen, settle } from '../../../testing/job';
 import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
-import { typedState } from './typed-state';
 
 const one: Instrument = {
   id: 'i',
@@ -40,28 +39,6 @@ function read(quantity: StateId, feature: string, value: number): ToldReading {
     blind: false,
   };
 }
-
-describe('what is typed into a cell', () => {
-  it('is a length in any unit, a number with a comma, ohms with k, M or R; and what it cannot be is said', () => {
-    expect(typedState('action', '1/16', 'mm')).toEqual({ kind: 'value', value: 1.5875 });
-    expect(typedState('relief', '−0,1', 'mm')).toEqual({ kind: 'value', value: -0.1 });
-    expect(typedState('resistance', '7.4k', 'mm')).toEqual({ kind: 'value', value: 7.4 });
-    expect(typedState('resistance', '0,5M', 'mm')).toEqual({ kind: 'value', value: 500 });
-    expect(typedState('humidity', '49 %', 'mm')).toEqual({ kind: 'value', value: 49 });
-    expect(typedState('action', ' ', 'mm')).toEqual({ kind: 'empty' });
-    for (const [id, text] of [
-      ['action', 'high'],
-      ['action', '90'],
-      ['resistance', '7.4M'],
-      ['resistance', '7.4q'],
-      ['humidity', 'wet'],
-      ['humidity', '120'],
-    ] as const)
-      expect(typedState(id, text, 'mm').kind)
-        .withContext(`${id} ${text}`)
-        .toBe('wrong');
-  });
-});
 
 describe('an inspection', () => {
   let http: HttpTestingController;

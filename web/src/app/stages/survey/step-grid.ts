@@ -2,13 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
-import { aimFor, standing, waitsFor, type Step } from '@rinnovo/core/survey';
-import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle } from '@rinnovo/words';
+import { aimFor, standing, typedState, waitsFor, type Step } from '@rinnovo/core/survey';
+import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectSurvey } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { typedState } from './typed-state';
 
 /** One quantity at all of its places: typed down the column, judged as it is typed, kept together. */
 @Component({
@@ -132,7 +131,7 @@ export class StepGrid {
         typed,
         place: STATES[target.quantity].of === 'neck' || STATES[target.quantity].of === 'bridge' ? this.words().name : placeText(target, this.names()),
         aim: aimText(target.quantity, aim, this.unit()),
-        wrong: typed.kind === 'wrong' ? typed.because : null,
+        wrong: typedProblem(target.quantity, typed, this.unit()),
         standing: at ? STANDING_WORDS[at] : null,
         mark: at ?? '',
         before: old ? `read: ${stateText(target.quantity, old.reading.value, this.unit())}` : '',

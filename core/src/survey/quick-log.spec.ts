@@ -1,0 +1,83 @@
+import { addFeature, firstFeature } from '../instrument/index.js';
+import { plainAnatomy } from '../testing/plan.js';
+import { completions, quickLine, typedState, type Surveyed } from './index.js';
+
+describe('a state as it is typed', () => {
+  it('is a length in any unit, a number with a comma, ohms with k, M or R; and what it cannot be is said', () => {
+    expect(typedState('action', '1/16', 'mm')).toEqual({ kind: 'value', value: 1.5875 });
+    expect(typedState('relief', '−0,1', 'mm')).toEqual({ kind: 'value', value: -0.1 });
+    expect(typedState('resistance', '7.4k', 'mm')).toEqual({ kind: 'value', value: 7.4 });
+    expect(typedState('resistance', '0,5M', 'mm')).toEqual({ kind: 'value', value: 500 });
+    expect(typedState('humidity', '49 %', 'mm')).toEqual({ kind: 'value', value: 49 });
+    expect(typedState('action', ' ', 'mm')).toEqual({ kind: 'empty' });
+    for (const [id, text] of [
+      ['action', 'high'],
+      ['action', '90'],
+      ['resistance', '7.4M'],
+      ['resistance', '7.4q'],
+      ['humidity', 'wet'],
+      ['humidity', '120'],
+    ] as const)
+      expect(typedState(id, text, 'mm').kind)
+        .withContext(`${id} ${text}`)
+        .toBe('wrong');
+  });
+});
+
+const holed = addFeature(plainAnatomy(), firstFeature('hole', 'hole 1', 'Pot hole', 'top', { x: 60, y: 250 }));
+const s: Surveyed = { anatomy: { ...holed, positions: holed.positions.map((p) => ({ ...p, name: 'Neck pickup' })) }, kind: 'bolt-on solid' };
+/** Quantity, place and value of what was understood. */
+const read = (text: string) =>
+  quickLine(text, s, 'mm').values.map((v) => [
+    v.target.quantity,
+    [v.target.feature, v.target.part].filter(Boolean).join(' '),
+    v.typed.kind === 'value' ? v.typed.value : v.typed.kind,
+  ]);
+const pickup = s.anatomy.positions[0]!.id;
+
+describe('a line of the quick log', () => {
+  it('is understood as it is said at the bench', () => {
+    expect(read('relief .25')).toEqual([['relief', 'neck', 0.25]]);
+    expect(read('action 12 e1 1.9 e6 2.3')).toEqual([
+      ['action', 'string 1', 1.9],
+      ['action', 'string 6', 2.3],
+    ]);
+    expect(read('dcr neck 7.4k')).toEqual([['resistance', pickup, 7.4]]);
+    expect(read('rh 38 t 19')).toEqual([
+      ['humidity', 'room', 38],
+      ['temperature', 'room', 19],
+    ]);
+    expect(read('action 1.4 1.5 1.5 1.6 1.7 1.8').length).toBe(6);
+    expect(read('fret f3 .7 f5 .8')).toEqual([
+      ['fretHeight', 'fret 3', 0.7],
+      ['fretHeight', 'fret 5', 0.8],
+    ]);
+    expect(read('edge bass 3,1 treble 2.9')[1]).toEqual(['edgeGap', 'treble edge', 2.9]);
+    expect(read('height neck bass 2.2')).toEqual([['pickupHeight', `${pickup} bass`, 2.2]]);
+    const hole = quickLine('pot hole 7.9 calliper', s, 'mm').values[0]!;
+    expect([hole.target, hole.typed, hole.tool]).toEqual([{ quantity: 'holeDiameter', feature: 'hole 1' }, { kind: 'value', value: 7.9 }, 'calliper']);
+  });
+
+  it('has bare lengths in the chosen unit, and says what cannot be', () => {
+    expect(quickLine('relief .010', s, 'inch').values[0]!.typed).toEqual({ kind: 'value', value: 0.254 });
+    expect(read('relief 25')).toEqual([['relief', 'neck', 'wrong']]);
+    expect(read('dcr neck 7.4M')).toEqual([['resistance', pickup, 'wrong']]);
+  });
+
+  it('is a note where it is not understood: nothing that was typed is lost', () => {
+    const note = (text: string) => quickLine(text, s, 'mm').note;
+    expect(note('note seam line under the finish, treble bout')).toBe('seam line under the finish, treble bout');
+    for (const text of ['sounds dull', 'action', 'action e9 2', 'action e1', 'action 1.4 1.5', 'relief low', 'dcr bridge 7.4k', 'fret f99 .8', 'rh 38 mould 3'])
+      expect(note(text)).withContext(text).toBe(text);
+    expect(quickLine('   ', s, 'mm')).toEqual({ values: [], note: null });
+    expect(note(`x ${'y'.repeat(10_000)}`)!.length).toBe(10_002);
+  });
+
+  it('is completed: quantities first, then the places of the one that was named', () => {
+    expect(completions('re', s)).toEqual(['relief']);
+    expect(completions('action e', s)).toEqual(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'edge']);
+    expect(completions('dcr n', s)).toContain('neck');
+    expect(completions('po', s)).toEqual(['pot hole']);
+    expect(completions('li', s)).toEqual([]);
+  });
+});

@@ -1,0 +1,213 @@
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '@ngrx/store';
+import { isMeasuring } from '@rinnovo/core/part';
+import { isState } from '@rinnovo/core/quantity';
+import { completions, isWhole, quickLine, type QuickValue } from '@rinnovo/core/survey';
+import { lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { Commands } from '../../state/commands';
+import { shop } from '../../state/resources';
+import { selectNames, selectSurvey } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
+
+/** One line for whatever is read or noticed, in reach on every stage: it says what it understood before it is kept. */
+@Component({
+  selector: 'rn-quick-log',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'reach($event)' },
+  template: `
+    @if (open()) {
+      <form class="bar" (submit)="keep($event)" novalidate aria-label="Quick log">
+        <label>
+          <span class="visually-hidden">What was read or noticed</span>
+          <input
+            #line
+            autocomplete="off"
+            maxlength="3500"
+            placeholder="relief .25 · action e1 1.6 e6 2 · rh 48 t 20 · note …"
+            [value]="text()"
+            (input)="type($event)"
+            (keydown)="key($event)"
+          />
+        </label>
+        <button matButton="filled" type="submit" [disabled]="busy()">Keep</button>
+        <button matButton type="button" (click)="open.set(false)">Close</button>
+        <ul role="status" aria-label="Understood">
+          @for (v of understood(); track v.key) {
+            <li [class.problem]="v.problem !== null">
+              {{ v.title }}: <strong class="number">{{ v.problem ?? v.value }}</strong>
+            </li>
+          }
+          @if (note(); as n) {
+            <li>A note: {{ n }}</li>
+          }
+          @if (offered().length > 0) {
+            <li class="soft">Tab: {{ offered().join(' · ') }}</li>
+          }
+        </ul>
+        @if (problem(); as p) {
+          <p class="problem" role="alert">{{ p }}</p>
+        }
+        @if (said(); as s) {
+          <p role="status">{{ s }}</p>
+        }
+      </form>
+    } @else {
+      <button matButton="outlined" type="button" class="reach no-print" aria-keyshortcuts="/" (click)="show()">Log <kbd>/</kbd></button>
+    }
+  `,
+  styles: `
+    :host {
+      position: fixed;
+      inset-block-end: 0.75rem;
+      inset-inline-start: 5.6rem;
+      z-index: 20;
+    }
+    .reach {
+      background: var(--rn-sheet);
+    }
+    .bar {
+      display: grid;
+      grid-template-columns: 1fr auto auto;
+      gap: 0.4rem 0.6rem;
+      align-items: center;
+      width: min(900px, calc(100vw - 7.5rem));
+      padding: 0.75rem;
+      background: var(--rn-sheet);
+      border: 2px solid var(--rn-plan);
+      border-radius: 8px;
+      box-shadow: 0 4px 24px rgb(0 0 0 / 35%);
+    }
+    input {
+      width: 100%;
+      min-height: 48px;
+      padding: 0 0.75rem;
+      border: 1px solid var(--rn-ink-soft);
+      border-radius: 4px;
+      background: var(--rn-sheet);
+      color: inherit;
+      font: inherit;
+      font-size: 1.2rem;
+    }
+    ul,
+    p {
+      grid-column: 1 / -1;
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    ul {
+      min-height: 1.4em;
+    }
+  `,
+})
+export class QuickLog {
+  readonly instrument = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly commands = inject(Commands);
+  private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly shop = this.store.selectSignal(shop.select);
+  private readonly line = viewChild<ElementRef<HTMLInputElement>>('line');
+
+  protected readonly open = signal(false);
+  protected readonly text = signal('');
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly said = signal<string | null>(null);
+  /** Which values of this line are in already: after a failure only the rest is sent again. */
+  private readonly kept = new Set<number>();
+  private readonly parsed = computed(() => {
+    const s = this.survey();
+    return s ? quickLine(this.text(), s.surveyed, this.unit()) : null;
+  });
+  protected readonly understood = computed(() => (this.parsed()?.values ?? []).map((v, i) => ({ key: i, ...this.shown(v) })));
+  protected readonly note = computed(() => this.parsed()?.note ?? null);
+  protected readonly offered = computed(() => {
+    const s = this.survey();
+    return s && this.text() !== '' ? completions(this.text(), s.surveyed) : [];
+  });
+
+  /** `/` reaches the line from anywhere but a field. */
+  protected reach(event: KeyboardEvent): void {
+    const typing = event.target instanceof Element && event.target.closest('input, textarea, select, [contenteditable], mat-select, [role=dialog]') !== null;
+    if (event.key !== '/' || event.ctrlKey || event.metaKey || event.altKey || typing) return;
+    event.preventDefault();
+    this.show();
+  }
+
+  protected show(): void {
+    this.open.set(true);
+    this.said.set(null);
+    setTimeout(() => this.line()?.nativeElement.focus());
+  }
+
+  protected type(event: Event): void {
+    this.text.set((event.target as HTMLInputElement).value);
+    this.kept.clear();
+    this.problem.set(null);
+    this.said.set(null);
+  }
+
+  /** Tab takes what is offered first, Escape closes; what was typed stays for the next time. */
+  protected key(event: KeyboardEvent): void {
+    if (event.key === 'Escape') this.open.set(false);
+    const [first] = this.offered();
+    if (event.key !== 'Tab' || event.shiftKey || first === undefined) return;
+    event.preventDefault();
+    const words = this.text().split(/\s+/);
+    this.text.set(`${[...words.slice(0, -1), first].join(' ')} `);
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    const line = this.parsed();
+    if (!line || this.busy() || (line.values.length === 0 && line.note === null)) return;
+    if (!isWhole(line)) {
+      this.problem.set('Nothing was kept: see what cannot be');
+      return;
+    }
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      for (const [i, v] of line.values.entries()) {
+        if (this.kept.has(i)) continue;
+        await this.take(v);
+        this.kept.add(i);
+      }
+      if (line.note !== null) await this.commands.addNote(this.instrument(), line.note);
+      this.text.set('');
+      this.kept.clear();
+      this.said.set(line.note !== null ? 'Kept as a note' : line.values.length === 1 ? 'One reading kept' : `${line.values.length} readings kept`);
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
+  private async take({ target, typed, raw, tool }: QuickValue): Promise<void> {
+    if (typed.kind !== 'value') return;
+    if (isState(target)) {
+      await this.commands.takeStates(this.instrument(), [{ target, value: typed.value, raw }], () => undefined);
+      return;
+    }
+    const tools = (this.shop().data?.tools ?? []).filter(isMeasuring);
+    const used = tools.find((t) => t.kind === (tool ?? 'calliper')) ?? tools[0];
+    if (!used) throw new Error(`There is no ${tool ?? 'calliper'} in this shop`);
+    await this.commands.takeReading(this.instrument(), target, { value: typed.value, raw, tool: used }, null);
+  }
+
+  private shown({ target, typed }: QuickValue): { readonly title: string; readonly value: string; readonly problem: string | null } {
+    if (!isState(target)) {
+      const value = typed.kind === 'value' ? lengthText(typed.value, this.unit()) : '';
+      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length: 7.9, 5/16' };
+    }
+    const value = typed.kind === 'value' ? stateText(target.quantity, typed.value, this.unit()) : '';
+    return { title: stateTitle(target, this.names()), value, problem: typedProblem(target.quantity, typed, this.unit()) };
+  }
+}

@@ -1,6 +1,6 @@
 // One current picture of each main view, 1280 × 800, from the demo data: docs/screenshots.
 import { PLATE } from './drawings.js';
-import { BASS, chooseReroute, clearToCut, readEverything, stage, workUntil } from './scenes.js';
+import { BASS, chooseReroute, clearToCut, LEFT, readEverything, stage, workUntil } from './scenes.js';
 import { test } from './workshop.js';
 
 const folder = new URL('../../docs/screenshots/', import.meta.url).pathname;
@@ -32,6 +32,13 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${BASS}/about`);
   await page.getByRole('heading', { name: 'Open a job' }).waitFor();
   await shot('about');
+  await page.goto(`${url}/i/${LEFT}/survey/inspection`);
+  await page.locator('[data-step=action]').click();
+  await page.locator('[data-cell]').nth(2).fill('1.5');
+  await shot('inspection');
+  await page.goto(`${url}/i/${LEFT}/survey/findings`);
+  await page.locator('[data-finding]').first().waitFor();
+  await shot('findings');
   await page.goto(`${url}/instruments/new`);
   await page.getByLabel('Label').waitFor();
   await shot('describe');

@@ -85,11 +85,12 @@ export class InspectionPage {
     return round ? ROUND_WORDS[round.id].say : '';
   });
 
-  /** The step after this one, in the order of the inspection. */
+  /** The step after this one in the order of the inspection; after the last one the first that was passed over. */
   protected next(): void {
     const order = this.rows().map((s) => s.quantity);
     const at = order.findIndex((q) => q === this.open());
-    this.open.set(order[at + 1] ?? null);
+    const passedOver = this.rows().find((s) => s.read === 0 && s.quantity !== this.open())?.quantity ?? null;
+    this.open.set(order[at + 1] ?? passedOver);
   }
 
   private row(s: Step) {

@@ -121,6 +121,29 @@ describe('an inspection', () => {
     expect(cells(f)[4]!.value).toBe('low');
   });
 
+  it('goes back to what was passed over after the last step', async () => {
+    const f = await page([read('stopSign', 'headstock break', 0)]);
+    await step(f, 'fretEnds');
+    host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await f.whenStable();
+    expect(host(f).querySelector('[aria-current=step]')!.textContent).toContain('Relative humidity');
+  });
+
+  it('leaves alone what is typed while the column before it is being kept', async () => {
+    const f = await page([read('humidity', 'room', 50)]);
+    await step(f, 'relief');
+    await put(f, cells(f)[0]!, '.2');
+    host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await put(f, cells(f)[0]!, '.25');
+    http.expectOne((r) => r.method === 'PUT').flush({});
+    await settle();
+    await f.whenStable();
+    expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Relief');
+    expect(cells(f)[0]!.value).toBe('.25');
+  });
+
   it('takes a pasted column from a cell on, and says what was too much', async () => {
     const f = await page([]);
     await step(f, 'action');

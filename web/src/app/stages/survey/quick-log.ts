@@ -35,19 +35,21 @@ import { viewFeature } from '../../state/view.feature';
         </label>
         <button matButton="filled" type="submit" [disabled]="busy()">Keep</button>
         <button matButton type="button" (click)="open.set(false)">Close</button>
-        <ul role="status" aria-label="Understood">
-          @for (v of understood(); track v.key) {
-            <li [class.problem]="v.problem !== null">
-              {{ v.title }}: <strong class="number">{{ v.problem ?? v.value }}</strong>
-            </li>
-          }
-          @if (note(); as n) {
-            <li>A note: {{ n }}</li>
-          }
-          @if (offered().length > 0) {
-            <li class="soft">Tab: {{ offered().join(' · ') }}</li>
-          }
-        </ul>
+        <div class="understood" role="status" aria-label="Understood">
+          <ul>
+            @for (v of understood(); track v.key) {
+              <li [class.problem]="v.problem !== null">
+                {{ v.title }}: <strong class="number">{{ v.problem ?? v.value }}</strong>
+              </li>
+            }
+            @if (note(); as n) {
+              <li>A note: {{ n }}</li>
+            }
+            @if (offered().length > 0) {
+              <li class="soft">Tab: {{ offered().join(' · ') }}</li>
+            }
+          </ul>
+        </div>
         @if (problem(); as p) {
           <p class="problem" role="alert">{{ p }}</p>
         }
@@ -60,16 +62,21 @@ import { viewFeature } from '../../state/view.feature';
     }
   `,
   styles: `
+    /* Under the rail, where nothing else lies. */
     :host {
       position: fixed;
       inset-block-end: 0.75rem;
-      inset-inline-start: 5.6rem;
+      inset-inline-start: 0.3rem;
       z-index: 20;
     }
     .reach {
+      min-width: 0;
+      width: 70px;
+      padding: 0;
       background: var(--rn-sheet);
     }
     .bar {
+      margin-inline-start: 5.2rem;
       display: grid;
       grid-template-columns: 1fr auto auto;
       gap: 0.4rem 0.6rem;
@@ -92,15 +99,18 @@ import { viewFeature } from '../../state/view.feature';
       font: inherit;
       font-size: 1.2rem;
     }
-    ul,
+    .understood,
     p {
       grid-column: 1 / -1;
       margin: 0;
-      padding: 0;
-      list-style: none;
+    }
+    .understood {
+      min-height: 1.4em;
     }
     ul {
-      min-height: 1.4em;
+      margin: 0;
+      padding: 0;
+      list-style: none;
     }
   `,
 })

@@ -190,9 +190,12 @@ export class StepGrid {
     this.problem.set(null);
     this.busy.set(true);
     try {
-      await this.commands.takeStates(this.instrument(), typed, ({ target }) => this.texts.update((t) => ({ ...t, [targetKey(target)]: '' })));
+      const sent = this.texts();
+      // what was typed anew meanwhile is not what was kept
+      const clear = (key: string): void => this.texts.update((t) => (t[key] === sent[key] ? { ...t, [key]: '' } : t));
+      await this.commands.takeStates(this.instrument(), typed, ({ target }) => clear(targetKey(target)));
       this.said.set(typed.length === 1 ? 'One reading kept' : `${typed.length} readings kept`);
-      this.kept.emit();
+      if (Object.values(this.texts()).every((t) => t === '')) this.kept.emit();
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

@@ -10,9 +10,9 @@ import { anatomy } from '../../state/resources';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav aria-label="Survey">
-      @for (l of links; track l.path) {
+      @for (l of links; track l.word) {
         <a
-          [routerLink]="['/i', held().of, 'survey', l.path]"
+          [routerLink]="['/i', held().of, 'survey', ...l.path]"
           routerLinkActive="here"
           ariaCurrentWhenActive="page"
           [routerLinkActiveOptions]="{ exact: true }"
@@ -45,8 +45,8 @@ import { anatomy } from '../../state/resources';
 export class SurveyNav {
   protected readonly held = inject(Store).selectSignal(anatomy.select);
   protected readonly links = [
-    { path: '.', word: 'Dimensions' },
-    { path: 'inspection', word: 'Inspection' },
-    { path: 'findings', word: 'Findings' },
+    { path: [], word: 'Dimensions' },
+    { path: ['inspection'], word: 'Inspection' },
+    { path: ['findings'], word: 'Findings' },
   ];
 }

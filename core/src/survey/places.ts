@@ -63,7 +63,7 @@ function features(of: PlaceKind, { anatomy, kind }: Surveyed): readonly { readon
     case 'pickup':
       return anatomy.positions.map((p) => ({ feature: p.id }));
     case 'pickup side':
-      return anatomy.positions.flatMap((p) => ['bass', 'treble'].map((part) => ({ feature: p.id, part })));
+      return anatomy.positions.flatMap(({ id }) => ['bass', 'treble'].map((part) => ({ feature: id, part })));
     case 'metal':
       return acoustic ? [] : METALS.map((feature) => ({ feature }));
     case 'bridge':

@@ -9,6 +9,7 @@ import { anatomy } from './anatomy.js';
 import { plan, wish } from './plan.js';
 import {
   IDENTITY_KEYS,
+  LONGEST_SOURCE,
   type AcceptedThin,
   type BlindSession,
   type DrawingSource,
@@ -38,9 +39,6 @@ export const person = Joi.object<Loose<Person>, true>({
   name: text.max(120).required(),
   role: Joi.string().valid('technician', 'owner').required(),
 });
-
-/** Longest text of a drawing that is kept with its outline, letters. */
-export const LONGEST_SOURCE = 8_000_000;
 
 /** An outline for the drawer, with the drawing that it is from. */
 export interface KeepOutline {

@@ -64,6 +64,9 @@ export interface DrawingSource {
   readonly text: string;
 }
 
+/** Longest text of a drawing that is kept with its outline, letters. */
+export const LONGEST_SOURCE = 8_000_000;
+
 /** An outline that is kept in the drawer to be used again, like a template of plywood. */
 export interface KeptOutline {
   readonly id: string;

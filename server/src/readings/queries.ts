@@ -1,11 +1,11 @@
 import type { BlindSession, ToldReading } from '@rinnovo/contract';
-import type { Reading, Target } from '@rinnovo/core/quantity';
+import type { AnyTarget, Reading } from '@rinnovo/core/quantity';
 import type { Knex } from 'knex';
 
 interface Row {
   id: string;
   instrument: string;
-  target: Target;
+  target: AnyTarget;
   target_key: string;
   value: number;
   limit: number;
@@ -51,9 +51,9 @@ export async function readingsAfter(db: Knex, instrument: string, after: readonl
 export const STILL_HIDDEN = "at > now() - interval '15 minutes'";
 
 /** The targets that are being read again blind just now. */
-export async function openSessions(db: Knex, instrument: string): Promise<readonly Target[]> {
+export async function openSessions(db: Knex, instrument: string): Promise<readonly AnyTarget[]> {
   const rows = (await db('blind_sessions').where({ instrument, closed: false }).whereRaw(STILL_HIDDEN).select('target')) as {
-    target: Target;
+    target: AnyTarget;
   }[];
   return rows.map((r) => r.target);
 }

@@ -31,6 +31,25 @@ describe('a state that is read', () => {
     expect((await read({ quantity: 'bodyThickness', feature: 'body' }, -41)).status).toBe(422);
   });
 
+  it('is read again blind: hidden among the readings, and nothing of the anatomy goes', async () => {
+    expect((await read({ quantity: 'relief', feature: 'neck' }, -0.1)).status).toBe(201);
+    const target = { quantity: 'relief', feature: 'neck' };
+    const session = randomUUID();
+    const begun = await w.create(`/api/blind-sessions/${session}`, { id: session, instrument, target, tool: 'feeler gauge', zeroed: true });
+    expect(begun.status).toBe(201);
+    for (const path of [`/api/instruments/${instrument}/anatomy`, `/api/instruments/${instrument}/passport`])
+      expect((await w.get(path)).status)
+        .withContext(path)
+        .toBe(200);
+    const { items } = (await w.get(`/api/instruments/${instrument}/readings?limit=200`)).body as {
+      items: { target: { quantity: string }; value: number | null }[];
+    };
+    expect(items.filter((r) => r.target.quantity === 'relief').every((r) => r.value === null)).toBeTrue();
+    const again = await w.create(`/api/readings/${randomUUID()}`, { instrument, target, value: -0.1, limit: 0.03, raw: '-0.1', tool: 'feeler gauge', session });
+    expect(again.status).toBe(201);
+    expect((again.body as { second: string }).second).toBe('agree');
+  });
+
   it('is refused at a place that the instrument does not have, and between two answers', async () => {
     for (const [target, value] of [
       [{ quantity: 'fretHeight', feature: 'fret 99' }, 1],

@@ -125,7 +125,7 @@ describe('the hand on the plan view', () => {
     fixture.componentRef.setInput('label', 'Map');
     fixture.componentRef.setInput('paths', [{ id: 'plate', kind: 'plate', d: 'M0 0H60V60H0Z', title: 'Plate' }]);
     fixture.componentRef.setInput('moving', [{ id: 'route', kind: 'cavity', d: 'M80 80H120V120H80Z', title: 'Route' }]);
-    fixture.componentRef.setInput('handles', [{ id: '1 0', x: 120, y: 100, title: 'Pull' }]);
+    fixture.componentRef.setInput('handles', [{ id: '1 0', x: 120, y: 100, title: 'Pull', room: 40 }]);
     fixture.componentRef.setInput('movable', true);
     fixture.componentRef.setInput('frame', { x: -20, y: -20, width: 200, height: 200 });
     await fixture.whenStable();
@@ -172,12 +172,36 @@ describe('the hand on the plan view', () => {
     touch('pointermove', { x: 149.8, y: 100 }, svg(), { altKey: true });
     touch('pointerup', { x: 149.8, y: 100 });
     await fixture.whenStable();
-    expect(pulls.map((p) => [p.id, p.to.x, p.dropped])).toEqual([
+    expect(pulls.map((p) => [p.id, p.to?.x, p.dropped])).toEqual([
       ['1 0', 150, false],
       ['1 0', 149.8, false],
       ['1 0', 149.8, true],
     ]);
     expect(svg().querySelector('.guide')).toBeNull();
+  });
+
+  it('has small handles on small things and none where nothing could be gripped between them', async () => {
+    const reach = (): number => Number(svg().querySelector('[data-handle]')?.getAttribute('r') ?? 0);
+    expect(reach()).toBeCloseTo(Math.min((1.6 * 200) / 60, 12), 6);
+    fixture.componentRef.setInput('handles', [{ id: '1 0', x: 120, y: 100, title: 'Pull', room: 10 }]);
+    await fixture.whenStable();
+    expect(reach()).toBe(3);
+    fixture.componentRef.setInput('handles', [{ id: '1 0', x: 120, y: 100, title: 'Pull', room: 6 }]);
+    await fixture.whenStable();
+    expect(reach()).toBe(0);
+  });
+
+  it('gives up what the first finger held when a second one comes', async () => {
+    const pulls: Pull[] = [];
+    fixture.componentInstance.pulled.subscribe((p) => pulls.push(p));
+    touch('pointerdown', { x: 120, y: 100 }, svg().querySelector('[data-handle]')!);
+    touch('pointermove', { x: 140, y: 100 });
+    touch('pointerdown', { x: 20, y: 20 }, svg(), { pointerId: 2 });
+    expect(pulls.at(-1)).toEqual({ id: '1 0', to: null, dropped: true });
+    touch('pointerup', { x: 20, y: 20 }, svg(), { pointerId: 2 });
+    touch('pointerup', { x: 140, y: 100 });
+    await fixture.whenStable();
+    expect(pulls.length).toBe(2);
   });
 
   it('makes the drawing larger between two fingers and moves nothing', async () => {

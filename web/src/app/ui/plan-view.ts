@@ -18,12 +18,14 @@ export interface Move {
 export interface PlanHandle extends Point {
   readonly id: string;
   readonly title: string;
+  /** The shorter side of what is pulled, mm: a small thing has small handles, so that it can still be moved. */
+  readonly room: number;
 }
 
-/** What a hand does to a handle. */
+/** What a hand does to a handle; `to` is null when the hand gave up. */
 export interface Pull {
   readonly id: string;
-  readonly to: Point;
+  readonly to: Point | null;
   readonly dropped: boolean;
 }
 
@@ -67,6 +69,8 @@ interface Pinch {
   readonly toDrawing: DOMMatrix | null;
 }
 
+/** Things smaller than this, in sizes of a mark, have no handles: nearer they have. */
+const LEAST_ROOM = 2.2;
 /** Nearer than this on the screen the hand meets a line, px. */
 const SNAP_REACH = 7;
 /** A hand that moved less than this on the screen clicked, px. */
@@ -131,6 +135,13 @@ export class PlanView {
   private pinch: Pinch | null = null;
   private readonly touching = new Map<number, Point>();
 
+  /** Handles where there is room for them and for a hand between them. */
+  protected readonly shownHandles = computed(() => {
+    const mark = this.markSize();
+    return this.handles()
+      .filter((h) => h.room >= LEAST_ROOM * mark)
+      .map((h) => ({ ...h, reach: Math.min(1.6 * mark, 0.3 * h.room) }));
+  });
   protected readonly snapping = signal(true);
   /** The lines that the hand has met, over the whole window. */
   private readonly met = signal<{ readonly across: number | null; readonly along: number | null } | null>(null);
@@ -186,7 +197,7 @@ export class PlanView {
     this.touching.set(event.pointerId, screen);
     this.svg().nativeElement.setPointerCapture(event.pointerId);
     if (this.touching.size === 2) {
-      this.letGo();
+      this.giveUp();
       const [a = screen, b = screen] = [...this.touching.values()];
       this.pinch = { ...fingers(a, b), frame: this.window(), toDrawing };
       return;
@@ -257,6 +268,19 @@ export class PlanView {
       const side = this.mirrored() ? -1 : 1;
       this.chosen.emit({ id: grip.on, at: { x: side * grip.start.x, y: grip.start.y } });
     }
+    this.letGo();
+  }
+
+  /** A second finger came: what the first one held goes back to where it was. */
+  private giveUp(): void {
+    const { grip } = this;
+    if (grip?.kind === 'move' && this.last) {
+      this.pose.set(grip.at);
+      this.moved.emit({ to: grip.at, dropped: true });
+    }
+    if (grip?.handle) this.pulled.emit({ id: grip.handle, to: null, dropped: true });
+    this.last = null;
+    this.lastPull = null;
     this.letGo();
   }
 

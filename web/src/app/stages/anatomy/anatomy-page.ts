@@ -142,7 +142,11 @@ export class AnatomyPage {
     const a = this.preview() ?? this.anatomy();
     const id = this.selected();
     if (!a || id === null || !this.isSeen()) return [];
-    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Pull to make it larger or smaller' }));
+    const f = featureOf(a, id);
+    if (!f) return [];
+    const b = boundsOf(a, f);
+    const room = Math.min(b.maxX - b.minX, b.maxY - b.minY);
+    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Pull to make it larger or smaller', room }));
   });
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
@@ -247,6 +251,10 @@ export class AnatomyPage {
     const a = this.anatomy();
     const selected = this.selected();
     if (!a || selected === null || !featureOf(a, selected)) return;
+    if (to === null) {
+      this.preview.set(null);
+      return;
+    }
     const [across, along] = sides(id);
     const stretched = stretchFeature(a, selected, { across, along }, to);
     this.preview.set(dropped ? null : stretched);

@@ -9,7 +9,7 @@ import { KEY_MAP } from './keys';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Keys</h2>
-    <mat-dialog-content>
+    <mat-dialog-content tabindex="0" aria-label="Keys and what they do" role="region">
       <table>
         <thead class="visually-hidden">
           <tr>

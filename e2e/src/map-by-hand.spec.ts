@@ -42,7 +42,7 @@ test('a handle is pulled onto a line, undone, and two edges are clicked to measu
   const route = (a: Anatomy) => boundsOf(a, featureOf(a, 'neck route')!);
   const before = route(await latest());
   const screen = async (x: number, y: number): Promise<{ x: number; y: number }> =>
-    page.locator('section.left > rn-plan-view.no-print svg').evaluate(
+    page.locator('section.left > rn-plan-view.no-print svg:not(.names)').evaluate(
       (svg, p) => {
         const q = new DOMPoint(p.x, p.y).matrixTransform((svg as unknown as SVGSVGElement).getScreenCTM()!);
         return { x: q.x, y: q.y };

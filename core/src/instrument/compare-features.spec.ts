@@ -1,5 +1,19 @@
-import { plainAnatomy } from '../testing/plan.js';
-import { addFeature, compareFeatures, firstFeature, layersOf, moveFeature, removeFeature, reshapeFeature, type Anatomy } from './index.js';
+import { dim, plainAnatomy } from '../testing/plan.js';
+import { bounds } from '../shape/index.js';
+import {
+  addFeature,
+  compareFeatures,
+  firstFeature,
+  layersOf,
+  layersOfFeature,
+  moveFeature,
+  placeHoleOn,
+  removeFeature,
+  reshapeFeature,
+  sideLayers,
+  sideStrip,
+  type Anatomy,
+} from './index.js';
 
 const free = (): Anatomy => ({ ...plainAnatomy(), positions: [] });
 
@@ -40,6 +54,7 @@ describe('the layers of a drawing', () => {
       ['Cavities', 2],
       ['Plates', 1],
       ['Openings', 1],
+      ['Inserts', 1],
       ['Holes', 1],
     ]);
     expect(count('back')).toEqual([
@@ -49,7 +64,39 @@ describe('the layers of a drawing', () => {
     expect(count('top', 'plate')).toEqual([
       ['Plates', 1],
       ['Openings', 1],
+      ['Inserts', 1],
     ]);
     expect(count('top', 'nobody')).toEqual([]);
+  });
+
+  it('hold the screws of a plate and the holes of headstock and board', () => {
+    const a = plainAnatomy();
+    const screwed = {
+      ...a,
+      plates: a.plates.map((p) => ({
+        ...p,
+        screws: [
+          { x: 0, y: 0, gauge: 4 },
+          { x: 10, y: 0, gauge: 4 },
+        ],
+      })),
+    };
+    expect(layersOf(screwed, 'top').find((l) => l.name === 'Screws')?.outlines.length).toBe(2);
+    const tuner = placeHoleOn(addFeature(a, firstFeature('hole', 't', 'Tuner', 'top', { x: 10, y: 200 })), 't', 'headstock back');
+    expect(layersOf(tuner, 'back').find((l) => l.name === 'Holes')?.outlines.length).toBe(1);
+    expect(layersOf(tuner, 'top').find((l) => l.name === 'Holes')).toBeUndefined();
+  });
+
+  it('hold the body from the side with its holes, each pocket down from its own face', () => {
+    const a = placeHoleOn(addFeature(plainAnatomy(), firstFeature('hole', 'j', 'Jack', 'top', { x: 10, y: 200 })), 'j', 'side');
+    const [body, cavities, holes] = sideLayers({ ...a, body: { ...a.body, thickness: dim(44) } });
+    const strip = sideStrip(a);
+    const box = bounds([body!.outlines[0]!.outline]);
+    expect([box.minX, box.maxX, box.minY - strip.from, box.maxY - strip.to].map((n) => Math.round(n * 1e6) / 1e6 + 0)).toEqual([0, 44, 0, 0]);
+    expect(cavities?.outlines.map((o) => bounds([o.outline])).map((b) => [b.minX, b.maxX])).toContain([30, 44]);
+    expect(holes?.outlines.map((o) => o.name)).toEqual(['Jack']);
+    expect(layersOfFeature(a, 'j').map((l) => l.name)).toEqual(['Holes']);
+    expect(layersOfFeature(a, 'plate').map((l) => l.name)).toEqual(['Plates', 'Openings', 'Inserts']);
+    expect(layersOfFeature(a, 'nobody')).toEqual([]);
   });
 });

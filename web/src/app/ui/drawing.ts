@@ -1,6 +1,6 @@
 import type { Plan, PlannedRoute } from '@rinnovo/core/check';
 import { pathData } from '@rinnovo/core/format';
-import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, toBody, type Anatomy, type Face, type HoleFace } from '@rinnovo/core/instrument';
+import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
 import { circle, placeOutline, placePoint, bounds, type Outline, type Point } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
@@ -77,12 +77,6 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   }
   return [...out, ...(face === 'top' ? drawBoard(a) : []), ...pockets('hidden')];
 }
-
-/** Which holes are seen on a face of the body. */
-const SEEN_HOLES: Readonly<Record<Face, readonly HoleFace[]>> = {
-  top: ['top', 'headstock front', 'fingerboard'],
-  back: ['back', 'headstock back'],
-};
 
 /** A hole of unknown diameter is drawn as a point of this size, mm. */
 export const UNKNOWN_HOLE = 3;

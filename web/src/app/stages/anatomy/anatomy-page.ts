@@ -14,6 +14,9 @@ import {
   featuresOf,
   handlesOf,
   layersOf,
+  layersOfFeature,
+  sideLayers,
+  type Layer,
   moveFeature,
   snap,
   snapLines,
@@ -273,14 +276,28 @@ export class AnatomyPage {
     if (from && of !== null && to !== from) this.store.dispatch(anatomyEditActions.edited({ of, from, to }));
   }
 
-  /** The face that is looked at as a drawing file: all of it, or what is chosen. */
-  protected async drawing(kind: 'svg' | 'dxf', only: string | null): Promise<void> {
+  /** The layers of what is chosen; none where its size is not known yet. */
+  protected readonly chosenLayers = computed(() => {
+    const [a, id] = [this.anatomy(), this.selected()];
+    return a && id !== null ? layersOfFeature(a, id) : [];
+  });
+
+  /** The face that is looked at as a drawing file. */
+  protected faceFile(kind: 'svg' | 'dxf'): Promise<void> {
     const a = this.anatomy();
-    const layers = a ? layersOf(a, this.face(), only) : [];
+    return this.drawing(kind, !a ? [] : this.view() === 'side' ? sideLayers(a) : layersOf(a, this.face()), this.view());
+  }
+
+  /** What is chosen as a drawing file. */
+  protected chosenFile(kind: 'svg' | 'dxf'): Promise<void> {
+    return this.drawing(kind, this.chosenLayers(), this.selected() ?? '');
+  }
+
+  private async drawing(kind: 'svg' | 'dxf', layers: readonly Layer[], name: string): Promise<void> {
     if (layers.length === 0) return;
     const { dxfFile, svgFile } = await import('@rinnovo/core/format');
     const text = kind === 'svg' ? svgFile(layers) : dxfFile(layers);
-    saveFile(text, `${this.face()}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
+    saveFile(text, `${name}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
   }
 
   protected undo(): void {

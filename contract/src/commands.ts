@@ -2,6 +2,7 @@ import type { Loose } from './loose.js';
 import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
+import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
 import type { Plan } from '@rinnovo/core/check';
 import Joi from 'joi';
 import type { Outline } from '@rinnovo/core/shape';
@@ -129,6 +130,9 @@ export interface TakeReading {
   readonly tool: string;
   /** The session that hid the earlier value; null for a plain reading. */
   readonly session: string | null;
+  /** The open survey that it belongs to, or the signed one in which it corrects a reading. */
+  readonly survey: string | null;
+  readonly corrects: string | null;
 }
 export const takeReading = Joi.object<Loose<TakeReading>, true>({
   instrument: uuid.required(),
@@ -139,6 +143,8 @@ export const takeReading = Joi.object<Loose<TakeReading>, true>({
   raw: Joi.string().trim().min(1).max(80).required(),
   tool: localId.required(),
   session: uuid.allow(null).required(),
+  survey: uuid.allow(null).required(),
+  corrects: uuid.allow(null).required(),
 });
 
 export const blindSession = Joi.object<Loose<BlindSession>, true>({
@@ -250,3 +256,83 @@ export const saveSettings = Joi.object<SaveSettings>({
 
 /** Every operation kind, for routes that filter by it. */
 export const operationKind = Joi.string().valid(...Object.keys(OPERATIONS));
+
+const wantedKinds = Joi.array()
+  .items(Joi.string().valid(...WORK_KINDS))
+  .max(WORK_KINDS.length)
+  .unique();
+
+/** A survey is begun by who has the instrument. */
+export interface BeginSurvey {
+  readonly instrument: string;
+  readonly kind: SurveyKind;
+  readonly strings: string;
+  readonly tuning: string;
+  readonly wanted: readonly WorkKind[];
+}
+export const beginSurvey = Joi.object<Loose<BeginSurvey>, true>({
+  instrument: uuid.required(),
+  kind: Joi.string()
+    .valid(...SURVEY_KINDS)
+    .required(),
+  strings: short.required(),
+  tuning: short.required(),
+  wanted: wantedKinds.required(),
+});
+
+/** What of a survey may change until it is signed. */
+export interface ChangeSurvey {
+  readonly strings: string;
+  readonly tuning: string;
+  readonly wanted: readonly WorkKind[];
+  readonly skipped: readonly Skipped[];
+  readonly holder: string;
+}
+export const changeSurvey = Joi.object<Loose<ChangeSurvey>, true>({
+  strings: short.required(),
+  tuning: short.required(),
+  wanted: wantedKinds.required(),
+  skipped: Joi.array()
+    .items(
+      Joi.object<Loose<Skipped>, true>({ target: Joi.object<StateTarget>({ quantity: named(STATES), ...place }).required(), reason: text.max(200).required() }),
+    )
+    .max(1000)
+    .required(),
+  holder: uuid.required(),
+});
+
+export const signSurvey = Joi.object<Record<string, never>, true>({});
+
+/** What is kept of a finding; person and time are the server's. */
+export interface KeepFinding {
+  readonly instrument: string;
+  readonly survey: string | null;
+  readonly rule: RuleId | null;
+  readonly feature: string | null;
+  readonly says: string;
+  readonly severity: Severity;
+  readonly job: string | null;
+  readonly done: boolean;
+  readonly withdrawn: boolean;
+}
+export const keepFinding = Joi.object<Loose<KeepFinding>, true>({
+  instrument: uuid.required(),
+  survey: uuid.allow(null).required(),
+  rule: Joi.string()
+    .valid(...RULE_IDS)
+    .allow(null)
+    .required(),
+  feature: localId.allow(null).required(),
+  says: text.required(),
+  severity: Joi.string().valid('leave', 'watch', 'put right', 'stop').required(),
+  job: uuid.allow(null).required(),
+  done: Joi.boolean().required(),
+  withdrawn: Joi.boolean().required(),
+});
+
+/** The values of a survey kept under a name, to be aimed at elsewhere. */
+export interface KeepProfile {
+  readonly name: string;
+  readonly survey: string;
+}
+export const keepProfile = Joi.object<Loose<KeepProfile>, true>({ name: text.max(120).required(), survey: uuid.required() });

@@ -5,6 +5,7 @@ import type { Waiver } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Outline } from '@rinnovo/core/shape';
+import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
 import type { Option, Wish } from '@rinnovo/core/remedy';
 
 /** Someone who works here or owns an instrument. */
@@ -231,4 +232,33 @@ export interface Page<T> {
   readonly items: readonly T[];
   /** Give it back as `after` for the next page; null on the last one. */
   readonly next: string | null;
+}
+
+/** A survey as the server tells it. */
+export interface KeptSurvey extends Survey {
+  readonly version: number;
+}
+
+/** Something found: by a rule and accepted, or seen by a person and pinned to a feature. With a job it is a task of that job. */
+export interface KeptFinding {
+  readonly id: string;
+  readonly instrument: string;
+  readonly survey: string | null;
+  /** The rule that was accepted; null for what a person found. */
+  readonly rule: RuleId | null;
+  readonly feature: string | null;
+  readonly says: string;
+  readonly severity: Severity;
+  readonly job: string | null;
+  readonly done: boolean;
+  readonly withdrawn: boolean;
+  readonly person: string;
+  readonly at: string;
+  readonly version: number;
+}
+
+export interface KeptProfile extends Profile {
+  readonly at: string;
+  readonly away: boolean;
+  readonly version: number;
 }

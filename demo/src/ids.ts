@@ -27,4 +27,7 @@ export const ids = {
   templateLong: id(48),
   outline: (n: number): string => id(60 + n),
   reading: (n: number): string => id(100 + n),
+  survey: (n: number): string => id(400 + n),
+  finding: (n: number): string => id(420 + n),
+  profile: id(440),
 } as const;

@@ -1,4 +1,4 @@
-import type { AnatomyRevision, Instrument, Job, KeepOutline, Person } from '@rinnovo/contract';
+import type { AnatomyRevision, Instrument, Job, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
 import type { Pickup, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
@@ -7,7 +7,7 @@ import { drawer } from './drawer.js';
 import { flock, flockAnatomies } from './flock.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
-import { states } from './states.js';
+import { findings, profiles, states, surveys } from './states.js';
 import { tools } from './tools.js';
 
 /** An invented workshop, as rows. */
@@ -18,7 +18,10 @@ export interface DemoWorkshop {
   readonly instruments: readonly Instrument[];
   readonly jobs: readonly Job[];
   readonly anatomies: readonly AnatomyRevision[];
+  readonly surveys: readonly KeptSurvey[];
   readonly readings: readonly Reading[];
+  readonly findings: readonly KeptFinding[];
+  readonly profiles: typeof profiles;
   /** What lies in the drawer. */
   readonly outlines: readonly (KeepOutline & { readonly id: string; readonly person: string })[];
   readonly plans: readonly { readonly job: string; readonly revision: number; readonly plan: Plan }[];
@@ -28,7 +31,20 @@ const MORNING = '2026-11-02T08:40:00.000Z';
 
 function reading(n: number, instrument: string, target: Reading['target'], value: number, tool: string, minute: number): Reading {
   const at = new Date(Date.parse(MORNING) + minute * 60_000).toISOString();
-  return { id: ids.reading(n), instrument, target, value, limit: 0.05, raw: String(value), tool, person: ids.ada, at, blind: false };
+  return {
+    id: ids.reading(n),
+    instrument,
+    target,
+    value,
+    limit: 0.05,
+    raw: String(value),
+    tool,
+    person: ids.ada,
+    at,
+    blind: false,
+    survey: null,
+    corrects: null,
+  };
 }
 
 const thickness: Reading['target'] = { quantity: 'bodyThickness', feature: 'body' };
@@ -110,6 +126,9 @@ export const demoWorkshop: DemoWorkshop = {
     ...flockAnatomies,
   ],
   outlines: drawer,
+  surveys,
+  findings,
+  profiles,
   readings: [
     reading(1, ids.first, thickness, 41.5, ids.calliper, 5),
     reading(2, ids.first, backDepth, 12, ids.depthGauge, 8),

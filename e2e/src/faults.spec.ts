@@ -23,6 +23,8 @@ async function send(url: string, id: string, writeId: string): Promise<number> {
     raw: '41.5',
     tool: CALLIPER,
     session: null,
+    survey: null,
+    corrects: null,
   };
   const r = await fetch(`${url}/api/readings/${id}`, {
     method: 'PUT',

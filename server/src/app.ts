@@ -23,6 +23,9 @@ import { peopleRoutes } from './people/people.js';
 import { planRoutes } from './plans/routes.js';
 import { instrumentReadingRoutes, readingRoutes } from './readings/routes.js';
 import { shopRoutes } from './shop/shop.js';
+import { findingRoutes, instrumentFindingRoutes } from './surveys/finding-routes.js';
+import { sheetRoutes } from './surveys/sheet-route.js';
+import { instrumentSurveyRoutes, profileRoutes, surveyRoutes } from './surveys/routes.js';
 
 export interface AppOptions {
   readonly db: Knex;
@@ -77,6 +80,8 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/people', peopleRoutes(db));
   api.use('/instruments/:id/anatomy', anatomyRoutes(db));
   api.use('/instruments/:id/readings', instrumentReadingRoutes(db));
+  api.use('/instruments/:id/surveys', instrumentSurveyRoutes(db));
+  api.use('/instruments/:id/findings', instrumentFindingRoutes(db));
   api.use('/instruments/:id/ledger', instrumentLedgerRoutes(db));
   api.use('/instruments/:id/passport', passportRoutes(db));
   api.use('/instruments', instrumentRoutes(db));
@@ -85,6 +90,10 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/', orderRoutes(db));
   api.use('/jobs', jobRoutes(db));
   api.use('/', readingRoutes(db));
+  api.use('/surveys', surveyRoutes(db));
+  api.use('/surveys', sheetRoutes(db));
+  api.use('/findings', findingRoutes(db));
+  api.use('/profiles', profileRoutes(db));
   api.use('/outlines', outlineRoutes(db));
   api.use('/parts', partRoutes(db));
   api.use('/shop', shopRoutes(db));

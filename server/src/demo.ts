@@ -16,8 +16,19 @@ export async function fillDemo(db: Knex): Promise<boolean> {
       d.jobs.map(({ ownerSays, ...j }) => ({ ...j, wish: JSON.stringify(j.wish), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
     );
     await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
+    await trx('surveys').insert(
+      d.surveys.map(({ signed, skipped, wanted, ...x }) => ({
+        ...x,
+        skipped: JSON.stringify(skipped),
+        wanted: JSON.stringify(wanted),
+        signed_at: signed?.at ?? null,
+        signed_by: signed?.by ?? null,
+      })),
+    );
     if (d.readings.length > 0)
       await trx('readings').insert(d.readings.map((r) => ({ ...r, target: JSON.stringify(r.target), target_key: targetKey(r.target) })));
+    await trx('findings').insert([...d.findings]);
+    await trx('profiles').insert(d.profiles.map((p) => ({ ...p, values: JSON.stringify(p.values) })));
     await trx('outlines').insert(
       d.outlines.map(({ source, limit, outline, ...o }) => ({
         ...o,

@@ -40,6 +40,8 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
       raw: '41.5',
       tool: calliper,
       session: null,
+      survey: null,
+      corrects: null,
     }),
   },
   blind: {
@@ -234,6 +236,8 @@ describe('versions and write ids', () => {
       raw: '2',
       tool: calliper,
       session: null,
+      survey: null,
+      corrects: null,
     };
     const [a, b] = await Promise.all([w.create(`/api/readings/${reading}`, body, id), w.create(`/api/readings/${reading}`, body, id)]);
     expect([a.status, b.status]).toEqual([201, 201]);
@@ -320,7 +324,7 @@ describe('a blind reading', () => {
     expect(passport.readings.find((r) => r.target.quantity === 'bodyThickness')!.value).toBeNull();
     expect(passport.revisions.every((r) => r.document.body.thickness === null)).toBeTrue();
 
-    const body = { instrument: instrument.id, target, value: 41.58, limit: 0.05, raw: '41.58', tool: calliper, session };
+    const body = { instrument: instrument.id, target, value: 41.58, limit: 0.05, raw: '41.58', tool: calliper, session, survey: null, corrects: null };
     const done = await w.create(`/api/readings/${randomUUID()}`, body).expect(201);
     expect((done.body as { second: string }).second).toBe('agree');
     const now = (await w.get(`/api/instruments/${instrument.id}/anatomy`)).body as { document: typeof anatomy };
@@ -335,7 +339,17 @@ describe('a blind reading', () => {
     const other = { quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' };
     await w.create(`/api/blind-sessions/${session}`, { id: session, instrument: instrument.id, target: other, tool: calliper, zeroed: true }).expect(201);
     const r = await w
-      .create(`/api/readings/${randomUUID()}`, { instrument: instrument.id, target: other, value: 43, limit: 0.05, raw: '43', tool: calliper, session })
+      .create(`/api/readings/${randomUUID()}`, {
+        instrument: instrument.id,
+        target: other,
+        value: 43,
+        limit: 0.05,
+        raw: '43',
+        tool: calliper,
+        session,
+        survey: null,
+        corrects: null,
+      })
       .expect(201);
     expect((r.body as { second: string }).second).toBe('disagree');
   });

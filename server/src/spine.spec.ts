@@ -57,7 +57,19 @@ describe('the spine, through the API', () => {
       session = randomUUID();
       await w.create(`/api/blind-sessions/${session}`, { id: session, instrument, target, tool: calliper, zeroed: true }).expect(201);
     }
-    await w.create(`/api/readings/${randomUUID()}`, { instrument, target, value, limit: 0.05, raw: String(value), tool: calliper, session }).expect(201);
+    await w
+      .create(`/api/readings/${randomUUID()}`, {
+        instrument,
+        target,
+        value,
+        limit: 0.05,
+        raw: String(value),
+        tool: calliper,
+        session,
+        survey: null,
+        corrects: null,
+      })
+      .expect(201);
   }
 
   it('goes from the clash to the recorded cavity', async () => {

@@ -7,3 +7,4 @@ export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';
 export * from './survey.js';
+export * from './sheet.js';

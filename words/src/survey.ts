@@ -1,8 +1,54 @@
 import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
-import type { Aim, RoundId, RuleId, Severity, Standing, TypedState } from '@rinnovo/core/survey';
+import type { Aim, Difference, Lack, RoundId, RuleId, Severity, Standing, SurveyKind, TypedState, WorkKind } from '@rinnovo/core/survey';
+import type { CsvFault, CsvProblem } from '@rinnovo/core/format';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { nameOf, upperFirst, type Names } from './names.js';
+
+export const SURVEY_KIND_WORDS: Readonly<Record<SurveyKind, string>> = {
+  'as found': 'As found',
+  'as left': 'As left',
+  check: 'A check',
+};
+
+export const WORK_KIND_WORDS: Readonly<Record<WorkKind, string>> = {
+  setUp: 'Set-up',
+  nut: 'Nut',
+  neckAngle: 'Neck angle',
+  neckReset: 'Neck reset',
+  fretEnds: 'Fret ends',
+  spotLevel: 'Spot level',
+  fullLevel: 'Full level',
+  refret: 'Refret',
+  pickupSwap: 'Pickup in the same route',
+  reroute: 'Re-route',
+  shielding: 'Shielding',
+  bridgeGlue: 'Bridge glued again',
+};
+
+/** Why a reading does not carry the work yet, with a sign of its own. */
+export const LACK_WORDS: Readonly<Record<Lack, { readonly word: string; readonly sign: string }>> = {
+  absent: { word: 'not read', sign: '○' },
+  disagree: { word: 'two readings disagree', sign: '✕' },
+  single: { word: 'read once: read it again blind', sign: '◐' },
+  uncertain: { word: 'the tool cannot tell: read it finer', sign: '◇' },
+  old: { word: 'older than 60 days', sign: '◷' },
+};
+
+const CSV_FAULTS: Readonly<Record<CsvFault, (p: CsvProblem) => string>> = {
+  noTable: () => 'There is no table in this file',
+  noColumn: (p) => `There is no column ${p.column}; quantity, feature and value are needed`,
+  unknownQuantity: (p) => `${p.saw || 'nothing'} is no quantity that is read here`,
+  noSuchPlace: (p) => `${p.saw || 'nothing'} is no place on this instrument`,
+  notANumber: (p) => `${p.saw || 'nothing'} is not a number`,
+  cannotBe: (p) => `${p.saw} cannot be`,
+  otherUnit: (p) => `${p.saw} is not the unit in which it is kept: convert it first`,
+};
+
+/** What is wrong in a line of a table of readings. */
+export function csvProblemText(p: CsvProblem): string {
+  return `Line ${p.line}: ${CSV_FAULTS[p.fault](p)}`;
+}
 
 export const ROUND_WORDS: Readonly<Record<RoundId, { readonly title: string; readonly say: string }>> = {
   stop: { title: 'Stop first', say: 'Any of these: strings off at once, no tuning to pitch, photographs after.' },
@@ -90,8 +136,15 @@ export function stateText(id: StateId, value: number, unit: LengthUnit): string 
   const q = STATES[id];
   if (q.unit === 'choice') return choiceText(id, value);
   if (q.unit === 'mm') return lengthText(value, unit);
-  const places = q.unit === 'kΩ' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 ? 1 : 0;
+  const places = q.unit === 'kΩ' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
   return `${value.toFixed(places).replace('-', '−')} ${q.unit}`;
+}
+
+/** `+0.10 mm (± 0.06)`: a change with what both tools can be wrong by; empty where there is none to tell. */
+export function changeText({ target, change, limit }: Difference, unit: LengthUnit): string {
+  if (change === null || limit === null) return '';
+  const size = (v: number): string => stateText(target.quantity, v, unit);
+  return `${change < 0 ? '−' : '+'}${size(Math.abs(change))} (± ${size(limit)})`;
 }
 
 /** Why a text is no value of a state; null when it is one or there is none. */

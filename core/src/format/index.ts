@@ -5,3 +5,4 @@ export * from './imported.js';
 export * from './svg-in.js';
 export * from './svg-out.js';
 export * from './svg.js';
+export * from './readings-csv.js';

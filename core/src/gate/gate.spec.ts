@@ -27,6 +27,8 @@ function reading(target: Target, value: number, blind: boolean): Reading {
     person: 'p',
     at: `2026-01-01T00:00:${String(n % 60).padStart(2, '0')}Z`,
     blind,
+    survey: null,
+    corrects: null,
   };
 }
 

@@ -23,6 +23,10 @@ export interface Reading {
   readonly at: string;
   /** The tool was zeroed before this reading and the earlier value was hidden. */
   readonly blind: boolean;
+  /** The survey that it belongs to; null outside of one. */
+  readonly survey: string | null;
+  /** The reading that this one takes the place of; null for a plain one. */
+  readonly corrects: string | null;
 }
 
 /** How far a value has come towards two independent readings. */
@@ -33,15 +37,23 @@ export interface SecondReading {
 
 /**
  * Do two independent readings of a target agree? The later one must be blind; the newest pair decides,
- * so that after a disagreement a third reading can settle it.
+ * so that after a disagreement a third reading can settle it. What was corrected no longer counts.
  */
 export function secondReading(target: AnyTarget, readings: readonly Reading[]): SecondReading {
   const key = targetKey(target);
-  const of = readings.filter((r) => targetKey(r.target) === key).sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
+  const of = stillStanding(readings)
+    .filter((r) => targetKey(r.target) === key)
+    .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
   const newest = of[of.length - 1];
   if (!newest) return { state: 'none', readings: of };
   if (of.length === 1) return { state: 'one', readings: of };
   if (!newest.blind) return { state: 'one', readings: of };
   const before = of.slice(0, -1);
   return { state: before.some((r) => agree(r, newest)) ? 'agree' : 'disagree', readings: of };
+}
+
+/** The readings that no later one takes the place of. */
+export function stillStanding(readings: readonly Reading[]): readonly Reading[] {
+  const gone = new Set(readings.map((r) => r.corrects));
+  return gone.size <= 1 && gone.has(null) ? readings : readings.filter((r) => !gone.has(r.id));
 }

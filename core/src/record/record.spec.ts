@@ -22,7 +22,20 @@ const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle
 const plan = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
 
 function reading(id: string, value: number, blind = false, at = id): Reading {
-  return { id, instrument: 'i', target: { quantity: 'bodyThickness', feature: 'body' }, value, limit: 0.05, raw: '', tool: 't', person: 'p', at, blind };
+  return {
+    id,
+    instrument: 'i',
+    target: { quantity: 'bodyThickness', feature: 'body' },
+    value,
+    limit: 0.05,
+    raw: '',
+    tool: 't',
+    person: 'p',
+    at,
+    blind,
+    survey: null,
+    corrects: null,
+  };
 }
 
 describe('accepting a reading', () => {

@@ -1,8 +1,11 @@
 export * from './aims.js';
+export * from './compare.js';
 export * from './findings.js';
 export * from './inspection.js';
+export * from './missing.js';
 export * from './places.js';
 export * from './quick-log.js';
-export { type RuleId, type Severity } from './rules.js';
+export { RULE_IDS, type RuleId, type Severity } from './rules.js';
 export * from './state-of.js';
+export * from './survey.js';
 export * from './typed-state.js';

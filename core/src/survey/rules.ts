@@ -197,3 +197,6 @@ export const RULES: readonly Rule[] = [
   rule('humFalls', 'leave', null, heard('hum that falls on touching strings')),
   rule('humStays', 'put right', null, heard('hum that does not fall on touching strings'), 'groundOpen'),
 ];
+
+/** Every rule by its name, in the order in which causes are looked for. */
+export const RULE_IDS: readonly RuleId[] = RULES.map((r) => r.id);

@@ -1,4 +1,4 @@
-import { isState, STATES, targetKey, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
+import { isState, STATES, stillStanding, targetKey, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
 import { aimFor, standing, type Aim, type Standing } from './aims.js';
 import { placesOf, type Surveyed } from './places.js';
 
@@ -18,10 +18,10 @@ export interface StateOf {
   readonly at: (id: StateId, feature: string, part?: string) => Told | null;
 }
 
-/** The newest reading of every state; an older one at the same place no longer counts, and one at a place that is not there never did. */
+/** The newest reading of every state; an older one at the same place no longer counts, nor one that was corrected, and one at a place that is not there never did. */
 export function stateOf(surveyed: Surveyed, readings: readonly Reading[]): StateOf {
   const newest = new Map<string, Reading>();
-  for (const r of readings) {
+  for (const r of stillStanding(readings)) {
     if (!isState(r.target)) continue;
     const key = targetKey(r.target);
     const old = newest.get(key);

@@ -24,6 +24,8 @@ function reading(quantity: StateId, feature: string, value: number, part?: strin
     person: 'p',
     at,
     blind: false,
+    survey: null,
+    corrects: null,
   };
 }
 const room = reading('humidity', 'room', 50);

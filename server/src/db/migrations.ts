@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { workshop } from './0001-workshop.js';
 import { drawer } from './0002-drawer.js';
+import { surveys } from './0003-surveys.js';
 
 interface Migration {
   readonly name: string;
@@ -9,7 +10,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer];
+const ALL: readonly Migration[] = [workshop, drawer, surveys];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -14,6 +14,8 @@ interface Row {
   person: string;
   at: Date;
   blind: boolean;
+  survey: string | null;
+  corrects: string | null;
 }
 
 function toReading(r: Row): Reading {
@@ -28,6 +30,8 @@ function toReading(r: Row): Reading {
     person: r.person,
     at: r.at.toISOString(),
     blind: r.blind,
+    survey: r.survey,
+    corrects: r.corrects,
   };
 }
 

@@ -1,4 +1,5 @@
-import { blindSession, idParam, pageQuery, takeReading } from '@rinnovo/contract';
+import { blindSession, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
+import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
 import { isPlace } from '@rinnovo/core/survey';
 import { isState, QUANTITIES, secondReading, STATES, targetKey, type AnyTarget, type Reading } from '@rinnovo/core/quantity';
@@ -10,6 +11,8 @@ import { instrumentById } from '../instruments/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
+import { demandOpen, surveyById } from '../surveys/queries.js';
+import { valid } from '../http/validate.js';
 import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, told } from './queries.js';
 
 /** /api/readings/:id and /api/blind-sessions/:id: both are created, never changed. */
@@ -31,6 +34,8 @@ export function readingRoutes(db: Knex): Router {
           throw new ProblemError('cannot-be', {
             errors: [{ pointer: '/value', detail: `must be ${unit === 'choice' ? 'a whole number ' : ''}between ${min} and ${max} ${unit}` }],
           });
+        const earlier = await readingsOf(trx, body.instrument);
+        await demandSurvey(trx, body, earlier);
         if (body.session !== null) {
           const closed = await trx('blind_sessions')
             .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
@@ -38,7 +43,6 @@ export function readingRoutes(db: Knex): Router {
             .update({ closed: true });
           if (closed !== 1) throw new ProblemError('not-now', { detail: 'That blind reading was ended or belongs to another value: begin it again.' });
         }
-        const earlier = await readingsOf(trx, body.instrument);
         const { session, ...plain } = body;
         await trx('readings').insert({
           id: params.id,
@@ -54,7 +58,11 @@ export function readingRoutes(db: Knex): Router {
         const second = secondReading(body.target, [...earlier, reading]).state;
         // a state changes no dimension, and so makes no revision
         if (isState(body.target)) return { status: 201, body: { reading, revision: now, second } };
-        const document = acceptReading(now.document, reading, earlier);
+        const document = acceptReading(
+          now.document,
+          reading,
+          earlier.filter((r) => r.id !== body.corrects),
+        );
         const revision = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
         return { status: 201, body: { reading, revision, second } };
       },
@@ -90,6 +98,21 @@ export function readingRoutes(db: Knex): Router {
   return router;
 }
 
+/** A reading goes into an open survey; into a signed one only as a correction of one of its readings, and each reading is corrected once. */
+async function demandSurvey(trx: Knex, body: TakeReading, earlier: readonly Reading[]): Promise<void> {
+  const wrong = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
+  if (body.survey !== null) {
+    const survey = await surveyById(trx, body.survey, true);
+    if (survey.instrument !== body.instrument) throw wrong('/survey', 'is of another instrument');
+    if (body.corrects === null) demandOpen(survey);
+  }
+  if (body.corrects === null) return;
+  const old = earlier.find((r) => r.id === body.corrects);
+  if (old?.survey !== body.survey) throw wrong('/corrects', 'must be a reading of the same survey');
+  if (earlier.some((r) => r.corrects === body.corrects))
+    throw new ProblemError('not-now', { detail: 'That reading was corrected already: correct the correction.' });
+}
+
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */
 async function demandPlace(trx: Knex, instrument: string, anatomy: Anatomy, target: AnyTarget): Promise<void> {
   const there = isState(target) ? isPlace(target, { anatomy, kind: (await instrumentById(trx, instrument)).kind }) : dimensionAt(anatomy, target).exists;
@@ -114,5 +137,15 @@ export function instrumentReadingRoutes(db: Knex): Router {
       };
     }),
   );
+  router.get('/csv', async (req, res) => {
+    const { id } = valid(idParam, req.params);
+    valid(noQuery, req.query);
+    const { label } = await instrumentById(db, id);
+    const [rows, sessions] = await Promise.all([readingsOf(db, id), openSessions(db, id)]);
+    const hidden = new Set(sessions.map(targetKey));
+    const people = new Map(((await db('people').select('id', 'name')) as { id: string; name: string }[]).map((p) => [p.id, p.name]));
+    res.attachment(`${label.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'readings'}.csv`);
+    res.type('text/csv; charset=utf-8').send(readingsCsv(rows.map((r) => ({ ...told(r, hidden, targetKey(r.target)), person: people.get(r.person) ?? '' }))));
+  });
   return router;
 }

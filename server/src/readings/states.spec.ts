@@ -11,7 +11,17 @@ describe('a state that is read', () => {
   afterAll(() => w.close());
 
   const read = (target: object, value: number) =>
-    w.create(`/api/readings/${randomUUID()}`, { instrument, target, value, limit: 0.1, raw: String(value), tool: 'string gauge', session: null });
+    w.create(`/api/readings/${randomUUID()}`, {
+      instrument,
+      target,
+      value,
+      limit: 0.1,
+      raw: String(value),
+      tool: 'string gauge',
+      session: null,
+      survey: null,
+      corrects: null,
+    });
   const revisions = async (): Promise<number> => (await w.db('anatomy_revisions').where({ instrument })).length;
 
   it('is kept with its place and changes no dimension', async () => {
@@ -45,7 +55,17 @@ describe('a state that is read', () => {
       items: { target: { quantity: string }; value: number | null }[];
     };
     expect(items.filter((r) => r.target.quantity === 'relief').every((r) => r.value === null)).toBeTrue();
-    const again = await w.create(`/api/readings/${randomUUID()}`, { instrument, target, value: -0.1, limit: 0.03, raw: '-0.1', tool: 'feeler gauge', session });
+    const again = await w.create(`/api/readings/${randomUUID()}`, {
+      instrument,
+      target,
+      value: -0.1,
+      limit: 0.03,
+      raw: '-0.1',
+      tool: 'feeler gauge',
+      session,
+      survey: null,
+      corrects: null,
+    });
     expect(again.status).toBe(201);
     expect((again.body as { second: string }).second).toBe('agree');
   });

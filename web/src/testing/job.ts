@@ -1,7 +1,7 @@
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { ClearanceRecord, Decision, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
+import type { ClearanceRecord, Decision, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
 import { evaluatePlan, type Plan, type PlanState } from '@rinnovo/core/check';
 import { planCutting } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
@@ -15,19 +15,23 @@ import { planFeature } from '../app/state/plan.feature';
 import { provideHeld } from '../app/state/held';
 import {
   anatomy as anatomyResource,
+  findings,
   instruments,
   jobs,
   ledger,
   outlines,
   parts,
   people,
+  profiles,
   readings,
   shop,
+  surveys,
   work,
   WORKSHOP,
   type Work,
 } from '../app/state/resources';
 import { resultActions, resultsFeature } from '../app/state/results.feature';
+import { surveyFeature } from '../app/state/survey.feature';
 import { anatomy, setUp } from './fixture';
 
 const sheet = { kind: 'sheet' as const, part: 'two-coil' };
@@ -99,13 +103,15 @@ export interface JobOnScreen {
   readonly readings?: readonly ToldReading[];
   readonly work?: Partial<Work>;
   readonly ledger?: readonly LedgerEntry[];
+  readonly surveys?: readonly KeptSurvey[];
 }
 
 /** A job as the store holds it once everything is loaded and worked out; the server is answered by hand. */
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
     providers: [
-      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, outlines, shop, work, ledger),
+      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, outlines, shop, work, ledger, surveys, findings, profiles),
+      provideState(surveyFeature),
       provideState(planFeature),
       provideState(resultsFeature),
     ],
@@ -126,6 +132,9 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));
+  store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));
+  store.dispatch(findings.loaded({ of: 'i', data: [], version: null }));
+  store.dispatch(profiles.loaded({ of: WORKSHOP, data: [], version: null }));
   store.dispatch(ledger.loaded({ of: 'i', data: log, version: null }));
   store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
   store.dispatch(planActions.loaded({ record, draft: null }));
@@ -176,3 +185,19 @@ export async function type(fixture: ComponentFixture<unknown>, selector: string,
 
 /** Lets promises and their effects run. */
 export const settle = (ms = 10): Promise<void> => new Promise((r) => setTimeout(r, ms));
+
+/** A survey that takes readings. */
+export const survey: KeptSurvey = {
+  id: 'survey',
+  instrument: 'i',
+  kind: 'as found',
+  strings: '10–46',
+  tuning: 'standard',
+  skipped: [],
+  wanted: [],
+  person: 'nell',
+  holder: 'nell',
+  begun: '2026-01-01T00:00:00.000Z',
+  signed: null,
+  version: 1,
+};

@@ -6,7 +6,20 @@ import { problemText } from '../api/api';
 import { Rail } from '../shell/rail';
 import { planActions } from '../state/plan.actions';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, instrument as instrumentResource, jobs, ledger, parts, readings, shop, work, WORKSHOP } from '../state/resources';
+import {
+  anatomy,
+  instrument as instrumentResource,
+  jobs,
+  ledger,
+  parts,
+  readings,
+  shop,
+  work,
+  WORKSHOP,
+  surveys,
+  findings,
+  profiles,
+} from '../state/resources';
 import { selectJob } from '../state/selectors';
 import { PlanConflict } from '../ui/plan-conflict';
 import { QuickLog } from './survey/quick-log';
@@ -152,5 +165,8 @@ export class InstrumentPage {
     this.store.dispatch(anatomy.load({ of }));
     this.store.dispatch(readings.load({ of }));
     this.store.dispatch(ledger.load({ of }));
+    this.store.dispatch(surveys.load({ of }));
+    this.store.dispatch(findings.load({ of }));
+    this.store.dispatch(profiles.load({ of: WORKSHOP }));
   }
 }

@@ -7,8 +7,9 @@ import * as anatomyEditEffects from '../state/anatomy-edit.effects';
 import { anatomyEditFeature } from '../state/anatomy-edit.feature';
 import * as planEffects from '../state/plan.effects';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, instrument, jobs, ledger, outlines, parts, readings, shop, work } from '../state/resources';
+import { anatomy, findings, instrument, jobs, ledger, outlines, parts, profiles, readings, shop, surveys, work } from '../state/resources';
 import { resultsFeature } from '../state/results.feature';
+import { surveyFeature } from '../state/survey.feature';
 
 /** The stages of one instrument, in the order of the work. */
 export const instrumentRoutes: Routes = [
@@ -16,7 +17,8 @@ export const instrumentRoutes: Routes = [
     path: '',
     loadComponent: () => import('./instrument-page').then((m) => m.InstrumentPage),
     providers: [
-      ...provideHeld(instrument, jobs, anatomy, readings, parts, outlines, shop, work, ledger),
+      ...provideHeld(instrument, jobs, anatomy, readings, parts, outlines, shop, work, ledger, surveys, findings, profiles),
+      provideState(surveyFeature),
       provideState(planFeature),
       provideState(anatomyEditFeature),
       provideState(resultsFeature),
@@ -32,6 +34,8 @@ export const instrumentRoutes: Routes = [
         loadComponent: () => import('./survey/inspection-page').then((m) => m.InspectionPage),
       },
       { path: 'survey/findings', title: 'Findings · Rinnovo', loadComponent: () => import('./survey/findings-page').then((m) => m.FindingsPage) },
+      { path: 'survey/missing', title: 'Missing · Rinnovo', loadComponent: () => import('./survey/missing-page').then((m) => m.MissingPage) },
+      { path: 'survey/compare', title: 'Compare · Rinnovo', loadComponent: () => import('./survey/compare-page').then((m) => m.ComparePage) },
       { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
       { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },
       { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },

@@ -18,12 +18,13 @@ import type { StepCard } from '@rinnovo/core/gate';
 import { retold, type Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { STATES, usualLimit, type StateTarget, type Target } from '@rinnovo/core/quantity';
+import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { planActions } from './plan.actions';
 import { anatomy, instrument, jobs, ledger, people, readings, work, WORKSHOP } from './resources';
+import { selectOpenSurvey } from './selectors';
 
 /** A value read with a tool, as typed. */
 export interface Typed {
@@ -46,6 +47,7 @@ const seenOf = (verdicts: readonly Verdict[]): readonly SeenNumber[] => verdicts
 export class Commands {
   private readonly api = inject(Api);
   private readonly store = inject(Store);
+  private readonly openSurvey = this.store.selectSignal(selectOpenSurvey);
 
   async addPerson(person: Person): Promise<void> {
     await firstValueFrom(this.api.create(`/people/${person.id}`, person));
@@ -112,19 +114,39 @@ export class Commands {
 
   /** Ends in what the two readings say of one another. */
   async takeReading(instrument: string, target: Target, typed: Typed, session: string | null): Promise<string> {
-    const body = { instrument, target, value: typed.value, limit: typed.tool.limit, raw: typed.raw, tool: typed.tool.id, session };
+    const body = {
+      instrument,
+      target,
+      value: typed.value,
+      limit: typed.tool.limit,
+      raw: typed.raw,
+      tool: typed.tool.id,
+      session,
+      survey: this.openSurvey()?.id ?? null,
+      corrects: null,
+    };
     const { body: answer } = await firstValueFrom(this.api.create<{ second: string }>(`/readings/${crypto.randomUUID()}`, body));
     this.reloadInstrument(instrument);
     return answer.second;
   }
 
   /** States, one after another; each that is in is told at once, so that what fails after it is not kept twice. */
-  async takeStates(instrument: string, list: readonly StateReading[], kept: (one: StateReading) => void): Promise<void> {
+  async takeStates(instrument: string, list: readonly StateReading[], kept: (one: StateReading) => void, session: string | null = null): Promise<void> {
     try {
       for (const one of list) {
         const { target, value, raw } = one;
         const { by } = STATES[target.quantity];
-        const body = { instrument, target, value, limit: usualLimit(target.quantity, value), raw, tool: by, session: null };
+        const body = {
+          instrument,
+          target,
+          value,
+          limit: usualLimit(target.quantity, value),
+          raw,
+          tool: by,
+          session,
+          survey: this.openSurvey()?.id ?? null,
+          corrects: null,
+        };
         await firstValueFrom(this.api.create(`/readings/${crypto.randomUUID()}`, body));
         kept(one);
       }
@@ -133,7 +155,7 @@ export class Commands {
     }
   }
 
-  async beginBlind(instrument: string, target: Target, tool: string): Promise<string> {
+  async beginBlind(instrument: string, target: AnyTarget, tool: string): Promise<string> {
     const id = crypto.randomUUID();
     await firstValueFrom(this.api.create(`/blind-sessions/${id}`, { id, instrument, target, tool, zeroed: true }));
     this.store.dispatch(readings.load({ of: instrument }));

@@ -5,7 +5,10 @@ import type {
   FoundInstrument,
   Instrument,
   Job,
+  KeptFinding,
   KeptOutline,
+  KeptProfile,
+  KeptSurvey,
   LedgerEntry,
   Page,
   Person,
@@ -64,3 +67,15 @@ export interface Work {
   readonly clearances: readonly ClearanceRecord[];
 }
 export const work = heldResource<Work>('work', (api, job) => api.get<Work>(`/jobs/${job}/work`));
+
+/** The surveys of an instrument, oldest first. */
+export const surveys = heldResource<readonly KeptSurvey[]>('surveys', (api, id) =>
+  unversioned(api.get<{ items: readonly KeptSurvey[] }>(`/instruments/${id}/surveys`).pipe(map((r) => r.body.items))),
+);
+/** What was found on an instrument by a person, or accepted of a rule. */
+export const findings = heldResource<readonly KeptFinding[]>('findings', (api, id) =>
+  unversioned(api.get<{ items: readonly KeptFinding[] }>(`/instruments/${id}/findings`).pipe(map((r) => r.body.items))),
+);
+export const profiles = heldResource<readonly KeptProfile[]>('profiles', (api) =>
+  unversioned(api.get<{ items: readonly KeptProfile[] }>('/profiles').pipe(map((r) => r.body.items))),
+);

@@ -5,11 +5,12 @@ import type { PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import type { Reading } from '@rinnovo/core/quantity';
-import { stateOf } from '@rinnovo/core/survey';
+import { readingsIn, stateOf } from '@rinnovo/core/survey';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, instrument, jobs, ledger, parts, readings, shop, work } from './resources';
+import { anatomy, instrument, jobs, ledger, parts, readings, shop, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
+import { surveyFeature } from './survey.feature';
 
 export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
 /** Seen from the top a left-handed instrument is mirrored. */
@@ -36,9 +37,25 @@ export const selectStateKey = createSelector(
   (a, p, s) => `${a.of ?? ''}/${a.version ?? 0}/${Object.keys(p.data ?? {}).length}/${s.data?.version ?? 0}`,
 );
 
-/** What the readings say of the instrument's state; null until it is here. */
-export const selectSurvey = createSelector(selectAnatomy, instrument.select, readings.select, (a, i, r) =>
-  a && i.data ? stateOf({ anatomy: a, kind: i.data.kind }, (r.data ?? []).flatMap(readable)) : null,
+export const selectReadings = createSelector(readings.select, (r): readonly Reading[] => (r.data ?? []).flatMap(readable));
+/** The surveys of the instrument on the screen; nothing of another's. */
+export const selectSurveys = createSelector(surveys.select, anatomy.select, (s, a) => (s.of === a.of ? (s.data ?? []) : []));
+/** The one survey that takes readings. */
+export const selectOpenSurvey = createSelector(selectSurveys, (s) => s.find((x) => x.signed === null) ?? null);
+/** The survey that is looked at. */
+export const selectSurveyInView = createSelector(
+  selectSurveys,
+  selectOpenSurvey,
+  surveyFeature.selectChosen,
+  (all, open, chosen) => all.find((s) => s.id === chosen) ?? open ?? all.at(-1) ?? null,
+);
+
+/** The instrument as a survey asks about it; null until it is here. */
+export const selectSurveyed = createSelector(selectAnatomy, instrument.select, (a, i) => (a && i.data ? { anatomy: a, kind: i.data.kind } : null));
+
+/** What the readings of the survey in view say of the instrument's state; before the first survey all of them; null until it is here. */
+export const selectSurvey = createSelector(selectSurveyed, selectReadings, selectSurveyInView, (surveyed, all, survey) =>
+  surveyed ? stateOf(surveyed, survey ? readingsIn(survey.id, all) : all) : null,
 );
 
 /** A reading that is being taken again blind says nothing meanwhile. */

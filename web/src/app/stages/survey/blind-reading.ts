@@ -2,17 +2,22 @@ import { ChangeDetectionStrategy, Component, inject, signal, viewChild } from '@
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
+import { Store } from '@ngrx/store';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
+import { isState, QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
+import { typedState } from '@rinnovo/core/survey';
+import { typedProblem } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
+import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 
 export interface BlindData {
   readonly instrument: string;
-  readonly target: Target;
+  readonly target: AnyTarget;
   readonly title: string;
-  readonly tool: MeasuringTool;
+  /** Of the shop for a dimension; a state has its own. */
+  readonly tool: MeasuringTool | { readonly id: string; readonly name: string };
 }
 
 /** A second reading with nothing else on the screen: first the tool is zeroed, then the value is typed. */
@@ -26,7 +31,17 @@ export interface BlindData {
       <p>The first value is hidden until this one is kept. Lift the tool off, zero it, and measure as if for the first time.</p>
       <mat-checkbox [checked]="session() !== null" [disabled]="session() !== null || busy()" (change)="begin()">{{ data.tool.name }} is zeroed</mat-checkbox>
       @if (session() !== null) {
-        <rn-length-field label="Second reading" [(text)]="text" [min]="range.min" [max]="range.max" [refusal]="refusal()" (entered)="keep()" />
+        @if (range; as r) {
+          <rn-length-field label="Second reading" [(text)]="text" [min]="r.min" [max]="r.max" [refusal]="refusal()" (entered)="keep()" />
+        } @else {
+          <label class="state">
+            Second reading
+            <input autocomplete="off" [value]="text()" [attr.aria-invalid]="refusal() !== null" (input)="type($event)" (keydown.enter)="keep()" />
+          </label>
+          @if (refusal(); as why) {
+            <p class="problem" role="alert">{{ why }}</p>
+          }
+        }
       }
       @if (problem(); as text) {
         <p class="problem" role="alert">{{ text }}</p>
@@ -41,6 +56,22 @@ export interface BlindData {
     p {
       margin-block-end: 1rem;
       max-width: 44rem;
+    }
+    .state {
+      display: grid;
+      gap: 0.3rem;
+      max-width: 24rem;
+      margin-block-start: 1rem;
+    }
+    input {
+      min-height: 48px;
+      padding: 0 0.75rem;
+      border: 1px solid var(--rn-ink-soft);
+      border-radius: 4px;
+      background: var(--rn-sheet);
+      color: inherit;
+      font: inherit;
+      font-size: 1.1rem;
     }
     rn-length-field {
       max-width: 24rem;
@@ -58,21 +89,48 @@ export class BlindReading {
   protected readonly busy = signal(false);
   protected readonly refusal = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
-  protected readonly range = QUANTITIES[this.data.target.quantity];
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  protected readonly range = isState(this.data.target) ? null : QUANTITIES[this.data.target.quantity];
+
+  protected type(event: Event): void {
+    this.refusal.set(null);
+    this.text.set((event.target as HTMLInputElement).value);
+  }
 
   protected async begin(): Promise<void> {
     await this.run(async () => this.session.set(await this.commands.beginBlind(this.data.instrument, this.data.target, this.data.tool.id)));
   }
 
-  protected async keep(): Promise<void> {
+  protected keep(): Promise<void> {
+    const { target } = this.data;
+    return isState(target) ? this.keepState(target) : this.keepDimension(target);
+  }
+
+  private async keepState(target: StateTarget): Promise<void> {
+    const typed = typedState(target.quantity, this.text(), this.unit());
+    if (this.busy()) return;
+    if (typed.kind !== 'value') {
+      this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type what the ${STATES[target.quantity].by} says`);
+      return;
+    }
+    await this.run(async () => {
+      const one = { target, value: typed.value, raw: this.text().trim().slice(0, 80) };
+      await this.commands.takeStates(this.data.instrument, [one], () => undefined, this.session());
+      this.dialog.close('kept');
+    });
+  }
+
+  private async keepDimension(target: Target): Promise<void> {
+    const { tool } = this.data;
     const value = this.field()?.value() ?? null;
     if (value === null) {
       this.refusal.set('Type what the tool says');
       return;
     }
+    if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');
     await this.run(async () => {
-      const typed = { value, raw: this.text().trim(), tool: this.data.tool };
-      this.dialog.close(await this.commands.takeReading(this.data.instrument, this.data.target, typed, this.session()));
+      const typed = { value, raw: this.text().trim(), tool };
+      this.dialog.close(await this.commands.takeReading(this.data.instrument, target, typed, this.session()));
     });
   }
 

@@ -1,22 +1,33 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { findingsOf, type Finding } from '@rinnovo/core/survey';
-import { aimText, FINDING_WORDS, SEVERITY_WORDS, stateText, stateTitle } from '@rinnovo/words';
-import { anatomy } from '../../state/resources';
-import { selectNames, selectSurvey } from '../../state/selectors';
+import { aimText, FINDING_WORDS, nameOf, SEVERITY_WORDS, stateText, stateTitle, upperFirst } from '@rinnovo/words';
+import type { KeptFinding } from '@rinnovo/contract';
+import { problemOf, problemText } from '../../api/api';
+import { anatomy, findings, instrument } from '../../state/resources';
+import { selectJob, selectNames, selectSurvey, selectSurveyInView } from '../../state/selectors';
+import { SurveyCommands } from '../../state/survey-commands';
 import { viewFeature } from '../../state/view.feature';
+import { boardText } from './board-moved';
+import { OwnFinding } from './own-finding';
+import { SurveyHead } from './survey-head';
 import { SurveyNav } from './survey-nav';
+import { TaskList } from './task-list';
 
 /** What the readings mean: first causes with what they explain, the gravest first. */
 @Component({
   selector: 'rn-findings-page',
-  imports: [RouterLink, SurveyNav],
+  imports: [MatButtonModule, OwnFinding, RouterLink, SurveyHead, SurveyNav, TaskList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">Findings</h1>
     <rn-survey-nav />
+    <rn-survey-head />
     <section class="panel list" aria-label="Findings">
+      <rn-task-list />
       @for (f of findings(); track f.rule) {
         <article [class]="f.kind" [attr.data-finding]="f.rule">
           <header>
@@ -47,9 +58,32 @@ import { SurveyNav } from './survey-nav';
           } @else {
             <p><span class="soft">First:</span> {{ f.remedy }}</p>
             <p><span class="soft">Exclude before:</span> {{ f.exclude }}</p>
+            @if (f.wood) {
+              <p>{{ f.wood }}</p>
+            }
+            @if (f.task) {
+              <p class="soft">✓ Is a task of this job.</p>
+            } @else if (job() !== null && !f.waits) {
+              <button matButton type="button" [disabled]="busy()" (click)="accept(f)">Put it right in this job</button>
+            }
           }
         </article>
-      } @empty {
+      }
+      @for (f of own(); track f.id) {
+        <article [attr.data-own]="f.id">
+          <header>
+            <span class="sign" aria-hidden="true">{{ f.sign }}</span>
+            <h2>{{ f.says }}</h2>
+            <span class="severity">{{ f.word }}</span>
+          </header>
+          <p class="soft">{{ f.where }}</p>
+          @if (f.kept.job === null && job() !== null) {
+            <button matButton type="button" [disabled]="busy()" (click)="change(f.kept, { job: job()!.id })">Put it right in this job</button>
+          }
+          <button matButton type="button" [disabled]="busy()" (click)="change(f.kept, { withdrawn: true })">Withdraw</button>
+        </article>
+      }
+      @if (findings().length === 0 && own().length === 0) {
         <p class="empty">
           @if (read()) {
             Nothing that was read is outside.
@@ -58,12 +92,16 @@ import { SurveyNav } from './survey-nav';
           }
         </p>
       }
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+      <rn-own-finding [instrument]="held().of ?? ''" />
     </section>
   `,
   styles: `
     :host {
       display: grid;
-      grid-template-rows: auto minmax(0, 1fr);
+      grid-template-rows: auto auto minmax(0, 1fr);
       gap: 0.4rem;
       height: 100%;
     }
@@ -125,12 +163,81 @@ export class FindingsPage {
     return roots.flatMap((root) => [root, ...all.filter((f) => f.cause === root.rule)]).map((f) => this.shown(f));
   });
 
+  private readonly commands = inject(SurveyCommands);
+  private readonly toast = inject(MatSnackBar);
+  private readonly kept = this.store.selectSignal(findings.select);
+  private readonly view = this.store.selectSignal(selectSurveyInView);
+  private readonly one = this.store.selectSignal(instrument.select);
+  protected readonly job = this.store.selectSignal(selectJob);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  /** What a person found in this survey, or outside of any. */
+  protected readonly own = computed(() =>
+    (this.kept().data ?? [])
+      .filter((f) => f.rule === null && (f.survey === null || f.survey === (this.view()?.id ?? null)))
+      .map((f) => ({
+        id: f.id,
+        kept: f,
+        says: upperFirst(f.says),
+        ...SEVERITY_WORDS[f.severity],
+        where: [f.feature === null ? '' : upperFirst(nameOf(this.names(), f.feature)), f.job === null ? '' : 'a task of this job'].filter(Boolean).join(', '),
+      })),
+  );
+
+  /** A finding of the rules becomes a task of the active job, by its first remedy. */
+  protected accept(f: { readonly rule: Finding['rule']; readonly is: string; readonly remedy: string; readonly severity: Finding['severity'] }): Promise<void> {
+    const [job, view, of] = [this.job(), this.view(), this.held().of];
+    return this.run(async () => {
+      if (!job || of === null) return;
+      const says = `${f.is}: ${f.remedy}`.slice(0, 500);
+      await this.commands.keepFinding({
+        instrument: of,
+        survey: view?.id ?? null,
+        rule: f.rule,
+        feature: null,
+        says,
+        severity: f.severity,
+        job: job.id,
+        done: false,
+        withdrawn: false,
+      });
+    });
+  }
+
+  /** Withdrawing can be undone where it is said. */
+  protected change(f: KeptFinding, what: Parameters<SurveyCommands['changeFinding']>[1]): Promise<void> {
+    return this.run(async () => {
+      await this.commands.changeFinding(f, what);
+      if (what.withdrawn)
+        this.toast
+          .open(`Withdrawn: ${f.says}`, 'Undo', { duration: 8000 })
+          .onAction()
+          .subscribe(() => void this.change({ ...f, withdrawn: true, version: f.version + 1 }, { withdrawn: false }));
+    });
+  }
+
+  private async run(act: () => Promise<void>): Promise<void> {
+    if (this.busy()) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await act();
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+
   private shown(f: Finding) {
     const words = FINDING_WORDS[f.rule];
     const severity = SEVERITY_WORDS[f.severity];
     const kind = f.severity === 'put right' ? 'right' : f.severity;
     return {
       rule: f.rule,
+      severity: f.severity,
+      task: (this.kept().data ?? []).some((k) => k.rule === f.rule && k.job !== null && k.job === this.job()?.id),
+      wood: f.rule === 'fretEndsDry' || f.rule === 'roomDry' ? this.wood() : null,
       kind: f.cause === null ? kind : `${kind} consequence`,
       sign: severity.sign,
       word: severity.word,
@@ -140,6 +247,12 @@ export class FindingsPage {
       waits: f.waitsFor ? this.evidence(f.waitsFor) : null,
       evidence: f.evidence.map((e) => this.evidence(e)),
     };
+  }
+
+  /** How far the board can have drawn back in this room. */
+  private wood(): string | null {
+    const s = this.survey();
+    return s ? boardText(s, this.one().data?.identity.boardWood?.value ?? '', this.unit()) : null;
   }
 
   private evidence({ target, reading, aim }: Finding['evidence'][number]): string {

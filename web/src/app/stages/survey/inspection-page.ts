@@ -1,21 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { StateId } from '@rinnovo/core/quantity';
+import { targetKey, type StateId } from '@rinnovo/core/quantity';
 import { inspectionOf, waitsFor, type Step } from '@rinnovo/core/survey';
 import { ROUND_WORDS, STATE_WORDS } from '@rinnovo/words';
 import { anatomy } from '../../state/resources';
-import { selectSurvey } from '../../state/selectors';
+import { selectSurvey, selectSurveyInView } from '../../state/selectors';
+import { BeginSurvey } from './begin-survey';
+import { SignedReadings } from './signed-readings';
 import { StepGrid } from './step-grid';
+import { SurveyHead } from './survey-head';
 import { SurveyNav } from './survey-nav';
 
 /** Led through the inspection in its order: rounds and steps of this instrument, resumed at the first that is not read. */
 @Component({
   selector: 'rn-inspection-page',
-  imports: [StepGrid, SurveyNav],
+  imports: [BeginSurvey, SignedReadings, StepGrid, SurveyHead, SurveyNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">Inspection</h1>
     <rn-survey-nav class="top" />
+    <rn-survey-head class="top" />
     <section class="rail panel" aria-label="Steps of the inspection">
       <p class="head">
         <strong class="number">{{ done() }} / {{ all() }}</strong> steps read
@@ -44,11 +48,18 @@ import { SurveyNav } from './survey-nav';
       }
     </section>
     <section class="step panel" aria-label="What is read now">
-      @if (step(); as s) {
+      @if (view() === null) {
+        <p class="done">
+          Nothing is surveyed yet. Begin a survey: what is read then stands together, with the strings, the tuning and who read it, until it is signed.
+        </p>
+        <rn-begin-survey [instrument]="instrument()" />
+      } @else if (view()?.signed) {
+        <rn-signed-readings />
+      } @else if (step(); as s) {
         <p class="round">{{ roundSays() }}</p>
         <rn-step-grid [step]="s" [instrument]="instrument()" (kept)="next()" />
       } @else {
-        <p class="done">Every step of this instrument has been read. What it means stands in Findings.</p>
+        <p class="done">Every step of this instrument has been read. What it means stands in Findings; sign the survey above when it is whole.</p>
       }
     </section>
   `,
@@ -60,6 +71,7 @@ export class InspectionPage {
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
 
+  protected readonly view = this.store.selectSignal(selectSurveyInView);
   private readonly inspection = computed(() => {
     const s = this.survey();
     return s ? inspectionOf(s.surveyed) : [];
@@ -69,11 +81,11 @@ export class InspectionPage {
   );
   private readonly rows = computed(() => this.rounds().flatMap((r) => r.steps));
   protected readonly all = computed(() => this.rows().length);
-  protected readonly done = computed(() => this.rows().filter((s) => s.read > 0).length);
+  protected readonly done = computed(() => this.rows().filter((s) => s.settled).length);
   /** Where it was left: the first step of which nothing is read. */
-  private readonly first = computed(() => this.rows().find((s) => s.read === 0)?.quantity ?? null);
-  private readonly here = computed(() => this.survey() !== null);
-  protected readonly open = linkedSignal<boolean, StateId | null>({ source: () => this.here(), computation: () => this.first() });
+  private readonly first = computed(() => this.rows().find((s) => !s.settled)?.quantity ?? null);
+  private readonly here = computed(() => (this.survey() === null ? null : (this.view()?.id ?? '')));
+  protected readonly open = linkedSignal<string | null, StateId | null>({ source: () => this.here(), computation: () => this.first() });
   protected readonly step = computed(
     (): Step | null =>
       this.inspection()
@@ -89,21 +101,36 @@ export class InspectionPage {
   protected next(): void {
     const order = this.rows().map((s) => s.quantity);
     const at = order.findIndex((q) => q === this.open());
-    const passedOver = this.rows().find((s) => s.read === 0 && s.quantity !== this.open())?.quantity ?? null;
+    const passedOver = this.rows().find((s) => !s.settled && s.quantity !== this.open())?.quantity ?? null;
     this.open.set(order[at + 1] ?? passedOver);
+  }
+
+  private skippedAt(s: Step): number {
+    const out = new Set((this.view()?.skipped ?? []).map((x) => targetKey(x.target)));
+    return s.places.filter((p) => out.has(targetKey(p))).length;
   }
 
   private row(s: Step) {
     const survey = this.survey();
     const told = survey?.of(s.quantity) ?? [];
     const wrong = told.some((t) => t.standing === 'low' || t.standing === 'high');
+    const skipped = this.skippedAt(s);
     const waits = survey ? waitsFor(s.quantity, survey) !== null : false;
     const [sign, said] =
-      told.length === 0 ? ['○', 'not read'] : waits ? ['◇', 'read, waits to be judged'] : wrong ? ['✕', 'something is outside'] : ['●', 'as wished'];
+      told.length === 0
+        ? skipped > 0
+          ? ['⊘', 'cannot be measured']
+          : ['○', 'not read']
+        : waits
+          ? ['◇', 'read, waits to be judged']
+          : wrong
+            ? ['✕', 'something is outside']
+            : ['●', 'as wished'];
     return {
       quantity: s.quantity,
       name: STATE_WORDS[s.quantity].name,
-      read: told.length,
+      /** Something of it is read, or it cannot be. */
+      settled: told.length > 0 || skipped === s.places.length,
       sign,
       said,
       count: s.places.length > 1 ? `${told.length}/${s.places.length}` : '',

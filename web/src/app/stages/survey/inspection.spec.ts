@@ -6,7 +6,7 @@ import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { provideHeld } from '../../state/held';
 import { instrument } from '../../state/resources';
 import { viewActions } from '../../state/view.feature';
-import { host, jobOnScreen, settle } from '../../../testing/job';
+import { host, jobOnScreen, settle, survey } from '../../../testing/job';
 import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
 
@@ -37,6 +37,8 @@ function read(quantity: StateId, feature: string, value: number): ToldReading {
     person: 'nell',
     at,
     blind: false,
+    survey: 'survey',
+    corrects: null,
   };
 }
 
@@ -44,7 +46,7 @@ describe('an inspection', () => {
   let http: HttpTestingController;
   async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<InspectionPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
-    const screen = jobOnScreen({ readings });
+    const screen = jobOnScreen({ readings, surveys: [survey] });
     http = screen.http;
     screen.store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
@@ -159,7 +161,7 @@ describe('an inspection', () => {
 describe('the findings', () => {
   async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<FindingsPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
-    const { store } = jobOnScreen({ readings });
+    const { store } = jobOnScreen({ readings, surveys: [survey] });
     store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
     store.dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const fixture = TestBed.createComponent(FindingsPage);

@@ -1,23 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
-import { STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
+import { secondReading, STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { aimFor, standing, typedState, waitsFor, type Step } from '@rinnovo/core/survey';
-import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
+import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
-import { selectNames, selectSurvey } from '../../state/selectors';
+import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
+import { SurveyCommands } from '../../state/survey-commands';
 import { viewFeature } from '../../state/view.feature';
+import { StepPicture } from './step-picture';
 
 /** One quantity at all of its places: typed down the column, judged as it is typed, kept together. */
 @Component({
   selector: 'rn-step-grid',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatMenuModule, StepPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>{{ words().name }}</h2>
-    <p class="soft">{{ words().how[0] }} {{ words().how[1] }}</p>
-    <p class="soft">{{ tool() }}</p>
+    <div class="how">
+      <div>
+        <h2>{{ words().name }}</h2>
+        <p class="soft">{{ words().how[0] }} {{ words().how[1] }}</p>
+        <p class="soft">{{ tool() }}</p>
+      </div>
+      <rn-step-picture [quantity]="step().quantity" />
+    </div>
     @if (waits(); as w) {
       <p class="waits" role="status">◇ It is read, but waits to be judged: {{ w }}.</p>
     }
@@ -29,6 +38,7 @@ import { viewFeature } from '../../state/view.feature';
             <th scope="col">Reading{{ unitWord() }}</th>
             <th scope="col">Wished</th>
             <th scope="col">Says</th>
+            <th scope="col"><span class="visually-hidden">More</span></th>
           </tr>
         </thead>
         <tbody>
@@ -63,11 +73,36 @@ import { viewFeature } from '../../state/view.feature';
                   <span class="problem" role="alert">{{ c.wrong }}</span>
                 } @else if (c.standing) {
                   {{ c.standing.sign }} {{ c.standing.word }}
+                } @else if (c.cannot) {
+                  <span class="soft">cannot be measured: {{ c.cannot }}</span>
                 } @else {
                   <span class="soft">{{ c.before }}</span>
                 }
               </td>
+              <td>
+                <button matIconButton type="button" [attr.aria-label]="'More for ' + c.place" [matMenuTriggerFor]="more">⋯</button>
+                <mat-menu #more="matMenu">
+                  <button mat-menu-item type="button" [disabled]="!c.again" (click)="again(c.target)">Read again, blind</button>
+                  @if (c.cannot) {
+                    <button mat-menu-item type="button" (click)="skip(c.target, '')">It can be measured after all</button>
+                  } @else {
+                    <button mat-menu-item type="button" [disabled]="!open()" (click)="cannot.set(c.key)">Cannot be measured, because …</button>
+                  }
+                </mat-menu>
+              </td>
             </tr>
+            @if (cannot() === c.key) {
+              <tr>
+                <td colspan="5" class="reason">
+                  <label>
+                    {{ c.place }} cannot be measured, because
+                    <input #reason maxlength="200" autocomplete="off" (keydown.enter)="skip(c.target, reason.value); $event.preventDefault()" />
+                  </label>
+                  <button matButton="filled" type="button" [disabled]="busy()" (click)="skip(c.target, reason.value)">Keep the reason</button>
+                  <button matButton type="button" (click)="cannot.set(null)">Leave it</button>
+                </td>
+              </tr>
+            }
           }
         </tbody>
       </table>
@@ -94,6 +129,11 @@ export class StepGrid {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly surveyCommands = inject(SurveyCommands);
+  private readonly dialog = inject(MatDialog);
+  protected readonly open = this.store.selectSignal(selectOpenSurvey);
+  private readonly readings = this.store.selectSignal(selectReadings);
+  private readonly skipped = computed(() => new Map((this.open()?.skipped ?? []).map((s) => [targetKey(s.target), s.reason])));
   private readonly quantity = computed(() => this.step().quantity);
   protected readonly words = computed(() => STATE_WORDS[this.quantity()]);
   protected readonly choices = computed(() => STATES[this.quantity()].choices ?? null);
@@ -134,13 +174,52 @@ export class StepGrid {
         wrong: typedProblem(target.quantity, typed, this.unit()),
         standing: at ? STANDING_WORDS[at] : null,
         mark: at ?? '',
-        before: old ? `read: ${stateText(target.quantity, old.reading.value, this.unit())}` : '',
+        before: old ? `read: ${stateText(target.quantity, old.reading.value, this.unit())}${this.second(target)}` : '',
+        again: old !== null && STATES[target.quantity].unit !== 'choice',
+        cannot: this.skipped().get(key) ?? null,
       };
     });
   });
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly said = signal('');
+
+  /** The place of which it is said just now why it cannot be measured. */
+  protected readonly cannot = linkedSignal<StateId, string | null>({ source: () => this.quantity(), computation: () => null });
+
+  private second(target: StateTarget): string {
+    const { state } = secondReading(target, this.readings());
+    return state === 'agree' ? ', two readings agree' : state === 'disagree' ? ', two readings disagree: read it once more' : '';
+  }
+
+  /** A second reading that cannot see the first. */
+  protected async again(target: StateTarget): Promise<void> {
+    const { BlindReading } = await import('./blind-reading');
+    const tool = { id: STATES[target.quantity].by, name: upperFirst(STATES[target.quantity].by) };
+    this.dialog.open(BlindReading, {
+      data: { instrument: this.instrument(), target, title: stateTitle(target, this.names()), tool },
+      width: '100vw',
+      maxWidth: '100vw',
+      height: '100dvh',
+      disableClose: true,
+      autoFocus: 'first-tabbable',
+    });
+  }
+
+  protected async skip(target: StateTarget, reason: string): Promise<void> {
+    const survey = this.open();
+    if (!survey || this.busy() || (reason.trim() === '' && this.cannot() !== null)) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    try {
+      await this.surveyCommands.skip(survey, target, reason.trim());
+      this.cannot.set(null);
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
 
   protected value(event: Event): string {
     return (event.target as HTMLInputElement).value;

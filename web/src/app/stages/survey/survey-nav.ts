@@ -3,7 +3,7 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { anatomy } from '../../state/resources';
 
-/** The three sides of a survey. */
+/** The sides of a survey. */
 @Component({
   selector: 'rn-survey-nav',
   imports: [RouterLink, RouterLinkActive],
@@ -48,5 +48,7 @@ export class SurveyNav {
     { path: [], word: 'Dimensions' },
     { path: ['inspection'], word: 'Inspection' },
     { path: ['findings'], word: 'Findings' },
+    { path: ['missing'], word: 'Missing' },
+    { path: ['compare'], word: 'Compare' },
   ];
 }

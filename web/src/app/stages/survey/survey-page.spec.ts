@@ -14,6 +14,8 @@ const reading = (id: string, value: number | null, blind: boolean): ToldReading 
   person: 'nell',
   at: `2026-01-01T00:00:0${id}Z`,
   blind,
+  survey: null,
+  corrects: null,
 });
 
 describe('the survey', () => {

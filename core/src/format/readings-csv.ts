@@ -1,0 +1,115 @@
+import Papa from 'papaparse';
+import { isState, QUANTITIES, STATES, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
+
+/** A reading as a row of a table: who took it by name. */
+export interface ReadingRow {
+  readonly target: AnyTarget;
+  readonly value: number | null;
+  readonly limit: number;
+  readonly raw: string | null;
+  readonly tool: string;
+  readonly person: string;
+  readonly at: string;
+  readonly survey: string | null;
+  readonly corrects: string | null;
+}
+
+const COLUMNS = ['quantity', 'feature', 'part', 'value', 'unit', 'limit', 'typed', 'tool', 'person', 'at', 'survey', 'corrects'] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** In which unit a target is kept. */
+export function unitOf(t: AnyTarget): string {
+  return isState(t) ? STATES[t.quantity].unit : QUANTITIES[t.quantity].unit;
+}
+
+/** Readings as RFC 4180 text with a header; text that a spreadsheet would run as a formula is led by an apostrophe. */
+export function readingsCsv(rows: readonly ReadingRow[]): string {
+  const cells = rows.map((r) => [
+    r.target.quantity,
+    r.target.feature,
+    r.target.part ?? '',
+    r.value ?? '',
+    unitOf(r.target),
+    r.limit,
+    r.raw ?? '',
+    r.tool,
+    r.person,
+    r.at,
+    r.survey ?? '',
+    r.corrects ?? '',
+  ]);
+  return `${Papa.unparse([[...COLUMNS], ...cells], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+}
+
+/** A value of a file, ready to be taken. */
+export interface ImportedReading {
+  readonly line: number;
+  readonly target: AnyTarget;
+  readonly value: number;
+  readonly limit: number;
+  readonly raw: string;
+  readonly tool: string;
+}
+
+export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit';
+
+/** What is wrong in which line (the header is line 1), and what stood there. */
+export interface CsvProblem {
+  readonly line: number;
+  readonly column: Column;
+  readonly fault: CsvFault;
+  readonly saw: string;
+}
+
+export interface ReadCsv {
+  readonly readings: readonly ImportedReading[];
+  readonly problems: readonly CsvProblem[];
+}
+
+/** Most lines of a file that is read. */
+const MOST_LINES = 5000;
+
+/** Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has. Never throws: what cannot be is told by its line. */
+export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean): ReadCsv {
+  const { data, meta } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    preview: MOST_LINES,
+    transformHeader: (h) => h.trim().toLowerCase(),
+  });
+  const absent = (['quantity', 'feature', 'value'] as const).find((c) => !meta.fields?.includes(c));
+  if (absent)
+    return { readings: [], problems: [{ line: 1, column: absent, fault: data.length === 0 ? 'noTable' : 'noColumn', saw: (meta.fields ?? []).join(', ') }] };
+  const rows = data.map((row, i) => readRow(row, i + 2, there));
+  return { readings: rows.flatMap((r) => ('fault' in r ? [] : [r])), problems: rows.flatMap((r) => ('fault' in r ? [r] : [])) };
+}
+
+function readRow(row: Partial<Record<Column, string>>, line: number, there: (t: AnyTarget) => boolean): ImportedReading | CsvProblem {
+  const cell = (c: Column): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+  const wrong = (column: Column, fault: CsvFault): CsvProblem => ({ line, column, fault, saw: cell(column).slice(0, 60) });
+  const quantity = cell('quantity');
+  if (!(quantity in STATES) && !(quantity in QUANTITIES)) return wrong('quantity', 'unknownQuantity');
+  const place = cell('part') === '' ? { feature: cell('feature') } : { feature: cell('feature'), part: cell('part') };
+  const target = { quantity: quantity as StateId | QuantityId, ...place } as AnyTarget;
+  if (!there(target)) return wrong('feature', 'noSuchPlace');
+  if (cell('unit') !== '' && cell('unit') !== unitOf(target)) return wrong('unit', 'otherUnit');
+  const value = number(cell('value'));
+  if (value === null) return wrong('value', 'notANumber');
+  const range = isState(target) ? STATES[target.quantity] : QUANTITIES[target.quantity];
+  if (value < range.min || value > range.max || (range.unit === 'choice' && !Number.isInteger(value))) return wrong('value', 'cannotBe');
+  const limit = cell('limit') === '' ? null : number(cell('limit'));
+  if (cell('limit') !== '' && (limit === null || limit <= 0 || limit >= 50)) return wrong('limit', 'cannotBe');
+  return {
+    line,
+    target,
+    value,
+    limit: limit ?? (isState(target) ? usualLimit(target.quantity, value) : 0.1),
+    raw: (cell('typed') || cell('value')).slice(0, 80),
+    tool: (cell('tool') || (isState(target) ? STATES[target.quantity].by : 'calliper')).slice(0, 80),
+  };
+}
+
+function number(text: string): number | null {
+  const value = Number(text.replace(',', '.'));
+  return text === '' || !Number.isFinite(value) ? null : value;
+}

@@ -1,0 +1,2 @@
+export * from './equilibrium.js';
+export * from './shrinkage.js';

@@ -1,0 +1,51 @@
+import { IDENTITY_KEYS, idParam, noQuery } from '@rinnovo/contract';
+import { targetKey, type Reading } from '@rinnovo/core/quantity';
+import { readingsIn } from '@rinnovo/core/survey';
+import { conditionSheet, IDENTITY_WORDS, namesOf } from '@rinnovo/words';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { anatomyOf } from '../anatomy/queries.js';
+import { valid } from '../http/validate.js';
+import { instrumentById } from '../instruments/queries.js';
+import { allParts } from '../parts/parts.js';
+import { openSessions, readingsOf } from '../readings/queries.js';
+import { conditionSheetPdf } from './condition-sheet.js';
+import { findingsOf, surveyById } from './queries.js';
+
+/** /api/surveys/:id/sheet: the condition sheet as a PDF. */
+export function sheetRoutes(db: Knex): Router {
+  const router = Router();
+  router.get('/:id/sheet', async (req, res) => {
+    const { id } = valid(idParam, req.params);
+    valid(noQuery, req.query);
+    const survey = await surveyById(db, id);
+    const one = await instrumentById(db, survey.instrument);
+    const { document } = await anatomyOf(db, one.id);
+    const hidden = new Set((await openSessions(db, one.id)).map(targetKey));
+    const seen = (r: Reading): boolean => !hidden.has(targetKey(r.target));
+    const people = new Map(((await db('people').select('id', 'name')) as { id: string; name: string }[]).map((p) => [p.id, p.name]));
+    const sheet = conditionSheet({
+      label: one.label,
+      identity: [
+        ...(['maker', 'model', 'serial'] as const).flatMap((k) =>
+          one[k] === '' ? [] : [[{ maker: 'Maker', model: 'Model', serial: 'Serial' }[k], one[k]] as const],
+        ),
+        ['Kind', one.kind],
+        ...IDENTITY_KEYS.flatMap((k) => {
+          const fact = one.identity[k];
+          return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${fact.basis})`] as const] : [];
+        }),
+      ],
+      surveyed: { anatomy: document, kind: one.kind },
+      survey,
+      readings: readingsIn(id, await readingsOf(db, one.id)).filter(seen),
+      pinned: (await findingsOf(db, one.id)).filter((f) => f.survey === id && f.rule === null),
+      names: namesOf(document, await allParts(db)),
+      person: (p) => people.get(p) ?? 'somebody',
+    });
+    const pdf = await conditionSheetPdf(sheet, document, survey.signed?.at ?? survey.begun);
+    res.attachment(`condition sheet ${survey.kind}.pdf`);
+    res.type('application/pdf').send(pdf);
+  });
+  return router;
+}

@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatChipsModule } from '@angular/material/chips';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { isState, type AnyTarget } from '@rinnovo/core/quantity';
+import { missingFor, WORK_KINDS, type Missing, type WorkKind } from '@rinnovo/core/survey';
+import { LACK_WORDS, STATE_WORDS, stateTitle, targetText, upperFirst, WORK_KIND_WORDS } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { anatomy } from '../../state/resources';
+import { selectNames, selectOpenSurvey, selectReadings, selectSurvey, selectSurveyInView } from '../../state/selectors';
+import { SurveyCommands } from '../../state/survey-commands';
+import { SurveyHead } from './survey-head';
+import { SurveyNav } from './survey-nav';
+
+/** What still has to be measured for the kinds of work that are wanted, sorted by what it holds up. */
+@Component({
+  selector: 'rn-missing-page',
+  imports: [MatChipsModule, RouterLink, SurveyHead, SurveyNav],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h1 class="visually-hidden">What is missing</h1>
+    <rn-survey-nav />
+    <rn-survey-head />
+    <section class="panel kinds">
+      <h2 id="wanted">Work that is wanted</h2>
+      <mat-chip-listbox multiple aria-labelledby="wanted" [value]="wanted()" (change)="want($event.value)">
+        @for (k of kinds; track k.id) {
+          <mat-chip-option [value]="k.id">{{ k.word }}</mat-chip-option>
+        }
+      </mat-chip-listbox>
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+    </section>
+    <section class="panel list" aria-label="What is missing">
+      @if (wanted().length === 0) {
+        <p class="empty">Choose the kinds of work above: then stands here what still has to be measured for them, and what each reading holds up.</p>
+      } @else {
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Measure</th>
+              <th scope="col">Why</th>
+              <th scope="col">Holds up</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (r of rows(); track r.key) {
+              <tr [attr.data-missing]="r.key">
+                <th scope="row">
+                  <a [routerLink]="r.link">{{ r.title }}</a>
+                  @if (r.places > 1) {
+                    <span class="soft"> at {{ r.places }} places</span>
+                  }
+                </th>
+                <td>
+                  <span aria-hidden="true">{{ r.sign }}</span> {{ r.word }}
+                  @if (r.skipped) {
+                    <span class="soft">; cannot be measured: {{ r.skipped }}</span>
+                  }
+                </td>
+                <td>{{ r.holdsUp }}</td>
+              </tr>
+            } @empty {
+              <tr>
+                <td colspan="3">Nothing is missing: everything that this work rests on was read, lately and well enough.</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-rows: auto auto auto minmax(0, 1fr);
+      gap: 0.4rem;
+      height: 100%;
+    }
+    .kinds {
+      padding: 0.5rem 1rem 0.75rem;
+    }
+    .list {
+      overflow: auto;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+    }
+    th,
+    td {
+      padding: 0.6rem 1rem;
+      text-align: start;
+      border-block-end: 1px solid var(--rn-line);
+    }
+    thead th {
+      font-size: 0.875rem;
+      color: var(--rn-ink-soft);
+    }
+    tbody th {
+      font-weight: 400;
+    }
+    .empty {
+      padding: 2rem;
+    }
+  `,
+})
+export class MissingPage {
+  private readonly store = inject(Store);
+  private readonly commands = inject(SurveyCommands);
+  private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly readings = this.store.selectSignal(selectReadings);
+  private readonly view = this.store.selectSignal(selectSurveyInView);
+  private readonly open = this.store.selectSignal(selectOpenSurvey);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly held = this.store.selectSignal(anatomy.select);
+  /** Chosen where no survey is open to keep it. */
+  private readonly here = signal<readonly WorkKind[] | null>(null);
+  protected readonly kinds = WORK_KINDS.map((id) => ({ id, word: WORK_KIND_WORDS[id] }));
+  protected readonly wanted = computed(() => this.here() ?? this.view()?.wanted ?? []);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly rows = computed(() => {
+    const survey = this.survey();
+    if (!survey) return [];
+    const all = missingFor(this.wanted(), survey, this.readings(), this.view()?.skipped ?? [], new Date().toISOString());
+    const groups = new Map<string, Missing[]>();
+    for (const m of all) {
+      const key = [m.target.quantity, m.lack, m.skipped ?? '', isState(m.target) ? '' : m.target.feature + (m.target.part ?? '')].join('|');
+      groups.set(key, [...(groups.get(key) ?? []), m]);
+    }
+    return [...groups].map(([key, list]) => this.row(key, list));
+  });
+
+  protected async want(kinds: readonly WorkKind[]): Promise<void> {
+    this.here.set(kinds);
+    const open = this.open();
+    if (!open) return;
+    this.problem.set(null);
+    try {
+      await this.commands.change(open, { wanted: kinds });
+      this.here.set(null);
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    }
+  }
+
+  private row(key: string, list: readonly Missing[]) {
+    const [first] = list;
+    if (!first) throw new RangeError('a group has a member');
+    return {
+      key,
+      title: this.title(first.target, list.length),
+      places: list.length,
+      ...LACK_WORDS[first.lack],
+      skipped: first.skipped,
+      holdsUp: first.holdsUp.map((k) => WORK_KIND_WORDS[k]).join(', '),
+      link: ['/i', this.held().of, 'survey', ...(isState(first.target) ? ['inspection'] : [])],
+    };
+  }
+
+  private title(t: AnyTarget, places: number): string {
+    if (!isState(t)) return upperFirst(targetText(t, this.names()));
+    return places > 1 ? STATE_WORDS[t.quantity].name : stateTitle(t, this.names());
+  }
+}

@@ -1,0 +1,173 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '@ngrx/store';
+import { isState, STATES, type Reading, type StateTarget } from '@rinnovo/core/quantity';
+import { readingsIn, typedState } from '@rinnovo/core/survey';
+import { stateText, stateTitle, typedProblem } from '@rinnovo/words';
+import { problemOf, problemText } from '../../api/api';
+import { people } from '../../state/resources';
+import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
+import { SurveyCommands } from '../../state/survey-commands';
+import { viewFeature } from '../../state/view.feature';
+
+/** The readings of a signed survey: nothing in it changes, a correction stands beside what it corrects. */
+@Component({
+  selector: 'rn-signed-readings',
+  imports: [DatePipe, MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Readings of this survey</h2>
+    <p class="soft">It is signed. A mistake is put right by a new reading; the old one stays, struck through.</p>
+    <ul>
+      @for (r of rows(); track r.id) {
+        <li [attr.data-reading]="r.id">
+          <span class="what">
+            {{ r.title }}
+            <span class="soft">{{ r.person }}, {{ r.at | date: 'd MMM yyyy, HH:mm' }}{{ r.correction ? ', a correction' : '' }}</span>
+          </span>
+          <span class="number" [class.gone]="r.gone">{{ r.value }}</span>
+          @if (r.gone) {
+            <span class="soft">corrected</span>
+          } @else {
+            <button matButton type="button" [attr.aria-expanded]="open() === r.id" [attr.aria-label]="'Correct ' + r.title" (click)="toggle(r.id)">
+              Correct
+            </button>
+          }
+          @if (open() === r.id) {
+            <form (submit)="keep($event, r.reading, r.target)" novalidate>
+              <label [for]="'was-' + r.id">It was</label>
+              @if (r.answers; as answers) {
+                <select [id]="'was-' + r.id" (change)="type($event)">
+                  <option value="">choose</option>
+                  @for (a of answers; track a; let n = $index) {
+                    <option [value]="n">{{ a }}</option>
+                  }
+                </select>
+              } @else {
+                <input [id]="'was-' + r.id" autocomplete="off" [value]="text()" [attr.aria-invalid]="wrong(r.target) !== null" (input)="type($event)" />
+              }
+              <button matButton="filled" type="submit" [disabled]="busy()">Keep the correction</button>
+              @if (wrong(r.target) ?? problem(); as p) {
+                <p class="problem" role="alert">{{ p }}</p>
+              }
+            </form>
+          }
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.6rem 1rem 1rem;
+    }
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem 0.75rem;
+      align-items: center;
+      min-height: 48px;
+      border-block-end: 1px solid var(--rn-line);
+    }
+    .what {
+      flex: 1;
+    }
+    .gone {
+      text-decoration: line-through;
+    }
+    form {
+      display: flex;
+      flex-basis: 100%;
+      flex-wrap: wrap;
+      gap: 0.6rem;
+      align-items: center;
+      padding-block-end: 0.6rem;
+    }
+    input,
+    select {
+      min-height: 44px;
+      padding: 0 0.6rem;
+      border: 1px solid var(--rn-ink-soft);
+      border-radius: 4px;
+      background: var(--rn-sheet);
+      color: inherit;
+      font: inherit;
+    }
+  `,
+})
+export class SignedReadings {
+  private readonly store = inject(Store);
+  private readonly commands = inject(SurveyCommands);
+  private readonly view = this.store.selectSignal(selectSurveyInView);
+  private readonly readings = this.store.selectSignal(selectReadings);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly people = this.store.selectSignal(people.select);
+  protected readonly open = signal<string | null>(null);
+  protected readonly text = signal('');
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly rows = computed(() => {
+    const view = this.view();
+    const of = view ? readingsIn(view.id, this.readings()) : [];
+    const gone = new Set(of.map((r) => r.corrects));
+    return of.flatMap((reading) => {
+      const { target } = reading;
+      if (!isState(target)) return [];
+      return [
+        {
+          id: reading.id,
+          reading,
+          target,
+          title: stateTitle(target, this.names()),
+          value: stateText(target.quantity, reading.value, this.unit()),
+          person: this.people().data?.find((p) => p.id === reading.person)?.name ?? 'somebody',
+          at: reading.at,
+          gone: gone.has(reading.id),
+          correction: reading.corrects !== null,
+          answers: STATES[target.quantity].choices ?? null,
+        },
+      ];
+    });
+  });
+
+  protected toggle(id: string): void {
+    this.text.set('');
+    this.problem.set(null);
+    this.open.update((o) => (o === id ? null : id));
+  }
+
+  protected type(event: Event): void {
+    this.problem.set(null);
+    this.text.set((event.target as HTMLInputElement | HTMLSelectElement).value);
+  }
+
+  protected wrong(target: StateTarget): string | null {
+    return typedProblem(target.quantity, typedState(target.quantity, this.text(), this.unit()), this.unit());
+  }
+
+  protected async keep(event: Event, old: Reading, target: StateTarget): Promise<void> {
+    event.preventDefault();
+    const typed = typedState(target.quantity, this.text(), this.unit());
+    if (this.busy()) return;
+    if (typed.kind !== 'value') {
+      this.problem.set('Type what it was');
+      return;
+    }
+    this.busy.set(true);
+    try {
+      await this.commands.correct({ ...old, target }, typed.value, this.text().trim().slice(0, 80));
+      this.open.set(null);
+    } catch (error) {
+      this.problem.set(problemText(problemOf(error)));
+    } finally {
+      this.busy.set(false);
+    }
+  }
+}

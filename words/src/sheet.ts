@@ -1,0 +1,122 @@
+import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
+import { isState, targetKey, type Reading } from '@rinnovo/core/quantity';
+import { findingsOf, stateOf, type Severity, type Survey, type Surveyed } from '@rinnovo/core/survey';
+import { lengthText } from './length.js';
+import { nameOf, upperFirst, type Names } from './names.js';
+import { targetText } from './verdicts.js';
+import { aimText, FINDING_WORDS, SEVERITY_WORDS, STANDING_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey.js';
+
+/** What a person found and pinned. */
+export interface PinnedFinding {
+  readonly feature: string | null;
+  readonly says: string;
+  readonly severity: Severity;
+}
+
+/** Everything that a condition sheet is made of. */
+export interface SheetInput {
+  readonly label: string;
+  /** What is known of it, as label and value. */
+  readonly identity: readonly (readonly [string, string])[];
+  readonly surveyed: Surveyed;
+  readonly survey: Survey;
+  /** Of this survey alone, with their corrections. */
+  readonly readings: readonly Reading[];
+  readonly pinned: readonly PinnedFinding[];
+  readonly names: Names;
+  readonly person: (id: string) => string;
+}
+
+/** A condition sheet in words: what is printed, in its order. */
+export interface ConditionSheet {
+  readonly title: string;
+  readonly identity: readonly (readonly [string, string])[];
+  readonly conditions: readonly (readonly [string, string])[];
+  readonly findings: readonly {
+    readonly says: string;
+    readonly severity: string;
+    readonly detail: string;
+    readonly at: { readonly x: number; readonly y: number } | null;
+  }[];
+  readonly readings: readonly { readonly what: string; readonly value: string; readonly wished: string; readonly says: string; readonly by: string }[];
+  readonly skipped: readonly (readonly [string, string])[];
+  readonly signature: string;
+}
+
+/** `24 November 2026, 10:05`: the same on every machine. */
+export function dayText(iso: string): string {
+  const at = new Date(iso);
+  const day = at.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+  return `${day}, ${at.toISOString().slice(11, 16)} UTC`;
+}
+
+/** The condition sheet of a survey in mm. */
+export function conditionSheet(i: SheetInput): ConditionSheet {
+  const state = stateOf(i.surveyed, i.readings);
+  const room = (quantity: 'humidity' | 'temperature'): string => {
+    const told = state.at(quantity, 'room');
+    return told ? stateText(quantity, told.reading.value, 'mm') : 'not read';
+  };
+  const { survey } = i;
+  return {
+    title: `Condition sheet: ${i.label}`,
+    identity: i.identity,
+    conditions: [
+      ['Survey', SURVEY_KIND_WORDS[survey.kind]],
+      ['Begun', `${dayText(survey.begun)}, ${i.person(survey.person)}`],
+      ['Relative humidity', room('humidity')],
+      ['Temperature', room('temperature')],
+      ['Strings', survey.strings || 'not said'],
+      ['Tuning', survey.tuning || 'not said'],
+    ],
+    findings: [
+      ...findingsOf(state)
+        .filter((f) => f.cause === null)
+        .map((f) => ({
+          says: FINDING_WORDS[f.rule].is,
+          severity: SEVERITY_WORDS[f.severity].word,
+          detail: f.evidence.map((e) => `${stateTitle(e.target, i.names)}: ${stateText(e.target.quantity, e.reading.value, 'mm')}`).join('; '),
+          at: null,
+        })),
+      ...i.pinned.map((p) => ({
+        says: p.says,
+        severity: SEVERITY_WORDS[p.severity].word,
+        detail: p.feature === null ? '' : upperFirst(nameOf(i.names, p.feature)),
+        at: middleOf(i.surveyed.anatomy, p.feature),
+      })),
+    ],
+    readings: readingRows(i, state),
+    skipped: survey.skipped.map((s) => [stateTitle(s.target, i.names), s.reason]),
+    signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dayText(survey.signed.at)}` : 'Not signed: readings may still be added.',
+  };
+}
+
+function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): ConditionSheet['readings'] {
+  const gone = new Set(i.readings.map((r) => r.corrects));
+  const told = new Map(state.told.map((t) => [targetKey(t.target), t]));
+  return i.readings.map((r) => {
+    // who began the survey took it on that day, where nothing else is said
+    const usual = r.person === i.survey.person && r.at.slice(0, 10) === i.survey.begun.slice(0, 10);
+    const when = usual ? `${r.at.slice(11, 16)} UTC` : `${i.person(r.person)}, ${dayText(r.at)}`;
+    const by = `${when}${r.blind ? ', second reading' : ''}`;
+    const note = gone.has(r.id) ? 'corrected below' : r.corrects === null ? '' : 'a correction';
+    if (!isState(r.target))
+      return { what: upperFirst(targetText(r.target, i.names)), value: `${lengthText(r.value, 'mm')} ± ${r.limit}`, wished: '', says: note, by };
+    const t = told.get(targetKey(r.target));
+    const stands = t?.reading.id === r.id && t.aim ? STANDING_WORDS[t.standing].word : '';
+    return {
+      what: stateTitle(r.target, i.names),
+      value: stateText(r.target.quantity, r.value, 'mm'),
+      wished: t ? aimText(r.target.quantity, t.aim, 'mm') : '',
+      says: [note, stands].filter(Boolean).join(', '),
+      by,
+    };
+  });
+}
+
+function middleOf(a: Anatomy, id: string | null): { readonly x: number; readonly y: number } | null {
+  const f = id === null ? null : featureOf(a, id);
+  if (!f) return null;
+  const b = boundsOf(a, f);
+  return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+}

@@ -41,6 +41,7 @@ export const IDENTITY_KEYS = [
   'balance',
   'colour',
   'electronics',
+  'bridge',
   'routing',
 ] as const;
 export type IdentityKey = (typeof IDENTITY_KEYS)[number];

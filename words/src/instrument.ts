@@ -115,6 +115,7 @@ export const IDENTITY_WORDS = {
   weight: 'Weight',
   balance: 'Balance point',
   colour: 'Colour',
+  bridge: 'Bridge',
   electronics: 'Electronics',
   routing: 'Routing',
 } as const;

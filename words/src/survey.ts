@@ -56,6 +56,8 @@ export const ROUND_WORDS: Readonly<Record<RoundId, { readonly title: string; rea
   played: { title: 'Played', say: 'Strings on, tuned to pitch. What the owner complains of goes into the job.' },
   stringsOn: { title: 'Strings on', say: 'Tuned, in playing position, with a set of known gauge.' },
   closed: { title: 'Electrical, still closed', say: 'All controls full up; hands off the tips; wait three seconds.' },
+  opened: { title: 'Opened', say: 'Wiring is photographed and sketched before a wire is cut. What no step asks goes into Findings as your own.' },
+  finish: { title: 'Finish', say: 'Under a raking light. What no step asks goes into Findings as your own.' },
   stringsOff: { title: 'Strings off', say: 'Rod relaxed. Saddles, springs and screws of one bridge are kept in order.' },
 };
 
@@ -80,6 +82,14 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   },
   temperature: { name: 'Temperature', how: ['In the shade, where the instrument lies.', 'Cold copper reads low: 0.39 % a degree.'] },
   relief: { name: 'Relief', how: ['String held down at the first and the last fret, feeler at the 7th or 8th.', 'A back bow is typed with a minus.'] },
+  reliefTreble: {
+    name: 'Relief on the treble side',
+    how: ['The first string held down at the first and the last fret.', 'More than 0.15 mm beside the bass side is twist.'],
+  },
+  reliefAt: {
+    name: 'Relief along the neck',
+    how: ['Straight edge over the first and the last fret.', 'Feeler at each of these frets: the curve of the neck.'],
+  },
   action: {
     name: 'Action at the 12th fret',
     how: ['From the crown to the underside of the string, open, in playing position.', 'Tuned to pitch, with the relief as it is.'],
@@ -124,6 +134,21 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'How far a feeler enters under the bridge',
     how: ['A 0.1 feeler, pushed under the back edge without force.', 'Only under the lacquer’s gap: 0.'],
   },
+  rodFeel: { name: 'Does the rod bite', how: ['Strings slack, an eighth of a turn each way.', 'One that turns freely and changes nothing is left alone.'] },
+  looseFrets: { name: 'Loose frets', how: ['Press the ends of each fret, tap along it.', 'A loose one moves, or taps dull: before any file.'] },
+  jointLine: {
+    name: 'Line at the neck joint',
+    how: ['Light along the corner of the pocket or the heel.', 'Flex the neck gently: lacquer does not move, wood opens.'],
+  },
+  screws: { name: 'Screws', how: ['Each turned back until it drops into its thread, then home by hand.', 'None is forced.'] },
+  finish: { name: 'Finish', how: ['A raking light over every face.', 'A finger where a stand or a strap sat.'] },
+  topShape: { name: 'Shape of the top', how: ['A straight edge across the top behind and before the bridge.', 'A mirror inside shows the braces.'] },
+  topCrack: { name: 'Cracks in the top', how: ['Press lightly beside the line.', 'In dry air it opens, in damp air it closes.'] },
+  tremoloRest: {
+    name: 'Where the tremolo comes to rest',
+    how: ['Tuned; a dive, then the tuner; a pull, then the tuner.', 'The arm is off before the body is turned over.'],
+  },
+  supply: { name: 'Supply under load', how: ['At the preamp’s terminals, plugged in and switched on.', 'A cell without load tells nothing.'] },
 };
 
 /** The answers of a choice as they are read. */
@@ -136,7 +161,7 @@ export function stateText(id: StateId, value: number, unit: LengthUnit): string 
   const q = STATES[id];
   if (q.unit === 'choice') return choiceText(id, value);
   if (q.unit === 'mm') return lengthText(value, unit);
-  const places = q.unit === 'kΩ' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
+  const places = q.unit === 'kΩ' || q.unit === 'V' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
   return `${value.toFixed(places).replace('-', '−')} ${q.unit}`;
 }
 
@@ -169,7 +194,7 @@ export function stateTitle(t: StateTarget, names: Names): string {
   const { name } = STATE_WORDS[t.quantity];
   const q = STATES[t.quantity];
   if (q.of === 'sign' || q.of === 'symptom') return upperFirst(t.feature);
-  return ['room', 'neck', 'bridge'].includes(q.of) ? name : `${name}, ${placeText(t, names)}`;
+  return ['room', 'neck', 'bridge', 'body', 'tremolo', 'battery'].includes(q.of) ? name : `${name}, ${placeText(t, names)}`;
 }
 
 /** `1.2 to 1.6 mm`, `at most 0.03 mm`; empty where nothing is wanted. */
@@ -299,5 +324,76 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   sharpAfterBend: { is: 'It returns sharp', remedy: 'Dress and lubricate nut and tree.', exclude: 'Wraps on the post.' },
   crackle: { is: 'A control crackles', remedy: 'Contact spray, twenty turns.', exclude: 'DC on the pot: an active circuit that leaks.' },
   humFalls: { is: 'Hum falls on touching the strings', remedy: 'The string ground works; shield, if it is to be less.', exclude: 'A dimmer or a lamp.' },
+  twist: { is: 'Relief differs from side to side', remedy: 'Winding sticks: see whether the neck is twisted.', exclude: 'Frets worn unevenly.' },
+  rodFree: {
+    is: 'The rod turns freely and changes nothing',
+    remedy: 'Stop turning and look: broken, unanchored, or at its end.',
+    exclude: 'Washers missing under the nut.',
+  },
+  fretsLoose: { is: 'Frets are loose', remedy: 'Clamp them down with thin CA, before any file.', exclude: 'A dull tap from a hollow under the board.' },
+  jointLine: { is: 'A line in the lacquer at the joint', remedy: 'Record it; nothing is done.', exclude: 'One that opens on flexing is wood.' },
+  jointLineOpens: {
+    is: 'A crack in the wood at the joint',
+    remedy: 'Strings slack; the repair by itself, before any set-up.',
+    exclude: 'A line of lacquer, which does not move.',
+  },
+  screwStripped: { is: 'A screw has no thread left', remedy: 'A plug across the grain, a new pilot.', exclude: 'A screw too short, or in a clearance hole.' },
+  screwBinds: { is: 'A screw stops before its seat', remedy: 'Out again; bore the pilot to depth, wax the thread.', exclude: 'A crossed thread.' },
+  finishTacky: {
+    is: 'The finish is tacky where something sat on it',
+    remedy: 'Clean it; keep the plasticiser of stand or strap away.',
+    exclude: 'A finish that has not cured.',
+  },
+  finishBloom: { is: 'White bloom in the finish', remedy: 'Drier air, a retarder; then see whether it goes.', exclude: 'Wax or polish.' },
+  finishCraters: { is: 'Craters in the finish', remedy: 'Clean, seal with shellac, coat again.', exclude: 'Oil in the air line.' },
+  bellyUp: { is: 'The top has a belly behind the bridge', remedy: 'Mirror and lamp: top, bridge plate or braces.', exclude: 'Humidity; strings too heavy.' },
+  crackMoves: { is: 'A crack in the top opens and closes', remedy: 'Humidify, then glue and cleat.', exclude: 'Never force it closed dry.' },
+  tremoloSticks: { is: 'The tremolo sticks at its pivot', remedy: 'Dress and lubricate the knife edges.', exclude: 'The nut: it sticks in the same way.' },
+  cellLow: { is: 'The supply is low under load', remedy: 'A new cell.', exclude: 'The clip, the polarity.' },
+  bodyBuzz: { is: 'Something buzzes at one pitch', remedy: 'Tap and hold a finger on spots: brace, label, rod, cable.', exclude: 'A buzz of the frets.' },
+  sitar: { is: 'An open string sounds like a sitar', remedy: 'Cut the slot again, falling back from its front edge.', exclude: 'A saddle worn flat.' },
+  flatAfterBend: {
+    is: 'It returns flat after a bend',
+    remedy: 'Restring and stretch; look for slipping wraps and play in the tuner.',
+    exclude: 'Neck screws, saddle.',
+  },
+  deadNote: {
+    is: 'A note is dead though the frets are clean',
+    remedy: 'None: a clamp on the headstock moves it. Explain; mass shifts it.',
+    exclude: 'A buzz, a loose fret.',
+  },
+  neckRattle: { is: 'Something rattles in the neck', remedy: 'Light tension on the rod.', exclude: 'A nut, a ferrule, a tuner’s screw.' },
+  stringsBreak: { is: 'Strings break at one place', remedy: 'Find the burr and polish it.', exclude: 'Age and gauge of the strings.' },
+  knobScrapes: { is: 'A pot turns with its knob', remedy: 'Hold it from inside, nut and washer tight.', exclude: 'Wires that were twisted round it.' },
+  plugLoose: { is: 'The signal dies when the plug moves', remedy: 'Bend the jack’s leaf, reflow its joints.', exclude: 'Another cable first.' },
+  hotOnMetal: { is: 'Hum rises on touching metal', remedy: 'Hot and ground exchanged at the jack or at a pickup: exchange them.', exclude: 'The cable.' },
+  humNulls: {
+    is: 'The hum is magnetic',
+    remedy: 'Move away from its source, or hum-cancelling pickups; no shield stops it.',
+    exclude: 'Do not sell shielding for it.',
+  },
+  earthLoop: { is: 'Hum only with a second mains device', remedy: 'Isolate the signal.', exclude: 'Never lift the earth: mains is for a licensed person.' },
+  squeal: { is: 'A pickup is microphonic', remedy: 'Secure cover and springs with foam, then wax.', exclude: 'Feedback of the room.' },
+  weakDull: {
+    is: 'A pickup is weak at a right resistance',
+    remedy: 'Compare inductance and field with its twin: shorted turns or a weak magnet.',
+    exclude: 'Height, tone capacitor.',
+  },
+  stringWeak: { is: 'One string is weak', remedy: 'Pole onto the string’s axis, height.', exclude: 'A dead string, a weak rod.' },
+  warble: { is: 'Magnets pull the low strings', remedy: 'Lower the bass side.', exclude: 'Old strings.' },
+  toneDead: {
+    is: 'The tone control does nothing',
+    remedy: '22 nF clipped across: if it works then, the capacitor is open.',
+    exclude: 'A pot without load at 10.',
+  },
+  volumeDull: { is: 'Volume at 0 is dull, not silent', remedy: 'Reflow the lug’s ground.', exclude: 'Blend or independent wiring.' },
+  outOfPhase: { is: 'Two pickups are out of phase', remedy: 'Exchange one pickup’s leads.', exclude: 'A cover on its ground lead; magnets reversed.' },
+  notReversed: { is: 'The pair is not reversed', remedy: 'Accept it, or magnet and leads of one.', exclude: 'Unequal volumes.' },
+  activeFades: { is: 'The active circuit distorts or fades', remedy: 'A new cell.', exclude: 'The clip, the polarity.' },
+  cellDrains: {
+    is: 'The cell is empty in days',
+    remedy: 'See whether the jack’s ring contact opens; measure the current unplugged.',
+    exclude: 'A plug left in.',
+  },
   humStays: { is: 'Hum does not fall on touching the strings', remedy: 'From the bridge to the sleeve with a meter.', exclude: 'Lacquered hardware.' },
 };

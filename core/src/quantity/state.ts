@@ -5,6 +5,8 @@ export type StateId =
   | 'humidity'
   | 'temperature'
   | 'relief'
+  | 'reliefTreble'
+  | 'reliefAt'
   | 'action'
   | 'nutGap'
   | 'saddleTravel'
@@ -21,13 +23,23 @@ export type StateId =
   | 'stringsOverTop'
   | 'saddleShown'
   | 'planeOverBridge'
-  | 'bridgeLift';
+  | 'bridgeLift'
+  | 'rodFeel'
+  | 'looseFrets'
+  | 'jointLine'
+  | 'screws'
+  | 'finish'
+  | 'topShape'
+  | 'topCrack'
+  | 'tremoloRest'
+  | 'supply';
 
 /** A choice is kept as the number of its answer. */
-export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'turns' | 'choice';
+export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'V' | 'turns' | 'choice';
 
 /** Of what there is one value each. */
-export type PlaceKind = 'sign' | 'symptom' | 'room' | 'neck' | 'string' | 'edge' | 'fret' | 'pickup' | 'pickup side' | 'metal' | 'bridge';
+export type PlaceKind =
+  'sign' | 'symptom' | 'room' | 'neck' | 'string' | 'edge' | 'fret' | 'along' | 'pickup' | 'pickup side' | 'metal' | 'bridge' | 'body' | 'tremolo' | 'battery';
 
 /** What reads it, where that is no length tool of the shop. */
 export type StateTool =
@@ -77,6 +89,8 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   humidity: q('humidity', '%', 5, 95, 'room', 'hygrometer', 3),
   temperature: q('temperature', '°C', -5, 45, 'room', 'thermometer', 1),
   relief: q('relief', 'mm', -2, 3, 'neck', 'feeler gauge', 0.03),
+  reliefTreble: q('reliefTreble', 'mm', -2, 3, 'neck', 'feeler gauge', 0.03),
+  reliefAt: q('reliefAt', 'mm', -2, 3, 'along', 'feeler gauge', 0.03),
   action: q('action', 'mm', 0.3, 8, 'string', 'string gauge', 0.1),
   nutGap: q('nutGap', 'mm', 0, 2, 'string', 'feeler gauge', 0.03),
   saddleTravel: q('saddleTravel', '%', 0, 100, 'string', 'eye', 5),
@@ -94,6 +108,15 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   saddleShown: q('saddleShown', 'mm', 0, 12, 'bridge', 'calliper', 0.1),
   planeOverBridge: q('planeOverBridge', 'mm', -12, 12, 'bridge', 'rule', 0.25),
   bridgeLift: q('bridgeLift', 'mm', 0, 60, 'bridge', 'feeler gauge', 0.5),
+  rodFeel: choice('rodFeel', 'neck', 'rod key', ['it bites', 'it turns freely and nothing changes']),
+  looseFrets: choice('looseFrets', 'neck', 'finger', ['none moves', 'one or more move or tap dull']),
+  jointLine: choice('jointLine', 'neck', 'eye', ['none', 'a line that does not move', 'a line that opens on flexing']),
+  screws: choice('screws', 'body', 'finger', ['all hold', 'one turns on and on', 'one stops hard before its seat']),
+  finish: choice('finish', 'body', 'eye', ['sound', 'tacky where a stand or strap sat', 'white bloom', 'craters']),
+  topShape: choice('topShape', 'bridge', 'eye', ['as built', 'belly behind the bridge, dip before it']),
+  topCrack: choice('topCrack', 'bridge', 'eye', ['none', 'one opens and closes with the weather']),
+  tremoloRest: choice('tremoloRest', 'tremolo', 'tuner', ['back to pitch', 'sharp from a dive and flat from a pull']),
+  supply: q('supply', 'V', 0, 30, 'battery', 'meter', 0.03, 0.01),
 };
 
 /** A state of an instrument at one of its places. */

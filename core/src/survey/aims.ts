@@ -33,6 +33,7 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'humidity':
       return between(45, 55); // [trade]
     case 'relief':
+    case 'reliefTreble':
       return SET_UP[family].relief;
     case 'action':
       return alongStrings(SET_UP[family].highest, SET_UP[family].lowest, t, s);
@@ -59,7 +60,17 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'fretEnds':
     case 'stopSign':
     case 'symptom':
+    case 'rodFeel':
+    case 'looseFrets':
+    case 'jointLine':
+    case 'screws':
+    case 'finish':
+    case 'topShape':
+    case 'topCrack':
+    case 'tremoloRest':
       return between(null, 0);
+    case 'supply':
+      return between(7.5, null); // [trade: under load]
     case 'stringsOverTop':
       return between(12, 13); // [memory]
     case 'saddleShown':
@@ -70,6 +81,7 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
       return between(null, 5); // [trade: a 0.1 feeler entering further]
     case 'temperature':
     case 'resistance':
+    case 'reliefAt':
       return null;
   }
 }

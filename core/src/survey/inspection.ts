@@ -3,16 +3,35 @@ import { placesOf, type Surveyed } from './places.js';
 import type { StateOf, Told } from './state-of.js';
 
 /** The rounds of an inspection: strings on and played, measured, still closed, strings off. */
-export type RoundId = 'stop' | 'room' | 'played' | 'stringsOn' | 'closed' | 'stringsOff';
+export type RoundId = 'stop' | 'room' | 'played' | 'stringsOn' | 'closed' | 'stringsOff' | 'opened' | 'finish';
 
 /** In which order a survey asks [trade: docs/trade.md, order of inspection]. */
 const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
   ['stop', ['stopSign']],
   ['room', ['humidity', 'temperature']],
   ['played', ['symptom']],
-  ['stringsOn', ['relief', 'action', 'nutGap', 'edgeGap', 'saddleTravel', 'stringsOverTop', 'saddleShown', 'planeOverBridge', 'pickupHeight', 'intonation']],
-  ['closed', ['resistance', 'groundResistance']],
-  ['stringsOff', ['jointGap', 'rodTurns', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift']],
+  [
+    'stringsOn',
+    [
+      'relief',
+      'reliefTreble',
+      'reliefAt',
+      'action',
+      'nutGap',
+      'edgeGap',
+      'saddleTravel',
+      'stringsOverTop',
+      'saddleShown',
+      'planeOverBridge',
+      'pickupHeight',
+      'intonation',
+      'tremoloRest',
+    ],
+  ],
+  ['closed', ['resistance', 'groundResistance', 'supply']],
+  ['stringsOff', ['jointGap', 'jointLine', 'rodFeel', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift', 'topShape', 'topCrack']],
+  ['opened', ['screws']],
+  ['finish', ['finish']],
 ];
 
 /** One quantity at all of its places. */

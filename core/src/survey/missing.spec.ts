@@ -3,7 +3,7 @@ import { usualLimit, STATES, type Reading, type StateId, type AnyTarget } from '
 import { plainAnatomy } from '../testing/plan.js';
 import { compareStates, coursesOf, inspectionOf, leftOf, missingFor, readingsIn, stateOf, WORK_KINDS, type StateValue, type Surveyed } from './index.js';
 
-const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid' };
+const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid', fitted: [] };
 const NOW = '2026-03-01T12:00:00.000Z';
 let n = 0;
 const taken = (target: AnyTarget, value: number, more: Partial<Reading> = {}): Reading => ({
@@ -62,7 +62,7 @@ describe('what is missing for the work that is wanted', () => {
   });
 
   it('knows every kind of work, on an acoustic too', () => {
-    const acoustic: Surveyed = { anatomy: startingAnatomy('flat-top acoustic'), kind: 'flat-top acoustic' };
+    const acoustic: Surveyed = { anatomy: startingAnatomy('flat-top acoustic'), kind: 'flat-top acoustic', fitted: [] };
     const rows = missingFor(WORK_KINDS, stateOf(acoustic, []), [], [], NOW);
     expect(rows.some((r) => r.target.quantity === 'planeOverBridge' && r.holdsUp.includes('neckReset'))).toBeTrue();
     expect(rows.some((r) => r.target.quantity === 'groundResistance')).toBeFalse();

@@ -42,8 +42,8 @@ const NEEDS: Readonly<Record<WorkKind, readonly Need[]>> = {
   neckAngle: [...of('humidity', 'jointGap', 'relief', 'action', 'saddleTravel'), twice('scaleLength', 0.5), twice('neckThickness', 0.3)],
   neckReset: [...of('humidity', 'relief', 'action', 'stringsOverTop', 'saddleShown', 'bridgeLift'), twice('planeOverBridge', 0.3), twice('scaleLength', 0.5)],
   fretEnds: of('humidity', 'temperature', 'fretEnds', 'boardEndWidth'),
-  spotLevel: of('humidity', 'relief', 'fretRock', 'fretHeight'),
-  fullLevel: of('humidity', 'jointGap', 'relief', 'rodTurns', 'fretRock', 'fretHeight'),
+  spotLevel: of('humidity', 'relief', 'looseFrets', 'fretRock', 'fretHeight'),
+  fullLevel: of('humidity', 'jointGap', 'relief', 'reliefTreble', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight'),
   refret: [...of('humidity', 'relief', 'fretHeight', 'boardRadius', 'boardEndWidth'), twice('scaleLength', 0.5)],
   pickupSwap: [
     ...of('resistance', 'groundResistance'),

@@ -1,10 +1,29 @@
 import type { Anatomy, StartingKind } from '../instrument/index.js';
+import { symptomsOf } from './heard.js';
 import { STATES, type PlaceKind, type StateId, type StateTarget } from '../quantity/index.js';
 
 /** What a survey knows of the instrument beside its readings. */
 export interface Surveyed {
   readonly anatomy: Anatomy;
   readonly kind: StartingKind;
+  /** What it has that others do not. */
+  readonly fitted: readonly Fitted[];
+}
+
+/** A tremolo and a battery bring steps of their own. */
+export type Fitted = 'tremolo' | 'active';
+
+/** What is asked of an instrument, as far as its build is known: a bridge called a tremolo, electronics called active. */
+export function surveyedOf(
+  anatomy: Anatomy,
+  about: { readonly kind: StartingKind; readonly identity: Partial<Readonly<Record<string, { readonly value: string }>>> },
+): Surveyed {
+  const says = (key: string, word: RegExp): boolean => word.test(about.identity[key]?.value ?? '');
+  return {
+    anatomy,
+    kind: about.kind,
+    fitted: [...(says('bridge', /tremolo|vibrato/i) ? (['tremolo'] as const) : []), ...(says('electronics', /\bactive\b/i) ? (['active'] as const) : [])],
+  };
 }
 
 /** Which targets and steps go with a kind of instrument. */
@@ -18,30 +37,17 @@ export function familyOf(kind: StartingKind): Family {
 export const STOP_SIGNS = ['headstock break', 'loose neck joint', 'rod at its end', 'lifting bridge', 'sinking top', 'tingle from the strings'] as const;
 const ACOUSTIC_SIGNS: ReadonlySet<string> = new Set(['lifting bridge', 'sinking top']);
 
-/** What is heard and felt while it is played. */
-export const SYMPTOMS = [
-  'buzz on open strings only',
-  'buzz at frets 1 to 5',
-  'buzz from the 12th up',
-  'buzz at one note',
-  'sour first-position chords',
-  'all fretted notes sharp alike',
-  'first string slips off',
-  'sharp after a bend or dive',
-  'crackle on turning',
-  'hum that falls on touching strings',
-  'hum that does not fall on touching strings',
-] as const;
-const ELECTRICAL: ReadonlySet<string> = new Set(SYMPTOMS.slice(8));
-
 const METALS = ['bridge', 'cover screws'] as const;
+/** Where the relief is felt along the neck for its curve. */
+const ALONG = [3, 5, 7, 9, 12] as const;
 
 /** Every place that a state has on an instrument, in the order in which it is read; empty where the instrument has no such thing. */
 export function placesOf(id: StateId, s: Surveyed): readonly StateTarget[] {
   return features(STATES[id].of, s).map(({ feature, part }) => (part === undefined ? { quantity: id, feature } : { quantity: id, feature, part }));
 }
 
-function features(of: PlaceKind, { anatomy, kind }: Surveyed): readonly { readonly feature: string; readonly part?: string }[] {
+function features(of: PlaceKind, s: Surveyed): readonly { readonly feature: string; readonly part?: string }[] {
+  const { anatomy, kind, fitted } = s;
   const acoustic = familyOf(kind) === 'acoustic';
   switch (of) {
     case 'sign':
@@ -49,7 +55,7 @@ function features(of: PlaceKind, { anatomy, kind }: Surveyed): readonly { readon
         feature,
       }));
     case 'symptom':
-      return SYMPTOMS.filter((x) => !acoustic || !ELECTRICAL.has(x)).map((feature) => ({ feature }));
+      return symptomsOf(s).map((feature) => ({ feature }));
     case 'room':
       return [{ feature: 'room' }];
     case 'neck':
@@ -66,6 +72,14 @@ function features(of: PlaceKind, { anatomy, kind }: Surveyed): readonly { readon
       return anatomy.positions.flatMap(({ id }) => ['bass', 'treble'].map((part) => ({ feature: id, part })));
     case 'metal':
       return acoustic ? [] : METALS.map((feature) => ({ feature }));
+    case 'along':
+      return ALONG.filter((n) => n <= anatomy.neck.frets).map((n) => ({ feature: `fret ${n}` }));
+    case 'body':
+      return [{ feature: 'body' }];
+    case 'tremolo':
+      return fitted.includes('tremolo') ? [{ feature: 'tremolo' }] : [];
+    case 'battery':
+      return fitted.includes('active') ? [{ feature: 'battery' }] : [];
     case 'bridge':
       return acoustic ? [{ feature: 'bridge' }] : [];
   }

@@ -25,7 +25,7 @@ describe('a state as it is typed', () => {
 });
 
 const holed = addFeature(plainAnatomy(), firstFeature('hole', 'hole 1', 'Pot hole', 'top', { x: 60, y: 250 }));
-const s: Surveyed = { anatomy: { ...holed, positions: holed.positions.map((p) => ({ ...p, name: 'Neck pickup' })) }, kind: 'bolt-on solid' };
+const s: Surveyed = { anatomy: { ...holed, positions: holed.positions.map((p) => ({ ...p, name: 'Neck pickup' })) }, kind: 'bolt-on solid', fitted: [] };
 /** Quantity, place and value of what was understood. */
 const read = (text: string) =>
   quickLine(text, s, 'mm').values.map((v) => [

@@ -24,6 +24,9 @@ const CALLED: Readonly<Partial<Record<StateId, readonly string[]>>> = {
   saddleShown: ['shown'],
   planeOverBridge: ['plane'],
   bridgeLift: ['lift'],
+  reliefTreble: ['twist'],
+  reliefAt: ['curve'],
+  supply: ['cell', 'supply'],
 };
 
 const TOOLS = ['calliper', 'rule', 'tape', 'depth gauge'] as const;

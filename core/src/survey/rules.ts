@@ -1,4 +1,5 @@
 import type { StateId } from '../quantity/index.js';
+import { HEARD } from './heard.js';
 import { familyOf } from './places.js';
 import type { StateOf, Told } from './state-of.js';
 
@@ -50,7 +51,42 @@ export type RuleId =
   | 'sharpAfterBend'
   | 'crackle'
   | 'humFalls'
-  | 'humStays';
+  | 'humStays'
+  | 'twist'
+  | 'rodFree'
+  | 'fretsLoose'
+  | 'jointLine'
+  | 'jointLineOpens'
+  | 'screwStripped'
+  | 'screwBinds'
+  | 'finishTacky'
+  | 'finishBloom'
+  | 'finishCraters'
+  | 'bellyUp'
+  | 'crackMoves'
+  | 'tremoloSticks'
+  | 'cellLow'
+  | 'bodyBuzz'
+  | 'sitar'
+  | 'flatAfterBend'
+  | 'deadNote'
+  | 'neckRattle'
+  | 'stringsBreak'
+  | 'knobScrapes'
+  | 'plugLoose'
+  | 'hotOnMetal'
+  | 'humNulls'
+  | 'earthLoop'
+  | 'squeal'
+  | 'weakDull'
+  | 'stringWeak'
+  | 'warble'
+  | 'toneDead'
+  | 'volumeDull'
+  | 'outOfPhase'
+  | 'notReversed'
+  | 'activeFades'
+  | 'cellDrains';
 
 /** A condition over readings: what speaks for it, or nothing. `quantity` tells what must be settled before. `causes`: what it may come from, the likeliest first. */
 export interface Rule {
@@ -85,6 +121,10 @@ const EDGES_EQUAL = 0.5;
 /** A coil above this is open, below the other shorted, kΩ [memory]. */
 const OPEN = 200;
 const SHORTED = 0.05;
+/** Relief that differs more than this between the bass and the treble side is twist, mm [trade]. */
+const TWIST = 0.15;
+/** A supply below this under load distorts, V [trade]. */
+const CELL_LOW = 7.5;
 /** Less saddle than this under a low fret plane: neck reset, mm [memory]. */
 const SADDLE_LEFT = 2;
 
@@ -103,6 +143,13 @@ function uneven(s: StateOf): readonly Told[] {
   const [neck, bridge] = [coils[0], coils.at(-1)];
   if (!neck || !bridge || neck === bridge) return [];
   return neck.reading.value - neck.reading.limit > bridge.reading.value + bridge.reading.limit ? [neck, bridge] : [];
+}
+
+function twisted(s: StateOf): readonly Told[] {
+  const [bass, treble] = [s.at('relief', 'neck'), s.at('reliefTreble', 'neck')];
+  if (!bass || !treble) return [];
+  const off = Math.abs(bass.reading.value - treble.reading.value);
+  return off - bass.reading.limit - treble.reading.limit > TWIST ? [bass, treble] : [];
 }
 
 function shifted(s: StateOf): readonly Told[] {
@@ -134,8 +181,8 @@ export const RULES: readonly Rule[] = [
   ),
   rule('reliefLow', 'put right', 'relief', (s) => low('relief')(s).filter((t) => t.reading.value + t.reading.limit >= 0)),
   rule('reliefHigh', 'put right', 'relief', (s) => high('relief')(s).filter((t) => t.reading.value - t.reading.limit <= BEYOND_ROD), 'rodAtEnd'),
-  rule('fullLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length > SPOT_FRETS ? high('fretRock')(s) : [])),
-  rule('spotLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length <= SPOT_FRETS ? high('fretRock')(s) : [])),
+  rule('fullLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length > SPOT_FRETS ? high('fretRock')(s) : []), 'fretsLoose'),
+  rule('spotLevel', 'put right', 'fretRock', (s) => (high('fretRock')(s).length <= SPOT_FRETS ? high('fretRock')(s) : []), 'fretsLoose'),
   rule(
     'refret',
     'put right',
@@ -185,17 +232,26 @@ export const RULES: readonly Rule[] = [
   ),
   rule('setUneven', 'leave', null, uneven),
   rule('groundOpen', 'put right', null, high('groundResistance')),
-  rule('buzzOpen', 'put right', 'nutGap', heard('buzz on open strings only'), 'nutLow'),
-  rule('buzzLowFrets', 'put right', 'relief', heard('buzz at frets 1 to 5'), 'backBow', 'reliefLow', 'spotLevel', 'fullLevel'),
-  rule('buzzHighFrets', 'put right', 'relief', heard('buzz from the 12th up'), 'reliefHigh', 'jointOpen', 'fullLevel', 'spotLevel'),
-  rule('buzzOneNote', 'put right', 'fretRock', heard('buzz at one note'), 'spotLevel', 'fullLevel'),
-  rule('sourFirst', 'put right', 'nutGap', heard('sour first-position chords'), 'nutHigh'),
-  rule('allSharp', 'put right', 'nutGap', heard('all fretted notes sharp alike'), 'nutHigh'),
-  rule('stringSlips', 'put right', null, heard('first string slips off'), 'neckShifted', 'edgeNarrow'),
-  rule('sharpAfterBend', 'put right', 'nutGap', heard('sharp after a bend or dive')),
-  rule('crackle', 'put right', null, heard('crackle on turning')),
-  rule('humFalls', 'leave', null, heard('hum that falls on touching strings')),
-  rule('humStays', 'put right', null, heard('hum that does not fall on touching strings'), 'groundOpen'),
+  rule('twist', 'watch', 'relief', twisted),
+  rule('rodFree', 'stop', null, answered('rodFeel', 1)),
+  rule('fretsLoose', 'put right', null, answered('looseFrets', 1)),
+  rule('jointLine', 'leave', null, answered('jointLine', 1)),
+  rule('jointLineOpens', 'stop', null, answered('jointLine', 2)),
+  rule('screwStripped', 'put right', null, answered('screws', 1)),
+  rule('screwBinds', 'put right', null, answered('screws', 2)),
+  rule('finishTacky', 'watch', null, answered('finish', 1)),
+  rule('finishBloom', 'watch', null, answered('finish', 2)),
+  rule('finishCraters', 'put right', null, answered('finish', 3)),
+  rule('bellyUp', 'put right', 'stringsOverTop', answered('topShape', 1), 'roomWet'),
+  rule('crackMoves', 'put right', null, answered('topCrack', 1), 'roomDry'),
+  rule('tremoloSticks', 'put right', null, answered('tremoloRest', 1), 'nutHigh'),
+  rule(
+    'cellLow',
+    'put right',
+    null,
+    surely('supply', (_, most) => most < CELL_LOW),
+  ),
+  ...HEARD.map((x) => rule(x.rule, x.severity, x.judgedAt, heard(x.symptom), ...x.causes)),
 ];
 
 /** Every rule by its name, in the order in which causes are looked for. */

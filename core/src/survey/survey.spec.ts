@@ -2,11 +2,28 @@ import { startingAnatomy, type StartingKind } from '../instrument/index.js';
 import { STATES, usualLimit, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
-import { aimFor, findingsOf, inspectionOf, isPlace, placesOf, standing, stateOf, waitsFor, type RuleId, type StateOf, type Surveyed } from './index.js';
+import {
+  aimFor,
+  findingsOf,
+  inspectionOf,
+  isPlace,
+  placesOf,
+  standing,
+  stateOf,
+  surveyedOf,
+  waitsFor,
+  type RuleId,
+  type StateOf,
+  type Surveyed,
+} from './index.js';
+import { HEARD } from './heard.js';
 import { RULES } from './rules.js';
 
-const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid' };
-const of = (kind: StartingKind): Surveyed => ({ anatomy: startingAnatomy(kind), kind });
+const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid', fitted: [] };
+const of = (kind: StartingKind): Surveyed => ({ anatomy: startingAnatomy(kind), kind, fitted: [] });
+
+/** With a tremolo and a battery. */
+const full: Surveyed = { ...electric, fitted: ['tremolo', 'active'] };
 
 let n = 0;
 function reading(quantity: StateId, feature: string, value: number, part?: string): Reading {
@@ -51,9 +68,31 @@ describe('the places of a survey', () => {
 
   it('come in the order of the inspection, and every quantity is asked once', () => {
     const rounds = inspectionOf(of('flat-top acoustic'));
-    expect(rounds.map((r) => r.id)).toEqual(['stop', 'room', 'played', 'stringsOn', 'stringsOff']);
-    const asked = [...inspectionOf(electric), ...rounds].flatMap((r) => r.steps.map((s) => s.quantity));
+    expect(rounds.map((r) => r.id)).toEqual(['stop', 'room', 'played', 'stringsOn', 'stringsOff', 'opened', 'finish']);
+    const asked = [...inspectionOf(full), ...rounds].flatMap((r) => r.steps.map((s) => s.quantity));
     expect([...new Set(asked)].sort()).toEqual(Object.keys(STATES).sort() as StateId[]);
+  });
+});
+
+describe('what an instrument has', () => {
+  it('brings steps of its own: no tremolo, no tremolo step; a cell only where it is active; two pickups together only where there are two', () => {
+    const anatomy = plainAnatomy();
+    const about = (bridge: string, electronics: string) =>
+      surveyedOf(anatomy, { kind: 'bolt-on solid', identity: { bridge: { value: bridge }, electronics: { value: electronics } } });
+    expect(about('two-stud tremolo', 'passive').fitted).toEqual(['tremolo']);
+    expect(about('fixed', 'active, 9 V').fitted).toEqual(['active']);
+    expect(about('', 'passive').fitted).toEqual([]);
+    expect(surveyedOf(anatomy, { kind: 'bass', identity: {} })).toEqual({ anatomy, kind: 'bass', fitted: [] });
+    expect(placesOf('tremoloRest', electric)).toEqual([]);
+    expect(placesOf('tremoloRest', full).length).toBe(1);
+    expect(placesOf('supply', electric)).toEqual([]);
+    const heard = (s: Surveyed) => placesOf('symptom', s).map((p) => p.feature);
+    expect(heard(electric)).not.toContain('cell empty in days');
+    expect(heard(full)).toContain('cell empty in days');
+    expect(heard(electric)).not.toContain('two pickups together thin');
+    expect(heard(twoPickups())).toContain('two pickups together thin');
+    expect(heard(of('flat-top acoustic'))).toContain('buzz at one pitch on any string');
+    expect(placesOf('reliefAt', electric).map((p) => p.feature)).toEqual(['fret 3', 'fret 5', 'fret 7', 'fret 9', 'fret 12']);
   });
 });
 
@@ -123,9 +162,15 @@ describe('findings', () => {
     expect(waitsFor('resistance', stateOf(electric, [reading('humidity', 'room', 30)]))).toBeNull();
   });
 
+  /** What is heard calls up its own rule on an instrument where it can be heard. */
+  const heardOn = (on: (typeof HEARD)[number]['on']): Surveyed => (on === 'acoustic' ? of('flat-top acoustic') : on === 'two pickups' ? twoPickups() : full);
+  type Case = readonly [Surveyed, ...Reading[]];
+  const HEARD_CASES: Readonly<Record<string, Case>> = Object.fromEntries(
+    HEARD.map((x): [string, Case] => [x.rule, [heardOn(x.on), reading('symptom', x.symptom, 1)]]),
+  );
   /** For each rule the least that calls it up. */
   const pickup = electric.anatomy.positions[0]!.id;
-  const CASES: Readonly<Record<RuleId, readonly [Surveyed, ...Reading[]]>> = {
+  const CASES: Readonly<Record<string, Case>> = {
     stopNow: [electric, reading('stopSign', 'headstock break', 1)],
     roomDry: [electric, reading('humidity', 'room', 38)],
     roomWet: [electric, reading('humidity', 'room', 62)],
@@ -161,17 +206,21 @@ describe('findings', () => {
     coilShorted: [electric, reading('resistance', pickup, 0.01)],
     setUneven: [twoPickups(), reading('resistance', 'neck one', 9), reading('resistance', 'bridge one', 7.5)],
     groundOpen: [electric, reading('groundResistance', 'bridge', 400)],
-    buzzOpen: [electric, reading('symptom', 'buzz on open strings only', 1)],
-    buzzLowFrets: [electric, reading('symptom', 'buzz at frets 1 to 5', 1)],
-    buzzHighFrets: [electric, reading('symptom', 'buzz from the 12th up', 1)],
-    buzzOneNote: [electric, reading('symptom', 'buzz at one note', 1)],
-    sourFirst: [electric, reading('symptom', 'sour first-position chords', 1)],
-    allSharp: [electric, reading('symptom', 'all fretted notes sharp alike', 1)],
-    stringSlips: [electric, reading('symptom', 'first string slips off', 1)],
-    sharpAfterBend: [electric, reading('symptom', 'sharp after a bend or dive', 1)],
-    crackle: [electric, reading('symptom', 'crackle on turning', 1)],
-    humFalls: [electric, reading('symptom', 'hum that falls on touching strings', 1)],
-    humStays: [electric, reading('symptom', 'hum that does not fall on touching strings', 1)],
+    twist: [electric, reading('relief', 'neck', 0.1), reading('reliefTreble', 'neck', 0.35)],
+    rodFree: [electric, reading('rodFeel', 'neck', 1)],
+    fretsLoose: [electric, reading('looseFrets', 'neck', 1)],
+    jointLine: [electric, reading('jointLine', 'neck', 1)],
+    jointLineOpens: [electric, reading('jointLine', 'neck', 2)],
+    screwStripped: [electric, reading('screws', 'body', 1)],
+    screwBinds: [electric, reading('screws', 'body', 2)],
+    finishTacky: [electric, reading('finish', 'body', 1)],
+    finishBloom: [electric, reading('finish', 'body', 2)],
+    finishCraters: [electric, reading('finish', 'body', 3)],
+    bellyUp: [of('flat-top acoustic'), reading('topShape', 'bridge', 1)],
+    crackMoves: [of('flat-top acoustic'), reading('topCrack', 'bridge', 1)],
+    tremoloSticks: [full, reading('tremoloRest', 'tremolo', 1)],
+    cellLow: [full, reading('supply', 'battery', 6.9)],
+    ...HEARD_CASES,
   };
   for (const [id, [s, ...readings]] of Object.entries(CASES)) {
     it(`${id} is found when its condition is met, and not without it`, () => {

@@ -1,7 +1,7 @@
 import { blindSession, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
 import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
-import { isPlace } from '@rinnovo/core/survey';
+import { isPlace, surveyedOf } from '@rinnovo/core/survey';
 import { isState, QUANTITIES, secondReading, STATES, targetKey, type AnyTarget, type Reading } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import Joi from 'joi';
@@ -115,7 +115,7 @@ async function demandSurvey(trx: Knex, body: TakeReading, earlier: readonly Read
 
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */
 async function demandPlace(trx: Knex, instrument: string, anatomy: Anatomy, target: AnyTarget): Promise<void> {
-  const there = isState(target) ? isPlace(target, { anatomy, kind: (await instrumentById(trx, instrument)).kind }) : dimensionAt(anatomy, target).exists;
+  const there = isState(target) ? isPlace(target, surveyedOf(anatomy, await instrumentById(trx, instrument))) : dimensionAt(anatomy, target).exists;
   if (!there) throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
 }
 

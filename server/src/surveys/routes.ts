@@ -1,5 +1,5 @@
 import { beginSurvey, changeSurvey, idParam, keepProfile, noQuery, putAway, signSurvey } from '@rinnovo/contract';
-import { isPlace, readingsIn, stateOf, type StateValue } from '@rinnovo/core/survey';
+import { isPlace, readingsIn, stateOf, surveyedOf, type StateValue } from '@rinnovo/core/survey';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -39,7 +39,7 @@ export function surveyRoutes(db: Knex): Router {
       const old = await surveyById(trx, params.id, true);
       demandOpen(old);
       demandVersion(context, old.version, old, body);
-      const surveyed = { anatomy: (await anatomyOf(trx, old.instrument)).document, kind: (await instrumentById(trx, old.instrument)).kind };
+      const surveyed = surveyedOf((await anatomyOf(trx, old.instrument)).document, await instrumentById(trx, old.instrument));
       const nowhere = body.skipped.findIndex((s) => !isPlace(s.target, surveyed));
       if (nowhere >= 0)
         throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'nothing on this instrument has that name' }] });
@@ -99,7 +99,7 @@ export function profileRoutes(db: Knex): Router {
       run: async ({ params, body }, { trx, person, writeId }) => {
         const survey = await surveyById(trx, body.survey);
         if (!survey.signed) throw new ProblemError('not-now', { detail: 'Sign the survey first: a profile is made of values that no longer change.' });
-        const surveyed = { anatomy: (await anatomyOf(trx, survey.instrument)).document, kind: (await instrumentById(trx, survey.instrument)).kind };
+        const surveyed = surveyedOf((await anatomyOf(trx, survey.instrument)).document, await instrumentById(trx, survey.instrument));
         const { told } = stateOf(surveyed, readingsIn(survey.id, await readingsOf(trx, survey.instrument)));
         const values = told.map(({ target, reading }): StateValue => ({ target, value: reading.value, limit: reading.limit }));
         const row = {

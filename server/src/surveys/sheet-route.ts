@@ -1,6 +1,6 @@
 import { IDENTITY_KEYS, idParam, noQuery } from '@rinnovo/contract';
 import { targetKey, type Reading } from '@rinnovo/core/quantity';
-import { readingsIn } from '@rinnovo/core/survey';
+import { readingsIn, surveyedOf } from '@rinnovo/core/survey';
 import { conditionSheet, IDENTITY_WORDS, namesOf } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -36,7 +36,7 @@ export function sheetRoutes(db: Knex): Router {
           return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${fact.basis})`] as const] : [];
         }),
       ],
-      surveyed: { anatomy: document, kind: one.kind },
+      surveyed: surveyedOf(document, one),
       survey,
       readings: readingsIn(id, await readingsOf(db, one.id)).filter(seen),
       pinned: (await findingsOf(db, one.id)).filter((f) => f.survey === id && f.rule === null),

@@ -5,7 +5,7 @@ import type { PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import type { Reading } from '@rinnovo/core/quantity';
-import { readingsIn, stateOf } from '@rinnovo/core/survey';
+import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
 import { anatomy, instrument, jobs, ledger, parts, readings, shop, surveys, work } from './resources';
@@ -51,7 +51,7 @@ export const selectSurveyInView = createSelector(
 );
 
 /** The instrument as a survey asks about it; null until it is here. */
-export const selectSurveyed = createSelector(selectAnatomy, instrument.select, (a, i) => (a && i.data ? { anatomy: a, kind: i.data.kind } : null));
+export const selectSurveyed = createSelector(selectAnatomy, instrument.select, (a, i) => (a && i.data ? surveyedOf(a, i.data) : null));
 
 /** What the readings of the survey in view say of the instrument's state; before the first survey all of them; null until it is here. */
 export const selectSurvey = createSelector(selectSurveyed, selectReadings, selectSurveyInView, (surveyed, all, survey) =>

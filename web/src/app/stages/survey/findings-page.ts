@@ -45,7 +45,7 @@ import { TaskList } from './task-list';
           }
           <ul>
             @for (e of f.evidence; track e) {
-              <li class="number">{{ e }}</li>
+              <li>{{ e }}</li>
             }
           </ul>
           @if (f.explains.length > 0) {

@@ -6,18 +6,19 @@ import { lengthText } from '@rinnovo/words';
 /** The middle of what a room should have, % [trade: docs/trade.md, moisture]. */
 const HOME = 50;
 
-/** What the room has done to the fingerboard, with its sum; null where humidity, temperature or the board's width is not known. */
+/** What the room has done to the fingerboard, with its sum; null where humidity or temperature is not known. */
 export function boardText(s: StateOf, wood: string, unit: LengthUnit): string | null {
   const [humidity, celsius, width] = [s.at('humidity', 'room')?.reading, s.at('temperature', 'room')?.reading, s.surveyed.anatomy.neck.endWidth];
-  if (!humidity || !celsius || !width) return null;
+  if (!humidity || !celsius) return null;
+  const here = moistureWithin(humidity, celsius);
+  const holds = `Wood at rest here holds ${here.value.toFixed(1)} % water (${here.least.toFixed(1)} to ${here.most.toFixed(1)}).`;
+  if (!width) return `${holds} How far the board drew back can be told when its width at the end is known.`;
   const known = (Object.keys(BOARD_WOODS) as (keyof typeof BOARD_WOODS)[]).find((w) => wood.toLowerCase().includes(w));
   const name = known ?? 'maple';
-  const here = moistureWithin(humidity, celsius);
   const back = drawnBack(width.value, BOARD_WOODS[name], { humidity, celsius }, HOME);
   const of = known ? name : `${name}, as the board’s wood is not said`;
   return (
-    `Wood at rest here holds ${here.value.toFixed(1)} % water (${here.least.toFixed(1)} to ${here.most.toFixed(1)}). ` +
-    `A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME} %, has drawn back ` +
+    `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME} %, has drawn back ` +
     `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, less where neck and finish hold it; ` +
     'two weeks at 50 to 60 % bring that back.'
   );

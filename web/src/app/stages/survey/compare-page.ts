@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -38,7 +38,7 @@ interface Side {
       <section class="panel choose" aria-label="What is compared">
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>From</mat-label>
-          <mat-select [value]="from()" (valueChange)="from.set($event)">
+          <mat-select [value]="from()" (valueChange)="choose({ from: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
             }
@@ -46,7 +46,7 @@ interface Side {
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>To</mat-label>
-          <mat-select [value]="to()" (valueChange)="to.set($event)">
+          <mat-select [value]="to()" (valueChange)="choose({ to: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
             }
@@ -195,20 +195,12 @@ export class ComparePage {
     });
     return [...own, ...(this.held().data ?? []).map((p): Side => ({ id: p.id, word: `Profile: ${p.name}`, values: p.values }))];
   });
-  private readonly ids = computed(() =>
-    this.sides()
-      .map((s) => s.id)
-      .join(' '),
+  private readonly chosen = signal<{ readonly from: string | null; readonly to: string | null }>({ from: null, to: null });
+  /** What was chosen; at first the newest survey against the one before it, else against a profile. */
+  protected readonly to = computed(() => this.side(this.chosen().to)?.id ?? this.surveys().at(-1)?.id ?? null);
+  protected readonly from = computed(
+    () => this.side(this.chosen().from)?.id ?? this.surveys().at(-2)?.id ?? this.held().data?.[0]?.id ?? this.surveys().at(-1)?.id ?? null,
   );
-  /** At first the newest survey against the one before it, else against a profile. */
-  protected readonly to = linkedSignal<string, string | null>({
-    source: () => this.ids(),
-    computation: (_, before) => this.still(before?.value) ?? this.surveys().at(-1)?.id ?? null,
-  });
-  protected readonly from = linkedSignal<string, string | null>({
-    source: () => this.ids(),
-    computation: (_, before) => this.still(before?.value) ?? this.surveys().at(-2)?.id ?? this.held().data?.[0]?.id ?? this.surveys().at(-1)?.id ?? null,
-  });
   protected readonly toSurvey = computed(() => this.surveys().find((s) => s.id === this.to())?.id ?? null);
   private readonly differences = computed(() => compareStates(this.side(this.from())?.values ?? [], this.side(this.to())?.values ?? []));
   protected readonly rows = computed(() => this.differences().map((d) => this.row(d)));
@@ -228,6 +220,10 @@ export class ComparePage {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly said = signal('');
+
+  protected choose(side: { readonly from?: string; readonly to?: string }): void {
+    this.chosen.update((c) => ({ ...c, ...side }));
+  }
 
   protected type(event: Event): void {
     this.problem.set(null);
@@ -256,10 +252,6 @@ export class ComparePage {
 
   private side(id: string | null): Side | null {
     return this.sides().find((s) => s.id === id) ?? null;
-  }
-
-  private still(id: string | null | undefined): string | null {
-    return this.side(id ?? null)?.id ?? null;
   }
 
   private row(d: Difference) {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { targetKey, type StateId } from '@rinnovo/core/quantity';
 import { inspectionOf, waitsFor, type Step } from '@rinnovo/core/survey';
@@ -85,7 +85,7 @@ export class InspectionPage {
   /** Where it was left: the first step of which nothing is read. */
   private readonly first = computed(() => this.rows().find((s) => !s.settled)?.quantity ?? null);
   private readonly here = computed(() => (this.survey() === null ? null : (this.view()?.id ?? '')));
-  protected readonly open = linkedSignal<string | null, StateId | null>({ source: () => this.here(), computation: () => this.first() });
+  protected readonly open = linkedSignal<string | null, StateId | null>({ source: () => this.here(), computation: () => untracked(() => this.first()) });
   protected readonly step = computed(
     (): Step | null =>
       this.inspection()

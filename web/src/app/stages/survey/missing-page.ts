@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatChipsModule } from '@angular/material/chips';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { isState, type AnyTarget } from '@rinnovo/core/quantity';
@@ -15,7 +14,7 @@ import { SurveyNav } from './survey-nav';
 /** What still has to be measured for the kinds of work that are wanted, sorted by what it holds up. */
 @Component({
   selector: 'rn-missing-page',
-  imports: [MatChipsModule, RouterLink, SurveyHead, SurveyNav],
+  imports: [RouterLink, SurveyHead, SurveyNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">What is missing</h1>
@@ -23,11 +22,13 @@ import { SurveyNav } from './survey-nav';
     <rn-survey-head />
     <section class="panel kinds">
       <h2 id="wanted">Work that is wanted</h2>
-      <mat-chip-listbox multiple aria-labelledby="wanted" [value]="wanted()" (change)="want($event.value)">
+      <div class="toggles" role="group" aria-labelledby="wanted">
         @for (k of kinds; track k.id) {
-          <mat-chip-option [value]="k.id">{{ k.word }}</mat-chip-option>
+          <button type="button" [attr.aria-pressed]="wanted().includes(k.id)" (click)="turn(k.id)">
+            {{ wanted().includes(k.id) ? '✓ ' : '' }}{{ k.word }}
+          </button>
         }
-      </mat-chip-listbox>
+      </div>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
@@ -81,6 +82,26 @@ import { SurveyNav } from './survey-nav';
     .kinds {
       padding: 0.5rem 1rem 0.75rem;
     }
+    .toggles {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.3rem;
+      padding-block-start: 0.3rem;
+    }
+    .toggles button {
+      min-height: 44px;
+      padding: 0 0.8rem;
+      border: 1px solid var(--rn-ink-soft);
+      border-radius: 4px;
+      background: var(--rn-sheet);
+      color: inherit;
+      font: inherit;
+      cursor: pointer;
+    }
+    .toggles [aria-pressed='true'] {
+      outline: 3px solid var(--rn-plan);
+      font-weight: 600;
+    }
     .list {
       overflow: auto;
     }
@@ -132,7 +153,12 @@ export class MissingPage {
     return [...groups].map(([key, list]) => this.row(key, list));
   });
 
-  protected async want(kinds: readonly WorkKind[]): Promise<void> {
+  protected turn(kind: WorkKind): Promise<void> {
+    const wanted = this.wanted();
+    return this.want(wanted.includes(kind) ? wanted.filter((k) => k !== kind) : [...wanted, kind]);
+  }
+
+  private async want(kinds: readonly WorkKind[]): Promise<void> {
     this.here.set(kinds);
     const open = this.open();
     if (!open) return;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
@@ -111,6 +111,9 @@ import { StepPicture } from './step-picture';
       }
       <p>
         <button matButton="filled" type="submit" [disabled]="busy()">{{ busy() ? 'Keeping …' : 'Keep and go on' }}</button>
+        @if (unanswered() > 0) {
+          <button matButton type="button" (click)="restNo()">The other {{ unanswered() }}: {{ choices()![0] }}</button>
+        }
         <span class="soft" role="status">{{ said() }}</span>
       </p>
     </form>
@@ -180,6 +183,20 @@ export class StepGrid {
       };
     });
   });
+  constructor() {
+    // at another step the hand goes on in its first place, not back to the rail
+    let before: StateId | null = null;
+    afterRenderEffect(() => {
+      const now = this.quantity();
+      if (before !== null && before !== now) this.host.nativeElement.querySelector<HTMLElement>('[data-cell], .answers button')?.focus();
+      before = now;
+    });
+  }
+
+  /** How many of several questions are neither answered nor read before. */
+  protected readonly unanswered = computed(() =>
+    this.choices() && this.cells().length > 1 ? this.cells().filter((c) => c.text === '' && c.before === '' && c.cannot === null).length : 0,
+  );
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly said = signal('');
@@ -190,6 +207,12 @@ export class StepGrid {
   private second(target: StateTarget): string {
     const { state } = secondReading(target, this.readings());
     return state === 'agree' ? ', two readings agree' : state === 'disagree' ? ', two readings disagree: read it once more' : '';
+  }
+
+  /** What was not answered is answered with the first choice: no. */
+  protected restNo(): void {
+    const left = this.cells().filter((c) => c.text === '' && c.before === '' && c.cannot === null);
+    this.texts.update((t) => ({ ...t, ...Object.fromEntries(left.map((c) => [c.key, '0'])) }));
   }
 
   /** A second reading that cannot see the first. */

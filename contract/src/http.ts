@@ -26,7 +26,7 @@ export const revisionParam = Joi.object<{ id: string; revision: number }, true>(
 
 export const pageQuery = Joi.object<{ after?: string; limit: number }>({
   after: Joi.string().max(300),
-  limit: Joi.number().integer().min(1).max(200).default(50),
+  limit: Joi.number().integer().min(1).max(1000).default(50),
 });
 /** What the list of instruments is narrowed by. */
 export const findQuery = Joi.object<{ after?: string; limit: number; find: string; archived: boolean }>({

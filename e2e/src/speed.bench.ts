@@ -236,3 +236,55 @@ test('a feature dragged among 120 on the Anatomy page', async ({ page, workshop,
   tell('main thread per frame, 120 features', frames(trace.traceEvents));
   for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
 });
+
+test('a survey page among 200,000 readings, and a keystroke to its verdict', async ({ page, workshop, browser }) => {
+  const { db } = workshop;
+  const [survey] = (await db('surveys').whereNotNull('signed_at').orderBy('begun').limit(1).select('id', 'instrument')) as { id: string; instrument: string }[];
+  const [pattern] = (await db('instruments').limit(1).select('maker', 'model', 'owner', 'kind', 'archived')) as Record<string, unknown>[];
+  const others = Array.from({ length: 500 }, (_, i) => ({ ...pattern, id: crypto.randomUUID(), label: `Other ${i}`, serial: '', identity: '{}', notes: '' }));
+  await db.batchInsert('instruments', others, 250);
+  const [person] = (await db('people').limit(1).select('id')) as { id: string }[];
+  // 400 of them are of the instrument that is looked at
+  for (let from = 1; from <= 200_000; from += 20_000)
+    await db.raw(
+      `INSERT INTO readings (id, instrument, target, target_key, value, "limit", raw, tool, person, at, blind, survey)
+       SELECT gen_random_uuid(), CASE WHEN n <= 400 THEN ?::uuid ELSE (?::uuid[])[1 + n % ?] END,
+              jsonb_build_object('quantity', 'fretHeight', 'feature', 'fret ' || (1 + n % 20)), 'fretHeight|fret ' || (1 + n % 20) || '|',
+              1 + (n % 30) / 100.0, 0.05, '1', 'calliper', ?::uuid, now() - n * interval '1 minute', false, CASE WHEN n <= 400 THEN ?::uuid END
+       FROM generate_series(?::int, ?::int) AS n`,
+      [survey?.instrument ?? '', others.map((o) => o.id), others.length, person?.id ?? '', survey?.id ?? '', from, from + 19_999],
+    );
+  await db.raw('ANALYZE readings');
+  const of = `/api/instruments/${survey?.instrument ?? ''}`;
+  const times: number[] = [];
+  for (let i = 0; i < 120; i++) {
+    const begun = performance.now();
+    // what the page asks for: every page of its readings, its surveys, its findings
+    const readings = async (): Promise<void> => {
+      let next: string | null = '';
+      while (next !== null) {
+        const url: string = `${workshop.url}${of}/readings?limit=1000${next === '' ? '' : `&after=${next}`}`;
+        ({ next } = (await (await fetch(url)).json()) as { next: string | null });
+      }
+    };
+    const rest = ['/surveys', '/findings'].map(async (path) => (await fetch(workshop.url + of + path)).arrayBuffer());
+    await Promise.all([readings(), ...rest]);
+    if (i >= 20) times.push(performance.now() - begun);
+  }
+  tell('what a survey page asks for among 200,000 readings, 400 of its own', times);
+
+  const open = (await db('surveys').whereNull('signed_at').first('instrument')) as { instrument: string };
+  await page.goto(`${workshop.url}/i/${open.instrument}/survey/inspection`);
+  await page.locator('[data-step=action]').click();
+  const cell = page.locator('rn-step-grid [data-cell]').first();
+  await cell.focus();
+  await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
+  for (let i = 0; i < 60; i++) {
+    await page.keyboard.type('1.85');
+    await cell.fill('');
+    await page.waitForTimeout(16);
+  }
+  const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] };
+  tell('main thread per frame, typing into a column that is judged', frames(trace.traceEvents));
+  for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
+});

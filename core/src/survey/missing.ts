@@ -1,6 +1,6 @@
 import { dimensionAt, targetsOf } from '../instrument/index.js';
 import { isMeasured } from '../measure/index.js';
-import { isState, secondReading, STATES, targetKey, type AnyTarget, type QuantityId, type Reading, type StateId } from '../quantity/index.js';
+import { isState, secondReading, STATES, stillStanding, targetKey, type AnyTarget, type QuantityId, type Reading, type StateId } from '../quantity/index.js';
 import { placesOf } from './places.js';
 import type { StateOf } from './state-of.js';
 import type { Skipped } from './survey.js';
@@ -88,11 +88,12 @@ export function missingFor(
   now: string,
 ): readonly Missing[] {
   const out = new Map<string, Missing>();
+  const readOf = byTarget(readings);
   const said = new Map(skipped.map((s) => [targetKey(s.target), s.reason]));
   for (const kind of wanted)
     for (const need of NEEDS[kind])
       for (const target of placesFor(need, state)) {
-        const lack = lackOf(need, target, state, readings, now);
+        const lack = lackOf(need, target, state, readOf.get(targetKey(target)) ?? [], now);
         if (lack === null) continue;
         const key = targetKey(target);
         const known = out.get(key);
@@ -106,6 +107,18 @@ export function missingFor(
   return [...out.values()].sort((a, b) => b.holdsUp.length - a.holdsUp.length || GRAVITY.indexOf(a.lack) - GRAVITY.indexOf(b.lack));
 }
 
+/** The readings that still stand, by what they are of. */
+function byTarget(readings: readonly Reading[]): ReadonlyMap<string, readonly Reading[]> {
+  const out = new Map<string, Reading[]>();
+  for (const r of stillStanding(readings)) {
+    const key = targetKey(r.target);
+    const list = out.get(key);
+    if (list) list.push(r);
+    else out.set(key, [r]);
+  }
+  return out;
+}
+
 function placesFor(need: Need, { surveyed }: StateOf): readonly AnyTarget[] {
   if (need.of in STATES) return placesOf(need.of as StateId, surveyed);
   const { anatomy } = surveyed;
@@ -113,8 +126,8 @@ function placesFor(need: Need, { surveyed }: StateOf): readonly AnyTarget[] {
   return targetsOf(anatomy).filter((t) => t.quantity === need.of && dimensionAt(anatomy, t).exists && (!need.atPickups || at.has(t.feature)));
 }
 
-function lackOf(need: Need, target: AnyTarget, state: StateOf, readings: readonly Reading[], now: string): Lack | null {
-  const second = secondReading(target, readings).state;
+function lackOf(need: Need, target: AnyTarget, state: StateOf, ofIt: readonly Reading[], now: string): Lack | null {
+  const second = secondReading(target, ofIt).state;
   const known = isState(target) ? knownState(target, state) : knownDimension(target, state);
   if (!known) return 'absent';
   if (second === 'disagree') return 'disagree';
@@ -130,7 +143,7 @@ interface Known {
 }
 
 function knownState(target: AnyTarget, state: StateOf): Known | null {
-  const told = state.told.find((t) => targetKey(t.target) === targetKey(target));
+  const told = isState(target) ? state.at(target.quantity, target.feature, target.part) : null;
   return told ? { limit: told.reading.limit, atEdge: told.standing === 'atEdge', at: told.reading.at } : null;
 }
 

@@ -24,8 +24,8 @@ describe('the API', () => {
     TestBed.inject(Api)
       .all<number>('/parts')
       .subscribe((list) => (all = list));
-    http.expectOne('/api/parts?limit=200').flush({ items: [1, 2], next: 'k' });
-    http.expectOne('/api/parts?limit=200&after=k').flush({ items: [3], next: null });
+    http.expectOne('/api/parts?limit=1000').flush({ items: [1, 2], next: 'k' });
+    http.expectOne('/api/parts?limit=1000&after=k').flush({ items: [3], next: null });
     expect(all).toEqual([1, 2, 3]);
   });
 

@@ -23,7 +23,7 @@ export class Api {
   /** Every page of a list, one after another. */
   all<T>(path: string): Observable<readonly T[]> {
     const page = (after: string | null): Observable<Page<T>> =>
-      this.get<Page<T>>(`${path}?limit=200${after === null ? '' : `&after=${encodeURIComponent(after)}`}`).pipe(map((r) => r.body));
+      this.get<Page<T>>(`${path}?limit=1000${after === null ? '' : `&after=${encodeURIComponent(after)}`}`).pipe(map((r) => r.body));
     return page(null).pipe(
       expand((p) => (p.next === null ? EMPTY : page(p.next))),
       reduce((items, p) => [...items, ...p.items], [] as readonly T[]),

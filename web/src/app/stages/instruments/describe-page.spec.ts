@@ -10,7 +10,7 @@ describe('describing an instrument', () => {
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const fixture = TestBed.createComponent(DescribePage);
     await fixture.whenStable();
-    http.expectOne('/api/parts?limit=200').flush({ items: [], next: null });
+    http.expectOne('/api/parts?limit=1000').flush({ items: [], next: null });
     return { fixture, http };
   }
 

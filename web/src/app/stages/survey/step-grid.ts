@@ -157,30 +157,33 @@ export class StepGrid {
   });
   /** What is typed and not yet kept, by place; empty again at another step. */
   protected readonly texts = linkedSignal<StateId, Readonly<Record<string, string>>>({ source: () => this.quantity(), computation: () => ({}) });
-  protected readonly cells = computed(() => {
+  /** What is known of each place before anything is typed. */
+  private readonly places = computed(() => {
     const survey = this.survey();
-    const texts = this.texts();
     return this.step().places.map((target) => {
       const key = targetKey(target);
-      const text = texts[key] ?? '';
-      const typed = typedState(target.quantity, text, this.unit());
       const aim = survey ? aimFor(target, survey.surveyed) : null;
-      const at = typed.kind === 'value' && aim && !this.waits() ? standing(typed.value, usualLimit(target.quantity, typed.value), aim) : null;
       const old = survey?.at(target.quantity, target.feature, target.part) ?? null;
       return {
         target,
         key,
-        text,
-        typed,
+        bounds: aim,
         place: STATES[target.quantity].of === 'neck' || STATES[target.quantity].of === 'bridge' ? this.words().name : placeText(target, this.names()),
         aim: aimText(target.quantity, aim, this.unit()),
-        wrong: typedProblem(target.quantity, typed, this.unit()),
-        standing: at ? STANDING_WORDS[at] : null,
-        mark: at ?? '',
         before: old ? `read: ${stateText(target.quantity, old.reading.value, this.unit())}${this.second(target)}` : '',
         again: old !== null && STATES[target.quantity].unit !== 'choice',
         cannot: this.skipped().get(key) ?? null,
       };
+    });
+  });
+  protected readonly cells = computed(() => {
+    const texts = this.texts();
+    return this.places().map((p) => {
+      const text = texts[p.key] ?? '';
+      const { quantity } = p.target;
+      const typed = typedState(quantity, text, this.unit());
+      const at = typed.kind === 'value' && p.bounds && !this.waits() ? standing(typed.value, usualLimit(quantity, typed.value), p.bounds) : null;
+      return { ...p, text, typed, wrong: typedProblem(quantity, typed, this.unit()), standing: at ? STANDING_WORDS[at] : null, mark: at ?? '' };
     });
   });
   constructor() {
@@ -200,7 +203,6 @@ export class StepGrid {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly said = signal('');
-
   /** The place of which it is said just now why it cannot be measured. */
   protected readonly cannot = linkedSignal<StateId, string | null>({ source: () => this.quantity(), computation: () => null });
 

@@ -263,7 +263,7 @@ test('a survey page among 200,000 readings, and a keystroke to its verdict', asy
     const readings = async (): Promise<void> => {
       let next: string | null = '';
       while (next !== null) {
-        const url: string = `${workshop.url}${of}/readings?limit=1000${next === '' ? '' : `&after=${next}`}`;
+        const url = `${workshop.url}${of}/readings?limit=1000${next === '' ? '' : `&after=${next}`}`;
         ({ next } = (await (await fetch(url)).json()) as { next: string | null });
       }
     };

@@ -18,10 +18,12 @@ import { Icon } from '../../ui/icon';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'went wrong', dropped: 'dropped' } as const;
 
+import { TaskList } from '../survey/task-list';
+
 /** The operations in an order that breaks no rule, or in the technician's own with what it breaks. */
 @Component({
   selector: 'rn-order-page',
-  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon],
+  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon, TaskList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-page.html',
   styleUrl: './order-page.scss',

@@ -54,7 +54,7 @@ import { SurveyNav } from './survey-nav';
         </p>
         <rn-begin-survey [instrument]="instrument()" />
       } @else if (view()?.signed) {
-        <rn-signed-readings />
+        <rn-signed-readings [quantity]="open()" (all)="open.set(null)" />
       } @else if (step(); as s) {
         <p class="round">{{ roundSays() }}</p>
         <rn-step-grid [step]="s" [instrument]="instrument()" (kept)="next()" />
@@ -84,8 +84,11 @@ export class InspectionPage {
   protected readonly done = computed(() => this.rows().filter((s) => s.settled).length);
   /** Where it was left: the first step of which nothing is read. */
   private readonly first = computed(() => this.rows().find((s) => !s.settled)?.quantity ?? null);
-  private readonly here = computed(() => (this.survey() === null ? null : (this.view()?.id ?? '')));
-  protected readonly open = linkedSignal<string | null, StateId | null>({ source: () => this.here(), computation: () => untracked(() => this.first()) });
+  private readonly here = computed(() => (this.survey() === null ? null : `${this.view()?.id ?? ''} ${this.view()?.signed ? 'signed' : ''}`));
+  protected readonly open = linkedSignal<string | null, StateId | null>({
+    source: () => this.here(),
+    computation: () => untracked(() => (this.view()?.signed ? null : this.first())),
+  });
   protected readonly step = computed(
     (): Step | null =>
       this.inspection()

@@ -9,7 +9,7 @@ import { lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { shop } from '../../state/resources';
-import { selectNames, selectSurvey } from '../../state/selectors';
+import { selectNames, selectOpenSurvey, selectSurvey } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 
 /** One line for whatever is read or noticed, in reach on every stage: it says what it understood before it is kept. */
@@ -119,6 +119,7 @@ export class QuickLog {
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly survey = this.store.selectSignal(selectSurvey);
+  private readonly openSurvey = this.store.selectSignal(selectOpenSurvey);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly shop = this.store.selectSignal(shop.select);
@@ -192,7 +193,8 @@ export class QuickLog {
       if (line.note !== null) await this.commands.addNote(this.instrument(), line.note);
       this.text.set('');
       this.kept.clear();
-      this.said.set(line.note !== null ? 'Kept as a note' : line.values.length === 1 ? 'One reading kept' : `${line.values.length} readings kept`);
+      const kept = line.values.length === 1 ? 'One reading kept' : `${line.values.length} readings kept`;
+      this.said.set(line.note !== null ? 'Kept as a note' : this.openSurvey() ? kept : `${kept}, outside of any survey: none is open`);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

@@ -1,10 +1,10 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
-import { isState, STATES, type Reading, type StateTarget } from '@rinnovo/core/quantity';
+import { isState, STATES, type Reading, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { readingsIn, typedState } from '@rinnovo/core/survey';
-import { stateText, stateTitle, typedProblem } from '@rinnovo/words';
+import { STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { people } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
@@ -17,7 +17,10 @@ import { viewFeature } from '../../state/view.feature';
   imports: [DatePipe, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Readings of this survey</h2>
+    <h2>{{ title() }}</h2>
+    @if (quantity() !== null) {
+      <button matButton type="button" (click)="all.emit()">All readings of this survey</button>
+    }
     <p class="soft">It is signed. A mistake is put right by a new reading; the old one stays, struck through.</p>
     <ul>
       @for (r of rows(); track r.id) {
@@ -54,6 +57,8 @@ import { viewFeature } from '../../state/view.feature';
             </form>
           }
         </li>
+      } @empty {
+        <li class="soft">Nothing of this was read.</li>
       }
     </ul>
   `,
@@ -102,6 +107,13 @@ import { viewFeature } from '../../state/view.feature';
   `,
 })
 export class SignedReadings {
+  /** Only of this; null: all of them. */
+  readonly quantity = input<StateId | null>(null);
+  readonly all = output();
+  protected readonly title = computed(() => {
+    const q = this.quantity();
+    return q === null ? 'Readings of this survey' : STATE_WORDS[q].name;
+  });
   private readonly store = inject(Store);
   private readonly commands = inject(SurveyCommands);
   private readonly view = this.store.selectSignal(selectSurveyInView);
@@ -119,7 +131,7 @@ export class SignedReadings {
     const gone = new Set(of.map((r) => r.corrects));
     return of.flatMap((reading) => {
       const { target } = reading;
-      if (!isState(target)) return [];
+      if (!isState(target) || (this.quantity() !== null && target.quantity !== this.quantity())) return [];
       return [
         {
           id: reading.id,

@@ -31,12 +31,14 @@ import { StepPicture } from './step-picture';
       <p class="waits" role="status">◇ It is read, but waits to be judged: {{ w }}.</p>
     }
     <form (submit)="keep($event)" novalidate>
-      <table>
+      <table [class.asked]="choices() !== null">
         <thead>
           <tr>
-            <th scope="col">Where</th>
+            <th scope="col">{{ choices() ? 'Asked' : 'Where' }}</th>
             <th scope="col">Reading{{ unitWord() }}</th>
-            <th scope="col">Wished</th>
+            @if (!choices()) {
+              <th scope="col">Wished</th>
+            }
             <th scope="col">Says</th>
             <th scope="col"><span class="visually-hidden">More</span></th>
           </tr>
@@ -67,7 +69,9 @@ import { StepPicture } from './step-picture';
                   />
                 }
               </td>
-              <td class="number soft">{{ c.aim }}</td>
+              @if (!choices()) {
+                <td class="number soft">{{ c.aim }}</td>
+              }
               <td [id]="'says-' + i" [class]="c.mark">
                 @if (c.wrong) {
                   <span class="problem" role="alert">{{ c.wrong }}</span>
@@ -93,7 +97,7 @@ import { StepPicture } from './step-picture';
             </tr>
             @if (cannot() === c.key) {
               <tr>
-                <td colspan="5" class="reason">
+                <td [attr.colspan]="choices() ? 4 : 5" class="reason">
                   <label>
                     {{ c.place }} cannot be measured, because
                     <input #reason maxlength="200" autocomplete="off" (keydown.enter)="skip(c.target, reason.value); $event.preventDefault()" />

@@ -39,6 +39,12 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${LEFT}/survey/findings`);
   await page.locator('[data-finding]').first().waitFor();
   await shot('findings');
+  await page.goto(`${url}/i/${LEFT}/survey/missing`);
+  await page.locator('[data-missing]').first().waitFor();
+  await shot('missing');
+  await page.goto(`${url}/i/${BASS}/survey/compare`);
+  await page.locator('canvas').first().waitFor();
+  await shot('compare');
   await page.goto(`${url}/instruments/new`);
   await page.getByLabel('Label').waitFor();
   await shot('describe');

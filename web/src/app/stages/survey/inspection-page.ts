@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { targetKey, type StateId } from '@rinnovo/core/quantity';
 import { inspectionOf, waitsFor, type Step } from '@rinnovo/core/survey';
@@ -66,6 +66,8 @@ import { SurveyNav } from './survey-nav';
   styleUrl: './inspection-page.scss',
 })
 export class InspectionPage {
+  /** The step that was asked for by a link. */
+  readonly at = input<string>();
   private readonly store = inject(Store);
   private readonly survey = this.store.selectSignal(selectSurvey);
   private readonly held = this.store.selectSignal(anatomy.select);
@@ -84,10 +86,13 @@ export class InspectionPage {
   protected readonly done = computed(() => this.rows().filter((s) => s.settled).length);
   /** Where it was left: the first step of which nothing is read. */
   private readonly first = computed(() => this.rows().find((s) => !s.settled)?.quantity ?? null);
-  private readonly here = computed(() => (this.survey() === null ? null : `${this.view()?.id ?? ''} ${this.view()?.signed ? 'signed' : ''}`));
+  private readonly asked = computed(() => this.rows().find((s) => s.quantity === this.at())?.quantity ?? null);
+  private readonly here = computed(() =>
+    this.survey() === null ? null : `${this.view()?.id ?? ''} ${this.view()?.signed ? 'signed' : ''} ${this.at() ?? ''}`,
+  );
   protected readonly open = linkedSignal<string | null, StateId | null>({
     source: () => this.here(),
-    computation: () => untracked(() => (this.view()?.signed ? null : this.first())),
+    computation: () => untracked(() => this.asked() ?? (this.view()?.signed ? null : this.first())),
   });
   protected readonly step = computed(
     (): Step | null =>

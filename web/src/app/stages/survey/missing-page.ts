@@ -49,7 +49,7 @@ import { SurveyNav } from './survey-nav';
             @for (r of rows(); track r.key) {
               <tr [attr.data-missing]="r.key">
                 <th scope="row">
-                  <a [routerLink]="r.link">{{ r.title }}</a>
+                  <a [routerLink]="r.link" [queryParams]="r.at">{{ r.title }}</a>
                   @if (r.places > 1) {
                     <span class="soft"> at {{ r.places }} places</span>
                   }
@@ -181,6 +181,7 @@ export class MissingPage {
       ...LACK_WORDS[first.lack],
       skipped: first.skipped,
       holdsUp: first.holdsUp.map((k) => WORK_KIND_WORDS[k]).join(', '),
+      at: isState(first.target) ? { at: first.target.quantity } : {},
       link: ['/i', this.held().of, 'survey', ...(isState(first.target) ? ['inspection'] : [])],
     };
   }

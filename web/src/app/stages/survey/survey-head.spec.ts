@@ -136,12 +136,26 @@ describe('a survey under its head', () => {
   });
 });
 
+describe('a step that is asked for', () => {
+  it('is open, and what is no step is not', async () => {
+    const f = await show(InspectionPage, [survey]);
+    f.componentRef.setInput('at', 'fretEnds');
+    await f.whenStable();
+    expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Fret ends');
+    f.componentRef.setInput('at', 'nonsense');
+    await f.whenStable();
+    expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Sign to stop at');
+  });
+});
+
 describe('what is missing', () => {
   it('follows the kinds of work that are wanted and keeps them with the open survey', async () => {
     const f = await show(MissingPage, [{ ...survey, wanted: ['fretEnds'] }], [read('humidity', 'room', 50)]);
     const rows = (): readonly string[] => [...host(f).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
     expect(rows().some((r) => r.startsWith('Temperature'))).toBeTrue();
     expect(rows().some((r) => r.startsWith('Relative humidity'))).toBeFalse();
+    const link = [...host(f).querySelectorAll('a')].find((a) => a.textContent === 'Temperature')!;
+    expect(link.getAttribute('href')).withContext('leads to its step').toContain('survey/inspection?at=temperature');
     button(f, 'Spot level').click();
     await f.whenStable();
     expect(rows().some((r) => r.startsWith('Height left of the fret at 22 places'))).toBeTrue();

@@ -41,10 +41,10 @@ describe('the demo’s instruments', () => {
       const readings = demoWorkshop.readings.filter((r) => r.instrument === id);
       for (const r of readings)
         if (isState(r.target))
-          expect(isPlace(r.target, { anatomy: document, kind: one.kind }))
+          expect(isPlace(r.target, { anatomy: document, kind: one.kind, fitted: [] }))
             .withContext(r.raw)
             .toBeTrue();
-      return findingsOf(stateOf({ anatomy: document, kind: one.kind }, readings));
+      return findingsOf(stateOf({ anatomy: document, kind: one.kind, fitted: [] }, readings));
     };
     const left = found(ids.left);
     expect(left.find((f) => f.rule === 'reliefHigh')!.explains.length).toBe(3);

@@ -7,6 +7,10 @@ type Row = readonly [quantity: StateId, feature: string, value: number];
 const NO_SIGN: readonly Row[] = ['headstock break', 'loose neck joint', 'rod at its end', 'tingle from the strings'].map((sign) => ['stopSign', sign, 0]);
 const along = (quantity: StateId, of: 'string' | 'fret', ...values: readonly number[]): readonly Row[] => values.map((v, i) => [quantity, `${of} ${i + 1}`, v]);
 
+function curve(...values: readonly number[]): readonly Row[] {
+  return [3, 5, 7, 9, 12].flatMap((fret, i): readonly Row[] => (values[i] === undefined ? [] : [['reliefAt', `fret ${fret}`, values[i]]]));
+}
+
 /** A buzz, a high action and the relief behind both; judged in a room that is right. */
 const SET_NECK: readonly Row[] = [
   ...NO_SIGN,
@@ -42,6 +46,7 @@ const BASS_FOUND: readonly Row[] = [
   ['temperature', 'room', 20],
   ['symptom', 'buzz at one note', 1],
   ['relief', 'neck', 0.62],
+  ...curve(0.28, 0.5, 0.62, 0.55, 0.36),
   ...along('action', 'string', 2.9, 3, 3.1, 3.3),
   ...along('nutGap', 'string', 0.2, 0.24, 0.28, 0.3),
   ...along('intonation', 'string', 4, 6, 5, 8),
@@ -54,6 +59,7 @@ const BASS_LEFT: readonly Row[] = [
   ['temperature', 'room', 21],
   ['symptom', 'buzz at one note', 0],
   ['relief', 'neck', 0.33],
+  ...curve(0.14, 0.26, 0.33, 0.29, 0.18),
   ...along('action', 'string', 1.9, 2, 2.2, 2.4),
   ...along('nutGap', 'string', 0.1, 0.12, 0.14, 0.16),
   ...along('intonation', 'string', 1, 0, -1, 1),

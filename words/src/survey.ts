@@ -1,5 +1,6 @@
 import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import type { Aim, Difference, Lack, RoundId, RuleId, Severity, Standing, SurveyKind, TypedState, WorkKind } from '@rinnovo/core/survey';
+import { improbable } from '@rinnovo/core/survey';
 import type { CsvFault, CsvProblem } from '@rinnovo/core/format';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
@@ -148,6 +149,19 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'Where the tremolo comes to rest',
     how: ['Tuned; a dive, then the tuner; a pull, then the tuner.', 'The arm is off before the body is turned over.'],
   },
+  breakAngle: {
+    name: 'Break angle',
+    how: ['How far the string turns down behind the nut and behind the saddle.', 'Against the paper angles of a set square.'],
+  },
+  tuners: { name: 'Tuners', how: ['Turn each by hand both ways, pull on its post.', 'Screws and bushings with the right key, by hand.'] },
+  tapTest: {
+    name: 'Tap test',
+    how: ['Through a small amplifier turned low, a screwdriver touched to the poles.', 'One that is silent is open, shorted, or not chosen.'],
+  },
+  shieldResistance: {
+    name: 'Shield from corner to corner',
+    how: ['Probes flat in two far corners of the cavity.', 'Paint under 10 kΩ screens; for a return path a wire goes beside it.'],
+  },
   supply: { name: 'Supply under load', how: ['At the preamp’s terminals, plugged in and switched on.', 'A cell without load tells nothing.'] },
 };
 
@@ -163,6 +177,14 @@ export function stateText(id: StateId, value: number, unit: LengthUnit): string 
   if (q.unit === 'mm') return lengthText(value, unit);
   const places = q.unit === 'kΩ' || q.unit === 'V' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
   return `${value.toFixed(places).replace('-', '−')} ${q.unit}`;
+}
+
+/** What is said to a value that hardly can be; null where there is nothing to challenge. */
+export function improbableText(id: StateId, value: number, unit: LengthUnit): string | null {
+  const found = improbable(id, value);
+  if (!found) return null;
+  const said = `${stateText(id, value, unit)} is improbable`;
+  return found.meant === null ? said : `${said}: meant ${stateText(id, found.meant, unit)}?`;
 }
 
 /** `+0.10 mm (± 0.06)`: a change with what both tools can be wrong by; empty where there is none to tell. */
@@ -184,7 +206,7 @@ export function typedProblem(id: StateId, typed: TypedState, unit: LengthUnit): 
 export function placeText(t: StateTarget, names: Names): string {
   const q = STATES[t.quantity];
   if (q.of === 'string') return `${t.feature}${t.feature === 'string 1' ? ' (highest)' : ''}`;
-  if (q.of === 'pickup') return nameOf(names, t.feature);
+  if (q.of === 'pickup' || q.of === 'cavity') return nameOf(names, t.feature);
   if (q.of === 'pickup side') return `${nameOf(names, t.feature)}, ${t.part ?? ''} side`;
   return t.feature;
 }
@@ -324,6 +346,10 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   sharpAfterBend: { is: 'It returns sharp', remedy: 'Dress and lubricate nut and tree.', exclude: 'Wraps on the post.' },
   crackle: { is: 'A control crackles', remedy: 'Contact spray, twenty turns.', exclude: 'DC on the pot: an active circuit that leaks.' },
   humFalls: { is: 'Hum falls on touching the strings', remedy: 'The string ground works; shield, if it is to be less.', exclude: 'A dimmer or a lamp.' },
+  tunersLoose: { is: 'A tuner has play', remedy: 'Screws and bushings firm, by hand; a worn gear is replaced.', exclude: 'Wraps that slip on the post.' },
+  tapSilent: { is: 'A pickup is silent to the tap', remedy: 'Meter its leads at the switch.', exclude: 'Another position chosen; its volume at 0.' },
+  shieldOpen: { is: 'A shield does not conduct', remedy: 'Another coat, or foil; a ground wire to each cavity.', exclude: 'Probes on lacquer.' },
+  breakShallow: { is: 'The break over the saddle is shallow', remedy: 'Look at the neck’s angle and the saddle’s height.', exclude: 'String ramps.' },
   twist: { is: 'Relief differs from side to side', remedy: 'Winding sticks: see whether the neck is twisted.', exclude: 'Frets worn unevenly.' },
   rodFree: {
     is: 'The rod turns freely and changes nothing',

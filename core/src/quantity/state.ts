@@ -32,14 +32,34 @@ export type StateId =
   | 'topShape'
   | 'topCrack'
   | 'tremoloRest'
-  | 'supply';
+  | 'supply'
+  | 'breakAngle'
+  | 'tuners'
+  | 'tapTest'
+  | 'shieldResistance';
 
 /** A choice is kept as the number of its answer. */
-export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'V' | 'turns' | 'choice';
+export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'V' | '°' | 'turns' | 'choice';
 
 /** Of what there is one value each. */
 export type PlaceKind =
-  'sign' | 'symptom' | 'room' | 'neck' | 'string' | 'edge' | 'fret' | 'along' | 'pickup' | 'pickup side' | 'metal' | 'bridge' | 'body' | 'tremolo' | 'battery';
+  | 'sign'
+  | 'symptom'
+  | 'room'
+  | 'neck'
+  | 'string'
+  | 'edge'
+  | 'fret'
+  | 'along'
+  | 'pickup'
+  | 'pickup side'
+  | 'metal'
+  | 'bridge'
+  | 'body'
+  | 'tremolo'
+  | 'battery'
+  | 'end'
+  | 'cavity';
 
 /** What reads it, where that is no length tool of the shop. */
 export type StateTool =
@@ -116,6 +136,10 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   topShape: choice('topShape', 'bridge', 'eye', ['as built', 'belly behind the bridge, dip before it']),
   topCrack: choice('topCrack', 'bridge', 'eye', ['none', 'one opens and closes with the weather']),
   tremoloRest: choice('tremoloRest', 'tremolo', 'tuner', ['back to pitch', 'sharp from a dive and flat from a pull']),
+  breakAngle: q('breakAngle', '°', 0, 60, 'end', 'eye', 3),
+  tuners: choice('tuners', 'neck', 'finger', ['firm', 'one has play or slips', 'a screw or bushing is loose']),
+  tapTest: choice('tapTest', 'pickup', 'ear', ['heard', 'silent']),
+  shieldResistance: q('shieldResistance', 'kΩ', 0, 1500, 'cavity', 'meter', 0.001, 0.01),
   supply: q('supply', 'V', 0, 30, 'battery', 'meter', 0.03, 0.01),
 };
 

@@ -64,11 +64,17 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'looseFrets':
     case 'jointLine':
     case 'screws':
+    case 'tuners':
+    case 'tapTest':
     case 'finish':
     case 'topShape':
     case 'topCrack':
     case 'tremoloRest':
       return between(null, 0);
+    case 'breakAngle':
+      return family === 'acoustic' && t.feature === 'saddle' ? between(15, null) : null; // [memory]
+    case 'shieldResistance':
+      return between(null, 10); // [memory: enough as a screen]
     case 'supply':
       return between(7.5, null); // [trade: under load]
     case 'stringsOverTop':

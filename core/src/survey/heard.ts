@@ -38,7 +38,7 @@ export const HEARD: readonly Heard[] = [
   h('allSharp', 'all fretted notes sharp alike', 'every', 'put right', 'nutGap', 'nutHigh'),
   h('stringSlips', 'first string slips off', 'every', 'put right', null, 'neckShifted', 'edgeNarrow'),
   h('sharpAfterBend', 'sharp after a bend or dive', 'every', 'put right', 'nutGap'),
-  h('flatAfterBend', 'flat after a bend', 'every', 'put right', null, 'jointOpen'),
+  h('flatAfterBend', 'flat after a bend', 'every', 'put right', null, 'tunersLoose', 'jointOpen'),
   h('deadNote', 'dead note with clean frets', 'every', 'leave', 'fretRock', 'fretsLoose'),
   h('neckRattle', 'rattle in the neck', 'every', 'put right', null, 'rodFree'),
   h('stringsBreak', 'strings break at one place', 'every', 'put right', null),

@@ -1,6 +1,7 @@
 export * from './aims.js';
 export * from './compare.js';
 export * from './findings.js';
+export * from './improbable.js';
 export * from './inspection.js';
 export * from './missing.js';
 export * from './places.js';

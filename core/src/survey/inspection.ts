@@ -25,12 +25,16 @@ const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
       'planeOverBridge',
       'pickupHeight',
       'intonation',
+      'breakAngle',
       'tremoloRest',
     ],
   ],
-  ['closed', ['resistance', 'groundResistance', 'supply']],
-  ['stringsOff', ['jointGap', 'jointLine', 'rodFeel', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift', 'topShape', 'topCrack']],
-  ['opened', ['screws']],
+  ['closed', ['resistance', 'tapTest', 'groundResistance', 'supply']],
+  [
+    'stringsOff',
+    ['jointGap', 'jointLine', 'rodFeel', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift', 'topShape', 'topCrack', 'tuners'],
+  ],
+  ['opened', ['screws', 'shieldResistance']],
   ['finish', ['finish']],
 ];
 

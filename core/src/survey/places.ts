@@ -74,6 +74,10 @@ function features(of: PlaceKind, s: Surveyed): readonly { readonly feature: stri
       return acoustic ? [] : METALS.map((feature) => ({ feature }));
     case 'along':
       return ALONG.filter((n) => n <= anatomy.neck.frets).map((n) => ({ feature: `fret ${n}` }));
+    case 'end':
+      return [{ feature: 'nut' }, { feature: 'saddle' }];
+    case 'cavity':
+      return acoustic ? [] : anatomy.cavities.map((c) => ({ feature: c.id }));
     case 'body':
       return [{ feature: 'body' }];
     case 'tremolo':

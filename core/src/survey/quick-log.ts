@@ -27,6 +27,7 @@ const CALLED: Readonly<Partial<Record<StateId, readonly string[]>>> = {
   reliefTreble: ['twist'],
   reliefAt: ['curve'],
   supply: ['cell', 'supply'],
+  breakAngle: ['break'],
 };
 
 const TOOLS = ['calliper', 'rule', 'tape', 'depth gauge'] as const;
@@ -127,10 +128,12 @@ function placeOf(
     case 'string':
       return numbered && ['e', 's'].includes(numbered[1] ?? '') ? found(by(`string ${numbered[2] ?? ''}`), at + 1) : null;
     case 'fret':
+    case 'along':
       return numbered?.[1] === 'f' ? found(by(`fret ${numbered[2] ?? ''}`), at + 1) : null;
     case 'edge':
       return found(by(`${word} edge`), at + 1);
     case 'metal':
+    case 'end':
       return found(by(word), at + 1);
     case 'pickup':
     case 'pickup side': {
@@ -179,7 +182,8 @@ function shortPlaces(id: StateId, s: Surveyed): readonly string[] {
     case 'string':
       return places.map((_, i) => `e${i + 1}`);
     case 'fret':
-      return places.map((_, i) => `f${i + 1}`);
+    case 'along':
+      return places.map((p) => p.feature.replace('fret ', 'f'));
     case 'edge':
       return ['bass', 'treble'];
     case 'pickup':

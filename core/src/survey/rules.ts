@@ -52,6 +52,10 @@ export type RuleId =
   | 'crackle'
   | 'humFalls'
   | 'humStays'
+  | 'tunersLoose'
+  | 'tapSilent'
+  | 'shieldOpen'
+  | 'breakShallow'
   | 'twist'
   | 'rodFree'
   | 'fretsLoose'
@@ -244,6 +248,10 @@ export const RULES: readonly Rule[] = [
   rule('finishCraters', 'put right', null, answered('finish', 3)),
   rule('bellyUp', 'put right', 'stringsOverTop', answered('topShape', 1), 'roomWet'),
   rule('crackMoves', 'put right', null, answered('topCrack', 1), 'roomDry'),
+  rule('tunersLoose', 'put right', null, (s) => s.of('tuners').filter((t) => t.reading.value > 0)),
+  rule('tapSilent', 'put right', null, answered('tapTest', 1), 'coilOpen', 'coilShorted'),
+  rule('shieldOpen', 'watch', null, high('shieldResistance')),
+  rule('breakShallow', 'watch', null, low('breakAngle'), 'neckReset'),
   rule('tremoloSticks', 'put right', null, answered('tremoloRest', 1), 'nutHigh'),
   rule(
     'cellLow',

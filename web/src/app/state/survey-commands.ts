@@ -35,7 +35,7 @@ export class SurveyCommands {
   }
 
   /** A value that cannot be measured, and why; an empty reason takes that back. */
-  skip(survey: KeptSurvey, target: StateTarget, reason: string): Promise<void> {
+  outOfReach(survey: KeptSurvey, target: StateTarget, reason: string): Promise<void> {
     const rest = survey.skipped.filter((s) => targetKey(s.target) !== targetKey(target));
     return this.change(survey, { skipped: reason === '' ? rest : [...rest, { target, reason }] });
   }

@@ -132,6 +132,25 @@ describe('an inspection', () => {
     expect(host(f).querySelector('[aria-current=step]')!.textContent).toContain('Relative humidity');
   });
 
+  it('challenges an improbable value once, beside where it was typed', async () => {
+    const f = await page([read('humidity', 'room', 50)]);
+    await step(f, 'relief');
+    await put(f, cells(f)[0]!, '2.5');
+    expect(host(f).querySelector('.doubt')!.textContent).toContain('meant 0.25 mm?');
+    const submit = async (): Promise<void> => {
+      host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
+      await settle();
+      await f.whenStable();
+    };
+    await submit();
+    http.expectNone((r) => r.method === 'PUT');
+    await put(f, cells(f)[0]!, '2.4');
+    await submit();
+    http.expectNone((r) => r.method === 'PUT');
+    await submit();
+    expect((http.expectOne((r) => r.method === 'PUT').request.body as { value: number }).value).toBe(2.4);
+  });
+
   it('leaves alone what is typed while the column before it is being kept', async () => {
     const f = await page([read('humidity', 'room', 50)]);
     await step(f, 'relief');

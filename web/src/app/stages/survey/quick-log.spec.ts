@@ -85,6 +85,24 @@ describe('the quick log', () => {
     expect(input().value).toBe('relief 25');
   });
 
+  it('challenges what is improbable, and keeps it when it is insisted on as it is', async () => {
+    await say('relief 2.5');
+    expect(understood()).toContain('2.50 mm is improbable: meant 0.25 mm?');
+    await enter();
+    http.expectNone((r) => r.method === 'PUT');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Enter once more keeps it');
+    await enter();
+    expect((http.expectOne((r) => r.method === 'PUT').request.body as { value: number }).value).toBe(2.5);
+  });
+
+  it('loses nothing of a note that is too long', async () => {
+    await say(`note ${'x'.repeat(10_000)}`);
+    await enter();
+    http.expectNone((r) => r.method === 'PUT');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('at most 3500 letters; this one has 10000');
+    expect(input().value.length).toBe(10_005);
+  });
+
   it('keeps what it does not understand as a note beside the others', async () => {
     await say('seam line under the finish, treble bout');
     expect(understood()).toContain('A note: seam line');

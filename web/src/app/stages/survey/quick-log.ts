@@ -5,12 +5,15 @@ import { Store } from '@ngrx/store';
 import { isMeasuring } from '@rinnovo/core/part';
 import { isState } from '@rinnovo/core/quantity';
 import { completions, isWhole, quickLine, type QuickValue } from '@rinnovo/core/survey';
-import { lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
+import { improbableText, lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { shop } from '../../state/resources';
 import { selectNames, selectOpenSurvey, selectSurvey } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+
+/** Letters of one note; the instrument's notes hold 4,000. */
+const LONGEST_NOTE = 3500;
 
 /** One line for whatever is read or noticed, in reach on every stage: it says what it understood before it is kept. */
 @Component({
@@ -26,7 +29,6 @@ import { viewFeature } from '../../state/view.feature';
           <input
             #line
             autocomplete="off"
-            maxlength="3500"
             placeholder="relief .25 · action e1 1.6 e6 2 · rh 48 t 20 · note …"
             [value]="text()"
             (input)="type($event)"
@@ -40,6 +42,9 @@ import { viewFeature } from '../../state/view.feature';
             @for (v of understood(); track v.key) {
               <li [class.problem]="v.problem !== null">
                 {{ v.title }}: <strong class="number">{{ v.problem ?? v.value }}</strong>
+                @if (v.doubt) {
+                  <span class="doubt">{{ v.doubt }}</span>
+                }
               </li>
             }
             @if (note(); as n) {
@@ -107,6 +112,10 @@ import { viewFeature } from '../../state/view.feature';
     .understood {
       min-height: 1.4em;
     }
+    .doubt {
+      color: var(--rn-thin);
+      font-weight: 600;
+    }
     ul {
       margin: 0;
       padding: 0;
@@ -132,6 +141,8 @@ export class QuickLog {
   protected readonly said = signal<string | null>(null);
   /** Which values of this line are in already: after a failure only the rest is sent again. */
   private readonly kept = new Set<number>();
+  /** The line whose improbable values were challenged. */
+  private insisted = '';
   private readonly parsed = computed(() => {
     const s = this.survey();
     return s ? quickLine(this.text(), s.surveyed, this.unit()) : null;
@@ -182,6 +193,15 @@ export class QuickLog {
       this.problem.set('Nothing was kept: see what cannot be');
       return;
     }
+    if (line.note !== null && line.note.length > LONGEST_NOTE) {
+      this.problem.set(`A note has at most ${LONGEST_NOTE} letters; this one has ${line.note.length}. Nothing was kept, and nothing is lost.`);
+      return;
+    }
+    if (this.understood().some((v) => v.doubt !== null) && this.insisted !== this.text()) {
+      this.insisted = this.text();
+      this.problem.set('Look again at what is improbable: Enter once more keeps it');
+      return;
+    }
     this.busy.set(true);
     this.problem.set(null);
     try {
@@ -214,12 +234,22 @@ export class QuickLog {
     await this.commands.takeReading(this.instrument(), target, { value: typed.value, raw, tool: used }, null);
   }
 
-  private shown({ target, typed }: QuickValue): { readonly title: string; readonly value: string; readonly problem: string | null } {
+  private shown({ target, typed }: QuickValue): {
+    readonly title: string;
+    readonly value: string;
+    readonly problem: string | null;
+    readonly doubt: string | null;
+  } {
     if (!isState(target)) {
       const value = typed.kind === 'value' ? lengthText(typed.value, this.unit()) : '';
-      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length: 7.9, 5/16' };
+      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length: 7.9, 5/16', doubt: null };
     }
     const value = typed.kind === 'value' ? stateText(target.quantity, typed.value, this.unit()) : '';
-    return { title: stateTitle(target, this.names()), value, problem: typedProblem(target.quantity, typed, this.unit()) };
+    return {
+      title: stateTitle(target, this.names()),
+      value,
+      problem: typedProblem(target.quantity, typed, this.unit()),
+      doubt: typed.kind === 'value' ? improbableText(target.quantity, typed.value, this.unit()) : null,
+    };
   }
 }

@@ -5,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
 import { secondReading, STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { aimFor, standing, typedState, waitsFor, type Step } from '@rinnovo/core/survey';
-import { aimText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
+import { aimText, improbableText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
@@ -75,6 +75,8 @@ import { StepPicture } from './step-picture';
               <td [id]="'says-' + i" [class]="c.mark">
                 @if (c.wrong) {
                   <span class="problem" role="alert">{{ c.wrong }}</span>
+                } @else if (c.doubt) {
+                  <span class="doubt" role="status">{{ c.doubt }}</span>
                 } @else if (c.standing) {
                   {{ c.standing.sign }} {{ c.standing.word }}
                 } @else if (c.cannot) {
@@ -88,7 +90,7 @@ import { StepPicture } from './step-picture';
                 <mat-menu #more="matMenu">
                   <button mat-menu-item type="button" [disabled]="!c.again" (click)="again(c.target)">Read again, blind</button>
                   @if (c.cannot) {
-                    <button mat-menu-item type="button" (click)="skip(c.target, '')">It can be measured after all</button>
+                    <button mat-menu-item type="button" (click)="outOfReach(c.target, '')">It can be measured after all</button>
                   } @else {
                     <button mat-menu-item type="button" [disabled]="!open()" (click)="cannot.set(c.key)">Cannot be measured, because …</button>
                   }
@@ -100,9 +102,9 @@ import { StepPicture } from './step-picture';
                 <td [attr.colspan]="choices() ? 4 : 5" class="reason">
                   <label>
                     {{ c.place }} cannot be measured, because
-                    <input #reason maxlength="200" autocomplete="off" (keydown.enter)="skip(c.target, reason.value); $event.preventDefault()" />
+                    <input #reason maxlength="200" autocomplete="off" (keydown.enter)="outOfReach(c.target, reason.value); $event.preventDefault()" />
                   </label>
-                  <button matButton="filled" type="button" [disabled]="busy()" (click)="skip(c.target, reason.value)">Keep the reason</button>
+                  <button matButton="filled" type="button" [disabled]="busy()" (click)="outOfReach(c.target, reason.value)">Keep the reason</button>
                   <button matButton type="button" (click)="cannot.set(null)">Leave it</button>
                 </td>
               </tr>
@@ -187,7 +189,8 @@ export class StepGrid {
       const { quantity } = p.target;
       const typed = typedState(quantity, text, this.unit());
       const at = typed.kind === 'value' && p.bounds && !this.waits() ? standing(typed.value, usualLimit(quantity, typed.value), p.bounds) : null;
-      return { ...p, text, typed, wrong: typedProblem(quantity, typed, this.unit()), standing: at ? STANDING_WORDS[at] : null, mark: at ?? '' };
+      const doubt = typed.kind === 'value' ? improbableText(quantity, typed.value, this.unit()) : null;
+      return { ...p, text, typed, doubt, wrong: typedProblem(quantity, typed, this.unit()), standing: at ? STANDING_WORDS[at] : null, mark: at ?? '' };
     });
   });
   constructor() {
@@ -207,6 +210,8 @@ export class StepGrid {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly said = signal('');
+  /** The improbable values that were challenged: kept when they are sent again as they are. */
+  private insisted = '';
   /** The place of which it is said just now why it cannot be measured. */
   protected readonly cannot = linkedSignal<StateId, string | null>({ source: () => this.quantity(), computation: () => null });
 
@@ -235,13 +240,13 @@ export class StepGrid {
     });
   }
 
-  protected async skip(target: StateTarget, reason: string): Promise<void> {
+  protected async outOfReach(target: StateTarget, reason: string): Promise<void> {
     const survey = this.open();
     if (!survey || this.busy() || (reason.trim() === '' && this.cannot() !== null)) return;
     this.busy.set(true);
     this.problem.set(null);
     try {
-      await this.surveyCommands.skip(survey, target, reason.trim());
+      await this.surveyCommands.outOfReach(survey, target, reason.trim());
       this.cannot.set(null);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
@@ -278,8 +283,11 @@ export class StepGrid {
     event.preventDefault();
     const cells = this.cells().slice(i);
     this.texts.update((t) => ({ ...t, ...Object.fromEntries(cells.flatMap((c, n) => (lines[n] === undefined ? [] : [[c.key, lines[n].trim()]]))) }));
+    const counted = `${lines.length} values for ${cells.length} places`;
     this.said.set(
-      lines.length > cells.length ? `${lines.length} values for ${cells.length} places: the last ${lines.length - cells.length} were left out` : '',
+      lines.length === cells.length
+        ? ''
+        : `${counted}: ${lines.length > cells.length ? `the last ${lines.length - cells.length} were left out` : 'the rest is empty'}`,
     );
   }
 
@@ -290,6 +298,15 @@ export class StepGrid {
     const cells = this.cells();
     if (cells.some((c) => c.typed.kind === 'wrong')) {
       this.problem.set('Nothing was kept: see beside the cells');
+      return;
+    }
+    const doubted = cells
+      .filter((c) => c.doubt !== null)
+      .map((c) => `${c.key} ${c.text}`)
+      .join(' ');
+    if (doubted !== '' && doubted !== this.insisted) {
+      this.insisted = doubted;
+      this.problem.set('Look again at what is improbable: kept only when you keep it once more');
       return;
     }
     const typed = cells.flatMap((c): readonly StateReading[] =>

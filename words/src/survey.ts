@@ -149,6 +149,10 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'Where the tremolo comes to rest',
     how: ['Tuned; a dive, then the tuner; a pull, then the tuner.', 'The arm is off before the body is turned over.'],
   },
+  poleOffset: {
+    name: 'Outer pole beside its string',
+    how: ['Looking straight down on the pickup.', 'How far the outer string runs beside the middle of its pole.'],
+  },
   breakAngle: {
     name: 'Break angle',
     how: ['How far the string turns down behind the nut and behind the saddle.', 'Against the paper angles of a set square.'],
@@ -346,6 +350,11 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   sharpAfterBend: { is: 'It returns sharp', remedy: 'Dress and lubricate nut and tree.', exclude: 'Wraps on the post.' },
   crackle: { is: 'A control crackles', remedy: 'Contact spray, twenty turns.', exclude: 'DC on the pot: an active circuit that leaks.' },
   humFalls: { is: 'Hum falls on touching the strings', remedy: 'The string ground works; shield, if it is to be less.', exclude: 'A dimmer or a lamp.' },
+  polesOff: {
+    is: 'Poles do not lie under the strings',
+    remedy: 'A pickup of another spacing.',
+    exclude: 'A neck that points to one side; a rail under all strings.',
+  },
   tunersLoose: { is: 'A tuner has play', remedy: 'Screws and bushings firm, by hand; a worn gear is replaced.', exclude: 'Wraps that slip on the post.' },
   tapSilent: { is: 'A pickup is silent to the tap', remedy: 'Meter its leads at the switch.', exclude: 'Another position chosen; its volume at 0.' },
   shieldOpen: { is: 'A shield does not conduct', remedy: 'Another coat, or foil; a ground wire to each cavity.', exclude: 'Probes on lacquer.' },

@@ -34,6 +34,7 @@ export type StateId =
   | 'tremoloRest'
   | 'supply'
   | 'breakAngle'
+  | 'poleOffset'
   | 'tuners'
   | 'tapTest'
   | 'shieldResistance';
@@ -136,6 +137,7 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   topShape: choice('topShape', 'bridge', 'eye', ['as built', 'belly behind the bridge, dip before it']),
   topCrack: choice('topCrack', 'bridge', 'eye', ['none', 'one opens and closes with the weather']),
   tremoloRest: choice('tremoloRest', 'tremolo', 'tuner', ['back to pitch', 'sharp from a dive and flat from a pull']),
+  poleOffset: q('poleOffset', 'mm', 0, 15, 'pickup side', 'rule', 0.25),
   breakAngle: q('breakAngle', '°', 0, 60, 'end', 'eye', 3),
   tuners: choice('tuners', 'neck', 'finger', ['firm', 'one has play or slips', 'a screw or bushing is loose']),
   tapTest: choice('tapTest', 'pickup', 'ear', ['heard', 'silent']),

@@ -71,6 +71,8 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'topCrack':
     case 'tremoloRest':
       return between(null, 0);
+    case 'poleOffset':
+      return between(null, 1); // [trade]
     case 'breakAngle':
       return family === 'acoustic' && t.feature === 'saddle' ? between(15, null) : null; // [memory]
     case 'shieldResistance':

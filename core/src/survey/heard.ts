@@ -52,7 +52,7 @@ export const HEARD: readonly Heard[] = [
   h('earthLoop', 'hum only with a second amplifier or computer', 'electric', 'put right', null),
   h('squeal', 'squeal that stops with a hand on the cover', 'electric', 'put right', null),
   h('weakDull', 'weak and dull at a right resistance', 'electric', 'put right', 'pickupHeight', 'pickupFar'),
-  h('stringWeak', 'one string weak', 'electric', 'put right', 'pickupHeight', 'pickupFar'),
+  h('stringWeak', 'one string weak', 'electric', 'put right', 'pickupHeight', 'polesOff', 'pickupFar'),
   h('warble', 'low strings warble, sour above the 12th', 'electric', 'put right', 'pickupHeight', 'pickupNear'),
   h('toneDead', 'tone control does nothing', 'electric', 'put right', null),
   h('volumeDull', 'volume at 0 dull, not silent', 'electric', 'put right', null),

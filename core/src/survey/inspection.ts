@@ -24,6 +24,7 @@ const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
       'saddleShown',
       'planeOverBridge',
       'pickupHeight',
+      'poleOffset',
       'intonation',
       'breakAngle',
       'tremoloRest',

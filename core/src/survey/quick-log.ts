@@ -28,6 +28,7 @@ const CALLED: Readonly<Partial<Record<StateId, readonly string[]>>> = {
   reliefAt: ['curve'],
   supply: ['cell', 'supply'],
   breakAngle: ['break'],
+  poleOffset: ['offset'],
 };
 
 const TOOLS = ['calliper', 'rule', 'tape', 'depth gauge'] as const;

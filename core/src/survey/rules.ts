@@ -52,6 +52,7 @@ export type RuleId =
   | 'crackle'
   | 'humFalls'
   | 'humStays'
+  | 'polesOff'
   | 'tunersLoose'
   | 'tapSilent'
   | 'shieldOpen'
@@ -248,6 +249,7 @@ export const RULES: readonly Rule[] = [
   rule('finishCraters', 'put right', null, answered('finish', 3)),
   rule('bellyUp', 'put right', 'stringsOverTop', answered('topShape', 1), 'roomWet'),
   rule('crackMoves', 'put right', null, answered('topCrack', 1), 'roomDry'),
+  rule('polesOff', 'watch', null, high('poleOffset'), 'neckShifted'),
   rule('tunersLoose', 'put right', null, (s) => s.of('tuners').filter((t) => t.reading.value > 0)),
   rule('tapSilent', 'put right', null, answered('tapTest', 1), 'coilOpen', 'coilShorted'),
   rule('shieldOpen', 'watch', null, high('shieldResistance')),

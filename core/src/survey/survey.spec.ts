@@ -218,6 +218,7 @@ describe('findings', () => {
     finishCraters: [electric, reading('finish', 'body', 3)],
     bellyUp: [of('flat-top acoustic'), reading('topShape', 'bridge', 1)],
     crackMoves: [of('flat-top acoustic'), reading('topCrack', 'bridge', 1)],
+    polesOff: [electric, reading('poleOffset', pickup, 1.8, 'treble')],
     tunersLoose: [electric, reading('tuners', 'neck', 1)],
     tapSilent: [electric, reading('tapTest', pickup, 1)],
     shieldOpen: [electric, reading('shieldResistance', 'route', 40)],

@@ -13,6 +13,7 @@ import { activeJobOf } from '../jobs/jobs.js';
 import { ledgerAfter } from '../ledger/queries.js';
 import { allParts } from '../parts/parts.js';
 import { openSessions, readingsOf, told } from '../readings/queries.js';
+import { findingsOf, surveysOf } from '../surveys/queries.js';
 
 /** The whole instrument as one JSON document: /api/instruments/:id/passport. */
 export function passportRoutes(db: Knex): Router {
@@ -36,6 +37,8 @@ export function passportRoutes(db: Knex): Router {
           instrument,
           revisions,
           readings: (await readingsOf(db, id)).map((r) => told(r, keys, targetKey(r.target))),
+          surveys: await surveysOf(db, id),
+          findings: await findingsOf(db, id),
           job,
           decisions: job ? await decisionsOf(db, job.id) : [],
           ledger: await ledgerAfter(db, id, null, 100_000),

@@ -1,6 +1,7 @@
 import { startingAnatomy } from '../instrument/index.js';
 import { usualLimit, STATES, type Reading, type StateId, type AnyTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
+import { seeded } from '../testing/random.js';
 import { compareStates, coursesOf, inspectionOf, leftOf, missingFor, readingsIn, stateOf, WORK_KINDS, type StateValue, type Surveyed } from './index.js';
 
 const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid', fitted: [] };
@@ -106,6 +107,19 @@ describe('two surveys beside one another', () => {
     expect(compareStates([v('relief', 'neck', 0.25)], [v('relief', 'neck', 0.31)])[0]!.differs).toBeFalse();
     expect(compareStates([v('fretEnds', 'neck', 0)], [v('fretEnds', 'neck', 2)])[0]).toEqual(jasmine.objectContaining({ change: null, differs: true }));
     expect(compareStates([v('relief', 'neck', 0.25)], [])[0]).toEqual(jasmine.objectContaining({ to: null, change: null, differs: false }));
+  });
+
+  it('never differ by the tools alone, and always where the truth is further apart than twice both limits (Monte Carlo, rectangular errors)', () => {
+    const random = seeded(12);
+    const seen = (truth: number, limit: number): StateValue => v('relief', 'neck', truth + limit * (2 * random() - 1), limit);
+    let [near, far] = [0, 0];
+    for (let i = 0; i < 20_000; i++) {
+      const [a, b] = [0.01 + 0.05 * random(), 0.01 + 0.05 * random()];
+      const truth = random();
+      near += Number(compareStates([seen(truth, a)], [seen(truth, b)])[0]!.differs);
+      far += Number(compareStates([seen(truth, a)], [seen(truth + 2.001 * (a + b), b)])[0]!.differs);
+    }
+    expect([near, far]).toEqual([0, 20_000]);
   });
 
   it('stand in the order of the catalogue, string 2 before string 10, and courses have a value or a gap at each place', () => {

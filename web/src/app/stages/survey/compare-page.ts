@@ -99,7 +99,7 @@ interface Side {
         <section class="panel charts" tabindex="0" aria-label="Charts">
           @for (c of courses(); track c.title) {
             <h2>{{ c.title }}</h2>
-            <rn-course-chart [title]="c.title" [places]="c.places" [unit]="c.unit" [lines]="c.lines" />
+            <rn-course-chart [title]="c.title" [places]="c.places" [unit]="c.unit" [lines]="c.lines" [theme]="theme()" />
           } @empty {
             <p class="empty">A chart appears for what is read at several strings or frets.</p>
           }
@@ -184,6 +184,7 @@ export class ComparePage {
   private readonly held = this.store.selectSignal(profiles.select);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  protected readonly theme = this.store.selectSignal(viewFeature.selectTheme);
   protected readonly surveys = this.store.selectSignal(selectSurveys);
   protected readonly sides = computed((): readonly Side[] => {
     const surveyed = this.surveyed();

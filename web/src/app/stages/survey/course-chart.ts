@@ -1,4 +1,4 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, effect, inject, input, viewChild, DestroyRef, type ElementRef } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, inject, input, viewChild, DestroyRef, type ElementRef } from '@angular/core';
 import { CategoryScale, Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
@@ -27,18 +27,16 @@ export class CourseChart {
   readonly places = input.required<readonly string[]>();
   readonly unit = input.required<string>();
   readonly lines = input.required<readonly Line[]>();
+  /** Of the page: the chart is drawn anew in its colours. */
+  readonly theme = input.required<'light' | 'dark'>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   private chart: Chart<'line', (number | null)[]> | null = null;
 
   constructor() {
-    afterNextRender(() => {
+    // after the page is drawn: the colours are those that it has then
+    afterRenderEffect(() => {
+      this.theme();
       this.draw();
-    });
-    effect(() => {
-      this.title();
-      this.places();
-      this.lines();
-      if (this.chart) this.draw();
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }

@@ -95,6 +95,9 @@ import { TaskList } from './task-list';
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
+      @if (job() === null && (findings().length > 0 || own().length > 0)) {
+        <p class="hint soft">To take a finding into the work, <a [routerLink]="['/i', held().of, 'about']">open a job</a> for this instrument.</p>
+      }
       <rn-own-finding [instrument]="held().of ?? ''" />
     </section>
   `,
@@ -142,6 +145,9 @@ import { TaskList } from './task-list';
     ul {
       margin: 0.25rem 0;
       padding-inline-start: 1.4rem;
+    }
+    .hint {
+      padding: 0.6rem 1rem 0;
     }
     .empty {
       padding: 2rem;

@@ -113,6 +113,7 @@ const LONGEST_NOTE = 3500;
       min-height: 1.4em;
     }
     .doubt {
+      margin-inline-start: 0.6rem;
       color: var(--rn-thin);
       font-weight: 600;
     }

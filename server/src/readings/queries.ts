@@ -6,7 +6,6 @@ interface Row {
   id: string;
   instrument: string;
   target: AnyTarget;
-  target_key: string;
   value: number;
   limit: number;
   raw: string;
@@ -35,9 +34,12 @@ function toReading(r: Row): Reading {
   };
 }
 
+/** What a reading is told by; keys and write ids stay in the database. */
+const COLUMNS = ['id', 'instrument', 'target', 'value', 'limit', 'raw', 'tool', 'person', 'at', 'blind', 'survey', 'corrects'];
+
 /** Every reading of an instrument, oldest first. */
 export async function readingsOf(db: Knex, instrument: string): Promise<readonly Reading[]> {
-  const rows = (await db('readings').where({ instrument }).orderBy(['at', 'id'])) as Row[];
+  const rows = (await db('readings').where({ instrument }).orderBy(['at', 'id']).select(COLUMNS)) as Row[];
   return rows.map(toReading);
 }
 
@@ -46,7 +48,8 @@ export async function readingsAfter(db: Knex, instrument: string, after: readonl
   const query = db('readings')
     .where({ instrument })
     .orderBy(['at', 'id'])
-    .limit(limit + 1);
+    .limit(limit + 1)
+    .select(COLUMNS);
   if (after) void query.whereRaw('(at, id::text) > (?::timestamptz, ?)', [after[0] ?? '', after[1] ?? '']);
   return ((await query) as Row[]).map(toReading);
 }

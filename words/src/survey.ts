@@ -1,7 +1,6 @@
 import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import type { Aim, Difference, Lack, RoundId, RuleId, Severity, Standing, SurveyKind, TypedState, WorkKind } from '@rinnovo/core/survey';
 import { improbable } from '@rinnovo/core/survey';
-import type { CsvFault, CsvProblem } from '@rinnovo/core/format';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { nameOf, upperFirst, type Names } from './names.js';
@@ -35,21 +34,6 @@ export const LACK_WORDS: Readonly<Record<Lack, { readonly word: string; readonly
   uncertain: { word: 'the tool cannot tell: read it finer', sign: '◇' },
   old: { word: 'older than 60 days', sign: '◷' },
 };
-
-const CSV_FAULTS: Readonly<Record<CsvFault, (p: CsvProblem) => string>> = {
-  noTable: () => 'There is no table in this file',
-  noColumn: (p) => `There is no column ${p.column}; quantity, feature and value are needed`,
-  unknownQuantity: (p) => `${p.saw || 'nothing'} is no quantity that is read here`,
-  noSuchPlace: (p) => `${p.saw || 'nothing'} is no place on this instrument`,
-  notANumber: (p) => `${p.saw || 'nothing'} is not a number`,
-  cannotBe: (p) => `${p.saw} cannot be`,
-  otherUnit: (p) => `${p.saw} is not the unit in which it is kept: convert it first`,
-};
-
-/** What is wrong in a line of a table of readings. */
-export function csvProblemText(p: CsvProblem): string {
-  return `Line ${p.line}: ${CSV_FAULTS[p.fault](p)}`;
-}
 
 export const ROUND_WORDS: Readonly<Record<RoundId, { readonly title: string; readonly say: string }>> = {
   stop: { title: 'Stop first', say: 'Any of these: strings off at once, no tuning to pitch, photographs after.' },

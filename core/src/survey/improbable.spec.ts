@@ -26,10 +26,17 @@ describe('an improbable value', () => {
       expect(improbable(id, value)).withContext(`${id} ${value}`).toBeNull();
   });
 
-  it('can be all the same: what is improbable lies within what can be', () => {
+  it('is never explained by a value that is improbable itself', () => {
+    let explained = 0;
     for (const id of Object.keys(STATES) as StateId[]) {
       const { min, max } = STATES[id];
-      for (const v of [min, max]) expect(() => improbable(id, v)).not.toThrow();
+      for (let i = 0; i <= 200; i++) {
+        const meant = improbable(id, min + ((max - min) * i) / 200)?.meant ?? null;
+        if (meant === null) continue;
+        explained += 1;
+        expect(improbable(id, meant)).withContext(`${id} ${meant}`).toBeNull();
+      }
     }
+    expect(explained).toBeGreaterThan(100);
   });
 });

@@ -1,7 +1,7 @@
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { ClearanceRecord, Decision, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
+import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
 import { evaluatePlan, type Plan, type PlanState } from '@rinnovo/core/check';
 import { planCutting } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
@@ -200,4 +200,18 @@ export const survey: KeptSurvey = {
   begun: '2026-01-01T00:00:00.000Z',
   signed: null,
   version: 1,
+};
+
+/** The instrument that the job is of, of which nothing is said yet. */
+export const instrumentOnScreen: Instrument = {
+  id: 'i',
+  label: 'Tern',
+  maker: '',
+  model: '',
+  serial: '',
+  owner: null,
+  notes: '',
+  kind: 'bolt-on solid',
+  identity: {},
+  archived: false,
 };

@@ -3,21 +3,8 @@ import type { HttpTestingController } from '@angular/common/http/testing';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { provideHeld } from '../../state/held';
 import { instrument } from '../../state/resources';
-import { host, jobOnScreen, settle, survey } from '../../../testing/job';
+import { host, jobOnScreen, settle, survey, instrumentOnScreen } from '../../../testing/job';
 import { ImportReadings } from './import-readings';
-
-const one = {
-  id: 'i',
-  label: 'Tern',
-  maker: '',
-  model: '',
-  serial: '',
-  owner: null,
-  notes: '',
-  kind: 'bolt-on solid' as const,
-  identity: {},
-  archived: false,
-};
 
 describe('readings out of a table', () => {
   let http: HttpTestingController;
@@ -28,7 +15,7 @@ describe('readings out of a table', () => {
     });
     const screen = jobOnScreen({ surveys: [survey] });
     http = screen.http;
-    screen.store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+    screen.store.dispatch(instrument.loaded({ of: 'i', data: instrumentOnScreen, version: 1 }));
     const f = TestBed.createComponent(ImportReadings);
     await f.whenStable();
     const files = new DataTransfer();

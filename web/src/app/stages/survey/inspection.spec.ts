@@ -1,27 +1,15 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { Store } from '@ngrx/store';
-import type { Instrument, ToldReading } from '@rinnovo/contract';
+import type { ToldReading } from '@rinnovo/contract';
 import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { provideHeld } from '../../state/held';
 import { instrument } from '../../state/resources';
 import { viewActions } from '../../state/view.feature';
-import { host, jobOnScreen, settle, survey } from '../../../testing/job';
+import { host, jobOnScreen, settle, survey, instrumentOnScreen } from '../../../testing/job';
 import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
 
-const one: Instrument = {
-  id: 'i',
-  label: 'Tern',
-  maker: '',
-  model: '',
-  serial: '',
-  owner: null,
-  notes: '',
-  kind: 'bolt-on solid',
-  identity: {},
-  archived: false,
-};
 let n = 0;
 function read(quantity: StateId, feature: string, value: number): ToldReading {
   n += 1;
@@ -48,7 +36,7 @@ describe('an inspection', () => {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
     const screen = jobOnScreen({ readings, surveys: [survey] });
     http = screen.http;
-    screen.store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+    screen.store.dispatch(instrument.loaded({ of: 'i', data: instrumentOnScreen, version: 1 }));
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const fixture = TestBed.createComponent(InspectionPage);
     await fixture.whenStable();
@@ -181,7 +169,7 @@ describe('the findings', () => {
   async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<FindingsPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
     const { store } = jobOnScreen({ readings, surveys: [survey] });
-    store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+    store.dispatch(instrument.loaded({ of: 'i', data: instrumentOnScreen, version: 1 }));
     store.dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const fixture = TestBed.createComponent(FindingsPage);
     await fixture.whenStable();

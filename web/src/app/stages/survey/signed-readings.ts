@@ -164,6 +164,11 @@ export class SignedReadings {
     return typedProblem(target.quantity, typedState(target.quantity, this.text(), this.unit()), this.unit());
   }
 
+  /** What was typed; of a choice the answer that was chosen. */
+  private rawOf(t: StateTarget, value: number): string {
+    return (STATES[t.quantity].unit === 'choice' ? stateText(t.quantity, value, 'mm') : this.text().trim()).slice(0, 80);
+  }
+
   protected async keep(event: Event, old: Reading, target: StateTarget): Promise<void> {
     event.preventDefault();
     const typed = typedState(target.quantity, this.text(), this.unit());
@@ -174,7 +179,7 @@ export class SignedReadings {
     }
     this.busy.set(true);
     try {
-      await this.commands.correct({ ...old, target }, typed.value, this.text().trim().slice(0, 80));
+      await this.commands.correct({ ...old, target }, typed.value, this.rawOf(target, typed.value));
       this.open.set(null);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

@@ -7,24 +7,12 @@ import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { Who } from '../../api/who';
 import { provideHeld } from '../../state/held';
 import { findings, instrument, profiles } from '../../state/resources';
-import { button, host, jobOnScreen, settle, survey, type as typeInto } from '../../../testing/job';
+import { button, host, jobOnScreen, settle, survey, type as typeInto, instrumentOnScreen } from '../../../testing/job';
 import { ComparePage } from './compare-page';
 import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
 import { MissingPage } from './missing-page';
 
-const one = {
-  id: 'i',
-  label: 'Tern',
-  maker: '',
-  model: '',
-  serial: '',
-  owner: null,
-  notes: '',
-  kind: 'bolt-on solid' as const,
-  identity: {},
-  archived: false,
-};
 let n = 0;
 const read = (quantity: StateId, feature: string, value: number, more: Partial<ToldReading> = {}): ToldReading => ({
   id: `h${(n += 1)}`,
@@ -49,7 +37,7 @@ async function show<T>(page: Type<T>, surveys: readonly KeptSurvey[], readings: 
   const screen = jobOnScreen({ readings, surveys });
   http = screen.http;
   TestBed.inject(Who).choose('nell');
-  screen.store.dispatch(instrument.loaded({ of: 'i', data: one, version: 1 }));
+  screen.store.dispatch(instrument.loaded({ of: 'i', data: instrumentOnScreen, version: 1 }));
   const fixture = TestBed.createComponent(page);
   await fixture.whenStable();
   return fixture;

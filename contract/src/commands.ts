@@ -21,7 +21,7 @@ import {
   type SeenNumber,
 } from './resources.js';
 import { outline } from './shapes.js';
-import { count, localId, limit, mm, note, text, uuid } from './scalars.js';
+import { count, day, localId, limit, mm, note, text, uuid } from './scalars.js';
 
 const place = { feature: localId.required(), part: localId };
 const named = (quantities: object) =>
@@ -105,10 +105,7 @@ export const job = Joi.object<Loose<Job>, true>({
   look: note.required(),
   limits: Joi.object<Loose<Job['limits']>, true>({
     budget: money.allow(null).required(),
-    due: Joi.string()
-      .pattern(/^\d{4}-\d{2}-\d{2}$/)
-      .allow(null)
-      .required(),
+    due: day.allow(null).required(),
   }).required(),
   worth: money.allow(null).required(),
   active: Joi.boolean().required(),

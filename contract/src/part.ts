@@ -1,7 +1,31 @@
 import type { Loose } from './loose.js';
-import type { HeightScrews, PartLevel, PartOutline, Pickup, Poles, Tool } from '@rinnovo/core/part';
+import {
+  COVER_GROUNDS,
+  HARDWARE_KINDS,
+  hardwareRow,
+  MATERIAL_UNITS,
+  PICKUP_KINDS,
+  PICKUP_SIZES,
+  SIZES,
+  type Coil,
+  type Hardware,
+  type HardwareKind,
+  type HeightScrews,
+  type Lead,
+  type Part,
+  type PartLevel,
+  type PartOpening,
+  type PartOutline,
+  type PartShape,
+  type Pickup,
+  type Poles,
+  type ScrewPlace,
+  type SizeId,
+  type StockItem,
+  type Tool,
+} from '@rinnovo/core/part';
 import Joi from 'joi';
-import { count, localId, limit, mm, size, text, uuid } from './scalars.js';
+import { count, day, localId, limit, mm, size, text, uuid } from './scalars.js';
 import { basis, dimension, outline, point } from './shapes.js';
 
 const partOutline = Joi.object<Loose<PartOutline>, true>({ outline: outline.required(), limit: limit.required(), basis: basis.required() });
@@ -21,29 +45,148 @@ const screws = Joi.object<Loose<HeightScrews>, true>({
 
 const poles = Joi.object<Loose<Poles>, true>({ spacing: dimension.required(), rows: Joi.array().items(mm).max(6).required() });
 
-export const pickup = Joi.object<Loose<Pickup>, true>({
+/** A dimension within what that size can be. */
+function sized(id: SizeId): Joi.ObjectSchema {
+  const [min, max] = SIZES[id];
+  return dimension.keys({ value: Joi.number().min(min).max(max).required() });
+}
+
+const sizesOf = (ids: readonly SizeId[]): Joi.ObjectSchema => Joi.object(Object.fromEntries(ids.map((id) => [id, sized(id)])));
+
+/** What every part has. */
+const base = {
   format: Joi.number().valid(1).required(),
   id: uuid.required(),
-  kind: Joi.string().valid('single-coil', 'humbucker', 'slim humbucker').required(),
-  name: text.required(),
+  name: text.max(120).required(),
+  price: count.max(100_000_000).required(),
+  leadDays: count.max(1000).allow(null),
+  replacedBy: uuid.allow(null),
+  note: Joi.string().trim().allow('').max(500),
+};
+
+const measured = (most: number): Joi.NumberSchema => Joi.number().greater(0).max(most).allow(null);
+
+const coil = Joi.object<Loose<Coil>, true>({
+  name: text.max(40).required(),
+  ohms: measured(1_000_000).required(),
+  henry: measured(100).required(),
+  picofarad: measured(100_000).required(),
+  wireGauge: count.min(30).max(50).allow(null).required(),
+  winding: Joi.string().valid('clockwise', 'anticlockwise').allow(null).required(),
+  magnet: Joi.string().valid('north', 'south').allow(null).required(),
+});
+
+export const pickup = Joi.object<Loose<Pickup>, true>({
+  ...base,
+  kind: Joi.string()
+    .valid(...PICKUP_KINDS)
+    .required(),
   levels: Joi.array().items(level).min(1).max(6).unique('id').required(),
   screws: screws.required(),
   poles: poles.required(),
   leads: count.max(20).required(),
-  price: count.max(100_000_000).required(),
-  inStock: Joi.boolean().required(),
+  sizes: sizesOf(PICKUP_SIZES),
+  strings: count.min(1).max(12),
+  colours: Joi.array()
+    .items(Joi.object<Loose<Lead>, true>({ colour: text.max(40).required(), is: text.max(80).required() }))
+    .max(20),
+  coils: Joi.array().items(coil).max(8),
+  coverGround: Joi.string().valid(...COVER_GROUNDS),
 });
 
-const base = { id: localId.required(), name: text.required() };
-const cutter = { ...base, diameter: size.max(200).required() };
+const shape = Joi.object<Loose<PartShape>, true>({
+  outline: partOutline.required(),
+  openings: Joi.array()
+    .items(Joi.object<Loose<PartOpening>, true>({ id: localId.required(), shape: partOutline.required() }))
+    .max(40)
+    .unique('id')
+    .required(),
+  screws: Joi.array()
+    .items(Joi.object<Loose<ScrewPlace>, true>({ x: mm.required(), y: mm.required(), gauge: count.max(24).required() }))
+    .max(60)
+    .required(),
+});
 
-export const tool = Joi.alternatives<Tool>().try(
-  Joi.object({ ...base, kind: Joi.string().valid('calliper', 'depth gauge', 'rule', 'tape').required(), limit: limit.greater(0).required() }),
-  Joi.object({ ...cutter, kind: Joi.string().valid('boring').required(), spur: limit.required() }),
-  Joi.object({
-    ...cutter,
-    kind: Joi.string().valid('straight', 'template').required(),
-    cuttingLength: size.max(200).required(),
-    reach: size.max(300).required(),
-  }),
-);
+/** A part of one kind: only the sizes, the choices and the threads that this kind has. */
+function hardwareOf(kind: HardwareKind): Joi.ObjectSchema<Loose<Hardware>> {
+  const row = hardwareRow(kind);
+  const traits: Joi.SchemaMap = Object.fromEntries(Object.entries(row.traits).map(([id, words]) => [id, Joi.string().valid(...words)]));
+  const nothing = Joi.any().valid(null);
+  return Joi.object<Loose<Hardware>>({
+    ...base,
+    kind: Joi.string().valid(kind).required(),
+    sizes: sizesOf(Object.keys(row.sizes) as SizeId[]).required(),
+    traits: Joi.object(traits).required(),
+    thread: (row.threads.length > 0 ? Joi.string().valid(...row.threads, null) : nothing).required(),
+    gauge: (row.gauge ? count.max(24).allow(null) : nothing).required(),
+    kiloohms: (row.group === 'pots' || kind === 'push-pull pot' ? measured(10_000) : nothing).required(),
+    shape: (row.shaped ? shape.allow(null) : nothing).required(),
+  });
+}
+
+/** Any part: what is judged goes by its kind. */
+export const part: Joi.AlternativesSchema<Part> = Joi.alternatives<Part>().conditional('.kind', {
+  switch: HARDWARE_KINDS.map((kind) => ({ is: kind, then: hardwareOf(kind) })),
+  otherwise: pickup,
+});
+
+const inDrawer = { id: uuid.required(), quantity: Joi.number().min(0).max(1_000_000).required(), drawer: Joi.string().trim().allow('').max(60).required() };
+
+/** What lies in a drawer; nothing is there less than none times. */
+export const stockItem: Joi.AlternativesSchema<StockItem> = Joi.alternatives<StockItem>().conditional('.kind', {
+  switch: [
+    {
+      is: 'offcut',
+      then: Joi.object({
+        ...inDrawer,
+        kind: Joi.string(),
+        wood: text.max(60).required(),
+        length: size.required(),
+        width: size.required(),
+        thickness: size.required(),
+      }),
+    },
+    {
+      is: 'dowel',
+      then: Joi.object({ ...inDrawer, kind: Joi.string(), wood: text.max(60).required(), diameter: size.max(60).required(), length: size.required() }),
+    },
+    {
+      is: 'material',
+      then: Joi.object({
+        ...inDrawer,
+        kind: Joi.string(),
+        name: text.max(120).required(),
+        unit: Joi.string()
+          .valid(...MATERIAL_UNITS)
+          .required(),
+        leadDays: count.max(1000).allow(null).required(),
+      }),
+    },
+  ],
+  otherwise: Joi.object({ ...inDrawer, kind: Joi.string().valid('part').required(), part: uuid.required() }),
+});
+
+const named = { id: localId.required(), name: text.max(120).required() };
+const edged = { ...named, sharpened: day.allow(null) };
+const cutter = { ...edged, diameter: size.max(200).required() };
+const routed = { ...cutter, cuttingLength: size.max(200).required(), reach: size.max(300).required() };
+const span = { from: size.max(100).required(), to: size.max(100).min(Joi.ref('from')).required() };
+const kind = (...kinds: readonly string[]): Joi.StringSchema =>
+  Joi.string()
+    .valid(...kinds)
+    .required();
+
+export const tool: Joi.AlternativesSchema<Tool> = Joi.alternatives<Tool>().conditional('.kind', {
+  switch: [
+    { is: 'boring', then: Joi.object({ ...cutter, kind: kind('boring'), spur: limit.required() }) },
+    { is: 'straight', then: Joi.object({ ...routed, kind: kind('straight') }) },
+    { is: 'template', then: Joi.object({ ...routed, kind: kind('template'), bearing: size.max(200) }) },
+    { is: 'drills', then: Joi.object({ ...edged, ...span, kind: kind('drills'), system: kind('metric', 'fraction', 'number', 'letter') }) },
+    { is: 'drill', then: Joi.object({ ...cutter, kind: kind('drill') }) },
+    { is: 'step drill', then: Joi.object({ ...edged, ...span, kind: kind('step drill'), step: size.max(10).required() }) },
+    { is: 'reamer', then: Joi.object({ ...edged, ...span, kind: kind('reamer') }) },
+    { is: 'countersink', then: Joi.object({ ...cutter, kind: kind('countersink') }) },
+    { is: 'plug cutter', then: Joi.object({ ...cutter, kind: kind('plug cutter') }) },
+  ],
+  otherwise: Joi.object({ ...named, kind: kind('calliper', 'depth gauge', 'rule', 'tape'), limit: limit.greater(0).required() }),
+});

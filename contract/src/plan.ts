@@ -1,6 +1,7 @@
 import type { Loose } from './loose.js';
 import type { Plan, PlannedPocket, PlannedRoute } from '@rinnovo/core/check';
 import type { Wish } from '@rinnovo/core/remedy';
+import { PICKUP_KINDS } from '@rinnovo/core/part';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
 import { outline, placement } from './shapes.js';
@@ -27,7 +28,10 @@ export const plan = Joi.object<Loose<Plan>, true>({
 });
 
 export const wish = Joi.object<Loose<Wish>, true>({
-  kind: Joi.string().valid('single-coil', 'humbucker', 'slim humbucker').allow(null).required(),
+  kind: Joi.string()
+    .valid(...PICKUP_KINDS)
+    .allow(null)
+    .required(),
   reversibleOnly: Joi.boolean().required(),
   doNotTouch: Joi.array().items(localId).max(20).required(),
 });

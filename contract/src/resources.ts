@@ -2,7 +2,7 @@ import type { Plan } from '@rinnovo/core/check';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { Waiver } from '@rinnovo/core/order';
-import type { Tool } from '@rinnovo/core/part';
+import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
@@ -220,6 +220,19 @@ type OperationKindOf = Operation['kind'];
 export interface WaiverRecord extends Waiver {
   readonly job: string;
   readonly at: string;
+}
+
+/** A part of the shelf as the server tells it; put away it is kept for the instruments that have it. */
+export interface KeptPart {
+  readonly part: Part;
+  readonly away: boolean;
+  readonly version: number;
+}
+
+/** What lies in a drawer, as the server tells it. */
+export interface KeptStock {
+  readonly item: StockItem;
+  readonly version: number;
 }
 
 export interface Shop {

@@ -14,3 +14,5 @@ export const size = Joi.number().greater(0).max(2000);
 export const limit = Joi.number().min(0).max(50);
 export const count = Joi.number().integer().min(0).max(1000);
 export const when = Joi.string().isoDate();
+/** An ISO date without a time. */
+export const day = Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/);

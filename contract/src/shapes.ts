@@ -19,6 +19,7 @@ export const basis = Joi.alternatives<Basis>().try(
   Joi.object({ kind: kind('sheet'), part: localId.required() }),
   Joi.object({ kind: kind('setting'), key: localId.required() }),
   Joi.object({ kind: kind('work'), entry: localId.required() }),
+  Joi.object({ kind: kind('measured'), tool: localId.required() }),
   Joi.object({ kind: Joi.string().valid('planned', 'default', 'told').required() }),
 );
 

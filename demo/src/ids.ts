@@ -30,4 +30,7 @@ export const ids = {
   survey: (n: number): string => id(400 + n),
   finding: (n: number): string => id(420 + n),
   profile: id(440),
+  part: (n: number): string => id(500 + n),
+  stock: (n: number): string => id(600 + n),
+  holeTool: (n: number): string => id(50 + n),
 } as const;

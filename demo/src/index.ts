@@ -1,20 +1,23 @@
 import type { AnatomyRevision, Instrument, Job, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
-import type { Pickup, Tool } from '@rinnovo/core/part';
+import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
 import { drawer } from './drawer.js';
 import { flock, flockAnatomies } from './flock.js';
+import { hardware } from './hardware.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
 import { findings, profiles, states, surveys } from './states.js';
+import { stock } from './stock.js';
 import { tools } from './tools.js';
 
 /** An invented workshop, as rows. */
 export interface DemoWorkshop {
   readonly people: readonly Person[];
   readonly tools: readonly Tool[];
-  readonly parts: readonly Pickup[];
+  readonly parts: readonly Part[];
+  readonly stock: readonly StockItem[];
   readonly instruments: readonly Instrument[];
   readonly jobs: readonly Job[];
   readonly anatomies: readonly AnatomyRevision[];
@@ -62,7 +65,8 @@ export const demoWorkshop: DemoWorkshop = {
     { id: ids.owner, name: 'Inés Valverde-Roth', role: 'owner' },
   ],
   tools,
-  parts: pickups,
+  parts: [...pickups, ...hardware],
+  stock,
   instruments: [
     {
       id: ids.first,

@@ -31,8 +31,28 @@ export const pickups: readonly Pickup[] = [
     screws: { at: [-39, 39].map((x) => ({ x, y: 0 })), diameter: 2.5, lowest: d(23, wide) },
     poles: { spacing: d(49.5, wide), rows: [-9, 9] },
     leads: 4,
+    strings: 6,
+    sizes: {
+      travelDown: d(4, wide, 0.5),
+      travelUp: d(3, wide, 0.5),
+      poleDiameter: d(4.8, wide),
+      coverHoleSpacing: d(49.5, wide),
+      coverHole: d(5.2, wide),
+      leadDiameter: d(3.2, wide),
+    },
+    colours: [
+      { colour: 'red', is: 'start of the first coil' },
+      { colour: 'white', is: 'end of the first coil' },
+      { colour: 'green', is: 'start of the second coil' },
+      { colour: 'black', is: 'end of the second coil' },
+      { colour: 'bare', is: 'cover and base plate' },
+    ],
+    coils: [
+      { name: 'first', ohms: 3950, henry: 2.2, picofarad: 70, wireGauge: 42, winding: 'clockwise', magnet: 'north' },
+      { name: 'second', ohms: 3900, henry: 2.2, picofarad: 70, wireGauge: 42, winding: 'anticlockwise', magnet: 'south' },
+    ],
+    coverGround: 'own wire',
     price: 12900,
-    inStock: true,
   },
   {
     format: 1,
@@ -47,7 +67,6 @@ export const pickups: readonly Pickup[] = [
     poles: { spacing: d(50, slim), rows: [-4.5, 4.5] },
     leads: 4,
     price: 9400,
-    inStock: true,
   },
   {
     format: 1,
@@ -61,7 +80,8 @@ export const pickups: readonly Pickup[] = [
     screws: { at: [-38.5, 38.5].map((x) => ({ x, y: 0 })), diameter: 3.5, lowest: d(16.5, old) },
     poles: { spacing: d(50.2, old), rows: [0] },
     leads: 2,
+    strings: 6,
+    coverGround: 'no metal',
     price: 4500,
-    inStock: false,
   },
 ];

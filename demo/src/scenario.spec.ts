@@ -8,6 +8,7 @@ import { measureAgain } from '@rinnovo/core/shape';
 import { tern } from './anatomies.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
+import { stock } from './stock.js';
 import { tools } from './tools.js';
 
 const wish: Wish = { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] };
@@ -17,6 +18,7 @@ function stateOf(thickness: number, backDepth: number): PlanState {
   return {
     anatomy: tern({ thickness, backDepth, readings: [1, 2] }),
     parts: Object.fromEntries(pickups.map((p) => [p.id, p])),
+    stock,
     settings: settingsWith(),
     leadsWanted: 4,
   };

@@ -11,6 +11,7 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('people').insert([...d.people]);
     await trx('tools').insert(d.tools.map((t) => ({ id: t.id, document: JSON.stringify(t) })));
     await trx('parts').insert(d.parts.map((p) => ({ id: p.id, document: JSON.stringify(p) })));
+    await trx('stock').insert(d.stock.map((x) => ({ id: x.id, document: JSON.stringify(x) })));
     await trx('instruments').insert(d.instruments.map((i) => ({ ...i, identity: JSON.stringify(i.identity) })));
     await trx('jobs').insert(
       d.jobs.map(({ ownerSays, ...j }) => ({ ...j, wish: JSON.stringify(j.wish), limits: JSON.stringify(j.limits), owner_says: ownerSays })),

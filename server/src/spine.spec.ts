@@ -1,12 +1,11 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, ClearanceRecord, Decision, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
+import type { AnatomyRevision, ClearanceRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
 import { evaluatePlan, type PlanState } from '@rinnovo/core/check';
 import { benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
-import type { Pickup } from '@rinnovo/core/part';
 import { optionsFor } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
 import type { Target } from '@rinnovo/core/quantity';
@@ -25,18 +24,26 @@ describe('the spine, through the API', () => {
   afterAll(() => w.close());
 
   async function load(): Promise<{ state: PlanState; record: PlanRecord; revision: number; shop: Shop }> {
-    const [anatomy, plan, parts, shop] = await Promise.all([
+    const [anatomy, plan, parts, stock, shop] = await Promise.all([
       w.get(`/api/instruments/${instrument}/anatomy`),
       w.get(`/api/jobs/${job.id}/plan`),
-      w.get('/api/parts'),
+      w.get('/api/parts?limit=1000'),
+      w.get('/api/stock'),
       w.get('/api/shop'),
     ]);
     const record = plan.body as PlanRecord;
-    const list = (parts.body as { items: Pickup[] }).items;
+    const list = (parts.body as { items: KeptPart[] }).items.map((k) => k.part);
+    const items = (stock.body as { items: KeptStock[] }).items.map((k) => k.item);
     const revision = anatomy.body as AnatomyRevision;
     const s = shop.body as Shop;
     return {
-      state: { anatomy: revision.document, parts: Object.fromEntries(list.map((p) => [p.id, p])), settings: s.settings, leadsWanted: record.plan.leadsWanted },
+      state: {
+        anatomy: revision.document,
+        parts: Object.fromEntries(list.map((p) => [p.id, p])),
+        stock: items,
+        settings: s.settings,
+        leadsWanted: record.plan.leadsWanted,
+      },
       record,
       revision: revision.revision,
       shop: s,

@@ -2,6 +2,7 @@ export * from './imports.js';
 export * from './instrument.js';
 export * from './length.js';
 export * from './names.js';
+export * from './parts.js';
 export * from './readings-csv.js';
 export * from './remedies.js';
 export * from './verdicts.js';

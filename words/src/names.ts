@@ -1,11 +1,11 @@
 import type { Anatomy } from '@rinnovo/core/instrument';
-import type { Pickup } from '@rinnovo/core/part';
+import type { Shelf } from '@rinnovo/core/part';
 
 /** What things are called, by id; an id without a name stands for itself. */
 export type Names = Readonly<Record<string, string>>;
 
 /** The names of everything in an instrument and on the shelf. */
-export function namesOf(anatomy: Anatomy | null, parts: Readonly<Record<string, Pickup>>): Names {
+export function namesOf(anatomy: Anatomy | null, parts: Shelf): Names {
   const out: Record<string, string> = {
     body: 'the back of the body',
     found: 'old route',

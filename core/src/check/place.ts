@@ -2,13 +2,15 @@ import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, P
 import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
-import type { Pickup } from '../part/index.js';
+import { isPickup, type Pickup, type Shelf, type StockItem } from '../part/index.js';
 import { placeOutline, type Outline, type Region } from '../shape/index.js';
 
 /** Everything a check may look at. Immutable: the memos go by the identity of its pieces. */
 export interface PlanState {
   readonly anatomy: Anatomy;
-  readonly parts: Readonly<Record<string, Pickup>>;
+  readonly parts: Shelf;
+  /** What lies in the drawers. */
+  readonly stock: readonly StockItem[];
   readonly settings: Settings;
   /** Leads that the wiring wanted needs. */
   readonly leadsWanted: number;
@@ -35,8 +37,15 @@ export function placeOf(state: PlanState, positionId: string): PlaceOfPart {
     cavity: found(anatomy.cavities, position.cavity),
     plate,
     opening: found(plate.openings, position.opening),
-    part: position.part === null ? null : found(Object.values(state.parts), position.part),
+    part: position.part === null ? null : pickupOf(state, position.part),
   };
+}
+
+function pickupOf(state: PlanState, id: string): Pickup {
+  const part = state.parts[id];
+  if (!part) throw new RangeError(`nothing here is called ${id}`);
+  if (!isPickup(part)) throw new RangeError(`${part.name} is no pickup`);
+  return part;
 }
 
 function found<T extends { readonly id: string }>(list: readonly T[], id: string): T {

@@ -2,7 +2,7 @@ import type { PlannedPocket } from '../check/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
 import type { TemplateBit } from '../part/index.js';
-import { woodScrewShank } from '../part/index.js';
+import { pickupIn, woodScrewShank } from '../part/index.js';
 import { circle, roundedRectangle } from '../shape/index.js';
 import { plainState, plainTools } from '../testing/plan.js';
 import { boreDepth, depthSetUps, judgeTemplateBits, leastTemplate, planClearing, planCutting, planPasses, routeFigures, sectionAt } from './index.js';
@@ -112,7 +112,7 @@ describe('figures', () => {
 describe('section', () => {
   it('cuts body, hollows and part where they are', () => {
     const s = plainState();
-    const pieces = sectionAt(s.anatomy, 110, { pickup: s.parts['small']!, at: { x: 0, y: 110 } });
+    const pieces = sectionAt(s.anatomy, 110, { pickup: pickupIn(s.parts, 'small')!, at: { x: 0, y: 110 } });
     const route = pieces.find((p) => p.id === 'route/old')!;
     expect([route.from, route.to, route.top, route.bottom]).toEqual([-40, 40, 0, 18]);
     const back = pieces.find((p) => p.id === 'back/b')!;

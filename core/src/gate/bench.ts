@@ -2,7 +2,7 @@ import type { Plan, PlanState } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
-import type { Tool } from '../part/index.js';
+import { stockOf, type Tool } from '../part/index.js';
 import { stepCards, type StepCard } from './step-cards.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
@@ -85,5 +85,5 @@ function cuttingOf({ state, plan, tools }: BenchInput): CuttingPlan | null {
 }
 
 function partInHand({ state, plan }: BenchInput): boolean {
-  return plan.part === null || (state.parts[plan.part]?.inStock ?? false);
+  return plan.part === null || stockOf(state.stock, plan.part) > 0;
 }

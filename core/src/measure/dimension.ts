@@ -5,6 +5,8 @@ export type Basis =
   | { readonly kind: 'setting'; readonly key: string }
   | { readonly kind: 'planned' }
   | { readonly kind: 'work'; readonly entry: string }
+  /** Of a part: laid to it here, with this kind of tool. */
+  | { readonly kind: 'measured'; readonly tool: string }
   | { readonly kind: 'default' }
   | { readonly kind: 'told' };
 

@@ -1,3 +1,5 @@
+import { drillSizes, type DrillSize, type DrillSystem } from './drill-sizes.js';
+
 /** What measures, with its limit of error, mm. */
 export interface MeasuringTool {
   readonly id: string;
@@ -6,8 +8,13 @@ export interface MeasuringTool {
   readonly limit: number;
 }
 
+/** What loses its edge: when it was last sharpened, ISO date; null: nobody knows. */
+interface Sharp {
+  readonly sharpened?: string | null;
+}
+
 /** A flat-bottomed boring bit whose centre spur goes ahead of the rim, mm. */
-export interface BoringBit {
+export interface BoringBit extends Sharp {
   readonly id: string;
   readonly kind: 'boring';
   readonly name: string;
@@ -16,7 +23,7 @@ export interface BoringBit {
 }
 
 /** A bit guided by hand inside a line, or by a fence, mm. */
-export interface StraightBit {
+export interface StraightBit extends Sharp {
   readonly id: string;
   readonly kind: 'straight';
   readonly name: string;
@@ -25,18 +32,64 @@ export interface StraightBit {
   readonly reach: number;
 }
 
-/** A bit with its bearing above the cutter, of the cutter's diameter, mm. */
-export interface TemplateBit {
+/** A bit with its bearing above the cutter, mm; the bearing is as wide as the cutter where nothing else is said. */
+export interface TemplateBit extends Sharp {
   readonly id: string;
   readonly kind: 'template';
   readonly name: string;
   readonly diameter: number;
   readonly cuttingLength: number;
   readonly reach: number;
+  readonly bearing?: number;
+}
+
+/** Drills of one system from one diameter to another, mm. */
+export interface DrillSet extends Sharp {
+  readonly id: string;
+  readonly kind: 'drills';
+  readonly name: string;
+  readonly system: DrillSystem;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One drill by itself, mm. */
+export interface SingleDrill extends Sharp {
+  readonly id: string;
+  readonly kind: 'drill';
+  readonly name: string;
+  readonly diameter: number;
+}
+
+/** A drill that goes up by steps, or a reamer that goes up evenly, from one diameter to another, mm. */
+export interface StepDrill extends Sharp {
+  readonly id: string;
+  readonly kind: 'step drill';
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+  readonly step: number;
+}
+export interface Reamer extends Sharp {
+  readonly id: string;
+  readonly kind: 'reamer';
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A countersink up to a diameter, or a cutter for plugs of one diameter, mm. */
+export interface Countersink extends Sharp {
+  readonly id: string;
+  readonly kind: 'countersink' | 'plug cutter';
+  readonly name: string;
+  readonly diameter: number;
 }
 
 export type Cutter = BoringBit | StraightBit | TemplateBit;
-export type Tool = MeasuringTool | Cutter;
+export type HoleTool = DrillSet | SingleDrill | StepDrill | Reamer | Countersink;
+export type Tool = MeasuringTool | Cutter | HoleTool;
+export type ToolKind = Tool['kind'];
 
 export function isMeasuring(tool: Tool): tool is MeasuringTool {
   return tool.kind === 'calliper' || tool.kind === 'depth gauge' || tool.kind === 'rule' || tool.kind === 'tape';
@@ -44,3 +97,23 @@ export function isMeasuring(tool: Tool): tool is MeasuringTool {
 
 /** The limits of error that a tool of a kind starts with, mm [trade: docs/trade.md, tools]. */
 export const USUAL_LIMIT: Readonly<Record<MeasuringTool['kind'], number>> = { calliper: 0.05, 'depth gauge': 0.05, rule: 0.25, tape: 0.5 };
+
+/** Every diameter that the shop can bore with a twist drill or the steps of one, smallest first, mm. */
+export function ownedDrills(tools: readonly Tool[]): readonly DrillSize[] {
+  return tools.flatMap(drillsOf).sort((a, b) => a.diameter - b.diameter);
+}
+
+function drillsOf(tool: Tool): readonly DrillSize[] {
+  switch (tool.kind) {
+    case 'drills':
+      return drillSizes(tool.system, tool.from, tool.to);
+    case 'drill':
+      return [{ name: tool.name, diameter: tool.diameter }];
+    case 'step drill': {
+      const steps = Math.floor((tool.to - tool.from) / tool.step + 1e-6);
+      return Array.from({ length: steps + 1 }, (_, i) => ({ name: `${tool.name}, step ${i + 1}`, diameter: tool.from + i * tool.step }));
+    }
+    default:
+      return [];
+  }
+}

@@ -1,6 +1,7 @@
 import type { Plan, PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
+import { isPickup, stockOf } from '../part/index.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
@@ -11,7 +12,8 @@ export function anotherPart(state: PlanState, plan: Plan): readonly Proposal[] {
   const insert = state.anatomy.plates.find((p) => p.id === position?.plate)?.openings.find((o) => o.id === position?.opening)?.insert ?? null;
   const operations: readonly OperationKind[] = ['fitPart', 'meterPart', 'removePart', 'testFit'];
   return Object.values(state.parts)
-    .filter((p) => p.inStock && p.id !== plan.part && p.id !== position?.part)
+    .filter(isPickup)
+    .filter((p) => stockOf(state.stock, p.id) > 0 && p.id !== plan.part && p.id !== position?.part)
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',

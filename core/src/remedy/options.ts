@@ -1,7 +1,7 @@
 import { evaluatePlan, type Evaluation, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { hasTools, minutesOf } from './minutes.js';
-import type { Tool } from '../part/index.js';
+import { pickupIn, type Tool } from '../part/index.js';
 import { anotherPart } from './another-part.js';
 import { keep } from './keep.js';
 import type { Proposal } from './proposal.js';
@@ -53,7 +53,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
   const minutes = minutesOf(proposal, cutting, state.settings);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));
   const newClashes = evaluation.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
-  const part = proposal.plan.part === null ? null : (state.parts[proposal.plan.part] ?? null);
+  const part = pickupIn(state.parts, proposal.plan.part);
   return {
     proposal,
     evaluation,

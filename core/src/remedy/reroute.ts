@@ -1,6 +1,6 @@
 import type { Plan, PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
-import type { TemplateBit, Tool } from '../part/index.js';
+import { pickupIn, type TemplateBit, type Tool } from '../part/index.js';
 import type { OperationKind } from '../operation/index.js';
 import type { Proposal } from './proposal.js';
 import { routeForPart } from './route-for-part.js';
@@ -10,7 +10,7 @@ const RISK = constant(0.4, 'memory', 'Risk of a remedy');
 /** A new route under the cover for the chosen part: the plan's own route where there is one, else the one that the part asks for with the shop's smallest template bit. */
 export function reroute(state: PlanState, plan: Plan, tools: readonly Tool[]): readonly Proposal[] {
   const position = state.anatomy.positions.find((p) => p.id === plan.position);
-  const part = plan.part === null ? undefined : state.parts[plan.part];
+  const part = pickupIn(state.parts, plan.part);
   const bit = tools.filter((t): t is TemplateBit => t.kind === 'template').sort((a, b) => a.diameter - b.diameter)[0];
   if (!position || !part || !bit) return [];
   const pockets = plan.route?.pockets ?? routeForPart(part, bit.diameter / 2, state.settings);

@@ -14,5 +14,6 @@ export * from './overlap.js';
 export * from './recognise.js';
 export * from './region.js';
 export * from './scanline.js';
+export * from './self-crossing.js';
 export * from './tolerance.js';
 export * from './transform.js';

@@ -2,7 +2,7 @@ import type { Plan, PlanState } from '../check/index.js';
 import { blankAnatomy, type Anatomy, type FeatureOutline } from '../instrument/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
-import type { Pickup, Tool } from '../part/index.js';
+import type { Pickup, StockItem, Tool } from '../part/index.js';
 import { roundedRectangle, type Outline } from '../shape/index.js';
 
 const read: Basis = { kind: 'readings', ids: ['r1'] };
@@ -105,9 +105,13 @@ export function boxPickup(id: string, width: number, height: number, lowest: num
     poles: { spacing: d(50), rows: [0] },
     leads: 4,
     price: 5000,
-    inStock: true,
     ...more,
   };
+}
+
+/** One of a part in a drawer. */
+export function inDrawer(part: string, quantity = 1): StockItem {
+  return { id: `stock ${part}`, kind: 'part', part, quantity, drawer: '1' };
 }
 
 export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
@@ -116,7 +120,7 @@ export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
     boxPickup('large', 84, 38, 17),
     boxPickup('other', 59, 23, 16, { kind: 'slim humbucker' }),
   ];
-  return { anatomy, parts: Object.fromEntries(parts.map((p) => [p.id, p])), settings: settingsWith(), leadsWanted: 2 };
+  return { anatomy, parts: Object.fromEntries(parts.map((p) => [p.id, p])), stock: parts.map((p) => inDrawer(p.id)), settings: settingsWith(), leadsWanted: 2 };
 }
 
 export const plainTools: readonly Tool[] = [

@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { workshop } from './0001-workshop.js';
 import { drawer } from './0002-drawer.js';
 import { surveys } from './0003-surveys.js';
+import { shelf } from './0004-shelf.js';
 
 interface Migration {
   readonly name: string;
@@ -10,7 +11,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

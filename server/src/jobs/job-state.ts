@@ -12,10 +12,11 @@ import { liveDecision } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { ledgerOfJob } from '../ledger/queries.js';
 import { operationsOf, waiversOf } from '../operations/queries.js';
-import { allParts } from '../parts/parts.js';
+import { allParts } from '../parts/queries.js';
 import { planOf } from '../plans/queries.js';
 import { readingsOf } from '../readings/queries.js';
 import { shopOf } from '../shop/shop.js';
+import { allStock } from '../stock/queries.js';
 import { jobById } from './jobs.js';
 
 /** Everything of a job that a command recomputes from. */
@@ -46,7 +47,7 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
     job,
     record,
     revision: anatomy.revision,
-    state: { anatomy: anatomy.document, parts, settings: shop.settings, leadsWanted: record.plan.leadsWanted },
+    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, leadsWanted: record.plan.leadsWanted },
     tools: shop.tools,
     readings: await readingsOf(db, job.instrument),
     decision,

@@ -11,7 +11,7 @@ import { readRoute } from '../http/read.js';
 import { instrumentById } from '../instruments/queries.js';
 import { activeJobOf } from '../jobs/jobs.js';
 import { ledgerAfter } from '../ledger/queries.js';
-import { allParts } from '../parts/parts.js';
+import { allParts } from '../parts/queries.js';
 import { openSessions, readingsOf, told } from '../readings/queries.js';
 import { findingsOf, surveysOf } from '../surveys/queries.js';
 

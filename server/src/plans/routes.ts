@@ -8,7 +8,7 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
 import { jobById } from '../jobs/jobs.js';
-import { allParts } from '../parts/parts.js';
+import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
 import { liveDecision } from '../decisions/queries.js';
 import { operationsOf } from '../operations/queries.js';
@@ -65,7 +65,7 @@ async function refuseWhatCannotBeEvaluated(
     throw new ProblemError('cannot-be', { errors: [{ pointer: '/plan/part', detail: 'no part on the shelf has that id' }] });
   const { settings } = await shopOf(trx);
   try {
-    evaluatePlan({ anatomy, parts, settings, leadsWanted: plan.leadsWanted }, plan);
+    evaluatePlan({ anatomy, parts, stock: [], settings, leadsWanted: plan.leadsWanted }, plan);
   } catch (error) {
     if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: '/plan', detail: error.message }] });
     throw error;

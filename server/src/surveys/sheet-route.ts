@@ -7,7 +7,7 @@ import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { valid } from '../http/validate.js';
 import { instrumentById } from '../instruments/queries.js';
-import { allParts } from '../parts/parts.js';
+import { allParts } from '../parts/queries.js';
 import { openSessions, readingsOf } from '../readings/queries.js';
 import { conditionSheetPdf } from './condition-sheet.js';
 import { findingsOf, surveyById } from './queries.js';

@@ -7,6 +7,7 @@ export const routes: Routes = [
     title: 'Instruments · Rinnovo',
     loadChildren: () => import('./stages/instruments/instruments.routes').then((m) => m.instrumentsRoutes),
   },
+  { path: 'shelf', loadChildren: () => import('./stages/shelf/shelf.routes').then((m) => m.shelfRoutes) },
   { path: 'i/:instrument', loadChildren: () => import('./stages/instrument.routes').then((m) => m.instrumentRoutes) },
   { path: '**', title: 'Not here · Rinnovo', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
 ];

@@ -7,7 +7,7 @@ import { planCutting } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import { settingsWith, type Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
-import type { Pickup, Tool } from '@rinnovo/core/part';
+import type { Pickup, StockItem, Tool } from '@rinnovo/core/part';
 import { optionsFor } from '@rinnovo/core/remedy';
 import { roundedRectangle } from '@rinnovo/core/shape';
 import { planActions } from '../app/state/plan.actions';
@@ -25,6 +25,7 @@ import {
   profiles,
   readings,
   shop,
+  stock,
   surveys,
   work,
   WORKSHOP,
@@ -50,8 +51,10 @@ export const pickup: Pickup = {
   poles: { spacing: d(49.5), rows: [0] },
   leads: 4,
   price: 12900,
-  inStock: true,
 };
+
+/** One of it lies in a drawer. */
+export const drawers: readonly StockItem[] = [{ id: 'one', kind: 'part', part: 'two-coil', quantity: 1, drawer: 'A1' }];
 
 export const tools: readonly Tool[] = [
   { id: 'calliper', kind: 'calliper', name: 'Calliper', limit: 0.05 },
@@ -110,7 +113,7 @@ export interface JobOnScreen {
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
     providers: [
-      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, outlines, shop, work, ledger, surveys, findings, profiles),
+      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles),
       provideState(surveyFeature),
       provideState(planFeature),
       provideState(resultsFeature),
@@ -120,7 +123,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const store = TestBed.inject(Store);
   const shown = more.plan ?? plan;
   const settings = settingsWith();
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, settings, leadsWanted: shown.leadsWanted };
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings, leadsWanted: shown.leadsWanted };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], ...more.work };
@@ -128,7 +131,8 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
 
   store.dispatch(people.loaded({ of: WORKSHOP, data: [{ id: 'nell', name: 'Nell', role: 'technician' }], version: null }));
   store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
-  store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': pickup }, version: null }));
+  store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, away: false, version: 1 } }, version: null }));
+  store.dispatch(stock.loaded({ of: WORKSHOP, data: drawers.map((item) => ({ item, version: 1 })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));

@@ -19,9 +19,8 @@ const pickup: Pickup = {
   poles: { spacing: d(49.5), rows: [0] },
   leads: 4,
   price: 1,
-  inStock: true,
 };
-const state: PlanState = { anatomy, parts: { p: pickup }, settings: settingsWith(), leadsWanted: 2 };
+const state: PlanState = { anatomy, parts: { p: pickup }, stock: [], settings: settingsWith(), leadsWanted: 2 };
 const plan = (y: number): Plan => ({
   format: 1,
   position: 'pickup',

@@ -26,6 +26,7 @@ export const STAGES: readonly StageLink[] = [
 export const KEY_MAP: readonly KeyLine[] = [
   { keys: '?', does: 'Show this map' },
   { keys: 'g then i', does: 'Go to the instruments' },
+  { keys: 'g then p', does: 'Go to the part shelf' },
   ...STAGES.map((s) => ({ keys: `g then ${s.key}`, does: `Go to ${s.label}` })),
   { keys: '/', does: 'Log what was read or noticed' },
   { keys: 'u', does: 'Next unit: mm, inch fractions, decimal inch' },

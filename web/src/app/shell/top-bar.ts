@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, output } 
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatSelectModule } from '@angular/material/select';
-import { RouterLink } from '@angular/router';
+import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { Who } from '../api/who';
@@ -12,11 +12,15 @@ import { Icon } from '../ui/icon';
 
 @Component({
   selector: 'rn-top-bar',
-  imports: [RouterLink, MatButtonModule, MatButtonToggleModule, MatSelectModule, Icon],
+  imports: [RouterLink, RouterLinkActive, MatButtonModule, MatButtonToggleModule, MatSelectModule, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
       <a class="name" routerLink="/instruments">Rinnovo</a>
+      <nav aria-label="Workshop">
+        <a routerLink="/instruments" routerLinkActive="here" ariaCurrentWhenActive="page">Instruments</a>
+        <a routerLink="/shelf" routerLinkActive="here" ariaCurrentWhenActive="page">Part shelf</a>
+      </nav>
       <span class="space"></span>
       <mat-button-toggle-group [value]="unit()" (change)="chooseUnit($event.value)" aria-label="Unit of length" hideSingleSelectionIndicator>
         <mat-button-toggle value="mm">mm</mat-button-toggle>
@@ -49,6 +53,22 @@ import { Icon } from '../ui/icon';
       color: var(--rn-ink);
       text-decoration: none;
       padding: 0.5rem 0;
+    }
+    nav {
+      display: flex;
+    }
+    nav a {
+      display: grid;
+      align-content: center;
+      min-height: 44px;
+      padding-inline: 0.75rem;
+      color: var(--rn-ink-soft);
+      text-decoration: none;
+    }
+    nav a.here {
+      color: var(--rn-ink);
+      font-weight: 600;
+      box-shadow: inset 0 -3px var(--rn-plan);
     }
     .space {
       flex: 1;

@@ -14,6 +14,7 @@ import {
   parts,
   readings,
   shop,
+  stock,
   work,
   WORKSHOP,
   surveys,
@@ -120,6 +121,7 @@ export class InstrumentPage {
     jobs: this.store.selectSignal(jobs.select),
     anatomy: this.store.selectSignal(anatomy.select),
     parts: this.store.selectSignal(parts.select),
+    stock: this.store.selectSignal(stock.select),
     shop: this.store.selectSignal(shop.select),
   };
   protected readonly plan = this.store.selectSignal(planFeature.selectPlanState);
@@ -161,6 +163,7 @@ export class InstrumentPage {
     this.store.dispatch(instrumentResource.load({ of }));
     this.store.dispatch(jobs.load({ of }));
     this.store.dispatch(parts.load({ of: WORKSHOP }));
+    this.store.dispatch(stock.load({ of: WORKSHOP }));
     this.store.dispatch(shop.load({ of: WORKSHOP }));
     this.store.dispatch(anatomy.load({ of }));
     this.store.dispatch(readings.load({ of }));

@@ -7,7 +7,9 @@ import type {
   Job,
   KeptFinding,
   KeptOutline,
+  KeptPart,
   KeptProfile,
+  KeptStock,
   KeptSurvey,
   LedgerEntry,
   Page,
@@ -17,7 +19,6 @@ import type {
   WaiverRecord,
 } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
-import type { Pickup } from '@rinnovo/core/part';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { Versioned } from '../api/api';
 import { heldResource } from './held';
@@ -39,8 +40,13 @@ export const instrument = heldResource<Instrument>('instrument', (api, id) => ap
 export const jobs = heldResource<readonly Job[]>('jobs', (api, id) =>
   unversioned(api.get<{ items: readonly Job[] }>(`/jobs?instrument=${id}`).pipe(map((r) => r.body.items))),
 );
-export const parts = heldResource<Readonly<Record<string, Pickup>>>('parts', (api) =>
-  unversioned(api.all<Pickup>('/parts').pipe(map((list) => Object.fromEntries(list.map((p) => [p.id, p]))))),
+/** The part shelf, by id; what is put away too, for the instruments that have it. */
+export const parts = heldResource<Readonly<Record<string, KeptPart>>>('parts', (api) =>
+  unversioned(api.all<KeptPart>('/parts').pipe(map((list) => Object.fromEntries(list.map((k) => [k.part.id, k]))))),
+);
+/** What lies in the drawers. */
+export const stock = heldResource<readonly KeptStock[]>('stock', (api) =>
+  unversioned(api.get<{ items: readonly KeptStock[] }>('/stock').pipe(map((r) => r.body.items))),
 );
 /** The drawer: outlines that are kept to be used again. */
 export const outlines = heldResource<readonly KeptOutline[]>('outlines', (api) => unversioned(api.all<KeptOutline>('/outlines')));

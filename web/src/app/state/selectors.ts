@@ -4,18 +4,26 @@ import type { Anatomy } from '@rinnovo/core/instrument';
 import type { PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
+import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, instrument, jobs, ledger, parts, readings, shop, surveys, work } from './resources';
+import { anatomy, instrument, jobs, ledger, parts, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
 import { surveyFeature } from './survey.feature';
 
 export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
 /** Seen from the top a left-handed instrument is mirrored. */
 export const selectLeftHanded = createSelector(selectAnatomy, (a) => a?.handed === 'left');
-export const selectParts = createSelector(parts.select, (p) => p.data ?? {});
+/** Every part by its id, what is put away too. */
+export const selectParts = createSelector(parts.select, (p): Shelf => Object.fromEntries(Object.entries(p.data ?? {}).map(([id, k]) => [id, k.part])));
+/** The pickups that can be chosen. */
+export const selectPickups = createSelector(parts.select, (p): readonly Pickup[] =>
+  Object.values(p.data ?? {}).flatMap((k) => (!k.away && isPickup(k.part) ? [k.part] : [])),
+);
+/** What lies in the drawers. */
+export const selectStock = createSelector(stock.select, (s): readonly StockItem[] => (s.data ?? []).map((k) => k.item));
 export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
 export const selectDraft = planFeature.selectDraft;
 
@@ -24,18 +32,26 @@ export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j
 /** What was decided and is to be done in the active job; nothing of another instrument's. */
 export const selectWork = createSelector(work.select, selectJob, (w, job) => (w.of !== null && w.of === job?.id ? w.data : null));
 
-/** Everything the core evaluates a plan from; null until all of it is here. */
-export const selectPlanState = createSelector(anatomy.select, parts.select, shop.select, planFeature.selectDraft, (a, p, s, draft): PlanState | null =>
-  a.data && p.data && s.data ? { anatomy: a.data.now.document, parts: p.data, settings: s.data.settings, leadsWanted: draft?.leadsWanted ?? 2 } : null,
-);
-
-/** What the state is called in the worker: it changes when the instrument, the shelf or the shop does, not while the plan is moved. */
-export const selectStateKey = createSelector(
+/** What has come of everything that a plan is evaluated from; null until all of it is here. */
+const selectGround = createSelector(
   anatomy.select,
   parts.select,
+  stock.select,
   shop.select,
-  (a, p, s) => `${a.of ?? ''}/${a.version ?? 0}/${Object.keys(p.data ?? {}).length}/${s.data?.version ?? 0}`,
+  (a, p, d, s) => a.data && p.data && d.data && s.data && { anatomy: a, parts: p.data, stock: d.data, shop: s.data },
 );
+
+/** Everything the core evaluates a plan from; null until all of it is here. */
+export const selectPlanState = createSelector(selectGround, selectParts, selectStock, planFeature.selectDraft, (g, parts, stock, draft): PlanState | null =>
+  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, leadsWanted: draft?.leadsWanted ?? 2 } : null,
+);
+
+/** What the state is called in the worker: it changes when the instrument, the shelf, the drawers or the shop do, not while the plan is moved. */
+export const selectStateKey = createSelector(selectGround, (g) => {
+  const of = (list: readonly { readonly version: number }[] | null | undefined): string =>
+    `${list?.length ?? 0}.${(list ?? []).reduce((n, x) => n + x.version, 0)}`;
+  return [g?.anatomy.of, g?.anatomy.version, of(g && Object.values(g.parts)), of(g?.stock), g?.shop.version].join('/');
+});
 
 export const selectReadings = createSelector(readings.select, (r): readonly Reading[] => (r.data ?? []).flatMap(readable));
 /** The surveys of the instrument on the screen; nothing of another's. */

@@ -7,7 +7,7 @@ import { anatomy } from '../../testing/fixture';
 import { viewActions } from '../state/view.feature';
 import { VerdictList } from './verdict-list';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, settings: settingsWith(), leadsWanted: 4 };
+const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), leadsWanted: 4 };
 
 describe('a list of verdicts', () => {
   async function list(shown = plan) {

@@ -87,6 +87,8 @@ export class WorkingView {
         return this.parts()[basis.part]?.name ?? basis.part;
       case 'setting':
         return 'shop setting or plan';
+      case 'measured':
+        return `measured with a ${basis.tool}`;
       case 'work':
         return 'read while the work was done';
       case 'planned':

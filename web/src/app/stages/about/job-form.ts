@@ -7,11 +7,11 @@ import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
 import type { Job } from '@rinnovo/contract';
 import { featuresOf } from '@rinnovo/core/instrument';
-import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
 import { same } from '../../ui/same';
 import { selectAnatomy, selectJob } from '../../state/selectors';
+import { attempt } from '../../ui/attempt';
 
 const MONEY = /^\d{1,7}(?:[.,]\d{1,2})?$/;
 
@@ -56,8 +56,9 @@ export class JobForm {
   protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
   protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));
   protected readonly tried = signal(false);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly said = signal('');
   protected readonly kinds = ['', 'single-coil', 'humbucker', 'slim humbucker'] as const;
   protected readonly badTitle = computed(() => this.title().trim() === '');
@@ -98,16 +99,7 @@ export class JobForm {
   }
 
   private async run(act: () => Promise<unknown>, said: string): Promise<void> {
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await act();
-      this.said.set(said);
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    if (await this.attempt.run(act)) this.said.set(said);
   }
 }
 

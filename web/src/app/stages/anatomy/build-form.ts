@@ -13,9 +13,9 @@ import { recognise } from '@rinnovo/core/shape';
 import { targetText, upperFirst } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
-import { askOutline } from './ask-outline';
-import { fieldText } from './number-fields';
-import { sameTexts } from './same-texts';
+import { askOutline } from '../../ui/outline/ask-outline';
+import { fieldText } from '../../ui/number-fields';
+import { sameTexts } from '../../ui/same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;

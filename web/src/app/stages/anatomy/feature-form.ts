@@ -37,10 +37,10 @@ import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
-import { askOutline } from './ask-outline';
-import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from './number-fields';
+import { askOutline } from '../../ui/outline/ask-outline';
+import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from '../../ui/number-fields';
 import { PlateParts } from './plate-parts';
-import { sameTexts } from './same-texts';
+import { sameTexts } from '../../ui/same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const TOLD_LIMIT = 0.25;

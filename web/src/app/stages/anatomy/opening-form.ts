@@ -7,9 +7,9 @@ import { Store } from '@ngrx/store';
 import { changeOpening, openingShape, redrawOpening, type Anatomy } from '@rinnovo/core/instrument';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
-import { askOutline } from './ask-outline';
-import { fieldTexts, placeFields, resized, sizeFields, typedNumbers } from './number-fields';
-import { sameTexts } from './same-texts';
+import { askOutline } from '../../ui/outline/ask-outline';
+import { fieldTexts, placeFields, resized, sizeFields, typedNumbers } from '../../ui/number-fields';
+import { sameTexts } from '../../ui/same-texts';
 
 /** One opening of a plate: its name, place and sizes as seen on the body. */
 @Component({

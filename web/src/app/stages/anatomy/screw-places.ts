@@ -9,8 +9,8 @@ import { woodScrewShank } from '@rinnovo/core/part';
 import { lengthText } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
-import { fieldTexts, typedNumbers, type NumberField } from './number-fields';
-import { sameTexts } from './same-texts';
+import { fieldTexts, typedNumbers, type NumberField } from '../../ui/number-fields';
+import { sameTexts } from '../../ui/same-texts';
 
 /** Gauges that hold plates and rings [trade: docs/trade.md, screws]. */
 const GAUGES = [1, 2, 3, 4, 5, 6, 8];

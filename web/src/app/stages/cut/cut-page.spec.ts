@@ -50,7 +50,7 @@ describe('the typed place of the route', () => {
 describe('verdicts while the hand holds the route', () => {
   it('are told at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
     const { fixture, store, view } = await page();
-    const state = { anatomy, parts: { 'two-coil': pickup }, settings: settingsWith(), leadsWanted: 4 };
+    const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), leadsWanted: 4 };
     const arrive = async (y: number): Promise<number> => {
       const moved = { ...plan, route: { ...route, at: at(y) } };
       const { verdicts } = evaluatePlan(state, moved);

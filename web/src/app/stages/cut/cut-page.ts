@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { sectionAt } from '@rinnovo/core/cut';
+import { pickupIn } from '@rinnovo/core/part';
 import type { Placement } from '@rinnovo/core/shape';
 import { bounds, placeOutline } from '@rinnovo/core/shape';
 import { lengthText } from '@rinnovo/words';
@@ -68,7 +69,7 @@ export class CutPage {
   /** The list's verdicts: while the hand moves, marks and headline follow every frame, and a number stands long enough to be read. */
   protected readonly listed = computed(() => (this.inHand() ? this.readable() : this.verdicts()));
   private readonly positionId = computed(() => this.plan()?.position ?? '');
-  private readonly pickup = computed(() => this.parts()[this.plan()?.part ?? ''] ?? null);
+  private readonly pickup = computed(() => pickupIn(this.parts(), this.plan()?.part ?? null));
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
   private readonly surroundings = computed(() => {
     const a = this.anatomy();

@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
-import { selectAnatomy, selectJob, selectParts } from '../../state/selectors';
+import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
 
 /** Nothing is planned yet: which pickup is to go where, or what is missing before that can be asked. */
 @Component({
@@ -71,11 +71,11 @@ export class BeginPlan {
   private readonly store = inject(Store);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
-  private readonly shelf = this.store.selectSignal(selectParts);
+  private readonly shelf = this.store.selectSignal(selectPickups);
   protected readonly job = this.store.selectSignal(selectJob);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly positions = computed(() => this.anatomy()?.positions ?? []);
-  protected readonly parts = computed(() => Object.values(this.shelf()));
+  protected readonly parts = this.shelf;
   protected readonly position = linkedSignal(() => this.positions()[0]?.id ?? '');
   protected readonly part = signal<string | null>(null);
   protected readonly busy = signal(false);

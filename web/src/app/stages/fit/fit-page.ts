@@ -5,11 +5,23 @@ import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
 import type { Plan } from '@rinnovo/core/check';
+import { pickupIn, stockOf } from '@rinnovo/core/part';
 import { remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectDecision, selectDraft, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import {
+  selectAnatomy,
+  selectDecision,
+  selectDraft,
+  selectJob,
+  selectLeftHanded,
+  selectNames,
+  selectParts,
+  selectPickups,
+  selectStock,
+  selectVerdicts,
+} from '../../state/selectors';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView } from '../../ui/plan-view';
@@ -31,6 +43,7 @@ export class FitPage {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly parts = this.store.selectSignal(selectParts);
+  private readonly pickups = this.store.selectSignal(selectPickups);
   protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   protected readonly plan = this.store.selectSignal(selectDraft);
   protected readonly status = this.store.selectSignal(planFeature.selectStatus);
@@ -40,7 +53,8 @@ export class FitPage {
   protected readonly failure = this.store.selectSignal(resultsFeature.selectFailure);
   protected readonly open = signal<string | null>(null);
 
-  protected readonly shelf = computed(() => Object.values(this.parts()));
+  private readonly stock = this.store.selectSignal(selectStock);
+  protected readonly shelf = computed(() => this.pickups().map((p) => ({ id: p.id, name: p.name, leads: p.leads, inStock: stockOf(this.stock(), p.id) > 0 })));
   protected readonly insert = computed(() => {
     const position = this.anatomy()?.positions.find((p) => p.id === this.plan()?.position);
     return (
@@ -69,7 +83,7 @@ export class FitPage {
   protected readonly paths = computed(() => {
     const a = this.anatomy();
     const plan = this.drawn();
-    return a && plan ? drawPlace(a, plan, this.parts()[plan.part ?? ''] ?? null) : [];
+    return a && plan ? drawPlace(a, plan, pickupIn(this.parts(), plan.part)) : [];
   });
   protected readonly route = computed(() => {
     const r = this.drawn()?.route;

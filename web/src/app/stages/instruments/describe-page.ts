@@ -9,7 +9,7 @@ import { anatomyFromSizes, sizeProblems } from '@rinnovo/core/instrument';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { parts, WORKSHOP } from '../../state/resources';
-import { selectParts } from '../../state/selectors';
+import { selectPickups } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy } from '../../ui/drawing';
 import { LengthField } from '../../ui/length-field';
@@ -42,7 +42,7 @@ export class DescribePage {
   protected readonly old = signal<string | null>(null);
   protected readonly refusal = signal<string | null>(null);
   protected readonly tried = signal(false);
-  protected readonly shelf = computed(() => Object.values(this.store.selectSignal(selectParts)()));
+  protected readonly shelf = this.store.selectSignal(selectPickups);
 
   private readonly values = computed(() => {
     const mm: Record<string, number> = {};

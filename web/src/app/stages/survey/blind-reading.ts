@@ -7,10 +7,10 @@ import type { MeasuringTool } from '@rinnovo/core/part';
 import { isState, QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { typedProblem } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
+import { attempt } from '../../ui/attempt';
 
 export interface BlindData {
   readonly instrument: string;
@@ -66,11 +66,6 @@ export interface BlindData {
     input {
       min-height: 48px;
       padding: 0 0.75rem;
-      border: 1px solid var(--rn-ink-soft);
-      border-radius: 4px;
-      background: var(--rn-sheet);
-      color: inherit;
-      font: inherit;
       font-size: 1.1rem;
     }
     rn-length-field {
@@ -86,9 +81,10 @@ export class BlindReading {
   private readonly field = viewChild(LengthField);
   protected readonly session = signal<string | null>(null);
   protected readonly text = signal('');
-  protected readonly busy = signal(false);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
   protected readonly refusal = signal<string | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly problem = this.attempt.problem;
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
   protected readonly range = isState(this.data.target) ? null : QUANTITIES[this.data.target.quantity];
 
@@ -98,7 +94,7 @@ export class BlindReading {
   }
 
   protected async begin(): Promise<void> {
-    await this.run(async () => this.session.set(await this.commands.beginBlind(this.data.instrument, this.data.target, this.data.tool.id)));
+    await this.attempt.run(async () => this.session.set(await this.commands.beginBlind(this.data.instrument, this.data.target, this.data.tool.id)));
   }
 
   protected keep(): Promise<void> {
@@ -113,7 +109,7 @@ export class BlindReading {
       this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type what the ${STATES[target.quantity].by} says`);
       return;
     }
-    await this.run(async () => {
+    await this.attempt.run(async () => {
       const one = { target, value: typed.value, raw: this.text().trim().slice(0, 80) };
       await this.commands.takeStates(this.data.instrument, [one], () => undefined, this.session());
       this.dialog.close('kept');
@@ -128,7 +124,7 @@ export class BlindReading {
       return;
     }
     if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');
-    await this.run(async () => {
+    await this.attempt.run(async () => {
       const typed = { value, raw: this.text().trim(), tool };
       this.dialog.close(await this.commands.takeReading(this.data.instrument, target, typed, this.session()));
     });
@@ -136,19 +132,7 @@ export class BlindReading {
 
   protected async leave(): Promise<void> {
     const session = this.session();
-    if (session !== null) await this.run(() => this.commands.endBlind(this.data.instrument, session));
+    if (session !== null) await this.attempt.run(() => this.commands.endBlind(this.data.instrument, session));
     this.dialog.close();
-  }
-
-  private async run(act: () => Promise<void>): Promise<void> {
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await act();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

@@ -8,13 +8,13 @@ import { Store } from '@ngrx/store';
 import { STATES } from '@rinnovo/core/quantity';
 import { compareStates, coursesOf, placeNumber, readingsIn, stateOf, type Difference, type StateValue } from '@rinnovo/core/survey';
 import { changeText, STATE_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
 import { profiles } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyed, selectSurveys } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
 import { viewFeature } from '../../state/view.feature';
 import { CourseChart } from './course-chart';
 import { SurveyNav } from './survey-nav';
+import { attempt } from '../../ui/attempt';
 
 /** One side of a comparison. */
 interface Side {
@@ -218,8 +218,9 @@ export class ComparePage {
     })),
   );
   protected readonly name = signal('');
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly said = signal('');
 
   protected choose(side: { readonly from?: string; readonly to?: string }): void {
@@ -238,17 +239,11 @@ export class ComparePage {
       this.problem.set('Give the profile a name');
       return;
     }
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       await this.commands.keepProfile(survey, this.name().trim());
       this.said.set(`Kept: ${this.name().trim()}`);
       this.name.set('');
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   private side(id: string | null): Side | null {

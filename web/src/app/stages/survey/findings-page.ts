@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
@@ -6,7 +6,6 @@ import { Store } from '@ngrx/store';
 import { findingsOf, type Finding } from '@rinnovo/core/survey';
 import { aimText, FINDING_WORDS, nameOf, SEVERITY_WORDS, stateText, stateTitle, upperFirst } from '@rinnovo/words';
 import type { KeptFinding } from '@rinnovo/contract';
-import { problemOf, problemText } from '../../api/api';
 import { anatomy, findings, instrument } from '../../state/resources';
 import { selectJob, selectNames, selectSurvey, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
@@ -16,6 +15,7 @@ import { OwnFinding } from './own-finding';
 import { SurveyHead } from './survey-head';
 import { SurveyNav } from './survey-nav';
 import { TaskList } from './task-list';
+import { attempt } from '../../ui/attempt';
 
 /** What the readings mean: first causes with what they explain, the gravest first. */
 @Component({
@@ -175,8 +175,9 @@ export class FindingsPage {
   private readonly view = this.store.selectSignal(selectSurveyInView);
   private readonly one = this.store.selectSignal(instrument.select);
   protected readonly job = this.store.selectSignal(selectJob);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   /** What a person found in this survey, or outside of any. */
   protected readonly own = computed(() =>
     (this.kept().data ?? [])
@@ -191,9 +192,14 @@ export class FindingsPage {
   );
 
   /** A finding of the rules becomes a task of the active job, by its first remedy. */
-  protected accept(f: { readonly rule: Finding['rule']; readonly is: string; readonly remedy: string; readonly severity: Finding['severity'] }): Promise<void> {
+  protected accept(f: {
+    readonly rule: Finding['rule'];
+    readonly is: string;
+    readonly remedy: string;
+    readonly severity: Finding['severity'];
+  }): Promise<boolean> {
     const [job, view, of] = [this.job(), this.view(), this.held().of];
-    return this.run(async () => {
+    return this.attempt.run(async () => {
       if (!job || of === null) return;
       const says = `${f.is}: ${f.remedy}`.slice(0, 500);
       await this.commands.keepFinding({
@@ -211,8 +217,8 @@ export class FindingsPage {
   }
 
   /** Withdrawing can be undone where it is said. */
-  protected change(f: KeptFinding, what: Parameters<SurveyCommands['changeFinding']>[1]): Promise<void> {
-    return this.run(async () => {
+  protected change(f: KeptFinding, what: Parameters<SurveyCommands['changeFinding']>[1]): Promise<boolean> {
+    return this.attempt.run(async () => {
       await this.commands.changeFinding(f, what);
       if (what.withdrawn)
         this.toast
@@ -220,19 +226,6 @@ export class FindingsPage {
           .onAction()
           .subscribe(() => void this.change({ ...f, withdrawn: true, version: f.version + 1 }, { withdrawn: false }));
     });
-  }
-
-  private async run(act: () => Promise<void>): Promise<void> {
-    if (this.busy()) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await act();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
   }
 
   private shown(f: Finding) {

@@ -24,7 +24,7 @@ import { SurveyNav } from './survey-nav';
       <h2 id="wanted">Work that is wanted</h2>
       <div class="toggles" role="group" aria-labelledby="wanted">
         @for (k of kinds; track k.id) {
-          <button type="button" [attr.aria-pressed]="wanted().includes(k.id)" (click)="turn(k.id)">
+          <button type="button" class="toggle" [attr.aria-pressed]="wanted().includes(k.id)" (click)="turn(k.id)">
             {{ wanted().includes(k.id) ? '✓ ' : '' }}{{ k.word }}
           </button>
         }
@@ -87,20 +87,6 @@ import { SurveyNav } from './survey-nav';
       flex-wrap: wrap;
       gap: 0.3rem;
       padding-block-start: 0.3rem;
-    }
-    .toggles button {
-      min-height: 44px;
-      padding: 0 0.8rem;
-      border: 1px solid var(--rn-ink-soft);
-      border-radius: 4px;
-      background: var(--rn-sheet);
-      color: inherit;
-      font: inherit;
-      cursor: pointer;
-    }
-    .toggles [aria-pressed='true'] {
-      outline: 3px solid var(--rn-plan);
-      font-weight: 600;
     }
     .list {
       overflow: auto;

@@ -7,9 +7,9 @@ import { Store } from '@ngrx/store';
 import { featuresOf } from '@rinnovo/core/instrument';
 import type { Severity } from '@rinnovo/core/survey';
 import { SEVERITY_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
 import { selectAnatomy, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
+import { attempt } from '../../ui/attempt';
 
 /** Something that was seen and that no rule can know, pinned to the feature where it is. */
 @Component({
@@ -79,8 +79,9 @@ export class OwnFinding {
   protected readonly says = signal('');
   protected readonly feature = signal<string | null>(null);
   protected readonly severity = signal<Severity>('watch');
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
 
   protected type(event: Event): void {
     this.problem.set(null);
@@ -95,15 +96,10 @@ export class OwnFinding {
       this.problem.set('Say what you found');
       return;
     }
-    this.busy.set(true);
-    try {
+    await this.attempt.run(async () => {
       const about = { instrument: this.instrument(), survey: this.survey()?.id ?? null, feature: this.feature(), severity: this.severity() };
       await this.commands.keepFinding({ ...about, says, rule: null, job: null, done: false, withdrawn: false });
       this.says.set('');
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

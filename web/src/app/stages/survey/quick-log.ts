@@ -97,11 +97,6 @@ const LONGEST_NOTE = 3500;
       width: 100%;
       min-height: 48px;
       padding: 0 0.75rem;
-      border: 1px solid var(--rn-ink-soft);
-      border-radius: 4px;
-      background: var(--rn-sheet);
-      color: inherit;
-      font: inherit;
       font-size: 1.2rem;
     }
     .understood,

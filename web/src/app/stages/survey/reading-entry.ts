@@ -7,10 +7,10 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import { isMeasuring } from '@rinnovo/core/part';
 import { QUANTITIES, targetKey, type SecondReading, type Target } from '@rinnovo/core/quantity';
-import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people, readings, shop } from '../../state/resources';
 import { LengthField } from '../../ui/length-field';
+import { attempt } from '../../ui/attempt';
 
 /** One reading to type, and the way to a second one that cannot see the first. */
 @Component({
@@ -97,9 +97,10 @@ export class ReadingEntry {
   });
   protected readonly tool = computed(() => this.tools().find((t) => t.id === this.chosen()) ?? null);
   protected readonly text = signal('');
-  protected readonly busy = signal(false);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
   protected readonly refusal = signal<string | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly problem = this.attempt.problem;
   protected readonly range = computed(() => QUANTITIES[this.target().quantity]);
   protected readonly taken = computed(() => {
     const key = targetKey(this.target());
@@ -150,15 +151,7 @@ export class ReadingEntry {
   }
 
   private async run(act: () => Promise<void>): Promise<void> {
-    this.busy.set(true);
-    this.problem.set(null);
     this.refusal.set(null);
-    try {
-      await act();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    await this.attempt.run(act);
   }
 }

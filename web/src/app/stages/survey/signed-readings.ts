@@ -94,16 +94,6 @@ import { viewFeature } from '../../state/view.feature';
       align-items: center;
       padding-block-end: 0.6rem;
     }
-    input,
-    select {
-      min-height: 44px;
-      padding: 0 0.6rem;
-      border: 1px solid var(--rn-ink-soft);
-      border-radius: 4px;
-      background: var(--rn-sheet);
-      color: inherit;
-      font: inherit;
-    }
   `,
 })
 export class SignedReadings {

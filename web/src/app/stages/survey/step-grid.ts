@@ -51,7 +51,7 @@ import { StepPicture } from './step-picture';
                 @if (choices(); as answers) {
                   <div class="answers" role="group" [attr.aria-labelledby]="'where-' + i">
                     @for (a of answers; track a; let n = $index) {
-                      <button type="button" [attr.aria-pressed]="c.text === '' + n" (click)="set(c.key, '' + n)">{{ a }}</button>
+                      <button type="button" class="toggle" [attr.aria-pressed]="c.text === '' + n" (click)="set(c.key, '' + n)">{{ a }}</button>
                     }
                   </div>
                 } @else {

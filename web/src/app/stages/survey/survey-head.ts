@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
@@ -7,13 +7,13 @@ import { Store } from '@ngrx/store';
 import { targetKey } from '@rinnovo/core/quantity';
 import { inspectionOf, leftOf } from '@rinnovo/core/survey';
 import { SURVEY_KIND_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
 import { Who } from '../../api/who';
 import { anatomy, people } from '../../state/resources';
 import { selectOpenSurvey, selectSurvey, selectSurveyed, selectSurveyInView, selectSurveys } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
 import { surveyActions } from '../../state/survey.feature';
 import { BeginSurvey } from './begin-survey';
+import { attempt } from '../../ui/attempt';
 
 type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
 
@@ -102,13 +102,6 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
       font-weight: 600;
     }
     select {
-      min-height: 44px;
-      padding: 0 0.5rem;
-      border: 1px solid var(--rn-ink-soft);
-      border-radius: 4px;
-      background: var(--rn-sheet);
-      color: inherit;
-      font: inherit;
       font-weight: 600;
     }
     .ask {
@@ -141,8 +134,9 @@ export class SurveyHead {
   private readonly at = computed(() => `${this.view()?.id ?? ''} ${this.view()?.signed ? 'signed' : ''}`);
   /** What is asked just now; nothing more at another survey, or when somebody else signed it. */
   protected readonly asked = linkedSignal<string, Asked>({ source: () => this.at(), computation: () => 'nothing' });
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly unread = computed(() => {
     const [surveyed, state, view] = [this.surveyed(), this.state(), this.view()];
     if (!surveyed || !state || !view) return 0;
@@ -168,16 +162,16 @@ export class SurveyHead {
     this.asked.update((a) => (a === what ? 'nothing' : what));
   }
 
-  protected take(): Promise<void> {
+  protected take(): Promise<boolean> {
     const [view, me] = [this.view(), this.me()];
-    return this.run(async () => {
+    return this.attempt.run(async () => {
       if (view && me !== null) await this.commands.change(view, { holder: me });
     });
   }
 
-  protected sign(): Promise<void> {
+  protected sign(): Promise<boolean> {
     const view = this.view();
-    return this.run(async () => {
+    return this.attempt.run(async () => {
       if (view) await this.commands.sign(view);
     });
   }
@@ -185,18 +179,5 @@ export class SurveyHead {
   protected async importFile(): Promise<void> {
     const { ImportReadings } = await import('./import-readings');
     this.dialog.open(ImportReadings, { data: { instrument: this.instrument() }, width: '760px' });
-  }
-
-  private async run(act: () => Promise<void>): Promise<void> {
-    if (this.busy()) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await act();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
   }
 }

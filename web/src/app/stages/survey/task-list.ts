@@ -1,13 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { Store } from '@ngrx/store';
 import type { KeptFinding } from '@rinnovo/contract';
 import { upperFirst } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
 import { findings } from '../../state/resources';
 import { selectJob } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
+import { attempt } from '../../ui/attempt';
 
 /** Findings that were accepted into the active job: what is to be put right beside the planned cut. */
 @Component({
@@ -64,8 +64,9 @@ export class TaskList {
   private readonly commands = inject(SurveyCommands);
   private readonly held = this.store.selectSignal(findings.select);
   private readonly job = this.store.selectSignal(selectJob);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly tasks = computed(() => {
     const job = this.job();
     return job === null ? [] : (this.held().data ?? []).filter((f) => f.job === job.id);
@@ -76,14 +77,8 @@ export class TaskList {
   }
 
   protected async change(f: KeptFinding, what: Parameters<SurveyCommands['changeFinding']>[1]): Promise<void> {
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       await this.commands.changeFinding(f, what);
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

@@ -13,7 +13,7 @@ import { importNoteText, lengthText, otherLengthText, refusalText } from '@rinno
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';
 import { viewFeature } from '../../state/view.feature';
-import { LengthField } from '../../ui/length-field';
+import { LengthField } from '../length-field';
 import { readDrawing, type Reading } from '../../../workers/import-client';
 import { DrawerList } from './drawer-list';
 import { ShapeForm } from './shape-form';

@@ -5,7 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { pathData, viewBoxOf } from '@rinnovo/core/format';
 import { area, circle, ellipse, filletedPolygon, roundedRectangle, stadium, type Outline, type Point } from '@rinnovo/core/shape';
-import { LengthField } from '../../ui/length-field';
+import { LengthField } from '../length-field';
 
 type Kind = 'rectangle' | 'slot' | 'circle' | 'ellipse' | 'polygon';
 

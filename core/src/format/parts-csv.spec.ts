@@ -1,0 +1,91 @@
+import { typicalHardware, typicalPickup, type Part } from '../part/index.js';
+import { roundedRectangle } from '../shape/index.js';
+import { MOST_PART_LINES, partsCsv, readPartsCsv } from './index.js';
+
+const fresh = (): string => '00000000-0000-4000-8000-000000000099';
+const id = (n: number): string => `00000000-0000-4000-8000-00000000000${n}`;
+const pot: Part = {
+  ...typicalHardware('pot', id(1), 'Pot, "long" bushing'),
+  price: 450,
+  thread: '3/8-32',
+  kiloohms: 500,
+  traits: { taper: 'audio' },
+  leadDays: 5,
+};
+const ring: Part = {
+  ...typicalHardware('ring', id(2), '=HYPERLINK("x")'),
+  note: '+1',
+  shape: {
+    outline: { outline: roundedRectangle(90, 45, 5), limit: 0.1, basis: { kind: 'measured', tool: 'calliper' } },
+    openings: [],
+    screws: [{ x: 1, y: 2, gauge: 3 }],
+  },
+};
+const pickup: Part = {
+  ...typicalPickup('humbucker', id(3), 'Two coils'),
+  sizes: { travelDown: { value: 3, limit: 0.5, basis: { kind: 'sheet', part: id(3) } } },
+};
+
+describe('the shelf as a table', () => {
+  it('comes back as it went out', () => {
+    const back = readPartsCsv(partsCsv([pot, ring, pickup]), fresh);
+    expect(back.problems).toEqual([]);
+    expect(back.parts.map((p) => p.part)).toEqual([pot, ring, pickup]);
+  });
+
+  it('hands no formula to a spreadsheet', () => {
+    const text = partsCsv([ring]);
+    expect(text).not.toMatch(/(^|,)"?[=+]/m);
+    expect(text).toContain(`'=HYPERLINK`);
+  });
+
+  it('takes what was typed by hand: a bare number is from a listing, ± and how it is known may follow', () => {
+    const { parts, problems } = readPartsCsv('kind,name,bushing,body,washer,shaft\npot,By hand,"9,4",24 ±0.2 (calliper),14 (sheet),6 (typical)\n', fresh);
+    expect(problems).toEqual([]);
+    const [one] = parts;
+    expect(one?.part.id).toBe(fresh());
+    expect(one?.part.sizes).toEqual({
+      bushing: { value: 9.4, limit: 1, basis: { kind: 'told' } },
+      body: { value: 24, limit: 0.2, basis: { kind: 'measured', tool: 'calliper' } },
+      washer: { value: 14, limit: 1, basis: { kind: 'sheet', part: fresh() } },
+      shaft: { value: 6, limit: 1, basis: { kind: 'default' } },
+    });
+  });
+
+  it('tells each cell that cannot be by its line and column, and keeps the good lines', () => {
+    const rows = [
+      'kind,name,bushing,slotLength,thread,drawn,gauge',
+      'pot,Good,9.5,,3/8-32,,',
+      'kazoo,Odd,,,,,',
+      'pot,,9.5,,,,',
+      'pot,Word,wide,,,,',
+      'pot,Vast,900,,,,',
+      'pot,Slotted,9.5,28,,,',
+      'pot,Threaded,9.5,,M3,,',
+      'wood screw,Half,,,,,4.5',
+      'plate,Drawn,,,,{broken,',
+    ];
+    const { parts, problems } = readPartsCsv(rows.join('\n'), fresh);
+    expect(parts.map((p) => p.line)).toEqual([2]);
+    expect(problems.map((p) => [p.line, p.column, p.fault])).toEqual([
+      [3, 'kind', 'unknownKind'],
+      [4, 'name', 'noName'],
+      [5, 'bushing', 'notANumber'],
+      [6, 'bushing', 'cannotBe'],
+      [7, 'slotLength', 'notOfThisKind'],
+      [8, 'thread', 'cannotBe'],
+      [9, 'gauge', 'cannotBe'],
+      [10, 'drawn', 'notDrawn'],
+    ]);
+  });
+
+  it('refuses other columns, no table, and a file of 50,000 lines, each in words', () => {
+    const faults = (csv: string): readonly (readonly [string, string])[] => readPartsCsv(csv, fresh).problems.map((p) => [p.column, p.fault]);
+    expect(faults('colour,weight\nred,3\n')).toEqual([['kind', 'noColumn']]);
+    expect(faults('')).toEqual([['kind', 'noTable']]);
+    expect(faults('kind,name,colour\npot,P,red\n')).toEqual([['colour', 'unknownColumn']]);
+    const long = readPartsCsv(`kind,name\n${'pot,P\n'.repeat(50_000)}`, fresh);
+    expect(long.parts).toEqual([]);
+    expect(long.problems).toEqual([{ line: 1, column: '', fault: 'tooManyLines', saw: String(MOST_PART_LINES) }]);
+  });
+});

@@ -1,0 +1,242 @@
+import Papa from 'papaparse';
+import type { Basis, Dimension } from '../measure/index.js';
+import {
+  HARDWARE_KINDS,
+  hardwareRow,
+  isPickup,
+  PICKUP_KINDS,
+  PICKUP_SIZES,
+  SIZE_IDS,
+  SIZES,
+  typicalPickup,
+  type Hardware,
+  type HardwareKind,
+  type Part,
+  type Pickup,
+  type PickupKind,
+  type SizeId,
+  type ThreadId,
+  type TraitId,
+} from '../part/index.js';
+
+const TRAITS: readonly TraitId[] = ['shaftEnd', 'taper', 'form', 'surface', 'fixing', 'headForm', 'wiring'];
+const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'note', 'thread', 'gauge', 'kiloohms'] as const;
+/** The columns of the shelf as a table: what every part has, every size that any kind has, what is chosen from lists, and the drawn rest as JSON. */
+export const PART_COLUMNS: readonly string[] = [...FIRST, ...TRAITS, ...SIZE_IDS, 'drawn'];
+
+/** Most lines of a file that is read; a longer one is refused as a whole. */
+export const MOST_PART_LINES = 5000;
+
+/** A dimension as one cell: value, ± limit, and in brackets how it is known: `9.4 ±0.05 (calliper)`. */
+function cellOf(d: Dimension): string {
+  return `${d.value} ±${d.limit} (${BASIS_WORD[d.basis.kind] ?? (d.basis.kind === 'measured' ? d.basis.tool : 'typical')})`;
+}
+
+const BASIS_WORD: Readonly<Partial<Record<Basis['kind'], string>>> = {
+  sheet: 'sheet',
+  told: 'listing',
+  default: 'typical',
+  planned: 'typical',
+  setting: 'typical',
+};
+
+/** The shelf as RFC 4180 text; text that a spreadsheet would run as a formula is led by an apostrophe. */
+export function partsCsv(parts: readonly Part[]): string {
+  const rows = parts.map((p) => PART_COLUMNS.map((c) => cell(p, c)));
+  return `${Papa.unparse([[...PART_COLUMNS], ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+}
+
+function cell(p: Part, column: string): string {
+  switch (column) {
+    case 'id':
+      return p.id;
+    case 'kind':
+      return p.kind;
+    case 'name':
+      return p.name;
+    case 'price':
+      return String(p.price);
+    case 'lead days':
+      return text(p.leadDays);
+    case 'note':
+      return p.note ?? '';
+    case 'drawn':
+      return drawn(p);
+  }
+  const d = (p.sizes as Readonly<Partial<Record<string, Dimension>>> | undefined)?.[column];
+  if (column in SIZES) return d ? cellOf(d) : '';
+  if (isPickup(p)) return '';
+  if (column === 'thread') return p.thread ?? '';
+  if (column === 'gauge') return text(p.gauge);
+  if (column === 'kiloohms') return text(p.kiloohms);
+  return p.traits[column as TraitId] ?? '';
+}
+
+const text = (n: number | null | undefined): string => (n === null || n === undefined ? '' : String(n));
+
+/** What no plain cell holds: outlines, screw places, coils. */
+function drawn(p: Part): string {
+  if (!isPickup(p)) return p.shape ? JSON.stringify(p.shape) : '';
+  const { levels, screws, poles, leads, strings, colours, coils, coverGround } = p;
+  return JSON.stringify({ levels, screws, poles, leads, strings, colours, coils, coverGround });
+}
+
+export type PartCsvFault =
+  'noTable' | 'noColumn' | 'unknownColumn' | 'tooManyLines' | 'unknownKind' | 'noName' | 'notANumber' | 'cannotBe' | 'notOfThisKind' | 'notDrawn';
+
+/** What is wrong in which line (the header is line 1) and column, and what stood there. */
+export interface PartCsvProblem {
+  readonly line: number;
+  readonly column: string;
+  readonly fault: PartCsvFault;
+  readonly saw: string;
+}
+
+export interface ReadPartsCsv {
+  readonly parts: readonly { readonly line: number; readonly part: Part }[];
+  readonly problems: readonly PartCsvProblem[];
+}
+
+type Row = Readonly<Record<string, string | undefined>>;
+
+/** Parts out of a table with at least kind and name. A row without an id gets one from `freshId`. Never throws: what cannot be is told by line and column. */
+export function readPartsCsv(csv: string, freshId: () => string): ReadPartsCsv {
+  const { data, meta } = Papa.parse<Row>(csv.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    preview: MOST_PART_LINES + 1,
+    transformHeader: (h) => h.trim(),
+  });
+  const fields = meta.fields ?? [];
+  const one = (column: string, fault: PartCsvFault, saw: string): ReadPartsCsv => ({ parts: [], problems: [{ line: 1, column, fault, saw }] });
+  const absent = ['kind', 'name'].find((c) => !fields.includes(c));
+  if (absent !== undefined) return one(absent, data.length === 0 ? 'noTable' : 'noColumn', fields.join(', ').slice(0, 120));
+  if (data.length > MOST_PART_LINES) return one('', 'tooManyLines', String(MOST_PART_LINES));
+  const strange = fields
+    .filter((c) => c !== '' && !PART_COLUMNS.includes(c))
+    .map((c): PartCsvProblem => ({ line: 1, column: c, fault: 'unknownColumn', saw: c }));
+  const rows = data.map((row, i) => readRow(row, i + 2, freshId));
+  return {
+    parts: rows.flatMap((r) => ('part' in r ? [r] : [])),
+    problems: [...strange, ...rows.flatMap((r) => ('problems' in r ? r.problems : []))],
+  };
+}
+
+function readRow(row: Row, line: number, freshId: () => string): { line: number; part: Part } | { problems: readonly PartCsvProblem[] } {
+  const problems: PartCsvProblem[] = [];
+  const get = (c: string): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, '');
+  const wrong: Wrong = (column, fault) => {
+    problems.push({ line, column, fault, saw: get(column).slice(0, 60) });
+    return [];
+  };
+  const whole = (c: string, most: number): number | null => {
+    if (get(c) === '') return null;
+    const n = number(get(c));
+    if (n !== null && Number.isInteger(n) && n >= 0 && n <= most) return n;
+    wrong(c, n === null ? 'notANumber' : 'cannotBe');
+    return null;
+  };
+  const kind = get('kind');
+  if (![...HARDWARE_KINDS, ...PICKUP_KINDS].includes(kind as HardwareKind)) wrong('kind', 'unknownKind');
+  if (get('name') === '') wrong('name', 'noName');
+  if (problems.length > 0) return { problems };
+  const id = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(get('id')) ? get('id').toLowerCase() : freshId();
+  const days = whole('lead days', 1000);
+  const base = {
+    format: 1 as const,
+    id,
+    name: get('name').slice(0, 120),
+    price: whole('price', 100_000_000) ?? 0,
+    ...(days === null ? {} : { leadDays: days }),
+    ...(get('note') === '' ? {} : { note: get('note').slice(0, 500) }),
+  };
+  const sizes = (allowed: readonly SizeId[]): Readonly<Partial<Record<SizeId, Dimension>>> =>
+    Object.fromEntries(
+      SIZE_IDS.flatMap((s): readonly (readonly [SizeId, Dimension])[] => {
+        if (get(s) === '') return [];
+        if (!allowed.includes(s)) return wrong(s, 'notOfThisKind');
+        const d = dimensionOf(get(s), id);
+        const [min, max] = SIZES[s];
+        if (d === null) return wrong(s, 'notANumber');
+        return d.value < min || d.value > max ? wrong(s, 'cannotBe') : [[s, d]];
+      }),
+    );
+  const part = isPickup({ kind })
+    ? pickupOf(kind as PickupKind, base, sizes(PICKUP_SIZES), get('drawn'), wrong)
+    : hardwareOf(kind as HardwareKind, base, sizes(Object.keys(hardwareRow(kind as HardwareKind).sizes) as SizeId[]), get, whole, wrong);
+  return problems.length > 0 ? { problems } : { line, part };
+}
+
+/** Notes what is wrong; nothing comes of that cell. */
+type Wrong = (column: string, fault: PartCsvFault) => readonly never[];
+
+function pickupOf(kind: PickupKind, base: Pick<Part, 'format' | 'id' | 'name' | 'price'>, sizes: Pickup['sizes'], json: string, wrong: Wrong): Pickup {
+  const typical = typicalPickup(kind, base.id, base.name);
+  const more = json === '' ? {} : parsed(json);
+  if (more === null) wrong('drawn', 'notDrawn');
+  return { ...typical, ...(more as Partial<Pickup> | null), ...base, kind, ...(sizes && Object.keys(sizes).length > 0 ? { sizes } : {}) };
+}
+
+function hardwareOf(
+  kind: HardwareKind,
+  base: Pick<Part, 'format' | 'id' | 'name' | 'price'>,
+  sizes: Hardware['sizes'],
+  get: (c: string) => string,
+  whole: (c: string, most: number) => number | null,
+  wrong: Wrong,
+): Hardware {
+  const row = hardwareRow(kind);
+  const traits = TRAITS.flatMap((t): readonly (readonly [TraitId, string])[] => {
+    if (get(t) === '') return [];
+    return row.traits[t]?.includes(get(t)) ? [[t, get(t)]] : wrong(t, row.traits[t] ? 'cannotBe' : 'notOfThisKind');
+  });
+  const thread = get('thread');
+  if (thread !== '' && !row.threads.includes(thread as ThreadId)) wrong('thread', row.threads.length > 0 ? 'cannotBe' : 'notOfThisKind');
+  const shape = get('drawn') === '' ? null : parsed(get('drawn'));
+  if (shape === null && get('drawn') !== '') wrong('drawn', 'notDrawn');
+  const ohms = get('kiloohms') === '' ? null : number(get('kiloohms'));
+  if (ohms === null && get('kiloohms') !== '') wrong('kiloohms', 'notANumber');
+  return {
+    ...base,
+    kind,
+    sizes,
+    traits: Object.fromEntries(traits),
+    thread: thread === '' ? null : (thread as ThreadId),
+    gauge: row.gauge ? whole('gauge', 24) : null,
+    kiloohms: ohms,
+    shape: shape as Hardware['shape'],
+  };
+}
+
+function parsed(json: string): object | null {
+  try {
+    const value: unknown = JSON.parse(json);
+    return typeof value === 'object' && value !== null && !Array.isArray(value) ? value : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Limits of what is typed without one, mm: a calliper's, and a listing's [trade: docs/trade.md, Tools]. */
+const CALLIPER = 0.05;
+const LISTING = 1;
+
+function dimensionOf(cell: string, part: string): Dimension | null {
+  const m = /^(\S+)\s*(?:±\s*(\S+))?\s*(?:\((.*)\))?$/.exec(cell);
+  const value = m?.[1] === undefined ? null : number(m[1]);
+  if (!m || value === null) return null;
+  const basis = basisOf(m[3]?.trim() ?? 'listing', part);
+  const limit = m[2] === undefined ? (basis.kind === 'measured' ? CALLIPER : LISTING) : number(m[2]);
+  return limit === null || limit < 0 || limit > 50 ? null : { value, limit, basis };
+}
+
+function basisOf(word: string, part: string): Basis {
+  if (word === 'sheet') return { kind: 'sheet', part };
+  if (word === 'listing') return { kind: 'told' };
+  return word === 'typical' || word === '' ? { kind: 'default' } : { kind: 'measured', tool: word.slice(0, 80) };
+}
+
+function number(text: string): number | null {
+  const value = Number(text.replace(',', '.'));
+  return text === '' || !Number.isFinite(value) ? null : value;
+}

@@ -1,0 +1,84 @@
+import { isMeasured } from '../measure/index.js';
+import { bounds, roundedRectangle, type Outline } from '../shape/index.js';
+import {
+  HARDWARE_KINDS,
+  hardwareRow,
+  partProblems,
+  PICKUP_KINDS,
+  replacementOf,
+  SIZES,
+  typicalHardware,
+  typicalPickup,
+  type Hardware,
+  type SizeId,
+} from './index.js';
+
+const eight: Outline = {
+  vertices: [
+    [0, 0],
+    [10, 10],
+    [10, 0],
+    [0, 10],
+  ].map(([x, y]) => ({ x: x!, y: y!, bulge: 0 })),
+};
+const plate = (outline: Outline, opening: Outline): Hardware => {
+  const drawn = (o: Outline) => ({ outline: o, limit: 0.1, basis: { kind: 'told' as const } });
+  return { ...typicalHardware('plate', 'p', 'Plate'), shape: { outline: drawn(outline), openings: [{ id: 'window', shape: drawn(opening) }], screws: [] } };
+};
+
+describe('a part as it usually is', () => {
+  it('is never good enough to cut on', () => {
+    for (const kind of HARDWARE_KINDS)
+      for (const d of Object.values(typicalHardware(kind, 'x', kind).sizes)) expect(isMeasured(d!)).withContext(kind).toBeFalse();
+    for (const kind of PICKUP_KINDS) {
+      const p = typicalPickup(kind, 'x', kind);
+      const all = [p.poles.spacing, p.screws.lowest, ...p.levels.map((l) => l.lowest), ...p.levels.flatMap((l) => l.shapes)];
+      for (const d of all) expect(isMeasured(d)).withContext(kind).toBeFalse();
+    }
+  });
+
+  it('lies within what can be at all', () => {
+    for (const kind of HARDWARE_KINDS) {
+      const part = typicalHardware(kind, 'x', kind, 6);
+      for (const [id, d] of Object.entries(part.sizes)) {
+        const [min, max] = SIZES[id as SizeId];
+        expect(d!.value).withContext(`${kind} ${id}`).toBeGreaterThanOrEqual(min);
+        expect(d!.value).withContext(`${kind} ${id}`).toBeLessThanOrEqual(max);
+        expect(Object.keys(hardwareRow(kind).sizes)).toContain(id);
+      }
+    }
+  });
+
+  it('of a two-coil kind has ears beyond its base and points below its ears', () => {
+    const p = typicalPickup('humbucker', 'x', 'two coils');
+    const [base, ears] = ['base', 'ears'].map((id) => p.levels.find((l) => l.id === id)!);
+    const over = (l: typeof base): number => bounds(l!.shapes.map((s) => s.outline)).maxX * 2;
+    expect(over(base)).toBeCloseTo(69.5, 6);
+    expect(over(ears)).toBeCloseTo(84, 6);
+    expect(p.screws.lowest.value).toBeGreaterThan(ears!.lowest.value);
+    expect(ears!.lowest.value).toBeGreaterThan(base!.lowest.value);
+  });
+});
+
+describe('what cannot be of a part', () => {
+  it('is an outline that crosses itself', () => {
+    expect(partProblems(plate(eight, roundedRectangle(2, 2, 0)), {})).toEqual([{ kind: 'crossesItself', outline: 'outline' }]);
+  });
+
+  it('is an opening that breaks through the edge', () => {
+    expect(partProblems(plate(roundedRectangle(40, 20, 2), roundedRectangle(30, 22, 2)), {})).toEqual([{ kind: 'openingOutside', opening: 'window' }]);
+    expect(partProblems(plate(roundedRectangle(40, 20, 2), roundedRectangle(30, 12, 2)), {})).toEqual([]);
+  });
+
+  it('is a replacement that leads back to itself, or to nothing', () => {
+    const a = { ...typicalHardware('pot', 'a', 'A'), replacedBy: 'b' };
+    const b = { ...typicalHardware('pot', 'b', 'B'), replacedBy: 'c' };
+    const c = typicalHardware('pot', 'c', 'C');
+    expect(partProblems({ ...c, replacedBy: 'c' }, { c })).toEqual([{ kind: 'replacesItself', chain: ['c', 'c'] }]);
+    expect(partProblems({ ...c, replacedBy: 'a' }, { a, b, c })).toEqual([{ kind: 'replacesItself', chain: ['c', 'a', 'b', 'c'] }]);
+    expect(partProblems({ ...c, replacedBy: 'gone' }, { c })).toEqual([{ kind: 'noSuchReplacement', part: 'gone' }]);
+    expect(partProblems(a, { a, b, c })).toEqual([]);
+    expect(replacementOf('a', { a, b, c })).toBe('c');
+    expect(() => replacementOf('a', { a, b: { ...b, replacedBy: 'a' } })).toThrowError(RangeError);
+  });
+});

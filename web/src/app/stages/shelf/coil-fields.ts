@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, model, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import type { Coil } from '@rinnovo/core/part';
+
+const NUMBERS = [
+  { key: 'ohms', label: 'Ω', most: 1_000_000 },
+  { key: 'henry', label: 'H', most: 100 },
+  { key: 'picofarad', label: 'pF', most: 100_000 },
+  { key: 'wireGauge', label: 'wire gauge', most: 50 },
+] as const;
+
+/** The coils of a pickup, as the meter or the sheet tells them; what is not known stays empty. */
+@Component({
+  selector: 'rn-coil-fields',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (c of coils(); track $index) {
+      <div class="coil" role="group" [attr.aria-label]="'Coil ' + ($index + 1)">
+        <label>Name<input type="text" maxlength="40" [value]="c.name" (change)="put($index, { name: text($event) || 'coil' })" /></label>
+        @for (n of numbers; track n.key) {
+          <label>{{ n.label }}<input inputmode="decimal" [value]="c[n.key] ?? ''" (change)="number($index, n.key, n.most, $event)" /></label>
+        }
+        <label
+          >Wound
+          <select (change)="put($index, { winding: winding(text($event)) })">
+            <option value="" [selected]="c.winding === null">not known</option>
+            <option value="clockwise" [selected]="c.winding === 'clockwise'">clockwise</option>
+            <option value="anticlockwise" [selected]="c.winding === 'anticlockwise'">anticlockwise</option>
+          </select>
+        </label>
+        <label
+          >To the strings
+          <select (change)="put($index, { magnet: magnet(text($event)) })">
+            <option value="" [selected]="c.magnet === null">not known</option>
+            <option value="north" [selected]="c.magnet === 'north'">north</option>
+            <option value="south" [selected]="c.magnet === 'south'">south</option>
+          </select>
+        </label>
+        <button matButton type="button" (click)="remove($index)" [attr.aria-label]="'Take coil ' + ($index + 1) + ' away'">Away</button>
+      </div>
+    }
+    <p><button matButton="outlined" type="button" [disabled]="coils().length > 7" (click)="add()">Add a coil</button></p>
+    @if (wrong()) {
+      <p class="problem" role="alert">{{ wrong() }}</p>
+    }
+  `,
+  styles: `
+    .coil {
+      display: grid;
+      grid-template-columns: 7rem repeat(4, minmax(4.5rem, 1fr)) repeat(2, 8.5rem) auto;
+      gap: 0.5rem;
+      align-items: end;
+    }
+    label {
+      display: grid;
+      font-size: 0.875rem;
+      color: var(--rn-ink-soft);
+    }
+    input {
+      width: 100%;
+    }
+  `,
+})
+export class CoilFields {
+  readonly coils = model.required<readonly Coil[]>();
+  protected readonly numbers = NUMBERS;
+  protected readonly wrong = signal<string | null>(null);
+
+  protected text(event: Event): string {
+    return (event.target as HTMLInputElement | HTMLSelectElement).value.trim();
+  }
+
+  protected winding(text: string): Coil['winding'] {
+    return text === 'clockwise' || text === 'anticlockwise' ? text : null;
+  }
+
+  protected magnet(text: string): Coil['magnet'] {
+    return text === 'north' || text === 'south' ? text : null;
+  }
+
+  protected number(index: number, key: (typeof NUMBERS)[number]['key'], most: number, event: Event): void {
+    const text = this.text(event);
+    const value = Number(text.replace(',', '.'));
+    const good = text === '' || (Number.isFinite(value) && value > 0 && value <= most && (key !== 'wireGauge' || (Number.isInteger(value) && value >= 30)));
+    this.wrong.set(good ? null : `‘${text}’ cannot be: more than 0 and at most ${most}`);
+    if (good) this.put(index, { [key]: text === '' ? null : value });
+  }
+
+  protected put(index: number, change: Partial<Coil>): void {
+    this.coils.update((all) => all.map((c, i) => (i === index ? { ...c, ...change } : c)));
+  }
+
+  protected remove(index: number): void {
+    this.coils.update((all) => all.filter((_, i) => i !== index));
+  }
+
+  protected add(): void {
+    const name = ['first', 'second'][this.coils().length] ?? `coil ${this.coils().length + 1}`;
+    this.coils.update((all) => [...all, { name, ohms: null, henry: null, picofarad: null, wireGauge: null, winding: null, magnet: null }]);
+  }
+}

@@ -1,0 +1,75 @@
+import type { Dimension } from '@rinnovo/core/measure';
+import {
+  hardwareRow,
+  isPickup,
+  PICKUP_FIELD_IDS,
+  PICKUP_FIELDS,
+  PICKUP_SIZES,
+  pickupWithSizes,
+  SIZES,
+  sizesOfPickup,
+  type Part,
+  type PickupField,
+  type SizeId,
+} from '@rinnovo/core/part';
+import { PICKUP_FIELD_WORDS, SIZE_WORDS } from '@rinnovo/words';
+import type { SizeField } from './size-fields';
+
+/** Every size that a part of this kind can have, with what is known of it. */
+export function fieldsOf(part: Part): readonly SizeField[] {
+  if (!isPickup(part)) {
+    const ids = Object.keys(hardwareRow(part.kind).sizes) as SizeId[];
+    return ids.map((key) => ({ key, label: SIZE_WORDS[key], range: SIZES[key], known: part.sizes[key] ?? null, optional: true }));
+  }
+  const known = sizesOfPickup(part);
+  const may = (id: PickupField): boolean => (PICKUP_SIZES as readonly string[]).includes(id);
+  return PICKUP_FIELD_IDS.filter((id) => known[id] ?? may(id)).map((key) => ({
+    key,
+    label: PICKUP_FIELD_WORDS[key],
+    range: PICKUP_FIELDS[key],
+    known: known[key] ?? null,
+    optional: may(key),
+  }));
+}
+
+/** A part with some sizes told anew; null takes one away. */
+export function withTold(part: Part, told: Readonly<Record<string, Dimension | null>>): Part {
+  if (isPickup(part)) return pickupWithSizes(part, told);
+  const sizes = Object.entries({ ...part.sizes, ...told }).filter((e): e is [SizeId, Dimension] => e[1] !== null);
+  return { ...part, sizes: Object.fromEntries(sizes) };
+}
+
+/** Lines of text as rows; what cannot be read is told by its line. */
+export type ReadLines<T> = { readonly ok: true; readonly rows: readonly T[] } | { readonly ok: false; readonly problem: string };
+
+/** Screw places as lines: across, along, gauge: `-41 18.5 3`. */
+export function readScrews(text: string): ReadLines<{ readonly x: number; readonly y: number; readonly gauge: number }> {
+  return readLines(text, (line) => {
+    const m = /^(-?[\d.,]+)\s+(-?[\d.,]+)\s+#?(\d{1,2})$/.exec(line);
+    if (!m) return null;
+    const [x, y, gauge] = [m[1], m[2], m[3]].map((n) => Number((n ?? '').replace(',', '.')));
+    const inReach = [x, y].every((n) => n !== undefined && Math.abs(n) <= 2000);
+    return x !== undefined && y !== undefined && gauge !== undefined && inReach && gauge <= 24 ? { x, y, gauge } : null;
+  });
+}
+
+/** Leads as lines: `red: start of the first coil`. */
+export function readLeads(text: string): ReadLines<{ readonly colour: string; readonly is: string }> {
+  return readLines(text, (line) => {
+    const at = line.indexOf(':');
+    const [colour, is] = [line.slice(0, at).trim(), line.slice(at + 1).trim()];
+    return at > 0 && colour.length <= 40 && is !== '' && is.length <= 80 ? { colour, is } : null;
+  });
+}
+
+function readLines<T>(text: string, read: (line: string) => T | null): ReadLines<T> {
+  const rows: T[] = [];
+  for (const [i, raw] of text.split('\n').entries()) {
+    const line = raw.trim();
+    if (line === '') continue;
+    const row = read(line);
+    if (row === null) return { ok: false, problem: `Line ${i + 1}, ‘${line.slice(0, 40)}’, cannot be read` };
+    rows.push(row);
+  }
+  return { ok: true, rows };
+}

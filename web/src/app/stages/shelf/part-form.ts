@@ -1,0 +1,210 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import { part as partSchema } from '@rinnovo/contract';
+import {
+  COVER_GROUNDS,
+  hardwareRow,
+  isPickup,
+  partProblems,
+  type Coil,
+  type CoverGround,
+  type Hardware,
+  type Part,
+  type PartShape,
+  type Pickup,
+  type Shelf,
+  type ThreadId,
+  type TraitId,
+} from '@rinnovo/core/part';
+import { PART_KIND_WORDS, partProblemText, TRAIT_WORDS } from '@rinnovo/words';
+import { attempt } from '../../ui/attempt';
+import { askOutline } from '../../ui/outline/ask-outline';
+import { same } from '../../ui/same';
+import { ShelfCommands } from '../../state/shelf-commands';
+import { CoilFields } from './coil-fields';
+import { WAYS, type Way } from './known-by';
+import { fieldsOf, readLeads, readScrews, withTold } from './part-fields';
+import { SizeFields } from './size-fields';
+
+/** Everything that is known of one part, typed once. Nothing is kept until it can be kept whole, and nothing typed is lost. */
+@Component({
+  selector: 'rn-part-form',
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, SizeFields, CoilFields],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './part-form.html',
+  styleUrl: './part-form.scss',
+})
+export class PartForm {
+  /** As it stands on the shelf, or as it is begun. */
+  readonly part = input.required<Part>();
+  /** The version that was read; null for a part that is new. */
+  readonly version = input.required<number | null>();
+  readonly shelf = input.required<Shelf>();
+  readonly kept = output<string>();
+  readonly given = output();
+
+  private readonly commands = inject(ShelfCommands);
+  private readonly dialog = inject(MatDialog);
+  private readonly sizes = viewChild.required(SizeFields);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
+  protected readonly ways = WAYS;
+  protected readonly grounds = COVER_GROUNDS;
+  protected readonly way = signal<Way>('calliper');
+  protected readonly said = signal('');
+
+  private readonly settled = computed(() => this.part(), { equal: same });
+  protected readonly name = linkedSignal(() => this.settled().name);
+  protected readonly price = linkedSignal(() => (this.settled().price / 100).toFixed(2));
+  protected readonly leadDays = linkedSignal(() => String(this.settled().leadDays ?? ''));
+  protected readonly replacedBy = linkedSignal(() => this.settled().replacedBy ?? null);
+  protected readonly note = linkedSignal(() => this.settled().note ?? '');
+  protected readonly traits = linkedSignal<Hardware['traits']>(() => this.hardware()?.traits ?? {});
+  protected readonly thread = linkedSignal<ThreadId | null>(() => this.hardware()?.thread ?? null);
+  protected readonly gauge = linkedSignal(() => String(this.hardware()?.gauge ?? ''));
+  protected readonly kiloohms = linkedSignal(() => String(this.hardware()?.kiloohms ?? ''));
+  protected readonly shape = linkedSignal<PartShape | null>(() => this.hardware()?.shape ?? null);
+  protected readonly screws = linkedSignal(() => (this.hardware()?.shape?.screws ?? []).map((s) => `${s.x} ${s.y} ${s.gauge}`).join('\n'));
+  protected readonly leads = linkedSignal(() => String(this.pickup()?.leads ?? ''));
+  protected readonly strings = linkedSignal(() => String(this.pickup()?.strings ?? ''));
+  protected readonly colours = linkedSignal(() => (this.pickup()?.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('\n'));
+  protected readonly coils = linkedSignal<readonly Coil[]>(() => this.pickup()?.coils ?? []);
+  protected readonly coverGround = linkedSignal<CoverGround | null>(() => this.pickup()?.coverGround ?? null);
+  private readonly levels = linkedSignal(() => this.pickup()?.levels ?? []);
+
+  protected readonly hardware = computed(() => {
+    const p = this.settled();
+    return isPickup(p) ? null : p;
+  });
+  protected readonly pickup = computed(() => {
+    const p = this.settled();
+    return isPickup(p) ? p : null;
+  });
+  protected readonly kindWord = computed(() => PART_KIND_WORDS[this.settled().kind]);
+  protected readonly fields = computed(() => fieldsOf(this.settled()), { equal: same });
+  protected readonly row = computed(() => {
+    const h = this.hardware();
+    return h ? hardwareRow(h.kind) : null;
+  });
+  protected readonly choices = computed(() =>
+    (Object.entries(this.row()?.traits ?? {}) as [TraitId, readonly string[]][]).map(([id, words]) => ({ id, label: TRAIT_WORDS[id], words })),
+  );
+  protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
+  protected readonly levelIds = computed(() => this.levels().map((l) => l.id));
+  protected readonly isPot = computed(() => ['pot', 'push-pull pot'].includes(this.settled().kind));
+
+  protected text(event: Event): string {
+    return (event.target as HTMLInputElement | HTMLTextAreaElement).value;
+  }
+
+  protected choose(id: TraitId, word: string | null): void {
+    this.traits.update((t) => {
+      const { [id]: _, ...rest } = t;
+      return word === null ? rest : { ...rest, [id]: word };
+    });
+  }
+
+  protected async draw(): Promise<void> {
+    const drawn = await askOutline(this.dialog, { what: this.name(), at: { x: 0, y: 0 } });
+    if (drawn) this.shape.update((s) => ({ openings: [], screws: [], ...s, outline: drawn }));
+  }
+
+  protected async cutOut(): Promise<void> {
+    const id = `opening ${(this.shape()?.openings.length ?? 0) + 1}`;
+    const drawn = await askOutline(this.dialog, { what: id, at: { x: 0, y: 0 } });
+    if (drawn) this.shape.update((s) => s && { ...s, openings: [...s.openings, { id, shape: drawn }] });
+  }
+
+  protected closeUp(id: string): void {
+    this.shape.update((s) => s && { ...s, openings: s.openings.filter((o) => o.id !== id) });
+  }
+
+  /** The outline of a level anew, from a tracing or from sizes. */
+  protected async trace(id: string): Promise<void> {
+    const drawn = await askOutline(this.dialog, { what: `${this.name()}, ${id}`, at: { x: 0, y: 0 } });
+    if (drawn) this.levels.update((all) => all.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    if (this.busy()) return;
+    this.said.set('');
+    this.problem.set(null);
+    const next = this.read();
+    if (next === null) return;
+    const problems = partProblems(next, this.shelf());
+    const invalid = partSchema.validate(next, { convert: false }).error;
+    if (problems.length > 0 || invalid) {
+      this.problem.set([...problems.map(partProblemText), ...(invalid ? [invalid.message] : [])].join(' '));
+      return;
+    }
+    if (await this.attempt.run(() => this.commands.keep(next, this.version()))) {
+      this.said.set('Kept');
+      this.kept.emit(next.id);
+    }
+  }
+
+  /** The part as it is typed; null when something cannot be, which is then said. */
+  private read(): Part | null {
+    const told = this.sizes().told(this.way());
+    const refuse = (why: string): null => {
+      this.problem.set(why);
+      return null;
+    };
+    if (told === null) return refuse('A size cannot be read: it is marked above.');
+    if (this.name().trim() === '') return refuse('A part needs a name.');
+    const price = whole(this.price().replace(',', '.'), 1_000_000, 100);
+    if (price === null) return refuse(`‘${this.price()}’ is no price.`);
+    const days = this.leadDays().trim() === '' ? null : whole(this.leadDays(), 1000);
+    if (days === null && this.leadDays().trim() !== '') return refuse(`‘${this.leadDays()}’ is no number of days.`);
+    const said = { name: this.name().trim(), price, leadDays: days, replacedBy: this.replacedBy(), note: this.note().trim() };
+    const h = this.hardware();
+    const rest = h ? this.hardwareRead(h, refuse) : this.pickupRead(refuse);
+    return rest && withTold({ ...rest, ...said }, told);
+  }
+
+  private hardwareRead(h: Hardware, refuse: (why: string) => null): Hardware | null {
+    const gauge = this.gauge().trim() === '' ? null : whole(this.gauge(), 24);
+    if (gauge === null && this.gauge().trim() !== '') return refuse(`‘${this.gauge()}’ is no screw gauge: 0 to 24.`);
+    const kiloohms = this.kiloohms().trim() === '' ? null : Number(this.kiloohms().replace(',', '.'));
+    if (kiloohms !== null && !(kiloohms > 0 && kiloohms <= 10_000)) return refuse(`‘${this.kiloohms()}’ kΩ cannot be.`);
+    const screws = readScrews(this.screws());
+    if (!screws.ok) return refuse(`Screw places: ${screws.problem}.`);
+    const shape = this.shape();
+    if (!shape && screws.rows.length > 0) return refuse('Screw places need an outline to lie in.');
+    return { ...h, traits: this.traits(), thread: this.thread(), gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
+  }
+
+  private pickupRead(refuse: (why: string) => null): Pickup | null {
+    const p = this.pickup();
+    if (!p) return null;
+    const leads = whole(this.leads(), 20);
+    if (leads === null) return refuse(`‘${this.leads()}’ is no number of leads.`);
+    const strings = this.strings().trim() === '' ? null : whole(this.strings(), 12);
+    if (this.strings().trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${this.strings()}’ strings cannot be.`);
+    const colours = readLeads(this.colours());
+    if (!colours.ok) return refuse(`Colours of the leads: ${colours.problem}.`);
+    const { strings: _s, coverGround: _g, ...rest } = p;
+    const ground = this.coverGround();
+    return {
+      ...rest,
+      levels: this.levels(),
+      leads,
+      colours: colours.rows,
+      coils: this.coils(),
+      ...(strings === null ? {} : { strings }),
+      ...(ground === null ? {} : { coverGround: ground }),
+    };
+  }
+}
+
+/** A whole number from 0 to a limit, of the text times a factor; null for anything else. */
+function whole(text: string, most: number, factor = 1): number | null {
+  const n = Math.round(Number(text) * factor * 1e6) / 1e6;
+  return text.trim() !== '' && Number.isInteger(n) && n >= 0 && n <= most * factor ? n : null;
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, viewChildren } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Dimension } from '@rinnovo/core/measure';
+import { limitText, partBasisText } from '@rinnovo/words';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+import { fieldText } from '../../ui/number-fields';
+import { same } from '../../ui/same';
+import { knownBy, type Way } from './known-by';
+
+/** A size that can be typed: what it is called, what can be, what is known of it. */
+export interface SizeField {
+  readonly key: string;
+  readonly label: string;
+  readonly range: readonly [number, number];
+  readonly known: Dimension | null;
+  /** It may be left empty. */
+  readonly optional: boolean;
+}
+
+/** Sizes with how each is known; what is typed anew is known by the way that was chosen for it. */
+@Component({
+  selector: 'rn-size-fields',
+  imports: [LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (f of rows(); track f.key) {
+      <rn-length-field
+        [label]="f.label"
+        [text]="texts()[f.key] ?? ''"
+        (textChange)="set(f.key, $event)"
+        [min]="f.range[0]"
+        [max]="f.range[1]"
+        [note]="f.note"
+        [refusal]="refusals()[f.key] ?? null"
+        [attr.data-size]="f.key"
+        [class.typical]="f.typical"
+      />
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+      gap: 0 0.75rem;
+    }
+    .typical {
+      --mat-form-field-filled-input-text-color: var(--rn-ink-soft);
+    }
+  `,
+})
+export class SizeFields {
+  readonly fields = input.required<readonly SizeField[]>();
+  readonly part = input.required<string>();
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly inputs = viewChildren(LengthField);
+  protected readonly rows = computed(() =>
+    this.fields().map((f) => ({
+      ...f,
+      typical: f.known?.basis.kind === 'default',
+      note: f.known ? `±${limitText(f.known.limit, this.unit())}, ${partBasisText(f.known.basis)}` : 'not known',
+    })),
+  );
+  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, f.known ? fieldText(f.known.value, this.unit()) : ''])), {
+    equal: same,
+  });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+  /** Fields that were left empty and may not be. */
+  protected readonly refusals = linkedSignal<Readonly<Record<string, string>>>(() => {
+    this.shown();
+    return {};
+  });
+
+  protected set(key: string, text: string): void {
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  /** What was told anew: a dimension, or null for one that was emptied; null as a whole while something typed cannot be. */
+  told(way: Way): Readonly<Record<string, Dimension | null>> | null {
+    const out: Record<string, Dimension | null> = {};
+    const empty: Record<string, string> = {};
+    let good = true;
+    this.fields().forEach((f, i) => {
+      const text = (this.texts()[f.key] ?? '').trim();
+      if (text === (this.shown()[f.key] ?? '')) return;
+      const value = this.inputs()[i]?.value() ?? null;
+      if (text === '' && f.optional) out[f.key] = null;
+      else if (text === '') empty[f.key] = 'A part of this kind needs it';
+      else if (value === null) good = false;
+      else out[f.key] = knownBy(way, value, this.part());
+    });
+    this.refusals.set(empty);
+    return good && Object.keys(empty).length === 0 ? out : null;
+  }
+}

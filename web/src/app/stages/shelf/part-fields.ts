@@ -35,7 +35,8 @@ export function fieldsOf(part: Part): readonly SizeField[] {
 /** A part with some sizes told anew; null takes one away. */
 export function withTold(part: Part, told: Readonly<Record<string, Dimension | null>>): Part {
   if (isPickup(part)) return pickupWithSizes(part, told);
-  const sizes = Object.entries({ ...part.sizes, ...told }).filter((e): e is [SizeId, Dimension] => e[1] !== null);
+  const all: Readonly<Record<string, Dimension | null>> = { ...part.sizes, ...told };
+  const sizes = Object.entries(all).filter(([, d]) => d !== null);
   return { ...part, sizes: Object.fromEntries(sizes) };
 }
 
@@ -47,9 +48,9 @@ export function readScrews(text: string): ReadLines<{ readonly x: number; readon
   return readLines(text, (line) => {
     const m = /^(-?[\d.,]+)\s+(-?[\d.,]+)\s+#?(\d{1,2})$/.exec(line);
     if (!m) return null;
-    const [x, y, gauge] = [m[1], m[2], m[3]].map((n) => Number((n ?? '').replace(',', '.')));
-    const inReach = [x, y].every((n) => n !== undefined && Math.abs(n) <= 2000);
-    return x !== undefined && y !== undefined && gauge !== undefined && inReach && gauge <= 24 ? { x, y, gauge } : null;
+    const mm = (text: string | undefined): number => Number((text ?? '').replace(',', '.'));
+    const place = { x: mm(m[1]), y: mm(m[2]), gauge: mm(m[3]) };
+    return Math.abs(place.x) <= 2000 && Math.abs(place.y) <= 2000 && place.gauge <= 24 ? place : null;
   });
 }
 

@@ -104,7 +104,7 @@ export class PartForm {
 
   protected choose(id: TraitId, word: string | null): void {
     this.traits.update((t) => {
-      const { [id]: _, ...rest } = t;
+      const rest = Object.fromEntries(Object.entries(t).filter(([key]) => key !== id));
       return word === null ? rest : { ...rest, [id]: word };
     });
   }
@@ -189,17 +189,26 @@ export class PartForm {
     if (this.strings().trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${this.strings()}’ strings cannot be.`);
     const colours = readLeads(this.colours());
     if (!colours.ok) return refuse(`Colours of the leads: ${colours.problem}.`);
-    const { strings: _s, coverGround: _g, ...rest } = p;
+    const known: { strings?: number; coverGround?: CoverGround } = {};
+    if (strings !== null) known.strings = strings;
     const ground = this.coverGround();
-    return {
-      ...rest,
+    if (ground !== null) known.coverGround = ground;
+    const { format, id, kind, name, price, screws, poles, sizes } = p;
+    const rest = {
+      format,
+      id,
+      kind,
+      name,
+      price,
+      screws,
+      poles,
+      ...(sizes ? { sizes } : {}),
       levels: this.levels(),
       leads,
       colours: colours.rows,
       coils: this.coils(),
-      ...(strings === null ? {} : { strings }),
-      ...(ground === null ? {} : { coverGround: ground }),
     };
+    return { ...rest, ...known };
   }
 }
 

@@ -1,4 +1,4 @@
-import { HttpTestingController } from '@angular/common/http/testing';
+import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -48,7 +48,7 @@ describe('the part shelf', () => {
   const names = (f: ComponentFixture<unknown>): readonly string[] =>
     [...host(f).querySelectorAll('.list li a .name')].map((e) => e.firstChild?.textContent ?? '');
   const press = (f: ComponentFixture<unknown>, text: string): void => {
-    const button = [...host(f).querySelectorAll('button')].find((b) => b.textContent?.trim().startsWith(text));
+    const button = [...host(f).querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(text));
     if (!button) throw new Error(`no button ${text}`);
     button.click();
   };
@@ -107,7 +107,7 @@ describe('the part shelf', () => {
 
   it('begins a part as such parts usually are, marked as not measured', async () => {
     const f = await open();
-    f.componentInstance['begin']('humbucker');
+    f.componentInstance.begin('humbucker');
     await settle(f);
     expect(host(f).querySelector('.typical')?.textContent).toContain('not measured');
     expect(host(f).querySelector('rn-part-drawing svg')).not.toBeNull();

@@ -131,7 +131,7 @@ export class ShelfPage {
     return this.kinds.filter((k) => k.group === group);
   }
 
-  protected begin(kind: Part['kind']): void {
+  begin(kind: Part['kind']): void {
     const id = crypto.randomUUID();
     const name = PART_KIND_WORDS[kind];
     this.draft.set(isPickup({ kind }) ? typicalPickup(kind as (typeof PICKUP_KINDS)[number], id, name) : typicalHardware(kind as Hardware['kind'], id, name));

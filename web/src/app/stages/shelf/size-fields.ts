@@ -80,15 +80,15 @@ export class SizeFields {
     const out: Record<string, Dimension | null> = {};
     const empty: Record<string, string> = {};
     let good = true;
-    this.fields().forEach((f, i) => {
+    for (const [i, f] of this.fields().entries()) {
       const text = (this.texts()[f.key] ?? '').trim();
-      if (text === (this.shown()[f.key] ?? '')) return;
+      if (text === (this.shown()[f.key] ?? '')) continue;
       const value = this.inputs()[i]?.value() ?? null;
       if (text === '' && f.optional) out[f.key] = null;
       else if (text === '') empty[f.key] = 'A part of this kind needs it';
       else if (value === null) good = false;
       else out[f.key] = knownBy(way, value, this.part());
-    });
+    }
     this.refusals.set(empty);
     return good && Object.keys(empty).length === 0 ? out : null;
   }

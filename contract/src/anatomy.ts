@@ -4,6 +4,7 @@ import type {
   Anatomy,
   Body,
   Cavity,
+  Change,
   Distance,
   Edge,
   FeatureOutline,
@@ -51,12 +52,15 @@ const cavity = Joi.object<Loose<Cavity>, true>({
   pockets: Joi.array().items(pocket).min(1).max(200).unique('id').required(),
   hiddenBy: localId.allow(null).required(),
   condition: condition.required(),
+  part: uuid.allow(null),
 });
+
+export const holeKind = Joi.string().valid('screw', 'string', 'stud', 'pot', 'switch', 'jack', 'tuner', 'wire', 'other');
 
 const hole = Joi.object<Loose<Hole>, true>({
   id: localId.required(),
   name: text.required(),
-  kind: Joi.string().valid('screw', 'string', 'stud', 'pot', 'switch', 'jack', 'tuner', 'wire', 'other').required(),
+  kind: holeKind.required(),
   face: Joi.string().valid('top', 'back', 'side', 'headstock front', 'headstock back', 'fingerboard').required(),
   frame: localId.required(),
   at: point.required(),
@@ -68,6 +72,7 @@ const hole = Joi.object<Loose<Hole>, true>({
   basis: basis.required(),
   hiddenBy: localId.allow(null).required(),
   condition: condition.required(),
+  part: uuid.allow(null),
 });
 
 const insert = Joi.object<Loose<Insert>, true>({
@@ -97,6 +102,20 @@ const plate = Joi.object<Loose<Plate>, true>({
   screws: Joi.array().items(plateScrew).max(100).required(),
   kind: Joi.string().valid('plate', 'guard', 'ring', 'bridge', 'tailpiece', 'tremolo', 'other').required(),
   condition: condition.required(),
+  part: uuid.allow(null),
+});
+
+const is = (kind: Change['kind']): Joi.StringSchema => Joi.string().valid(kind).required();
+
+/** One thing done to an instrument. */
+export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>().conditional('.kind', {
+  switch: [
+    { is: 'fitPart', then: Joi.object({ kind: is('fitPart'), position: localId.required(), part: uuid.allow(null).required() }) },
+    { is: 'fitHardware', then: Joi.object({ kind: is('fitHardware'), feature: localId.required(), part: uuid.allow(null).required() }) },
+    { is: 'addPockets', then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required() }) },
+    { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
+  ],
+  otherwise: Joi.object({ kind: is('setInsert'), plate: localId.required(), opening: localId.required(), fitted: Joi.boolean().required() }),
 });
 
 const position = Joi.object<Loose<PickupPosition>, true>({

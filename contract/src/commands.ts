@@ -165,6 +165,8 @@ const seen = Joi.array()
 /** Choose a remedy: what was on the screen goes along, so that the server can say when it sees something else. */
 export interface ChooseRemedy {
   readonly job: string;
+  /** The choice of the plan that it is a way out of. */
+  readonly choice: string;
   readonly planVersion: number;
   readonly revision: number;
   readonly option: string;
@@ -173,6 +175,7 @@ export interface ChooseRemedy {
 }
 export const chooseRemedy = Joi.object<Loose<ChooseRemedy>, true>({
   job: uuid.required(),
+  choice: localId.required(),
   planVersion: count.max(1_000_000).required(),
   revision: count.max(1_000_000).required(),
   option: Joi.string().max(120).required(),

@@ -1,10 +1,12 @@
 import type { Loose } from './loose.js';
-import type { Plan, PlannedPocket, PlannedRoute } from '@rinnovo/core/check';
+import type { Choice, HardwareChoice, PickupChoice, PlaceRef, Plan, PlannedPocket, PlannedRoute } from '@rinnovo/core/check';
+import { HOLE_FACES } from '@rinnovo/core/instrument';
 import type { Wish } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
-import { outline, placement } from './shapes.js';
+import { change, holeKind } from './anatomy.js';
+import { outline, placement, point } from './shapes.js';
 
 const plannedPocket = Joi.object<Loose<PlannedPocket>, true>({
   id: localId.required(),
@@ -18,13 +20,54 @@ const route = Joi.object<Loose<PlannedRoute>, true>({
   pockets: Joi.array().items(plannedPocket).min(1).max(50).unique('id').required(),
 });
 
-export const plan = Joi.object<Loose<Plan>, true>({
-  format: Joi.number().valid(1).required(),
-  position: localId.required(),
+/** What every choice has. */
+const chosen = {
+  id: localId.required(),
   part: uuid.allow(null).required(),
+  alternatives: Joi.array().items(uuid).max(20).unique().required(),
+};
+
+const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
+  ...chosen,
+  kind: Joi.string().valid('pickup').required(),
+  position: localId.required(),
   insertFitted: Joi.boolean().required(),
   leadsWanted: count.max(20).required(),
+  coverApart: Joi.boolean(),
   route: route.allow(null).required(),
+});
+
+const place = Joi.alternatives<PlaceRef>().conditional('.on', {
+  is: 'face',
+  then: Joi.object({
+    on: Joi.string(),
+    face: Joi.string()
+      .valid(...HOLE_FACES)
+      .required(),
+    at: point.required(),
+    hole: holeKind.required(),
+  }),
+  otherwise: Joi.object({ on: Joi.string().valid('feature').required(), feature: localId.required(), screw: count.max(60) }),
+});
+
+const hardwareChoice = Joi.object<Loose<HardwareChoice>>({
+  ...chosen,
+  kind: Joi.string().valid('hardware').required(),
+  place: place.required(),
+  count: count.min(1).max(60).required(),
+  work: Joi.array().items(change).max(40).required(),
+});
+
+/** One choice of a plan: what is judged goes by its kind. */
+export const choice: Joi.AlternativesSchema<Choice> = Joi.alternatives<Choice>().conditional('.kind', {
+  is: 'hardware',
+  then: hardwareChoice,
+  otherwise: pickupChoice,
+});
+
+export const plan = Joi.object<Loose<Plan>>({
+  format: Joi.number().valid(2).required(),
+  choices: Joi.array().items(choice).max(200).unique('id').required(),
 });
 
 export const wish = Joi.object<Loose<Wish>, true>({

@@ -1,4 +1,4 @@
-import type { Plan } from '@rinnovo/core/check';
+import type { Choice, Plan } from '@rinnovo/core/check';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { Waiver } from '@rinnovo/core/order';
@@ -171,7 +171,9 @@ export interface Decision {
   readonly at: string;
   readonly planVersion: number;
   readonly revision: number;
-  readonly plan: Plan;
+  /** Its place in the plan, and what was chosen for it. */
+  readonly choice: string;
+  readonly chosen: Choice;
   readonly options: readonly DecisionOption[];
   readonly undoneAt: string | null;
 }
@@ -186,8 +188,9 @@ export interface ClearanceRecord {
   readonly id: string;
   readonly job: string;
   readonly decision: string;
-  /** It holds for this version of the plan and no other. */
   readonly planVersion: number;
+  /** It holds for this choice as it stood and no other; null: of a plan that is no more. */
+  readonly chosen: Choice | null;
   readonly revision: number;
   readonly accepted: readonly AcceptedThin[];
   readonly numbers: readonly (SeenNumber & { readonly class: string })[];

@@ -1,8 +1,8 @@
 // A rigid move of a planned route to its verdicts, on Node: node --conditions=rinnovo-source --import tsx core/src/evaluate.bench.ts
-import { evaluatePlan, type PlannedPocket } from './check/index.js';
+import { evaluateChoice, type PlannedPocket } from './check/index.js';
 import { routeFigures } from './cut/index.js';
 import { circle, roundedRectangle } from './shape/index.js';
-import { plainPlan, plainState } from './testing/plan.js';
+import { plainChoice, plainState } from './testing/plan.js';
 
 const pockets: readonly PlannedPocket[] = [
   { id: 'main', outline: roundedRectangle(87, 41, 5), depth: 19, bored: false },
@@ -18,7 +18,7 @@ const times: number[] = [];
 for (let i = 0; i < 600; i++) {
   const route = { at: { x: 3 * Math.sin(i), y: 110 + 3 * Math.cos(i), turn: 0 }, pockets };
   const begun = process.hrtime.bigint();
-  evaluatePlan(state, plainPlan({ route }));
+  evaluateChoice(state, plainChoice({ route }));
   routeFigures(state, cavity, route);
   if (i >= 100) times.push(Number(process.hrtime.bigint() - begun) / 1e6);
 }

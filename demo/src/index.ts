@@ -1,5 +1,5 @@
 import type { AnatomyRevision, Instrument, Job, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
+import type { PickupChoice, Plan } from '@rinnovo/core/check';
 import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
@@ -56,7 +56,17 @@ const backDepth: Reading['target'] = { quantity: 'pocketDepth', feature: 'back c
 const bolted = { kind: 'bolt-on solid' as const, identity: {}, archived: false };
 const nothingSaid = { look: '', limits: { budget: 40000, due: null }, worth: 160000, active: true };
 const wish = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
-const plan: Plan = { format: 1, position: 'neck pickup', part: ids.wideTwoCoil, insertFitted: false, leadsWanted: 4, route: null };
+const neckPickup: PickupChoice = {
+  kind: 'pickup',
+  id: 'neck pickup',
+  position: 'neck pickup',
+  part: ids.wideTwoCoil,
+  alternatives: [ids.slimTwoCoil],
+  insertFitted: false,
+  leadsWanted: 4,
+  route: null,
+};
+const plan: Plan = { format: 2, choices: [neckPickup] };
 
 export const demoWorkshop: DemoWorkshop = {
   people: [

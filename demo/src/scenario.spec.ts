@@ -1,5 +1,5 @@
 // The expected numbers come from a calculation made independently of this code (mm, body frame).
-import { evaluatePlan, type Plan, type PlanState, type Verdict } from '@rinnovo/core/check';
+import { evaluatePlan, type PickupChoice, type Plan, type PlanState, type Verdict } from '@rinnovo/core/check';
 import { planCutting } from '@rinnovo/core/cut';
 import { valueOf, leavesOf } from '@rinnovo/core/measure';
 import { settingsWith } from '@rinnovo/core/operation';
@@ -12,7 +12,17 @@ import { stock } from './stock.js';
 import { tools } from './tools.js';
 
 const wish: Wish = { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] };
-const plan: Plan = { format: 1, position: 'neck pickup', part: ids.wideTwoCoil, insertFitted: false, leadsWanted: 4, route: null };
+const choice: PickupChoice = {
+  kind: 'pickup',
+  id: 'neck pickup',
+  position: 'neck pickup',
+  part: ids.wideTwoCoil,
+  alternatives: [],
+  insertFitted: false,
+  leadsWanted: 4,
+  route: null,
+};
+const plan: Plan = { format: 2, choices: [choice] };
 
 function stateOf(thickness: number, backDepth: number): PlanState {
   return {
@@ -20,13 +30,12 @@ function stateOf(thickness: number, backDepth: number): PlanState {
     parts: Object.fromEntries(pickups.map((p) => [p.id, p])),
     stock,
     settings: settingsWith(),
-    leadsWanted: 4,
   };
 }
 
 const first = stateOf(41.5, 12);
 const second = stateOf(39, 18.5);
-const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] => optionsFor(s, plan, tools, wish).find((o) => o.proposal.kind === 'reroute')!;
+const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] => optionsFor(s, plan, choice, tools, wish).find((o) => o.proposal.kind === 'reroute')!;
 
 function find(verdicts: readonly Verdict[], id: string): Verdict {
   const v = verdicts.find((x) => x.id.startsWith(id));
@@ -82,7 +91,7 @@ describe('the first guitar', () => {
       .verdicts.filter((v) => v.class === 'clashes')
       .map((v) => v.check);
     expect(now).toEqual(jasmine.arrayWithExactContents(['behindWindow', 'partInRoute', 'partInRoute', 'depthUnderPart', 'depthUnderScrews']));
-    expect(optionsFor(first, plan, tools, wish).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
+    expect(optionsFor(first, plan, choice, tools, wish).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
       ['reroute', null],
       ['anotherPart', null],
       ['keep', 'baseline'],
@@ -100,7 +109,7 @@ describe('the first guitar', () => {
     const cutting = planCutting(
       first,
       first.anatomy.cavities.find((c) => c.id === 'neck route')!,
-      rerouteOf(first).proposal.plan.route!,
+      rerouteOf(first).proposal.choice.route!,
       tools,
     );
     expect(cutting.passes!.passes.map((p) => [p.to, p.guide, valueOf(p.setUps.projection)])).toEqual([
@@ -138,7 +147,7 @@ describe('the second guitar', () => {
   });
 
   it('so the re-route is off the list for strength and another part wins', () => {
-    const options = optionsFor(second, plan, tools, wish);
+    const options = optionsFor(second, plan, choice, tools, wish);
     expect(options[0]!.proposal.kind).toBe('anotherPart');
     expect(options[0]!.excluded).toBeNull();
     expect(options[0]!.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);

@@ -66,7 +66,7 @@ test('the page says what it is doing while the server or the database is away, a
   const workshop = await Workshop.open(cluster.url);
   try {
     await page.goto(`${workshop.url}/i/${FIRST}/fit`);
-    await expect(page.getByText('5 clashes')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes')).toBeVisible();
     const choose = async (leads: string): Promise<void> => {
       await page.getByLabel('Leads').click();
       await page.getByRole('option', { name: leads, exact: true }).click();

@@ -12,7 +12,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('link', { name: 'Fit' }).click();
 
   // The clash, with its number and its working.
-  await expect(page.getByText('5 clashes')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes')).toBeVisible();
   await page.locator('[data-verdict^="partInRoute/neck pickup/base"]').click();
   await expect(page.locator('rn-working-view')).toContainText('edge of the part');
   await expectAccessible(page, 'fit with a working open');

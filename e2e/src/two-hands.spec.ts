@@ -7,7 +7,7 @@ test('two tabs: the later one is told, both versions are shown, nothing is lost'
   const other = await context.newPage();
   for (const p of [page, other]) {
     await p.goto(`${workshop.url}/i/${FIRST}/fit`);
-    await expect(p.getByText('5 clashes')).toBeVisible();
+    await expect(p.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes')).toBeVisible();
   }
   const choose = async (p: typeof page, leads: string): Promise<void> => {
     await p.getByLabel('Leads').click();

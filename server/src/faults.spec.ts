@@ -10,6 +10,7 @@ const part = demoWorkshop.parts[0]!;
 const hardware = demoWorkshop.parts.find((p) => p.kind === 'tuner')!;
 const calliper = demoWorkshop.tools[0]!.id;
 const plan = demoWorkshop.plans[0]!.plan;
+const withOne = (change: object): object => ({ ...plan, choices: [{ ...plan.choices[0], ...change }] });
 const anatomy = demoWorkshop.anatomies[0]!.document;
 
 const vertex = (x: number, y: number) => ({ x, y, bulge: 0 });
@@ -55,7 +56,10 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
     path: (id) => `/api/blind-sessions/${id}`,
     good: (id) => ({ id, instrument: instrument.id, target: { quantity: 'bodyThickness', feature: 'body' }, tool: calliper, zeroed: true }),
   },
-  decisions: { path: (id) => `/api/decisions/${id}`, good: () => ({ job: job.id, planVersion: 1, revision: 1, option: 'keep', reason: 'so', seen: [] }) },
+  decisions: {
+    path: (id) => `/api/decisions/${id}`,
+    good: () => ({ job: job.id, planVersion: 1, revision: 1, choice: 'neck pickup', option: 'keep', reason: 'so', seen: [] }),
+  },
   clearances: {
     path: (id) => `/api/clearances/${id}`,
     good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revision: 1, accepted: [], seen: [] }),
@@ -194,8 +198,8 @@ describe('bad input', () => {
   });
 
   it('a plan that names a part or a position that is not there', async () => {
-    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: { ...plan, part: randomUUID() } }), [422], 'part');
-    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: { ...plan, position: 'nowhere' } }), [422], 'position');
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: withOne({ part: randomUUID() }) }), [422], 'part');
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: withOne({ position: 'nowhere' }) }), [422], 'position');
     expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 77, plan }), [404], 'revision');
   });
 });
@@ -207,29 +211,29 @@ describe('versions and write ids', () => {
 
   it('a stale version is 412 with both sides and changes nothing', async () => {
     const path = `/api/jobs/${job.id}/plan`;
-    const mine = { revision: 1, plan: { ...plan, leadsWanted: 3 } };
+    const mine = { revision: 1, plan: withOne({ leadsWanted: 3 }) };
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const first = await w.change(path, version, { revision: 1, plan: { ...plan, leadsWanted: 5 } }).expect(200);
+    const first = await w.change(path, version, { revision: 1, plan: withOne({ leadsWanted: 5 }) }).expect(200);
     expect(first.headers['etag']).toBe(`"${version + 1}"`);
     const stale = await w.change(path, version, mine);
     expectProblem(stale, [412], 'stale');
     expect((stale.body as { current: { version: number } }).current.version).toBe(version + 1);
     expect((stale.body as { yours: unknown }).yours).toEqual(mine);
-    const now = (await w.get(path)).body as { plan: { leadsWanted: number } };
-    expect(now.plan.leadsWanted).toBe(5);
+    const now = (await w.get(path)).body as { plan: { choices: { leadsWanted: number }[] } };
+    expect(now.plan.choices[0]!.leadsWanted).toBe(5);
   });
 
   it('the same write id again gets the first answer, also when the row has moved on', async () => {
     const path = `/api/jobs/${job.id}/plan`;
     const id = randomUUID();
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const body = { revision: 1, plan: { ...plan, leadsWanted: 2 } };
+    const body = { revision: 1, plan: withOne({ leadsWanted: 2 }) };
     const a = await w.change(path, version, body, id).expect(200);
     await w.change(path, version + 1, { revision: 1, plan }).expect(200);
     const again = await w.change(path, version, body, id).expect(200);
     expect(again.body).toEqual(a.body);
     expect(again.headers['etag']).toBe(a.headers['etag']);
-    expectProblem(await w.change(path, version, { revision: 1, plan: { ...plan, leadsWanted: 4 } }, id), [409], 'reused');
+    expectProblem(await w.change(path, version, { revision: 1, plan: withOne({ leadsWanted: 4 }) }, id), [409], 'reused');
   });
 
   it('two at once with one write id write one row', async () => {

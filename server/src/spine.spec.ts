@@ -1,7 +1,7 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, ClearanceRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
-import { evaluatePlan, type PlanState } from '@rinnovo/core/check';
+import { evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Operation } from '@rinnovo/core/operation';
@@ -17,6 +17,12 @@ import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
 const job = demoWorkshop.jobs[0]!;
 const instrument = demoWorkshop.instruments[0]!.id;
 const calliper = demoWorkshop.tools[0]!.id;
+
+function pickupChoice(record: PlanRecord): PickupChoice {
+  const [choice] = record.plan.choices;
+  if (choice?.kind !== 'pickup') throw new Error('the demo plans a pickup');
+  return choice;
+}
 
 describe('the spine, through the API', () => {
   let w: TestWorkshop;
@@ -42,7 +48,6 @@ describe('the spine, through the API', () => {
         parts: Object.fromEntries(list.map((p) => [p.id, p])),
         stock: items,
         settings: s.settings,
-        leadsWanted: record.plan.leadsWanted,
       },
       record,
       revision: revision.revision,
@@ -81,10 +86,18 @@ describe('the spine, through the API', () => {
 
   it('goes from the clash to the recorded cavity', async () => {
     const first = await load();
-    const option = optionsFor(first.state, first.record.plan, first.shop.tools, job.wish)[0]!;
+    const option = optionsFor(first.state, first.record.plan, pickupChoice(first.record), first.shop.tools, job.wish)[0]!;
     expect(option.proposal.kind).toBe('reroute');
     const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
-    const choose = { job: job.id, planVersion: first.record.version, revision: first.revision, option: option.proposal.id, reason: 'what she asked for', seen };
+    const choose = {
+      job: job.id,
+      planVersion: first.record.version,
+      revision: first.revision,
+      choice: 'neck pickup',
+      option: option.proposal.id,
+      reason: 'what she asked for',
+      seen,
+    };
 
     const wrong = seen.map((s, i) => (i === 0 ? { ...s, clearance: (s.clearance ?? 0) + 0.01 } : s));
     const refused = await w.create(`/api/decisions/${randomUUID()}`, { ...choose, seen: wrong }).expect(409);
@@ -152,7 +165,7 @@ describe('the spine, through the API', () => {
     const route = left.document.cavities.find((c) => c.id === 'neck route')!;
     expect(route.pockets.length).toBe(6);
     expect(route.pockets.find((p) => p.id.startsWith('main'))!.depth!.value).toBe(18);
-    expect(left.document.positions[0]!.part).toBe(first.record.plan.part);
+    expect(left.document.positions[0]!.part).toBe(first.record.plan.choices[0]!.part);
     expect(left.cause).toBe('work');
     const passport = (await w.get(`/api/instruments/${instrument}/passport`).expect(200)).body as { undo: { kind: string }[]; ledger: unknown[] };
     expect(passport.undo.map((u) => u.kind)).toEqual(jasmine.arrayWithExactContents(['cannotPutWoodBack', 'refitPart', 'putInsertBack']));
@@ -163,17 +176,18 @@ describe('the spine, through the API', () => {
     const kinds: string[] = [];
     for (let i = 0; i < 80; i++) {
       const { state, record, shop } = await load();
-      const work = (await w.get(`/api/jobs/${job.id}/work`)).body as { operations: Operation[]; waivers: [] };
+      const work = (await w.get(`/api/jobs/${job.id}/work`)).body as { decisions: Decision[]; operations: Operation[]; waivers: [] };
+      const [live] = work.decisions.filter((d) => d.undoneAt === null);
       const ledger = ((await w.get(`/api/instruments/${instrument}/ledger?limit=200`)).body as { items: LedgerEntry[] }).items;
       const input: BenchInput = {
         state,
-        plan: record.plan,
+        choices: { [live!.id]: pickupChoice(record) },
         tools: shop.tools,
         operations: work.operations,
         rules: RULES,
         waivers: work.waivers,
         log: ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
-        clear: true,
+        cleared: [live!.id],
       };
       const bench = benchNow(input);
       const card = bench.cards[bench.now];

@@ -1,7 +1,7 @@
 // 'Went wrong' has consequences: a pocket found too deep changes the anatomy, takes the clearance away and is judged again.
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision } from '@rinnovo/contract';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';
 import { benchNow, cardsOf } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { optionsFor } from '@rinnovo/core/remedy';
@@ -17,27 +17,48 @@ const gauge = demoWorkshop.tools[1]!.id;
 async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
   const w = await testWorkshop();
   const s = await loadJobState(w.db, job.id);
-  const option = optionsFor(s.state, s.record.plan, s.tools, job.wish)[0]!;
+  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, s.tools, job.wish)[0]!;
   const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
   const decision = randomUUID();
-  await w.create(`/api/decisions/${decision}`, { job: job.id, planVersion: 1, revision: 1, option: option.proposal.id, reason: 'r', seen }).expect(201);
+  await w
+    .create(`/api/decisions/${decision}`, { job: job.id, planVersion: 1, revision: 1, choice: 'neck pickup', option: option.proposal.id, reason: 'r', seen })
+    .expect(201);
   await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
-  await w.db('clearances').insert({ id: randomUUID(), job: job.id, decision, plan_version: 2, revision: 1, accepted: '[]', numbers: '[]', person: w.person });
+  await w.db('clearances').insert({
+    id: randomUUID(),
+    job: job.id,
+    decision,
+    plan_version: 2,
+    chosen: JSON.stringify(option.proposal.choice),
+    revision: 1,
+    accepted: '[]',
+    numbers: '[]',
+    person: w.person,
+  });
   return { w, decision };
 }
 
 describe('a clearance', () => {
-  it('holds for the version of the plan that it was given on, and the plan stays once wood is cut', async () => {
+  it('holds for the choice as it stood when it was given, and the choice stays once wood is cut', async () => {
     const { w } = await readyToRoute();
     try {
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
-      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: (await loadJobState(w.db, job.id)).record.plan });
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 2, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
       const { plan } = (await loadJobState(w.db, job.id)).record;
-      const moved = { ...plan, route: { ...plan.route!, at: { x: 0, y: 102.5, turn: 0 } } };
-      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: moved }).expect(200);
+      const choice = plan.choices[0] as PickupChoice;
+      // another choice beside it takes nothing away from it
+      const pot = demoWorkshop.parts.find((p) => p.kind === 'pot')!.id;
+      const place = { on: 'face' as const, face: 'top' as const, at: { x: 60, y: 240 }, hole: 'pot' as const };
+      const beside = withChoice(plan, { kind: 'hardware', id: 'volume', part: pot, alternatives: [], place, count: 1, work: [] });
+      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: beside }).expect(200);
+      await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
+      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
+      await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
+      const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
+      await w.change(`/api/jobs/${job.id}/plan`, 3, { revision: 1, plan: moved }).expect(200);
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     } finally {
       await w.close();

@@ -3,7 +3,7 @@ import { fixed } from './length.js';
 import { nameOf, type Names } from './names.js';
 
 export function remedyTitle(o: Option, names: Names): string {
-  const part = o.proposal.plan.part === null ? '' : nameOf(names, o.proposal.plan.part);
+  const part = o.proposal.choice.part === null ? '' : nameOf(names, o.proposal.choice.part);
   switch (o.proposal.kind) {
     case 'keep':
       return `Keep what is there: ${part}`;

@@ -27,6 +27,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   floor: (v, n) => floorTitle(v, n),
   polesUnderStrings: (v) => `Outer poles under the strings, ${v.subject.item ?? ''}`,
   leads: () => 'Leads for the wiring wanted',
+  placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
 };
 
 function floorTitle(v: Verdict, n: Names): string {
@@ -51,6 +52,7 @@ export function clearanceText(v: Verdict, unit: LengthUnit): string {
 /** One sentence that says what a verdict comes to, for a reader who does not see the picture. */
 export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
   const title = verdictTitle(v, names);
+  if (v.check === 'placeGone') return `${title}.`;
   if (v.class === 'notMeasured') return `${title}: not measured; missing ${v.missing.map((t) => targetText(t, names)).join(', ')}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
   const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';

@@ -22,6 +22,7 @@ function verdictOf(more: Partial<Verdict>): Verdict {
   return {
     id: 'x',
     check: 'floor',
+    choice: 'neck pickup',
     subject: { feature: 'neck route', item: 'planned/25.000', against: 'back cavity' },
     unit: 'mm',
     at: null,

@@ -37,14 +37,18 @@ const whole: Anatomy = anatomyFromSizes(
   id(9),
 );
 
-const plan = {
-  format: 1 as const,
+const pickupChoice = {
+  kind: 'pickup' as const,
+  id: 'pickup',
   position: 'pickup',
   part: id(1),
+  alternatives: [id(2)],
   insertFitted: false,
   leadsWanted: 4,
+  coverApart: true,
   route: { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline, depth: 18, bored: false }] },
 };
+const plan = { format: 2 as const, choices: [pickupChoice] };
 
 const seen = [{ id: 'floor/route/found', clearance: 11.5 }];
 
@@ -84,7 +88,7 @@ export const examples = {
     ],
   },
   blindSession: { id: id(2), instrument: id(3), target: { quantity: 'pocketDepth', feature: 'route', part: 'old' }, tool: 'calliper', zeroed: true },
-  chooseRemedy: { job: id(4), planVersion: 1, revision: 1, option: 'keep', reason: 'because', seen },
+  chooseRemedy: { job: id(4), planVersion: 1, revision: 1, choice: 'pickup', option: 'keep', reason: 'because', seen },
   clearToCut: { job: id(4), decision: id(5), planVersion: 2, revision: 2, accepted: [{ verdict: 'floor/route', reason: 'it holds' }], seen },
   instrument: {
     id: id(3),
@@ -119,6 +123,15 @@ export const examples = {
     minutes: 6,
     measured: { value: 6, limit: 0.05, raw: '6', tool: 'gauge' },
     seen: { projection: 18 },
+  },
+  hardwareChoice: {
+    kind: 'hardware' as const,
+    id: 'pot 1',
+    part: id(2),
+    alternatives: [],
+    place: { on: 'face' as const, face: 'top' as const, at: { x: 60, y: 240 }, hole: 'pot' as const },
+    count: 1,
+    work: [{ kind: 'setInsert' as const, plate: 'plate', opening: 'window', fitted: false }],
   },
   hardware: {
     format: 1 as const,

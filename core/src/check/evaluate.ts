@@ -1,13 +1,15 @@
 import { applyChanges, type Anatomy, type Change } from '../instrument/index.js';
 import { byGravity } from '../measure/index.js';
 import { behindWindow } from './behind-window.js';
+import { choiceChanges, type Choice, type PickupChoice, type Plan } from './choice.js';
 import { floors } from './floor.js';
 import { hiddenEdge } from './hidden-edge.js';
 import { leads } from './leads.js';
 import { partInRoute } from './part-in-route.js';
 import { placeOf, type PlaceOfPart, type PlanState } from './place.js';
+import { isThere } from './places.js';
 import { polesUnderStrings } from './poles-under-strings.js';
-import type { Verdict } from './verdict.js';
+import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
 import { windowGap } from './window-gap.js';
 
@@ -18,7 +20,7 @@ export interface Evaluation {
   readonly verdicts: readonly Verdict[];
 }
 
-const CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
+const PICKUP_CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
   partInRoute,
   windowGap,
   (p) => [behindWindow(p)],
@@ -31,12 +33,47 @@ const CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
 ];
 
 /**
- * The only way in: applies the changes and runs every check on the given position.
- * Throws RangeError when a change, the position or its part is not there. Pure; memos go by the identity of what is passed in.
+ * The only way in: the instrument as the whole plan and then the changes would leave it, and every verdict on every choice.
+ * A choice whose place has gone says so and does nothing else; throws RangeError when a change or a part is not there. Pure; memos go by the identity of what is passed in.
  */
-export function evaluate(state: PlanState, position: string, changes: readonly Change[] = []): Evaluation {
-  const anatomy = changes.length === 0 ? state.anatomy : applyChanges(state.anatomy, changes);
-  const place = placeOf({ ...state, anatomy }, position);
-  const verdicts = CHECKS.flatMap((check) => [...check(place)]).sort(byGravity);
-  return { anatomy, verdicts };
+export function evaluatePlan(state: PlanState, plan: Plan, changes: readonly Change[] = []): Evaluation {
+  const anatomy = anatomyAfter(state, plan, changes);
+  const after = { ...state, anatomy };
+  return { anatomy, verdicts: plan.choices.flatMap((c) => verdictsOn(after, c)).sort(byGravity) };
+}
+
+/** The same for one choice alone, in the instrument as the whole plan would leave it: what a hand that moves it needs at once. */
+export function evaluateIn(state: PlanState, plan: Plan, choice: Choice): Evaluation {
+  const anatomy = anatomyAfter(state, plan, []);
+  return { anatomy, verdicts: verdictsOn({ ...state, anatomy }, choice).toSorted(byGravity) };
+}
+
+/** A plan of this one choice. */
+export function evaluateChoice(state: PlanState, choice: Choice): Evaluation {
+  return evaluatePlan(state, { format: 2, choices: [choice] });
+}
+
+/** What an evaluation says of one choice. */
+export function ofChoice(evaluation: Evaluation, choice: string): Evaluation {
+  return { anatomy: evaluation.anatomy, verdicts: evaluation.verdicts.filter((v) => v.choice === choice) };
+}
+
+function anatomyAfter(state: PlanState, plan: Plan, changes: readonly Change[]): Anatomy {
+  const planned = plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state.anatomy, state.settings));
+  return planned.length + changes.length === 0 ? state.anatomy : applyChanges(state.anatomy, [...planned, ...changes]);
+}
+
+function verdictsOn(after: PlanState, choice: Choice): readonly Verdict[] {
+  if (!isThere(after.anatomy, choice)) return [{ ...goneVerdict(choice), choice: choice.id }];
+  return choice.kind === 'pickup' ? pickupVerdicts(after, choice) : [];
+}
+
+/** The place that a choice was made for is not on the instrument any more: it says so, and no number. */
+function goneVerdict(choice: Choice): Verdict {
+  return { ...missingVerdict('placeGone', { feature: choice.id }, [], 0), class: 'clashes' };
+}
+
+function pickupVerdicts(after: PlanState, choice: PickupChoice): readonly Verdict[] {
+  const place = placeOf(after, choice);
+  return PICKUP_CHECKS.flatMap((check) => check(place)).map((v) => ({ ...v, choice: choice.id }));
 }

@@ -2,7 +2,6 @@ import type { PlaceOfPart } from './place.js';
 import { countVerdict, type Verdict } from './verdict.js';
 
 /** Has the part the leads that the wiring wanted needs? Two leads mean no split and no series/parallel [trade]. */
-export function leads(place: PlaceOfPart): readonly Verdict[] {
-  const { part, position, state } = place;
-  return part ? [countVerdict('leads', { feature: position.id }, part.leads, state.leadsWanted)] : [];
+export function leads({ part, position, choice }: PlaceOfPart): readonly Verdict[] {
+  return part ? [countVerdict('leads', { feature: position.id }, part.leads, choice.leadsWanted)] : [];
 }

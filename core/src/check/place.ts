@@ -3,6 +3,7 @@ import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '../part/index.js';
+import type { PickupChoice } from './choice.js';
 import { placeOutline, type Outline, type Region } from '../shape/index.js';
 
 /** Everything a check may look at. Immutable: the memos go by the identity of its pieces. */
@@ -12,12 +13,11 @@ export interface PlanState {
   /** What lies in the drawers. */
   readonly stock: readonly StockItem[];
   readonly settings: Settings;
-  /** Leads that the wiring wanted needs. */
-  readonly leadsWanted: number;
 }
 
 /** A pickup position with what it is made of, and the part that is to be there. */
 export interface PlaceOfPart {
+  readonly choice: PickupChoice;
   readonly state: PlanState;
   readonly position: PickupPosition;
   readonly cavity: Cavity;
@@ -27,11 +27,12 @@ export interface PlaceOfPart {
 }
 
 /** Gathers a position's cavity, plate, opening and part. Throws RangeError when the anatomy is not whole. */
-export function placeOf(state: PlanState, positionId: string): PlaceOfPart {
+export function placeOf(state: PlanState, choice: PickupChoice): PlaceOfPart {
   const { anatomy } = state;
-  const position = found(anatomy.positions, positionId);
+  const position = found(anatomy.positions, choice.position);
   const plate = found(anatomy.plates, position.plate);
   return {
+    choice,
     state,
     position,
     cavity: found(anatomy.cavities, position.cavity),

@@ -17,7 +17,8 @@ export type CheckId =
   | 'edgeOfBody'
   | 'floor'
   | 'polesUnderStrings'
-  | 'leads';
+  | 'leads'
+  | 'placeGone';
 
 /** What was compared with what, by the ids of features, sets, levels and rows. */
 export interface Subject {
@@ -31,6 +32,8 @@ export interface Verdict extends Judgement {
   /** Stable over recomputations: check and subject. */
   readonly id: string;
   readonly check: CheckId;
+  /** The choice of the plan that it judges. */
+  readonly choice: string;
   readonly subject: Subject;
   readonly unit: 'mm' | 'count';
   /** The worst point, in the body's frame. */
@@ -50,11 +53,11 @@ function idOf(check: CheckId, s: Subject): string {
 
 export function verdict(check: CheckId, subject: Subject, working: Working, wanted: number, at: Point | null): Verdict {
   const typical = leavesOf(working).some((l: Leaf) => !isMeasured(l));
-  return { id: idOf(check, subject), check, subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, wanted) };
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, wanted) };
 }
 
 export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], wanted: number, at: Point | null = null): Verdict {
-  return { id: idOf(check, subject), check, subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(wanted) };
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(wanted) };
 }
 
 /** A comparison of whole numbers: enough or not. */
@@ -62,6 +65,7 @@ export function countVerdict(check: CheckId, subject: Subject, has: number, need
   return {
     id: idOf(check, subject),
     check,
+    choice: '',
     subject,
     unit: 'count',
     at: null,

@@ -1,4 +1,4 @@
-import type { Plan, PlanState } from '../check/index.js';
+import type { Choice, PickupChoice, PlanState } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
@@ -18,14 +18,15 @@ export interface LoggedStep {
 /** Everything the bench is made from. */
 export interface BenchInput {
   readonly state: PlanState;
-  readonly plan: Plan;
+  /** What was chosen by each decision in force. */
+  readonly choices: Readonly<Record<string, Choice>>;
   readonly tools: readonly Tool[];
   readonly operations: readonly Operation[];
   readonly rules: readonly Rule[];
   readonly waivers: readonly Waiver[];
   readonly log: readonly LoggedStep[];
-  /** A clearance stands for the decision. */
-  readonly clear: boolean;
+  /** The decisions for which a clearance stands. */
+  readonly cleared: readonly string[];
 }
 
 /** The operation at hand, its cards, the one to do now, and what hinders. */
@@ -46,7 +47,10 @@ export function benchNow(input: BenchInput): Bench {
   const cards = cardsOf(operation, input);
   const completed = completedSteps(operation.id, input.log);
   const open = cards.findIndex((c) => !completed.has(c.key));
-  const gates = { clearToCut: input.clear || !OPERATIONS[operation.kind].irreversible, partInHand: partInHand(input) };
+  const gates = {
+    clearToCut: input.cleared.includes(operation.decision) || !OPERATIONS[operation.kind].irreversible,
+    partInHand: partInHand(operation, input),
+  };
   return {
     ordered,
     operation,
@@ -58,13 +62,14 @@ export function benchNow(input: BenchInput): Bench {
 
 /** The cards of one operation with what was measured in it so far. */
 export function cardsOf(operation: Operation, input: BenchInput): readonly StepCard[] {
-  const { state, plan } = input;
-  const position = state.anatomy.positions.find((p) => p.id === plan.position);
-  const part = plan.part === null ? null : (state.parts[plan.part] ?? null);
+  const { state } = input;
+  const choice = pickupChoice(operation, input);
+  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
+  const part = state.parts[input.choices[operation.decision]?.part ?? ''];
   const read = input.log.filter((l) => l.operation === operation.id && l.measured !== null);
   const context = {
-    plan,
-    cutting: cuttingOf(input),
+    route: choice?.route ?? null,
+    cutting: cuttingOf(operation, input),
     cavity: position?.cavity ?? '',
     partName: part?.name ?? '',
     depthLimit: state.settings.limitPlannedDepth,
@@ -78,12 +83,20 @@ export function completedSteps(operation: string, log: readonly LoggedStep[]): R
   return new Set(log.filter((l) => l.operation === operation && (l.outcome === 'done' || l.measured !== null)).map((l) => l.step));
 }
 
-function cuttingOf({ state, plan, tools }: BenchInput): CuttingPlan | null {
-  const position = state.anatomy.positions.find((p) => p.id === plan.position);
-  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  return plan.route && cavity ? planCutting(state, cavity, plan.route, tools) : null;
+function pickupChoice(operation: Operation, { choices }: BenchInput): PickupChoice | null {
+  const choice = choices[operation.decision];
+  return choice?.kind === 'pickup' ? choice : null;
 }
 
-function partInHand({ state, plan }: BenchInput): boolean {
-  return plan.part === null || stockOf(state.stock, plan.part) > 0;
+function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null {
+  const { state, tools } = input;
+  const choice = pickupChoice(operation, input);
+  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
+  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
+  return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools) : null;
+}
+
+function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {
+  const part = choices[operation.decision]?.part ?? null;
+  return part === null || stockOf(state.stock, part) > 0;
 }

@@ -1,16 +1,16 @@
-import { evaluatePlan, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, type PlannedPocket } from '../check/index.js';
 import type { Operation } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
-import { dim, plainAnatomy, plainPlan, plainState, plainTools } from '../testing/plan.js';
+import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { benchNow, clearToCut, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
-const plan = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
 const state = plainState();
-const evaluation = evaluatePlan(state, plan);
+const evaluation = evaluateChoice(state, choice);
 const thin = new Set(evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => v.id));
 
 let n = 0;
@@ -82,7 +82,7 @@ describe('clear to cut', () => {
     for (const thickness of [30, 33.1, null]) {
       const a = plainAnatomy();
       const s = plainState({ ...a, body: { ...a.body, thickness: thickness === null ? null : dim(thickness) } });
-      const e = evaluatePlan(s, plan);
+      const e = evaluateChoice(s, choice);
       expect(clearToCut(e, s.anatomy, twice, new Set(e.verdicts.map((v) => v.id))).clear)
         .withContext(String(thickness))
         .toBeFalse();
@@ -92,9 +92,9 @@ describe('clear to cut', () => {
   it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {
     const a = plainAnatomy();
     const told = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'told' } } } });
-    expect(clearToCut(evaluatePlan(told, plan), told.anatomy, twice, thin).items.some((i) => i.kind === 'typical')).toBeTrue();
+    expect(clearToCut(evaluateChoice(told, choice), told.anatomy, twice, thin).items.some((i) => i.kind === 'typical')).toBeTrue();
     const off = plainState({ ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...p.outline, across: dim(108) } })) });
-    expect(clearToCut(evaluatePlan(off, plan), off.anatomy, twice, thin).items.some((i) => i.kind === 'width')).toBeTrue();
+    expect(clearToCut(evaluateChoice(off, choice), off.anatomy, twice, thin).items.some((i) => i.kind === 'width')).toBeTrue();
   });
 });
 
@@ -121,7 +121,16 @@ describe('numbers that were seen', () => {
 
 describe('the bench', () => {
   const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'routePasses', feature: 'f', state: 'proposed', rank: null };
-  const input: BenchInput = { state, plan, tools: plainTools, operations: [operation], rules: RULES, waivers: [], log: [], clear: true };
+  const input: BenchInput = {
+    state,
+    choices: { [operation.decision]: choice },
+    tools: plainTools,
+    operations: [operation],
+    rules: RULES,
+    waivers: [],
+    log: [],
+    cleared: [operation.decision],
+  };
 
   it('unplugs before every bit or depth change, by a rule that can be taken away', () => {
     const kinds = benchNow(input).cards.map((c) => c.kind);
@@ -153,8 +162,10 @@ describe('the bench', () => {
 
   it('asks for the depth of every pocket whose floor a pass reaches', () => {
     const ear = (id: string, x: number): PlannedPocket => ({ id, outline: roundedRectangle(13, 13, 5, { x, y: 0 }), depth: 22.5, bored: false });
-    const eared = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [...route, ear('left', -45), ear('right', 45)] } });
-    const asks = benchNow({ ...input, plan: eared }).cards.flatMap((c) => (c.kind === 'measureDepth' ? [[c.asks!.target.part, c.asks!.expected]] : []));
+    const eared = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [...route, ear('left', -45), ear('right', 45)] } });
+    const asks = benchNow({ ...input, choices: { [operation.decision]: eared } }).cards.flatMap((c) =>
+      c.kind === 'measureDepth' ? [[c.asks!.target.part, c.asks!.expected]] : [],
+    );
     expect(asks.slice(-3)).toEqual([
       ['main', 19],
       ['left', 22.5],
@@ -163,7 +174,7 @@ describe('the bench', () => {
   });
 
   it('is hindered by a shut gate', () => {
-    expect(benchNow({ ...input, clear: false }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+    expect(benchNow({ ...input, cleared: [] }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     expect(benchNow(input).hindrances).toEqual([]);
   });
 

@@ -1,5 +1,4 @@
-import type { Plan } from '../check/index.js';
-import { PLANNED_SET } from '../check/index.js';
+import { PLANNED_SET, type PlannedRoute } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
 import { OPERATIONS, type CautionId, type Operation, type OperationKind, type StepKind } from '../operation/index.js';
@@ -35,7 +34,8 @@ export interface StepCard {
 }
 
 export interface CardContext {
-  readonly plan: Plan;
+  /** What is cut; null where nothing is. */
+  readonly route: PlannedRoute | null;
   readonly cutting: CuttingPlan | null;
   readonly cavity: string;
   readonly partName: string;
@@ -57,10 +57,10 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   fixTemplate: (c) => [
     {
       kind: 'layTemplate',
-      numbers: c.plan.route
+      numbers: c.route
         ? [
-            { label: 'templateX', working: setting('templateX', c.plan.route.at.x, 'plan') },
-            { label: 'templateY', working: setting('templateY', c.plan.route.at.y, 'plan') },
+            { label: 'templateX', working: setting('templateX', c.route.at.x, 'plan') },
+            { label: 'templateY', working: setting('templateY', c.route.at.y, 'plan') },
           ]
         : [],
       names: {},
@@ -83,7 +83,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   routePasses: passesOf,
   boreWells: (c) =>
     (c.cutting?.wells ?? []).flatMap((w): Draft[] => {
-      const tip = c.plan.route?.pockets.find((p) => p.id === w.pocket)?.depth ?? 0;
+      const tip = c.route?.pockets.find((p) => p.id === w.pocket)?.depth ?? 0;
       const numbers = w.rimDepth ? [{ label: 'rimDepth', working: w.rimDepth }] : [];
       return [{ kind: 'bore', numbers, names: { bit: w.bit?.name ?? '', holes: 1 }, asks: asked(c, w.pocket, tip) }];
     }),
@@ -104,7 +104,7 @@ function passesOf(c: CardContext): readonly Draft[] {
       { label: 'finishedDepth', working: p.setUps.finished },
       ...(c.measured !== null && c.measured < p.to ? [{ label: 'remainingDepth', working: remainingDepth(p.to, c.measured) }] : []),
     ];
-    const floors = (c.plan.route?.pockets ?? []).filter((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6).map((q) => q.id);
+    const floors = (c.route?.pockets ?? []).filter((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6).map((q) => q.id);
     const read = floors.length > 0 ? floors : p.pockets.slice(0, 1);
     return [
       ...first,

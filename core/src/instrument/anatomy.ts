@@ -41,6 +41,8 @@ export interface Cavity {
   /** The plate that hides it; null when it shows. */
   readonly hiddenBy: string | null;
   readonly condition: Condition;
+  /** The part of the shelf that sits here, where one is known. */
+  readonly part?: string | null;
 }
 
 export type HoleKind = 'screw' | 'string' | 'stud' | 'pot' | 'switch' | 'jack' | 'tuner' | 'wire' | 'other';
@@ -65,6 +67,8 @@ export interface Hole {
   /** The plate that hides it; null when it shows. */
   readonly hiddenBy: string | null;
   readonly condition: Condition;
+  /** The part of the shelf that sits here, where one is known. */
+  readonly part?: string | null;
 }
 
 /** A piece that closes an opening of a plate and has a slot of its own. */
@@ -98,6 +102,8 @@ export interface Plate {
   readonly screws: readonly PlateScrew[];
   readonly kind: 'plate' | 'guard' | 'ring' | 'bridge' | 'tailpiece' | 'tremolo' | 'other';
   readonly condition: Condition;
+  /** The part of the shelf that sits here, where one is known. */
+  readonly part?: string | null;
 }
 
 /** A place for a pickup: the cavity it sits in, the opening it hangs in, where its middle is (body frame), and what is there. */

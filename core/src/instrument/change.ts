@@ -1,9 +1,13 @@
-import type { Anatomy, Cavity, Pocket } from './anatomy.js';
+import type { Anatomy, Cavity, Hole, Pocket } from './anatomy.js';
+import { addFeature, featureOf } from './feature.js';
 
 /** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
 export type Change =
   | { readonly kind: 'fitPart'; readonly position: string; readonly part: string | null }
   | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[] }
+  /** What sits in a hole or a slot, or what a plate is; null: nothing any more. */
+  | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
+  | { readonly kind: 'addHole'; readonly hole: Hole }
   | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
 
 /** The anatomy after the changes. Throws RangeError when a change names what is not there. */
@@ -22,6 +26,14 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       const add = (c: Cavity): Cavity => ({ ...c, pockets: [...kept(c), ...change.pockets] });
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };
     }
+    case 'fitHardware': {
+      if (!featureOf(a, change.feature)) throw new RangeError(`nothing here is called ${change.feature}`);
+      const { part } = change;
+      const fit = <T extends { readonly id: string }>(x: T): T => (x.id === change.feature ? { ...x, part } : x);
+      return { ...a, holes: a.holes.map(fit), plates: a.plates.map(fit), cavities: a.cavities.map(fit) };
+    }
+    case 'addHole':
+      return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
     case 'setInsert': {
       const plate = need(a.plates, change.plate);
       need(plate.openings, change.opening);

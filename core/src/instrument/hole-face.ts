@@ -15,6 +15,11 @@ const FRAME: Readonly<Record<HoleFace, string>> = {
   fingerboard: NECK_FRAME,
 };
 
+/** The frame in which the holes of a face are told. */
+export function frameOfFace(face: HoleFace): string {
+  return FRAME[face];
+}
+
 /** The body as it is seen from the side: how deep it is, and from where to where it goes along, mm. */
 export interface SideStrip {
   readonly depth: number;

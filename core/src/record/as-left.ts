@@ -1,4 +1,4 @@
-import { routePockets, type Plan } from '../check/index.js';
+import { routePockets, type PickupChoice } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Pocket } from '../instrument/index.js';
 import type { OperationKind, Settings } from '../operation/index.js';
@@ -15,26 +15,26 @@ export interface DepthRead {
 export interface DoneWork {
   readonly kind: OperationKind;
   readonly decision: string;
-  readonly plan: Plan;
+  readonly choice: PickupChoice;
   readonly entry: string;
   readonly depths: readonly DepthRead[];
 }
 
 /** What a finished operation did to the instrument; most only prepare and change nothing. */
 export function changesOf(work: DoneWork, anatomy: Anatomy, settings: Settings): readonly Change[] {
-  const position = anatomy.positions.find((p) => p.id === work.plan.position);
-  if (!position) throw new RangeError(`nothing here is called ${work.plan.position}`);
+  const position = anatomy.positions.find((p) => p.id === work.choice.position);
+  if (!position) throw new RangeError(`nothing here is called ${work.choice.position}`);
   switch (work.kind) {
     case 'removePart':
       return [{ kind: 'fitPart', position: position.id, part: null }];
     case 'fitPart':
-      return [{ kind: 'fitPart', position: position.id, part: work.plan.part }];
+      return [{ kind: 'fitPart', position: position.id, part: work.choice.part }];
     case 'takeOffInsert':
       return [{ kind: 'setInsert', plate: position.plate, opening: position.opening, fitted: false }];
     case 'routePasses':
     case 'boreWells': {
       const bored = work.kind === 'boreWells';
-      const pockets = work.plan.route ? routePockets(work.plan.route, settings).filter((p) => p.bored === bored) : [];
+      const pockets = work.choice.route ? routePockets(work.choice.route, settings).filter((p) => p.bored === bored) : [];
       return pockets.length === 0 ? [] : [{ kind: 'addPockets', cavity: position.cavity, pockets: pockets.map((p) => asCut(p, work)) }];
     }
     default:

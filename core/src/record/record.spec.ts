@@ -1,4 +1,4 @@
-import { evaluatePlan, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, type PlannedPocket } from '../check/index.js';
 import {
   acceptReading,
   anatomyFromSizes,
@@ -15,11 +15,11 @@ import {
 } from '../instrument/index.js';
 import { secondReading, type Reading } from '../quantity/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
-import { dim, edge, plainAnatomy, plainPlan, plainState } from '../testing/plan.js';
+import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { asLeft, consequenceOf, undoRecipe } from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
-const plan = plainPlan({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
 
 function reading(id: string, value: number, blind = false, at = id): Reading {
   return {
@@ -119,7 +119,7 @@ describe('as left', () => {
   const done = {
     kind: 'routePasses' as const,
     decision: 'abcdef012345',
-    plan,
+    choice,
     entry: 'e',
     depths: [{ pocket: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
   };
@@ -137,10 +137,10 @@ describe('as left', () => {
   });
 
   it('counts a route once when it is planned and cut already', () => {
-    const now = evaluatePlan(plainState(left), plan).verdicts.filter((v) => v.check === 'hiddenEdge');
+    const now = evaluateChoice(plainState(left), choice).verdicts.filter((v) => v.check === 'hiddenEdge');
     expect(now.map((v) => v.subject.item)).toEqual(jasmine.arrayWithExactContents(['found', 'planned abcdef012345']));
-    const moved = { ...plan, route: { ...plan.route!, at: { x: 1, y: 110, turn: 0 } } };
-    expect(evaluatePlan(plainState(left), moved).verdicts.filter((v) => v.check === 'hiddenEdge').length).toBe(3);
+    const moved = { ...choice, route: { ...choice.route!, at: { x: 1, y: 110, turn: 0 } } };
+    expect(evaluateChoice(plainState(left), moved).verdicts.filter((v) => v.check === 'hiddenEdge').length).toBe(3);
   });
 
   it('compares with as found, and tells what can be undone', () => {
@@ -156,7 +156,7 @@ describe('as left', () => {
 
   it('a pocket found too deep is judged again, and the ways on follow from it', () => {
     const ways = (depth: number): readonly string[] =>
-      consequenceOf(plainState(), plan, { kind: 'tooDeep', pocket: 'main', depth })
+      consequenceOf(plainState(), choice, { kind: 'tooDeep', pocket: 'main', depth })
         .waysOn.filter((x) => x.possible)
         .map((x) => x.id);
     // 44 − 14 = 30: at 20 a floor of 10 is left, at 26 only 4, at 30 none

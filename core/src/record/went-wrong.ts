@@ -1,4 +1,4 @@
-import { evaluatePlan, type Evaluation, type Plan, type PlanState } from '../check/index.js';
+import { evaluateChoice, type Evaluation, type PickupChoice, type PlanState } from '../check/index.js';
 
 /** What went wrong, of the kinds that have a number. */
 export type Mishap = { readonly kind: 'tooDeep'; readonly pocket: string; readonly depth: number } | { readonly kind: 'slipped' } | { readonly kind: 'other' };
@@ -11,28 +11,28 @@ export interface WayOn {
 
 /** The plan as the mishap made it, judged again. */
 export interface Consequence {
-  readonly plan: Plan;
+  readonly choice: PickupChoice;
   readonly evaluation: Evaluation;
   readonly waysOn: readonly WayOn[];
 }
 
 /** A pocket found too deep changes the plan's route to what is now in the wood, is evaluated again and offers ways on. A floor that was thin before is not held against it. */
-export function consequenceOf(state: PlanState, plan: Plan, mishap: Mishap): Consequence {
+export function consequenceOf(state: PlanState, choice: PickupChoice, mishap: Mishap): Consequence {
   const changed =
-    mishap.kind === 'tooDeep' && plan.route
-      ? { ...plan, route: { ...plan.route, pockets: plan.route.pockets.map((p) => (p.id === mishap.pocket ? { ...p, depth: mishap.depth } : p)) } }
-      : plan;
-  const evaluation = evaluatePlan(state, changed);
+    mishap.kind === 'tooDeep' && choice.route
+      ? { ...choice, route: { ...choice.route, pockets: choice.route.pockets.map((p) => (p.id === mishap.pocket ? { ...p, depth: mishap.depth } : p)) } }
+      : choice;
+  const evaluation = evaluateChoice(state, changed);
   const floors = evaluation.verdicts.filter((v) => v.check === 'floor');
   const broken = floors.some((v) => v.class === 'clashes' || v.class === 'tooClose');
   const before = new Set(
-    evaluatePlan(state, plan)
+    evaluateChoice(state, choice)
       .verdicts.filter((v) => v.class === 'thin')
       .map((v) => v.clearance),
   );
   const thin = floors.some((v) => v.class === 'thin' && !before.has(v.clearance));
   return {
-    plan: changed,
+    choice: changed,
     evaluation,
     waysOn: [
       { id: 'carryOn', possible: !broken && !thin },

@@ -1,4 +1,4 @@
-import type { Plan, PlanState } from '../check/index.js';
+import type { PickupChoice, PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { isPickup, stockOf } from '../part/index.js';
@@ -7,17 +7,17 @@ import type { Proposal } from './proposal.js';
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
 
 /** Another part from the shelf in the place as it is: one proposal for each part that is in stock, with the insert as it stands. */
-export function anotherPart(state: PlanState, plan: Plan): readonly Proposal[] {
-  const position = state.anatomy.positions.find((p) => p.id === plan.position);
+export function anotherPart(state: PlanState, choice: PickupChoice): readonly Proposal[] {
+  const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const insert = state.anatomy.plates.find((p) => p.id === position?.plate)?.openings.find((o) => o.id === position?.opening)?.insert ?? null;
   const operations: readonly OperationKind[] = ['fitPart', 'meterPart', 'removePart', 'testFit'];
   return Object.values(state.parts)
     .filter(isPickup)
-    .filter((p) => stockOf(state.stock, p.id) > 0 && p.id !== plan.part && p.id !== position?.part)
+    .filter((p) => stockOf(state.stock, p.id) > 0 && p.id !== choice.part && p.id !== position?.part)
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
-      plan: { ...plan, part: p.id, insertFitted: insert?.fitted ?? false, route: null },
+      choice: { ...choice, part: p.id, insertFitted: insert?.fitted ?? false, route: null },
       operations,
       risk: RISK.value,
       price: p.price,

@@ -1,4 +1,4 @@
-import { evaluatePlan, type Evaluation, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import { evaluatePlan, ofChoice, withChoice, type Evaluation, type PickupChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { hasTools, minutesOf } from './minutes.js';
 import { pickupIn, type Tool } from '../part/index.js';
@@ -30,12 +30,13 @@ export interface Option {
   readonly score: Score;
 }
 
-/** Every way out at the plan's position, worked out and ranked: the best first, the excluded after, the baseline last. */
-export function optionsFor(state: PlanState, plan: Plan, tools: readonly Tool[], wish: Wish): readonly Option[] {
-  const now = evaluatePlan(state, { ...plan, route: null });
-  const found = evaluatePlan(state, first(keep(state, plan)).plan);
-  const proposals = [...reroute(state, plan, tools), ...anotherPart(state, plan), ...keep(state, plan)];
-  return proposals.map((p) => workOut(state, p, tools, wish, now, found)).sort(byRank);
+/** Every way out of one choice of a plan, worked out in the whole of it and ranked: the best first, the excluded after, the baseline last. */
+export function optionsFor(state: PlanState, plan: Plan, choice: PickupChoice, tools: readonly Tool[], wish: Wish): readonly Option[] {
+  const within: Within = (c) => evaluatePlan(state, withChoice(plan, c));
+  const now = within({ ...choice, route: null });
+  const found = within(first(keep(state, choice)).choice);
+  const proposals = [...reroute(state, choice, tools), ...anotherPart(state, choice), ...keep(state, choice)];
+  return proposals.map((p) => workOut(state, p, tools, wish, { within, now, found })).sort(byRank);
 }
 
 function first<T>(list: readonly T[]): T {
@@ -44,16 +45,27 @@ function first<T>(list: readonly T[]): T {
   return x;
 }
 
-function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], wish: Wish, now: Evaluation, found: Evaluation): Option {
-  const evaluation = evaluatePlan(state, proposal.plan);
-  const position = state.anatomy.positions.find((p) => p.id === proposal.plan.position);
+/** A choice judged in the whole plan. */
+type Within = (choice: PickupChoice) => Evaluation;
+
+/** How things stand before a remedy: as planned so far, and as found. */
+interface Before {
+  readonly within: Within;
+  readonly now: Evaluation;
+  readonly found: Evaluation;
+}
+
+function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], wish: Wish, { within, now, found }: Before): Option {
+  const whole = within(proposal.choice);
+  const evaluation = ofChoice(whole, proposal.choice.id);
+  const position = state.anatomy.positions.find((p) => p.id === proposal.choice.position);
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  const cutting = proposal.plan.route && cavity ? planCutting(state, cavity, proposal.plan.route, tools) : null;
-  const back = wayBack(state, proposal.plan, evaluation);
+  const cutting = proposal.choice.route && cavity ? planCutting(state, cavity, proposal.choice.route, tools) : null;
+  const back = wayBack(state, proposal.choice, evaluation);
   const minutes = minutesOf(proposal, cutting, state.settings);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));
-  const newClashes = evaluation.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
-  const part = pickupIn(state.parts, proposal.plan.part);
+  const newClashes = whole.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
+  const part = pickupIn(state.parts, proposal.choice.part);
   return {
     proposal,
     evaluation,
@@ -61,9 +73,9 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
     back,
     minutes,
     newClashes,
-    excluded: exclusion(state, proposal, evaluation, back, found, wish),
+    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, proposal.choice.id), wish),
     score: score(
-      { part, plan: proposal.plan, evaluation, back, minutes, price: proposal.price, risk: proposal.risk, toolsHere: hasTools(cutting) },
+      { part, choice: proposal.choice, evaluation, back, minutes, price: proposal.price, risk: proposal.risk, toolsHere: hasTools(cutting) },
       wish,
       state.settings,
     ),
@@ -72,7 +84,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
 
 function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, wish: Wish): Exclusion | null {
   if (p.kind === 'keep') return { kind: 'baseline' };
-  if (p.plan.route && wish.doNotTouch.includes(p.plan.position)) return { kind: 'doNotTouch' };
+  if (p.choice.route && wish.doNotTouch.includes(p.choice.position)) return { kind: 'doNotTouch' };
   if (wish.reversibleOnly && (back.woodCut || !back.works)) return { kind: 'reversibleOnly' };
   const weak = weakest(evaluation, found, state.settings.strengthLeast);
   if (weak) return weak;

@@ -1,4 +1,4 @@
-import type { Plan } from '../check/index.js';
+import type { PickupChoice } from '../check/index.js';
 import type { OperationKind } from '../operation/index.js';
 
 export type RemedyKind = 'keep' | 'anotherPart' | 'reroute';
@@ -8,7 +8,7 @@ export interface Proposal {
   /** Stable: kind and part. */
   readonly id: string;
   readonly kind: RemedyKind;
-  readonly plan: Plan;
+  readonly choice: PickupChoice;
   readonly operations: readonly OperationKind[];
   /** How likely it is to go wrong, 0 to 1. */
   readonly risk: number;

@@ -1,4 +1,4 @@
-import type { Plan, PlanState } from '../check/index.js';
+import type { PickupChoice, PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { pickupIn, type TemplateBit, type Tool } from '../part/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -8,17 +8,17 @@ import { routeForPart } from './route-for-part.js';
 const RISK = constant(0.4, 'memory', 'Risk of a remedy');
 
 /** A new route under the cover for the chosen part: the plan's own route where there is one, else the one that the part asks for with the shop's smallest template bit. */
-export function reroute(state: PlanState, plan: Plan, tools: readonly Tool[]): readonly Proposal[] {
-  const position = state.anatomy.positions.find((p) => p.id === plan.position);
-  const part = pickupIn(state.parts, plan.part);
+export function reroute(state: PlanState, choice: PickupChoice, tools: readonly Tool[]): readonly Proposal[] {
+  const position = state.anatomy.positions.find((p) => p.id === choice.position);
+  const part = pickupIn(state.parts, choice.part);
   const bit = tools.filter((t): t is TemplateBit => t.kind === 'template').sort((a, b) => a.diameter - b.diameter)[0];
   if (!position || !part || !bit) return [];
-  const pockets = plan.route?.pockets ?? routeForPart(part, bit.diameter / 2, state.settings);
+  const pockets = choice.route?.pockets ?? routeForPart(part, bit.diameter / 2, state.settings);
   if (pockets.length === 0) return [];
-  const route = plan.route ?? { at: { ...position.at, turn: 0 }, pockets };
+  const route = choice.route ?? { at: { ...position.at, turn: 0 }, pockets };
   const insert = state.anatomy.plates.find((p) => p.id === position.plate)?.openings.find((o) => o.id === position.opening)?.insert;
   const operations: OperationKind[] = ['boreBulk', 'fitPart', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'];
   if (pockets.some((p) => p.bored)) operations.push('boreWells');
   if (insert?.fitted) operations.push('takeOffInsert');
-  return [{ id: `reroute/${part.id}`, kind: 'reroute', plan: { ...plan, insertFitted: false, route }, operations, risk: RISK.value, price: part.price }];
+  return [{ id: `reroute/${part.id}`, kind: 'reroute', choice: { ...choice, insertFitted: false, route }, operations, risk: RISK.value, price: part.price }];
 }

@@ -1,4 +1,4 @@
-import type { Evaluation, Plan } from '../check/index.js';
+import type { Evaluation, PickupChoice } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { Pickup } from '../part/index.js';
@@ -26,7 +26,7 @@ const DEAREST = constant(30000, 'memory', 'Ranking of remedies');
 
 export interface Scored {
   readonly part: Pickup | null;
-  readonly plan: Plan;
+  readonly choice: PickupChoice;
   readonly evaluation: Evaluation;
   readonly back: WayBack;
   readonly minutes: number;

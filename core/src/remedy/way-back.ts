@@ -1,5 +1,4 @@
-import { evaluate, type Evaluation, type PlanState, type Plan, type Verdict } from '../check/index.js';
-import type { Change } from '../instrument/index.js';
+import { evaluateChoice, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
 
 /** What going back to the part that was there would need, judged in the anatomy that a plan would leave. */
 export interface WayBack {
@@ -14,15 +13,11 @@ export interface WayBack {
 }
 
 /** Evaluates the old part in the new anatomy. The wiring is the old one again, so its leads are not asked about. */
-export function wayBack(state: PlanState, plan: Plan, after: Evaluation): WayBack {
-  const before = state.anatomy.positions.find((p) => p.id === plan.position);
-  if (!before) throw new RangeError(`nothing here is called ${plan.position}`);
+export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluation): WayBack {
+  const before = state.anatomy.positions.find((p) => p.id === choice.position);
+  if (!before) throw new RangeError(`nothing here is called ${choice.position}`);
   const wasFitted = state.anatomy.plates.find((p) => p.id === before.plate)?.openings.find((o) => o.id === before.opening)?.insert?.fitted ?? false;
-  const changes: Change[] = [
-    { kind: 'fitPart', position: plan.position, part: before.part },
-    { kind: 'setInsert', plate: before.plate, opening: before.opening, fitted: wasFitted },
-  ];
-  const back = evaluate({ ...state, anatomy: after.anatomy, leadsWanted: 0 }, plan.position, changes);
+  const back = evaluateChoice({ ...state, anatomy: after.anatomy }, { ...choice, part: before.part, insertFitted: wasFitted, leadsWanted: 0, route: null });
   const partChecks = new Set([
     'partInRoute',
     'smallestCorner',
@@ -36,8 +31,8 @@ export function wayBack(state: PlanState, plan: Plan, after: Evaluation): WayBac
   const verdicts = back.verdicts.filter((v) => partChecks.has(v.check));
   return {
     part: before.part,
-    needsInsert: wasFitted && !plan.insertFitted,
-    woodCut: plan.route !== null,
+    needsInsert: wasFitted && !choice.insertFitted,
+    woodCut: choice.route !== null,
     verdicts,
     works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
   };

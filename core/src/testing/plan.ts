@@ -1,4 +1,4 @@
-import type { Plan, PlanState } from '../check/index.js';
+import type { Choice, PickupChoice, Plan, PlanState } from '../check/index.js';
 import { blankAnatomy, type Anatomy, type FeatureOutline } from '../instrument/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
@@ -120,7 +120,7 @@ export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
     boxPickup('large', 84, 38, 17),
     boxPickup('other', 59, 23, 16, { kind: 'slim humbucker' }),
   ];
-  return { anatomy, parts: Object.fromEntries(parts.map((p) => [p.id, p])), stock: parts.map((p) => inDrawer(p.id)), settings: settingsWith(), leadsWanted: 2 };
+  return { anatomy, parts: Object.fromEntries(parts.map((p) => [p.id, p])), stock: parts.map((p) => inDrawer(p.id)), settings: settingsWith() };
 }
 
 export const plainTools: readonly Tool[] = [
@@ -130,6 +130,11 @@ export const plainTools: readonly Tool[] = [
   { id: 'long', kind: 'template', name: 'long template bit', diameter: 9.525, cuttingLength: 25, reach: 45 },
 ];
 
-export function plainPlan(more: Partial<Plan> = {}): Plan {
-  return { format: 1, position: 'here', part: 'large', insertFitted: false, leadsWanted: 2, route: null, ...more };
+/** A plan of that one choice, or of those given. */
+export function plainPlan(...choices: readonly Choice[]): Plan {
+  return { format: 2, choices: choices.length > 0 ? choices : [plainChoice()] };
+}
+
+export function plainChoice(more: Partial<PickupChoice> = {}): PickupChoice {
+  return { kind: 'pickup', id: 'here', position: 'here', part: 'large', alternatives: [], insertFitted: false, leadsWanted: 2, route: null, ...more };
 }

@@ -1,5 +1,5 @@
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { choiceOf, evaluatePlan, ofChoice } from '@rinnovo/core/check';
 import { clearToCut, differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -24,14 +24,16 @@ export function clearanceRoutes(db: Knex): Router {
         await planOf(trx, body.job, true);
         await lockRevision(trx, (await jobById(trx, body.job)).instrument);
         const s = await loadJobState(trx, body.job);
-        if (s.decision?.id !== body.decision) throw new ProblemError('not-now', { detail: 'That decision is not the one in force.' });
+        const decision = s.decisions.find((d) => d.id === body.decision);
+        const choice = decision && choiceOf(s.record.plan, decision.choice);
+        if (!choice) throw new ProblemError('not-now', { detail: 'That decision is not the one in force.' });
         if (s.revision !== body.revision || s.record.version !== body.planVersion) {
           throw new ProblemError('stale', {
             current: { planVersion: s.record.version, revision: s.revision },
             yours: { planVersion: body.planVersion, revision: body.revision },
           });
         }
-        const evaluation = evaluatePlan(s.state, s.record.plan);
+        const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
         const judged = clearToCut(evaluation, s.state.anatomy, s.readings, new Set(body.accepted.map((a) => a.verdict)));
@@ -41,13 +43,14 @@ export function clearanceRoutes(db: Knex): Router {
           job: body.job,
           decision: body.decision,
           plan_version: body.planVersion,
+          chosen: JSON.stringify(choice),
           revision: body.revision,
           accepted: JSON.stringify(body.accepted),
           numbers: JSON.stringify(numbers),
           person,
           write_id: writeId,
         });
-        return { status: 201, body: (await clearancesOf(trx, body.decision)).find((c) => c.id === params.id) };
+        return { status: 201, body: (await clearancesOf(trx, [body.decision])).find((c) => c.id === params.id) };
       },
     }),
   );

@@ -3,6 +3,7 @@ import { workshop } from './0001-workshop.js';
 import { drawer } from './0002-drawer.js';
 import { surveys } from './0003-surveys.js';
 import { shelf } from './0004-shelf.js';
+import { choices } from './0005-choices.js';
 
 interface Migration {
   readonly name: string;
@@ -11,7 +12,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

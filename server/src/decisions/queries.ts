@@ -1,5 +1,5 @@
 import type { Decision, DecisionOption } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
+import type { Choice } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';
 
@@ -12,7 +12,8 @@ interface Row {
   at: Date;
   plan_version: number;
   revision: number;
-  plan: Plan;
+  choice: string;
+  chosen: Choice;
   options: DecisionOption[];
   undone_at: Date | null;
 }
@@ -27,16 +28,17 @@ function toDecision(r: Row): Decision {
     at: r.at.toISOString(),
     planVersion: r.plan_version,
     revision: r.revision,
-    plan: r.plan,
+    choice: r.choice,
+    chosen: r.chosen,
     options: r.options,
     undoneAt: r.undone_at?.toISOString() ?? null,
   };
 }
 
-/** The decision in force; null while none is. */
-export async function liveDecision(db: Knex, job: string): Promise<Decision | null> {
-  const row = (await db('decisions').where({ job, undone_at: null }).first()) as Row | undefined;
-  return row ? toDecision(row) : null;
+/** The decisions of a job that are in force, oldest first: one for a choice. */
+export async function liveDecisions(db: Knex, job: string): Promise<readonly Decision[]> {
+  const rows = (await db('decisions').where({ job, undone_at: null }).orderBy('at').limit(200)) as Row[];
+  return rows.map(toDecision);
 }
 
 export async function decisionById(db: Knex, id: string): Promise<Decision | null> {
@@ -55,7 +57,7 @@ export function snapshot(o: Option): DecisionOption {
   return {
     id: o.proposal.id,
     kind: o.proposal.kind,
-    part: o.proposal.plan.part,
+    part: o.proposal.choice.part,
     total: o.score.total,
     minutes: o.minutes,
     price: o.proposal.price,

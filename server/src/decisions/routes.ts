@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { chooseRemedy, idParam } from '@rinnovo/contract';
+import { choiceOf, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted } from '@rinnovo/core/operation';
 import { optionsFor } from '@rinnovo/core/remedy';
@@ -25,14 +26,18 @@ export function decisionRoutes(db: Knex): Router {
       run: async ({ params, body }, { trx, person, writeId }) => {
         await planOf(trx, body.job, true);
         const s = await loadJobState(trx, body.job);
-        if (s.decision) throw new ProblemError('already-there', { detail: 'A remedy is chosen already: take it back first.', current: s.decision });
+        const earlier = s.decisions.find((d) => d.choice === body.choice);
+        if (earlier) throw new ProblemError('already-there', { detail: 'A remedy is chosen already: take it back first.', current: earlier });
         if (s.record.version !== body.planVersion || s.revision !== body.revision) {
           throw new ProblemError('stale', {
             current: { planVersion: s.record.version, revision: s.revision },
             yours: { planVersion: body.planVersion, revision: body.revision },
           });
         }
-        const options = optionsFor(s.state, s.record.plan, s.tools, s.job.wish);
+        const choice = choiceOf(s.record.plan, body.choice);
+        if (choice?.kind !== 'pickup')
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is no choice of this plan that has remedies' }] });
+        const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.wish);
         const chosen = options.find((o) => o.proposal.id === body.option);
         if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'no such remedy for this plan' }] });
         const differ = differences(body.seen, chosen.evaluation.verdicts);
@@ -42,7 +47,8 @@ export function decisionRoutes(db: Knex): Router {
             yours: body.seen,
           });
         }
-        const { plan } = chosen.proposal;
+        const { choice: decided } = chosen.proposal;
+        const plan = withChoice(s.record.plan, decided);
         await trx('decisions').insert({
           id: params.id,
           job: body.job,
@@ -51,7 +57,8 @@ export function decisionRoutes(db: Knex): Router {
           person,
           plan_version: body.planVersion,
           revision: body.revision,
-          plan: JSON.stringify(plan),
+          choice: body.choice,
+          chosen: JSON.stringify(decided),
           options: JSON.stringify(options.map(snapshot)),
           write_id: writeId,
         });
@@ -63,13 +70,13 @@ export function decisionRoutes(db: Knex): Router {
               job: body.job,
               decision: params.id,
               kind,
-              feature: plan.position,
+              feature: decided.position,
               state: 'proposed',
               write_id: writeId,
             })),
           );
         }
-        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, params.id) } };
+        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, [params.id]) } };
       },
     }),
   );
@@ -82,7 +89,7 @@ export function decisionRoutes(db: Knex): Router {
       run: async ({ params }, { trx, writeId }) => {
         const decision = await decisionById(trx, params.id);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
-        const operations = await operationsOf(trx, params.id);
+        const operations = await operationsOf(trx, [params.id]);
         const started = operations.filter(hasStarted);
         if (started.length > 0) {
           throw new ProblemError('work-started', { detail: 'What is cut stays cut: plan the way back instead.', current: started });

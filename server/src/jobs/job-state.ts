@@ -1,5 +1,5 @@
 import type { ClearanceRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
-import type { PlanState } from '@rinnovo/core/check';
+import { choiceOf, type Choice, type PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import type { Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
@@ -8,7 +8,7 @@ import type { Reading } from '@rinnovo/core/quantity';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { clearancesOf, standingClearance } from '../clearances/queries.js';
-import { liveDecision } from '../decisions/queries.js';
+import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { ledgerOfJob } from '../ledger/queries.js';
 import { operationsOf, waiversOf } from '../operations/queries.js';
@@ -27,7 +27,8 @@ export interface JobState {
   readonly state: PlanState;
   readonly tools: readonly Tool[];
   readonly readings: readonly Reading[];
-  readonly decision: Decision | null;
+  /** In force, oldest first. */
+  readonly decisions: readonly Decision[];
   readonly operations: readonly Operation[];
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly ClearanceRecord[];
@@ -42,18 +43,19 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
   const anatomy = await anatomyOf(db, job.instrument);
   const parts = await allParts(db);
   const shop = await shopOf(db);
-  const decision = await liveDecision(db, jobId);
+  const decisions = await liveDecisions(db, jobId);
+  const ids = decisions.map((d) => d.id);
   return {
     job,
     record,
     revision: anatomy.revision,
-    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, leadsWanted: record.plan.leadsWanted },
+    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings },
     tools: shop.tools,
     readings: await readingsOf(db, job.instrument),
-    decision,
-    operations: decision ? await operationsOf(db, decision.id) : [],
+    decisions,
+    operations: await operationsOf(db, ids),
     waivers: await waiversOf(db, jobId),
-    clearances: decision ? await clearancesOf(db, decision.id) : [],
+    clearances: await clearancesOf(db, ids),
     ledger: await ledgerOfJob(db, jobId),
   };
 }
@@ -62,12 +64,17 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
 export function benchInput(s: JobState): BenchInput {
   return {
     state: s.state,
-    plan: s.record.plan,
+    choices: choicesOf(s),
     tools: s.tools,
     operations: s.operations,
     rules: RULES,
     waivers: s.waivers,
     log: s.ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
-    clear: standingClearance(s.clearances, s.ledger, s.record.version) !== null,
+    cleared: s.decisions.filter((d) => standingClearance(s.clearances, s.ledger, d, s.record.plan) !== null).map((d) => d.id),
   };
+}
+
+/** What was chosen by each decision in force, as the plan has it now. */
+export function choicesOf(s: Pick<JobState, 'decisions' | 'record'>): Readonly<Record<string, Choice>> {
+  return Object.fromEntries(s.decisions.map((d) => [d.id, choiceOf(s.record.plan, d.choice) ?? d.chosen]));
 }

@@ -15,12 +15,8 @@ export function workRoutes(db: Knex): Router {
     readRoute(idParam, noQuery, async ({ id }) => {
       await jobById(db, id);
       const decisions = await decisionsOf(db, id);
-      const live = decisions.find((d) => d.undoneAt === null);
-      const [operations, waivers, clearances] = await Promise.all([
-        live ? operationsOf(db, live.id) : [],
-        waiversOf(db, id),
-        live ? clearancesOf(db, live.id) : [],
-      ]);
+      const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
+      const [operations, waivers, clearances] = await Promise.all([operationsOf(db, live), waiversOf(db, id), clearancesOf(db, live)]);
       return { body: { decisions, operations, waivers, clearances } };
     }),
   );

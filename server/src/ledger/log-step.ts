@@ -1,12 +1,12 @@
 import type { LogStep } from '@rinnovo/contract';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { evaluatePlan, ofChoice, type PickupChoice } from '@rinnovo/core/check';
 import { benchNow, clearToCut, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
 import { asLeft, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
-import { benchInput, type JobState } from '../jobs/job-state.js';
+import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
 import { standingClearance } from '../clearances/queries.js';
 
 /** What logging a step comes to, before anything is written. */
@@ -37,11 +37,13 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   if (OPERATIONS[operation.kind].irreversible) demandStillClear(s, operation);
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
-  demandReading(s, body, card);
+  const choice = choicesOf(s)[operation.decision];
+  if (choice?.kind !== 'pickup') throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
+  demandReading(s, choice, body, card);
   const pocket = card.asks && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
   const state = last ? 'done' : body.outcome === 'wentWrong' && body.mishap !== 'tooDeep' ? 'failed' : 'doing';
-  return { operation, state: state === 'failed' ? 'doing' : state, numbers, pocket, anatomy: anatomyAfter(s, body, operation, entry, pocket, last) };
+  return { operation, state: state === 'failed' ? 'doing' : state, numbers, pocket, anatomy: anatomyAfter(s, choice, body, operation, entry, pocket, last) };
 }
 
 function completes(body: LogStep): boolean {
@@ -50,11 +52,17 @@ function completes(body: LogStep): boolean {
 
 /** Until the first cut is made, the clearance must still hold for the numbers as they are now. */
 function demandStillClear(s: JobState, operation: Operation): void {
-  const standing = standingClearance(s.clearances, s.ledger, s.record.version);
+  const decision = s.decisions.find((d) => d.id === operation.decision);
+  const standing = decision && standingClearance(s.clearances, s.ledger, decision, s.record.plan);
   if (!standing) throw new ProblemError('not-clear', { detail: 'There is no clearance for this cut.' });
-  const cut = s.operations.some((o) => OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done'));
+  const cut = s.operations.some((o) => o.decision === operation.decision && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done'));
   if (cut) return;
-  const judged = clearToCut(evaluatePlan(s.state, s.record.plan), s.state.anatomy, s.readings, new Set(standing.accepted.map((a) => a.verdict)));
+  const judged = clearToCut(
+    ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice),
+    s.state.anatomy,
+    s.readings,
+    new Set(standing.accepted.map((a) => a.verdict)),
+  );
   if (!judged.clear)
     throw new ProblemError('not-clear', { detail: `Readings changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });
 }
@@ -66,7 +74,7 @@ function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly
 }
 
 /** A card that asks a depth gets one; a depth beyond what was planned is not 'done'. */
-function demandReading(s: JobState, body: LogStep, card: StepCard): void {
+function demandReading(s: JobState, choice: PickupChoice, body: LogStep, card: StepCard): void {
   if (!card.asks) {
     if (body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for no depth' }] });
     return;
@@ -74,7 +82,7 @@ function demandReading(s: JobState, body: LogStep, card: StepCard): void {
   if (body.outcome === 'done' && !body.measured)
     throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for a depth' }] });
   if (body.mishap === 'tooDeep' && !body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'say how deep it is' }] });
-  const planned = s.record.plan.route?.pockets.find((p) => p.id === card.asks?.target.part)?.depth ?? card.asks.expected;
+  const planned = choice.route?.pockets.find((p) => p.id === card.asks?.target.part)?.depth ?? card.asks.expected;
   const most = planned + card.asks.limit + (body.measured?.limit ?? 0);
   if (body.measured && body.outcome === 'done' && body.measured.value > most) {
     throw new ProblemError('cannot-be', {
@@ -87,7 +95,15 @@ function demandReading(s: JobState, body: LogStep, card: StepCard): void {
   }
 }
 
-function anatomyAfter(s: JobState, body: LogStep, operation: Operation, entry: string, pocket: string | null, last: boolean): Anatomy | null {
+function anatomyAfter(
+  s: JobState,
+  choice: PickupChoice,
+  body: LogStep,
+  operation: Operation,
+  entry: string,
+  pocket: string | null,
+  last: boolean,
+): Anatomy | null {
   const tooDeep = body.outcome === 'wentWrong' && body.mishap === 'tooDeep';
   if (!last && !tooDeep) return null;
   const earlier = s.ledger
@@ -95,10 +111,6 @@ function anatomyAfter(s: JobState, body: LogStep, operation: Operation, entry: s
     .map((l): DepthRead => ({ pocket: l.measured?.pocket ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
   const mine: DepthRead[] = body.measured && pocket !== null ? [{ pocket, value: body.measured.value, limit: body.measured.limit, entry }] : [];
   const newestFirst = [...mine, ...earlier.reverse()];
-  const after = asLeft(
-    { kind: operation.kind, decision: operation.decision, plan: s.record.plan, entry, depths: newestFirst },
-    s.state.anatomy,
-    s.state.settings,
-  );
+  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, s.state.anatomy, s.state.settings);
   return after === s.state.anatomy ? null : after;
 }

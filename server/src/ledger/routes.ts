@@ -47,7 +47,7 @@ export function ledgerRoutes(db: Knex): Router {
           write_id: writeId,
         });
         const entry = (await ledgerOfJob(trx, first.job.id)).find((l) => l.id === params.id);
-        return { status: 201, body: { entry, revision: after, operations: await operationsOf(trx, outcome.operation.decision) } };
+        return { status: 201, body: { entry, revision: after, operations: await operationsOf(trx, [outcome.operation.decision]) } };
       },
     }),
   );

@@ -2,10 +2,10 @@ import type { WaiverRecord } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import type { Knex } from 'knex';
 
-/** The operations of a decision. */
-export async function operationsOf(db: Knex, decision: string): Promise<readonly Operation[]> {
+/** The operations of some decisions. */
+export async function operationsOf(db: Knex, decisions: readonly string[]): Promise<readonly Operation[]> {
   return (await db('operations')
-    .where({ decision })
+    .whereIn('decision', [...decisions])
     .orderBy(['kind', 'id'])
     .select('id', 'job', 'decision', 'kind', 'feature', 'state', 'rank')) as Operation[];
 }

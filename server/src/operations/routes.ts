@@ -2,7 +2,7 @@ import { acceptBreak, idParam, reorderWork } from '@rinnovo/contract';
 import { brokenRules, inOrder, RULES } from '@rinnovo/core/order';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { liveDecision } from '../decisions/queries.js';
+import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { operationsOf, waiversOf } from './queries.js';
@@ -17,17 +17,17 @@ export function orderRoutes(db: Knex): Router {
       body: reorderWork,
       precondition: 'create',
       run: async ({ params, body }, { trx, writeId }) => {
-        const decision = await liveDecision(trx, params.id);
-        if (!decision) throw new ProblemError('not-now', { detail: 'No remedy is chosen: there is nothing to order yet.' });
-        await trx('operations').where({ decision: decision.id }).forUpdate().select('id');
-        const operations = await operationsOf(trx, decision.id);
+        const decisions = (await liveDecisions(trx, params.id)).map((d) => d.id);
+        if (decisions.length === 0) throw new ProblemError('not-now', { detail: 'No remedy is chosen: there is nothing to order yet.' });
+        await trx('operations').whereIn('decision', decisions).forUpdate().select('id');
+        const operations = await operationsOf(trx, decisions);
         const known = new Set(operations.map((o) => o.id));
         if (body.order.length > 0 && (body.order.length !== known.size || body.order.some((id) => !known.has(id)))) {
           throw new ProblemError('cannot-be', { errors: [{ pointer: '/order', detail: 'must name each operation of the job once, or none' }] });
         }
-        await trx('operations').where({ decision: decision.id }).update({ rank: null, write_id: writeId });
+        await trx('operations').whereIn('decision', decisions).update({ rank: null, write_id: writeId });
         for (const [rank, id] of body.order.entries()) await trx('operations').where({ id }).update({ rank });
-        return { status: 200, body: { operations: await operationsOf(trx, decision.id) } };
+        return { status: 200, body: { operations: await operationsOf(trx, decisions) } };
       },
     }),
   );
@@ -38,8 +38,10 @@ export function orderRoutes(db: Knex): Router {
       body: acceptBreak,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        const decision = await liveDecision(trx, body.job);
-        const operations = decision ? await operationsOf(trx, decision.id) : [];
+        const operations = await operationsOf(
+          trx,
+          (await liveDecisions(trx, body.job)).map((d) => d.id),
+        );
         const broken = brokenRules(inOrder(operations, RULES), RULES);
         const meant = broken.some((b) => b.rule === body.rule && b.operations.every((o) => body.operations.includes(o)));
         if (!meant) throw new ProblemError('cannot-be', { errors: [{ pointer: '/rule', detail: 'this order does not break that rule' }] });

@@ -1,5 +1,6 @@
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { choiceOf, evaluateChoice, isThere, sameChoice, type Plan } from '@rinnovo/core/check';
+import type { Anatomy } from '@rinnovo/core/instrument';
 import { hasStarted, OPERATIONS } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -10,7 +11,7 @@ import { demandVersion, writeRoute } from '../http/write.js';
 import { jobById } from '../jobs/jobs.js';
 import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
-import { liveDecision } from '../decisions/queries.js';
+import { liveDecisions } from '../decisions/queries.js';
 import { operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from './queries.js';
 
@@ -36,7 +37,7 @@ export function planRoutes(db: Knex): Router {
         const old = await planOf(context.trx, params.id, true);
         if (old) demandVersion(context, old.version, old, body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This job has no plan yet.' });
-        await refuseOnceCut(context.trx, params.id);
+        if (old) await refuseOnceCut(context.trx, params.id, old.plan, body.plan);
         const now = await anatomyOf(context.trx, job.instrument, body.revision);
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
         const record = await keepPlan(context.trx, params.id, body.plan, body.revision, (old?.version ?? 0) + 1, context.writeId);
@@ -47,27 +48,37 @@ export function planRoutes(db: Knex): Router {
   return router;
 }
 
-/** Once wood is cut the plan stays what was cut: another way on is another decision. */
-async function refuseOnceCut(trx: Knex.Transaction, job: string): Promise<void> {
-  const decision = await liveDecision(trx, job);
-  const operations = decision ? await operationsOf(trx, decision.id) : [];
+/** Once wood is cut for a choice it stays what was cut: another way on is another decision. */
+async function refuseOnceCut(trx: Knex.Transaction, job: string, old: Plan, next: Plan): Promise<void> {
+  const decisions = await liveDecisions(trx, job);
+  const changed = decisions.filter(({ choice }) => {
+    const [was, is] = [choiceOf(old, choice), choiceOf(next, choice)];
+    return !was || !is || !sameChoice(was, is);
+  });
+  const operations = await operationsOf(
+    trx,
+    changed.map((d) => d.id),
+  );
   const cut = operations.filter((o) => OPERATIONS[o.kind].irreversible && hasStarted(o));
   if (cut.length > 0) throw new ProblemError('work-started', { detail: 'Wood is cut: the plan stays.', current: cut });
 }
 
-async function refuseWhatCannotBeEvaluated(
-  trx: Knex.Transaction,
-  anatomy: Parameters<typeof evaluatePlan>[0]['anatomy'],
-  plan: Parameters<typeof evaluatePlan>[1],
-): Promise<void> {
+/** Names the first choice that no verdict can be made of: its place has gone, or its part. */
+async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anatomy, plan: Plan): Promise<void> {
   const parts = await allParts(trx);
-  if (plan.part !== null && !parts[plan.part])
-    throw new ProblemError('cannot-be', { errors: [{ pointer: '/plan/part', detail: 'no part on the shelf has that id' }] });
   const { settings } = await shopOf(trx);
-  try {
-    evaluatePlan({ anatomy, parts, stock: [], settings, leadsWanted: plan.leadsWanted }, plan);
-  } catch (error) {
-    if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: '/plan', detail: error.message }] });
-    throw error;
+  for (const [i, choice] of plan.choices.entries()) {
+    const wrong = [choice.part, ...choice.alternatives].find((id) => id !== null && !parts[id]);
+    if (wrong !== undefined)
+      throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}/part`, detail: 'no part on the shelf has that id' }] });
+    if (!isThere(anatomy, choice)) {
+      throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place is not on this instrument any more' }] });
+    }
+    try {
+      evaluateChoice({ anatomy, parts, stock: [], settings }, choice);
+    } catch (error) {
+      if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: error.message }] });
+      throw error;
+    }
   }
 }

@@ -2,7 +2,7 @@ import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
 import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
-import { evaluatePlan, type Plan, type PlanState } from '@rinnovo/core/check';
+import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
 import { planCutting } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import { settingsWith, type Operation } from '@rinnovo/core/operation';
@@ -64,7 +64,18 @@ export const tools: readonly Tool[] = [
 ];
 
 export const route = { at: { x: 0, y: 105, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(71.5, 40.5, 4.7625), depth: 18, bored: false }] };
-export const plan: Plan = { format: 1, position: 'pickup', part: 'two-coil', insertFitted: false, leadsWanted: 4, route: null };
+export const choice: PickupChoice = {
+  kind: 'pickup',
+  id: 'pickup',
+  position: 'pickup',
+  part: 'two-coil',
+  alternatives: [],
+  insertFitted: false,
+  leadsWanted: 4,
+  route: null,
+};
+/** A plan of these choices. */
+export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 2, choices });
 export const job = {
   id: 'job',
   instrument: 'i',
@@ -85,7 +96,8 @@ export const decision: Decision = {
   at: '2026-01-02T10:00:00.000Z',
   planVersion: 1,
   revision: 1,
-  plan: { ...plan, route },
+  choice: 'pickup',
+  chosen: { ...choice, route },
   options: [],
   undoneAt: null,
 };
@@ -102,7 +114,7 @@ export const operation = (kind: Operation['kind'], more: Partial<Operation> = {}
 });
 
 export interface JobOnScreen {
-  readonly plan?: Plan;
+  readonly choice?: PickupChoice;
   readonly readings?: readonly ToldReading[];
   readonly work?: Partial<Work>;
   readonly ledger?: readonly LedgerEntry[];
@@ -121,9 +133,10 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   });
   const http = setUp();
   const store = TestBed.inject(Store);
-  const shown = more.plan ?? plan;
+  const chosen = more.choice ?? choice;
+  const shown = planOf(chosen);
   const settings = settingsWith();
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings, leadsWanted: shown.leadsWanted };
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], ...more.work };
@@ -143,17 +156,17 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
   store.dispatch(planActions.loaded({ record, draft: null }));
 
-  const computed = { key: 'k', plan: shown };
+  const computed = { key: 'k', plan: shown, choice: chosen.id };
   const evaluation = evaluatePlan(state, shown);
   const cavity = anatomy.cavities.find((c) => c.id === 'route');
   store.dispatch(resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })) } } }));
   store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
-  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, tools, job.wish) } }));
+  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.wish) } }));
   store.dispatch(
-    resultActions.cuttingPlanned({ computed: { ...computed, result: shown.route && cavity ? planCutting(state, cavity, shown.route, tools) : null } }),
+    resultActions.cuttingPlanned({ computed: { ...computed, result: chosen.route && cavity ? planCutting(state, cavity, chosen.route, tools) : null } }),
   );
-  const clear = held.clearances.length > 0;
-  const input = { state, plan: shown, tools, operations: held.operations, rules: RULES, waivers: held.waivers, clear };
+  const cleared = held.clearances.map((c) => c.decision);
+  const input = { state, choices: { decision: chosen }, tools, operations: held.operations, rules: RULES, waivers: held.waivers, cleared };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: benchNow({ ...input, log: entries }) } }));
   return { http, store };
@@ -164,6 +177,7 @@ export const clearance: ClearanceRecord = {
   job: 'job',
   decision: 'decision',
   planVersion: 2,
+  chosen: { ...choice, route },
   revision: 1,
   accepted: [],
   numbers: [],

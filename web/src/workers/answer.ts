@@ -1,4 +1,4 @@
-import { evaluatePlan, type Plan, type PlanState } from '@rinnovo/core/check';
+import { choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { planCutting, routeFigures } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import type { Tool } from '@rinnovo/core/part';
@@ -17,32 +17,34 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
   if (held?.key !== request.key) return { seq: request.seq, ok: false, message: 'the state for this request is not here' };
   const { state, tools } = held;
   const { seq, plan } = request;
+  const choice = choiceOf(plan, request.choice);
+  const pickup = choice?.kind === 'pickup' ? choice : null;
   try {
     switch (request.kind) {
       case 'evaluate': {
-        const verdicts = evaluatePlan(state, plan).verdicts.map((v) => ({ ...v, working: null }));
+        const verdicts = choice ? evaluateIn(state, plan, choice).verdicts.map((v) => ({ ...v, working: null })) : [];
         return { seq, ok: true, kind: 'evaluate', result: { verdicts } };
       }
       case 'full': {
-        const cavity = cavityOf(state, plan);
-        const figures = plan.route && cavity ? routeFigures(state, cavity, plan.route) : null;
+        const cavity = cavityOf(state, pickup);
+        const figures = pickup?.route && cavity ? routeFigures(state, cavity, pickup.route) : null;
         return { seq, ok: true, kind: 'full', result: { ...evaluatePlan(state, plan), figures } };
       }
       case 'options':
-        return { seq, ok: true, kind: 'options', result: optionsFor(state, plan, tools, request.wish) };
+        return { seq, ok: true, kind: 'options', result: pickup ? optionsFor(state, plan, pickup, tools, request.wish) : [] };
       case 'cutting': {
-        const cavity = cavityOf(state, plan);
-        return { seq, ok: true, kind: 'cutting', result: plan.route && cavity ? planCutting(state, cavity, plan.route, tools) : null };
+        const cavity = cavityOf(state, pickup);
+        return { seq, ok: true, kind: 'cutting', result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools) : null };
       }
       case 'bench':
-        return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state, plan, tools }) };
+        return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state, tools }) };
     }
   } catch (error) {
     return { seq, ok: false, message: error instanceof Error ? error.message : String(error) };
   }
 }
 
-function cavityOf(state: PlanState, plan: Plan): PlanState['anatomy']['cavities'][number] | undefined {
-  const position = state.anatomy.positions.find((p) => p.id === plan.position);
+function cavityOf(state: PlanState, choice: PickupChoice | null): PlanState['anatomy']['cavities'][number] | undefined {
+  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
   return state.anatomy.cavities.find((c) => c.id === position?.cavity);
 }

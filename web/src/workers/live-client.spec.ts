@@ -1,6 +1,5 @@
 // The real worker: answers equal the core's, the newest question wins, an old state is never answered from.
-import type { Plan, PlanState } from '@rinnovo/core/check';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { evaluatePlan, newPickupChoice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
 import { settingsWith } from '@rinnovo/core/operation';
 import type { Pickup } from '@rinnovo/core/part';
 import { roundedRectangle } from '@rinnovo/core/shape';
@@ -20,15 +19,12 @@ const pickup: Pickup = {
   leads: 4,
   price: 1,
 };
-const state: PlanState = { anatomy, parts: { p: pickup }, stock: [], settings: settingsWith(), leadsWanted: 2 };
-const plan = (y: number): Plan => ({
-  format: 1,
-  position: 'pickup',
-  part: 'p',
-  insertFitted: false,
-  leadsWanted: 2,
+const state: PlanState = { anatomy, parts: { p: pickup }, stock: [], settings: settingsWith() };
+const choice = (y: number): PickupChoice => ({
+  ...newPickupChoice('pickup', 'p'),
   route: { at: { x: 0, y, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(72, 41, 5), depth: 18, bored: false }] },
 });
+const plan = (y: number): Plan => ({ format: 2, choices: [choice(y)] });
 
 describe('the live client', () => {
   let client: LiveClient;
@@ -37,18 +33,18 @@ describe('the live client', () => {
 
   it('answers with the numbers of the core', async () => {
     client.hold('a', state, []);
-    const live = await client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(105) });
+    const live = await client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(105), choice: 'pickup' });
     const here = evaluatePlan(state, plan(105));
     expect(live.verdicts.map((v) => [v.id, v.clearance, v.class])).toEqual(here.verdicts.map((v) => [v.id, v.clearance, v.class]));
     expect(live.verdicts.every((v) => v.working === null)).toBeTrue();
-    const full = await client.ask<'full'>({ kind: 'full', key: 'a', plan: plan(105) });
+    const full = await client.ask<'full'>({ kind: 'full', key: 'a', plan: plan(105), choice: 'pickup' });
     expect(full.verdicts).toEqual(structuredClone(here.verdicts) as typeof full.verdicts);
     expect(full.figures!.ownArea).toBeCloseTo(72 * 41 - (4 - Math.PI) * 25, 1);
   });
 
   it('lets the newest of many questions win and tells the others', async () => {
     client.hold('a', state, []);
-    const asked = Array.from({ length: 12 }, (_, i) => client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(100 + i) }));
+    const asked = Array.from({ length: 12 }, (_, i) => client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(100 + i), choice: 'pickup' }));
     const settled = await Promise.allSettled(asked);
     expect(settled[0]?.status).toBe('fulfilled');
     expect(settled[11]?.status).toBe('fulfilled');
@@ -59,8 +55,14 @@ describe('the live client', () => {
 
   it('drops a question whose state is gone', async () => {
     client.hold('a', state, []);
-    const first = client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(105) });
-    const old = client.ask<'options'>({ kind: 'options', key: 'a', plan: plan(105), wish: { kind: null, reversibleOnly: false, doNotTouch: [] } });
+    const first = client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: plan(105), choice: 'pickup' });
+    const old = client.ask<'options'>({
+      kind: 'options',
+      key: 'a',
+      plan: plan(105),
+      choice: 'pickup',
+      wish: { kind: null, reversibleOnly: false, doNotTouch: [] },
+    });
     client.hold('b', state, []);
     await first;
     await expectAsync(old).toBeRejectedWithError(Superseded);
@@ -68,6 +70,8 @@ describe('the live client', () => {
 
   it('passes on what cannot be worked out as an error', async () => {
     client.hold('a', state, []);
-    await expectAsync(client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: { ...plan(105), position: 'moon' } })).toBeRejectedWithError(/moon/);
+    await expectAsync(
+      client.ask<'evaluate'>({ kind: 'evaluate', key: 'a', plan: { format: 2, choices: [{ ...choice(105), part: 'moon' }] }, choice: 'pickup' }),
+    ).toBeRejectedWithError(/moon/);
   });
 });

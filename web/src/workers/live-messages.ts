@@ -7,11 +7,18 @@ import type { Option, Wish } from '@rinnovo/core/remedy';
 /** What the worker is asked; the state is sent once and kept under its key. */
 export type LiveRequest =
   | { readonly seq: number; readonly kind: 'state'; readonly key: string; readonly state: PlanState; readonly tools: readonly Tool[] }
-  | { readonly seq: number; readonly kind: 'evaluate'; readonly key: string; readonly plan: Plan }
-  | { readonly seq: number; readonly kind: 'full'; readonly key: string; readonly plan: Plan }
-  | { readonly seq: number; readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly wish: Wish }
-  | { readonly seq: number; readonly kind: 'cutting'; readonly key: string; readonly plan: Plan }
-  | { readonly seq: number; readonly kind: 'bench'; readonly key: string; readonly plan: Plan; readonly input: Omit<BenchInput, 'state' | 'plan' | 'tools'> };
+  | { readonly seq: number; readonly kind: 'evaluate'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
+  | { readonly seq: number; readonly kind: 'full'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
+  | { readonly seq: number; readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly choice: string | null; readonly wish: Wish }
+  | { readonly seq: number; readonly kind: 'cutting'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
+  | {
+      readonly seq: number;
+      readonly kind: 'bench';
+      readonly key: string;
+      readonly plan: Plan;
+      readonly choice: string | null;
+      readonly input: Omit<BenchInput, 'state' | 'tools'>;
+    };
 
 /** What a move needs at once: the verdicts without their workings, which are long to hand over. */
 export interface Live {

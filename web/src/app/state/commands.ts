@@ -168,7 +168,15 @@ export class Commands {
   }
 
   async chooseRemedy(job: Job, plan: PlanRecord, revision: number, option: Option, reason: string): Promise<Decision> {
-    const body = { job: job.id, planVersion: plan.version, revision, option: option.proposal.id, reason, seen: seenOf(option.evaluation.verdicts) };
+    const body = {
+      job: job.id,
+      planVersion: plan.version,
+      revision,
+      choice: option.proposal.choice.id,
+      option: option.proposal.id,
+      reason,
+      seen: seenOf(option.evaluation.verdicts),
+    };
     const { body: answer } = await firstValueFrom(this.api.create<{ decision: Decision; plan: PlanRecord }>(`/decisions/${crypto.randomUUID()}`, body));
     this.store.dispatch(planActions.loaded({ record: answer.plan, draft: null }));
     this.store.dispatch(work.load({ of: job.id }));

@@ -25,6 +25,7 @@ import { selectBenchInput, selectComputable, selectJob } from './selectors';
 interface Ready {
   readonly key: string;
   readonly plan: Plan;
+  readonly choice: string | null;
 }
 
 /** How long the plan must rest before the longer sums begin, ms. */
@@ -36,9 +37,9 @@ function ready(store: Store, live: LiveClient): Observable<Ready> {
     mergeMap((all) => {
       if (!all) return EMPTY;
       live.hold(all.key, all.state, all.tools);
-      return of({ key: all.key, plan: all.plan });
+      return of({ key: all.key, plan: all.plan, choice: all.choice });
     }),
-    distinctUntilChanged((a, b) => a.key === b.key && a.plan === b.plan),
+    distinctUntilChanged((a, b) => a.key === b.key && a.plan === b.plan && a.choice === b.choice),
   );
 }
 

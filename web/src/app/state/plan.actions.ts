@@ -1,6 +1,6 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { PlanRecord, Problem } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
+import type { Choice, Plan } from '@rinnovo/core/check';
 
 export const planActions = createActionGroup({
   source: 'plan',
@@ -14,6 +14,10 @@ export const planActions = createActionGroup({
     Failed: props<{ job: string; problem: Problem }>(),
     /** The technician changed something; it is kept when the hand rests. */
     Edited: props<{ plan: Plan }>(),
+    /** One choice of it was changed, or a new one made. */
+    'Choice edited': props<{ choice: Choice }>(),
+    /** Which choice is looked at. */
+    'Look at': props<{ choice: string }>(),
     Saving: props<{ plan: Plan }>(),
     Saved: props<{ record: PlanRecord; sent: Plan }>(),
     'Save refused': props<{ problem: Problem }>(),

@@ -10,6 +10,11 @@ import { planActions } from './plan.actions';
 import { planFeature } from './plan.feature';
 import { anatomy } from './resources';
 
+/** A draft that an older version of this page left may be of another format. */
+function isPlan(kept: unknown): kept is Plan {
+  return typeof kept === 'object' && kept !== null && 'format' in kept && kept.format === 2;
+}
+
 /** How long the hand must rest before a change is kept, ms. */
 const REST = 500;
 
@@ -20,7 +25,9 @@ export const loadPlan = createEffect(
       switchMap(({ job }) =>
         api.get<PlanRecord>(`/jobs/${job}/plan`).pipe(
           switchMap(({ body }) =>
-            from(drafts.of<Plan>(job)).pipe(map((d) => planActions.loaded({ record: body, draft: d?.version === body.version ? d.kept : null }))),
+            from(drafts.of<unknown>(job)).pipe(
+              map((d) => planActions.loaded({ record: body, draft: d?.version === body.version && isPlan(d.kept) ? d.kept : null })),
+            ),
           ),
           catchError((error: unknown) => {
             const problem = problemOf(error);
@@ -35,10 +42,10 @@ export const loadPlan = createEffect(
 export const keepDraft = createEffect(
   (actions = inject(Actions), store = inject(Store), drafts = inject(Drafts)) =>
     actions.pipe(
-      ofType(planActions.edited),
+      ofType(planActions.edited, planActions.choiceEdited),
       debounceTime(100),
       withLatestFrom(store.select(planFeature.selectPlanState)),
-      concatMap(([{ plan }, s]) => (s.job === null ? EMPTY : from(drafts.keep(s.job, { version: s.record?.version ?? 0, kept: plan })))),
+      concatMap(([, s]) => (s.job === null || s.draft === null ? EMPTY : from(drafts.keep(s.job, { version: s.record?.version ?? 0, kept: s.draft })))),
     ),
   { functional: true, dispatch: false },
 );
@@ -46,7 +53,10 @@ export const keepDraft = createEffect(
 /** Sends the newest draft once the hand rests; one at a time, and again when it moved on meanwhile. */
 export const savePlan = createEffect(
   (actions = inject(Actions), store = inject(Store), api = inject(Api), drafts = inject(Drafts)) => {
-    const asked = merge(actions.pipe(ofType(planActions.edited), debounceTime(REST)), actions.pipe(ofType(planActions.keepMine, planActions.loaded)));
+    const asked = merge(
+      actions.pipe(ofType(planActions.edited, planActions.choiceEdited), debounceTime(REST)),
+      actions.pipe(ofType(planActions.keepMine, planActions.loaded)),
+    );
     const state = store.select(planFeature.selectPlanState);
     const revision = store.select(anatomy.select).pipe(map((a) => a.version));
     return merge(asked, actions.pipe(ofType(planActions.saved))).pipe(

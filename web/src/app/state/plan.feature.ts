@@ -1,6 +1,6 @@
 import { createFeature, createReducer, on } from '@ngrx/store';
 import type { PlanRecord, Problem } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
+import { withChoice, type Plan } from '@rinnovo/core/check';
 import { planActions } from './plan.actions';
 
 export interface PlanFeature {
@@ -10,12 +10,14 @@ export interface PlanFeature {
   readonly record: PlanRecord | null;
   /** What is on the screen. */
   readonly draft: Plan | null;
+  /** The choice that was last looked at. */
+  readonly inView: string | null;
   readonly saving: 'saved' | 'waiting' | 'sending' | 'refused';
   readonly problem: Problem | null;
   readonly conflict: { readonly theirs: PlanRecord; readonly mine: Plan } | null;
 }
 
-const nothing: PlanFeature = { job: null, status: 'idle', record: null, draft: null, saving: 'saved', problem: null, conflict: null };
+const nothing: PlanFeature = { job: null, status: 'idle', record: null, draft: null, inView: null, saving: 'saved', problem: null, conflict: null };
 
 export const planFeature = createFeature({
   name: 'plan',
@@ -36,6 +38,10 @@ export const planFeature = createFeature({
     on(planActions.missing, (_s, { job }): PlanFeature => ({ ...nothing, job, status: 'missing' })),
     on(planActions.failed, (s, { problem }): PlanFeature => ({ ...s, status: 'failed', problem })),
     on(planActions.edited, (s, { plan }): PlanFeature => ({ ...s, draft: plan, saving: 'waiting', problem: null })),
+    on(planActions.choiceEdited, (s, { choice }): PlanFeature =>
+      s.draft ? { ...s, draft: withChoice(s.draft, choice), inView: choice.id, saving: 'waiting', problem: null } : s,
+    ),
+    on(planActions.lookAt, (s, { choice }): PlanFeature => ({ ...s, inView: choice })),
     on(planActions.saving, (s): PlanFeature => ({ ...s, saving: 'sending' })),
     on(planActions.saved, (s, { record, sent }): PlanFeature => ({
       ...s,

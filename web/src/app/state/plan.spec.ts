@@ -3,7 +3,7 @@ import type { HttpTestingController } from '@angular/common/http/testing';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
+import { newPickupChoice, type PickupChoice, type Plan } from '@rinnovo/core/check';
 import { setUp } from '../../testing/fixture';
 import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
@@ -11,8 +11,10 @@ import * as effects from './plan.effects';
 import { planFeature, type PlanFeature } from './plan.feature';
 import { anatomy } from './resources';
 
-const plan: Plan = { format: 1, position: 'pickup', part: null, insertFitted: false, leadsWanted: 2, route: null };
-const record = (version: number, more: Partial<Plan> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: { ...plan, ...more } });
+const choice = newPickupChoice('pickup', null);
+const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 2, choices: [{ ...choice, ...more }] });
+const leadsOf = (plan: Plan | null): number | undefined => plan?.choices.map((c) => (c.kind === 'pickup' ? c.leadsWanted : 0))[0];
+const record = (version: number, more: Partial<PickupChoice> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: planWith(more) });
 
 class NoDrafts {
   kept: unknown = null;
@@ -50,16 +52,16 @@ describe('the plan on the screen', () => {
   const later = (ms: number): Promise<void> => new Promise((r) => setTimeout(r, ms));
 
   it('is kept once the hand rests, with the version it was made from', async () => {
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 3 }) }));
     await later(50);
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 4 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 4 }) }));
     expect(state.saving).toBe('waiting');
     http.expectNone('/api/jobs/j/plan');
     await later(600);
     const put = http.expectOne('/api/jobs/j/plan');
     expect(put.request.headers.get('If-Match')).toBe('"1"');
     expect(put.request.headers.get('Write-Id')).toMatch(/^[0-9a-f-]{36}$/);
-    expect((put.request.body as { plan: Plan }).plan.leadsWanted).toBe(4);
+    expect(leadsOf((put.request.body as { plan: Plan }).plan)).toBe(4);
     expect(drafts.kept).not.toBeNull();
     put.flush(record(2, { leadsWanted: 4 }), { headers: { ETag: '"2"' } });
     await later(20);
@@ -68,26 +70,26 @@ describe('the plan on the screen', () => {
   });
 
   it('goes on to what was changed while it was sent', async () => {
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 3 }) }));
     await later(600);
     const first = http.expectOne('/api/jobs/j/plan');
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 5 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 5 }) }));
     first.flush(record(2, { leadsWanted: 3 }), { headers: { ETag: '"2"' } });
     await later(650);
     const second = http.expectOne('/api/jobs/j/plan');
     expect(second.request.headers.get('If-Match')).toBe('"2"');
-    expect((second.request.body as { plan: Plan }).plan.leadsWanted).toBe(5);
+    expect(leadsOf((second.request.body as { plan: Plan }).plan)).toBe(5);
     second.flush(record(3, { leadsWanted: 5 }));
   });
 
   it('shows both sides when another hand was quicker, and keeps mine over it only when told to', async () => {
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 3 }) }));
     await later(600);
     const theirs = record(7, { leadsWanted: 5 });
     http.expectOne('/api/jobs/j/plan').flush({ type: '/problems/stale', title: 'x', status: 412, current: theirs }, { status: 412, statusText: 'stale' });
     expect(state.conflict?.theirs).toEqual(theirs);
-    expect(state.draft?.leadsWanted).toBe(3);
-    store.dispatch(planActions.keepMine({ theirs, mine: { ...plan, leadsWanted: 3 } }));
+    expect(leadsOf(state.draft)).toBe(3);
+    store.dispatch(planActions.keepMine({ theirs, mine: planWith({ leadsWanted: 3 }) }));
     await later(20);
     const put = http.expectOne('/api/jobs/j/plan');
     expect(put.request.headers.get('If-Match')).toBe('"7"');
@@ -95,16 +97,16 @@ describe('the plan on the screen', () => {
   });
 
   it('says why it was refused and loses nothing', async () => {
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 3 }) }));
     await later(600);
     http.expectOne('/api/jobs/j/plan').flush({ type: '/problems/disk-full', title: 'The disk is full', status: 507 }, { status: 507, statusText: 'full' });
     expect(state.saving).toBe('refused');
     expect(state.problem?.title).toBe('The disk is full');
-    expect(state.draft?.leadsWanted).toBe(3);
+    expect(leadsOf(state.draft)).toBe(3);
   });
 
   it('sends the same write id again while the server is away, and says so', async () => {
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 3 } }));
+    store.dispatch(planActions.edited({ plan: planWith({ leadsWanted: 3 }) }));
     await later(600);
     const first = http.expectOne('/api/jobs/j/plan');
     const id = first.request.headers.get('Write-Id');

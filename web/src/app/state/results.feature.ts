@@ -10,6 +10,8 @@ import type { Live, Rested } from '../../workers/live-messages';
 export interface Computed<T> {
   readonly key: string;
   readonly plan: Plan;
+  /** The choice that was looked at. */
+  readonly choice: string | null;
   readonly result: T;
 }
 

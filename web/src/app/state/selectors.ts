@@ -1,7 +1,7 @@
 import { createSelector } from '@ngrx/store';
 import type { ToldReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import type { PlanState } from '@rinnovo/core/check';
+import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import type { BenchInput } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
@@ -25,7 +25,19 @@ export const selectPickups = createSelector(parts.select, (p): readonly Pickup[]
 /** What lies in the drawers. */
 export const selectStock = createSelector(stock.select, (s): readonly StockItem[] => (s.data ?? []).map((k) => k.item));
 export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
-export const selectDraft = planFeature.selectDraft;
+export const selectPlan = planFeature.selectDraft;
+/** The choice that is looked at: the last one, or else the first of the plan. */
+export const selectChoice = createSelector(
+  selectPlan,
+  planFeature.selectInView,
+  (plan, id): Choice | null => plan && (choiceOf(plan, id) ?? plan.choices[0] ?? null),
+);
+/** The same where it is a pickup's; on Cut the first one that has a route. */
+export const selectPickupChoice = createSelector(selectPlan, selectChoice, (plan, choice): PickupChoice | null => {
+  if (choice?.kind === 'pickup') return choice;
+  const pickups = plan?.choices.filter(isPickupChoice) ?? [];
+  return pickups.find((c) => c.route !== null) ?? pickups[0] ?? null;
+});
 
 export const selectJob = createSelector(jobs.select, anatomy.select, (j, a) => j.data?.find((x) => x.instrument === a.of && x.active) ?? null);
 
@@ -42,8 +54,8 @@ const selectGround = createSelector(
 );
 
 /** Everything the core evaluates a plan from; null until all of it is here. */
-export const selectPlanState = createSelector(selectGround, selectParts, selectStock, planFeature.selectDraft, (g, parts, stock, draft): PlanState | null =>
-  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, leadsWanted: draft?.leadsWanted ?? 2 } : null,
+export const selectPlanState = createSelector(selectGround, selectParts, selectStock, (g, parts, stock): PlanState | null =>
+  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings } : null,
 );
 
 /** What the state is called in the worker: it changes when the instrument, the shelf, the drawers or the shop do, not while the plan is moved. */
@@ -81,30 +93,50 @@ function readable(r: ToldReading): readonly Reading[] {
 
 export const selectTools = createSelector(shop.select, (s) => s.data?.tools ?? []);
 /** All that the worker computes from, in one piece: never half of an old and half of a new state. */
-export const selectComputable = createSelector(selectPlanState, selectStateKey, selectTools, planFeature.selectDraft, (state, key, tools, plan) =>
-  state && plan && state.anatomy.positions.some((p) => p.id === plan.position) ? { state, key, tools, plan } : null,
+export const selectComputable = createSelector(selectPlanState, selectStateKey, selectTools, selectPlan, selectChoice, (state, key, tools, plan, choice) =>
+  state && plan ? { state, key, tools, plan, choice: choice?.id ?? null } : null,
 );
-export const selectLive = createSelector(resultsFeature.selectLive, (l) => l?.result ?? null);
 
-/** The evaluation with its workings, when it is that of the plan and state of the newest verdicts. */
-export const selectEvaluation = createSelector(resultsFeature.selectLive, resultsFeature.selectFull, (live, full) =>
+/** The newest verdicts on the choice that is looked at; none of another's. */
+export const selectLive = createSelector(resultsFeature.selectLive, selectChoice, (l, choice) => (l?.choice === (choice?.id ?? null) ? l.result : null));
+
+/** The evaluation of the whole plan with its workings, when it is that of the plan and state of the newest verdicts. */
+export const selectWhole = createSelector(resultsFeature.selectLive, resultsFeature.selectFull, (live, full) =>
   full && (!live || (live.key === full.key && live.plan === full.plan)) ? full.result : null,
 );
+/** What it says of the choice that is looked at. */
+export const selectEvaluation = createSelector(selectWhole, selectChoice, (whole, choice) => whole && choice && ofChoice(whole, choice.id));
 export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live, full) => full?.verdicts ?? live?.verdicts ?? []);
-export const selectDecision = createSelector(selectWork, (w) => w?.decisions.find((d) => d.undoneAt === null) ?? null);
+/** What is decided and in force. */
+export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.filter((d) => d.undoneAt === null) ?? []);
+/** What is decided of the choice that is looked at. */
+export const selectDecision = createSelector(selectDecisions, selectChoice, (all, choice) => all.find((d) => d.choice === choice?.id) ?? null);
 export const selectOperations = createSelector(selectWork, (w) => w?.operations ?? []);
 
-/** The newest clearance, unless the plan was changed or something went wrong after it. */
-export const selectStanding = createSelector(selectWork, ledger.select, planFeature.selectRecord, (w, l, record) => {
-  const newest = w?.clearances.at(-1);
-  if (!newest || newest.planVersion !== record?.version) return null;
-  return l.data?.some((e) => e.outcome === 'wentWrong' && e.at > newest.at) ? null : newest;
-});
+/** The newest clearance of each decision, unless its choice was changed or something went wrong after it. */
+const selectAllStanding = createSelector(selectWork, selectDecisions, ledger.select, planFeature.selectRecord, (w, decisions, l, record) =>
+  decisions.flatMap((d) => {
+    const newest = w?.clearances.findLast((c) => c.decision === d.id);
+    const choice = record && choiceOf(record.plan, d.choice);
+    const stands = newest?.chosen && choice && sameChoice(newest.chosen, choice);
+    return stands && !l.data?.some((e) => e.outcome === 'wentWrong' && e.at > newest.at) ? [newest] : [];
+  }),
+);
+/** The one of the choice that is looked at. */
+export const selectStanding = createSelector(selectAllStanding, selectDecision, (all, decision) => all.find((c) => c.decision === decision?.id) ?? null);
 
-export const selectBenchInput = createSelector(selectWork, ledger.select, selectStanding, (w, l, standing): Omit<BenchInput, 'state' | 'plan' | 'tools'> => ({
-  operations: w?.operations ?? [],
-  rules: RULES,
-  waivers: w?.waivers ?? [],
-  log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
-  clear: standing !== null,
-}));
+export const selectBenchInput = createSelector(
+  selectWork,
+  selectDecisions,
+  selectPlan,
+  ledger.select,
+  selectAllStanding,
+  (w, decisions, plan, l, standing): Omit<BenchInput, 'state' | 'tools'> => ({
+    choices: Object.fromEntries(decisions.map((d) => [d.id, (plan && choiceOf(plan, d.choice)) ?? d.chosen])),
+    operations: w?.operations ?? [],
+    rules: RULES,
+    waivers: w?.waivers ?? [],
+    log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
+    cleared: standing.map((c) => c.decision),
+  }),
+);

@@ -1,4 +1,4 @@
-import type { Plan, PlannedRoute } from '@rinnovo/core/check';
+import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
 import { pathData } from '@rinnovo/core/format';
 import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
@@ -133,7 +133,7 @@ export function drawPart(part: Pickup, at: Point): readonly DrawnPath[] {
 }
 
 /** An instrument from the top with a part laid at its position and the insert as the plan has it; a plan's route is not among these lines. */
-export function drawPlace(a: Anatomy, place: Pick<Plan, 'position' | 'insertFitted'>, part: Pickup | null): readonly DrawnPath[] {
+export function drawPlace(a: Anatomy, place: Pick<PickupChoice, 'position' | 'insertFitted'>, part: Pickup | null): readonly DrawnPath[] {
   const fitted = place.insertFitted;
   const shown = {
     ...a,

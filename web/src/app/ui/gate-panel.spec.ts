@@ -1,19 +1,19 @@
 import { TestBed } from '@angular/core/testing';
-import { clearance, decision, host, jobOnScreen, plan, route, settle, button } from '../../testing/job';
+import { clearance, decision, host, jobOnScreen, choice, route, settle, button } from '../../testing/job';
 import { GatePanel } from './gate-panel';
 
-const planned = { ...plan, route };
+const planned = { ...choice, route };
 
 describe('clear to cut, on the screen', () => {
   it('says that nothing is decided', async () => {
-    jobOnScreen({ plan: planned });
+    jobOnScreen({ choice: planned });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('choose a remedy in Fit first');
   });
 
   it('lists what is missing and keeps the way shut', async () => {
-    const { http } = jobOnScreen({ plan: planned, work: { decisions: [decision] } });
+    const { http } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     const text = host(fixture).textContent;
@@ -25,7 +25,7 @@ describe('clear to cut, on the screen', () => {
   });
 
   it('takes a thin clearance for accepted once a reason stands beside it', async () => {
-    jobOnScreen({ plan: planned, work: { decisions: [decision] } });
+    jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     const before = Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
@@ -37,13 +37,13 @@ describe('clear to cut, on the screen', () => {
     expect(Number(/(\d+) things/.exec(host(fixture).textContent)![1])).toBe(before - 1);
   });
 
-  it('shows a clearance that stands, and not one for another version of the plan', async () => {
-    jobOnScreen({ plan: planned, work: { decisions: [decision], clearances: [clearance] } });
+  it('shows a clearance that stands, and not one for the choice as it was before', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [clearance] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('● Clear to cut');
     TestBed.resetTestingModule();
-    jobOnScreen({ plan: planned, work: { decisions: [decision], clearances: [{ ...clearance, planVersion: 1 }] } });
+    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: { ...planned, leadsWanted: 2 } }] } });
     const other = TestBed.createComponent(GatePanel);
     await other.whenStable();
     expect(host(other).textContent).not.toContain('● Clear to cut');

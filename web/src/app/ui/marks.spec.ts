@@ -4,6 +4,7 @@ import { headline, marksOf } from './marks';
 const verdict = (id: string, kind: Verdict['class'], x: number, y: number): Verdict => ({
   id,
   check: 'floor',
+  choice: 'pickup',
   subject: { feature: 'route', item: 'planned/18' },
   unit: 'mm',
   at: { x, y },

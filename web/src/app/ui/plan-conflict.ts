@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
-import type { Plan } from '@rinnovo/core/check';
-import { nameOf } from '@rinnovo/words';
+import { sameChoice, type Choice, type Plan } from '@rinnovo/core/check';
+import { nameOf, upperFirst } from '@rinnovo/words';
 import { planActions } from '../state/plan.actions';
 import { selectNames } from '../state/selectors';
 
@@ -50,12 +50,20 @@ export class PlanConflict {
   private readonly store = inject(Store);
   private readonly names = this.store.selectSignal(selectNames);
   protected readonly describe = (plan: Plan): string => this.sentence()(plan);
+  /** Only what differs is told: a sentence for each choice of one side that the other does not have just so. */
   private readonly sentence = computed(() => {
     const names = this.names();
+    const one = (c: Choice): string => {
+      const part = c.part === null ? 'no part' : nameOf(names, c.part);
+      const where = upperFirst(nameOf(names, c.kind === 'pickup' ? c.position : c.id));
+      if (c.kind === 'hardware') return `${where}: ${part}.`;
+      const route = c.route ? `route at ${c.route.at.x.toFixed(2)}, ${c.route.at.y.toFixed(2)}, turned ${c.route.at.turn.toFixed(1)}°` : 'no new route';
+      return `${where}: ${part}; ${c.insertFitted ? 'insert fitted' : 'insert off'}; ${route}.`;
+    };
     return (p: Plan): string => {
-      const part = p.part === null ? 'no part' : nameOf(names, p.part);
-      const route = p.route ? `route at ${p.route.at.x.toFixed(2)}, ${p.route.at.y.toFixed(2)}, turned ${p.route.at.turn.toFixed(1)}°` : 'no new route';
-      return `${part}; ${p.insertFitted ? 'insert fitted' : 'insert off'}; ${route}.`;
+      const other = p === this.mine() ? this.theirs().plan : this.mine();
+      const differ = p.choices.filter((c) => !other.choices.some((o) => sameChoice(c, o)));
+      return differ.length === 0 ? 'Nothing more than the other.' : differ.map(one).join(' ');
     };
   });
 

@@ -1,20 +1,20 @@
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { evaluatePlan } from '@rinnovo/core/check';
+import { evaluateChoice } from '@rinnovo/core/check';
 import { settingsWith } from '@rinnovo/core/operation';
-import { host, jobOnScreen, pickup, plan, route } from '../../testing/job';
+import { host, choice, jobOnScreen, pickup, route } from '../../testing/job';
 import { anatomy } from '../../testing/fixture';
 import { viewActions } from '../state/view.feature';
 import { VerdictList } from './verdict-list';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), leadsWanted: 4 };
+const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith() };
 
 describe('a list of verdicts', () => {
-  async function list(shown = plan) {
+  async function list(shown = choice) {
     const { store } = jobOnScreen();
     store.dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const fixture = TestBed.createComponent(VerdictList);
-    fixture.componentRef.setInput('verdicts', evaluatePlan(state, shown).verdicts);
+    fixture.componentRef.setInput('verdicts', evaluateChoice(state, shown).verdicts);
     await fixture.whenStable();
     return fixture;
   }
@@ -29,7 +29,7 @@ describe('a list of verdicts', () => {
   });
 
   it('opens one working at a time, down to what each number rests on', async () => {
-    const fixture = await list({ ...plan, route });
+    const fixture = await list({ ...choice, route });
     const row = (start: string): HTMLButtonElement => host(fixture).querySelector<HTMLButtonElement>(`[data-verdict^="${start}"]`)!;
     row('floor/route/planned').click();
     await fixture.whenStable();
@@ -48,9 +48,9 @@ describe('a list of verdicts', () => {
   });
 
   it('keeps every row in its place while the hand moves the plan, says which question has gone, and sorts anew when it is let go', async () => {
-    const aside = { ...plan, route: { ...route, at: { ...route.at, y: route.at.y + 5 } } };
-    const moved = evaluatePlan(state, aside).verdicts.filter((v) => v.check !== 'smallestCorner');
-    const fixture = await list({ ...plan, route });
+    const aside = { ...choice, route: { ...route, at: { ...route.at, y: route.at.y + 5 } } };
+    const moved = evaluateChoice(state, aside).verdicts.filter((v) => v.check !== 'smallestCorner');
+    const fixture = await list({ ...choice, route });
     const rows = (): readonly string[] => [...host(fixture).querySelectorAll<HTMLElement>('[data-verdict]')].map((b) => b.dataset['verdict'] ?? '');
     const before = rows();
     expect(before).toContain('smallestCorner/pickup//');

@@ -1,9 +1,9 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { LedgerEntry } from '@rinnovo/contract';
-import { button, clearance, decision, host, jobOnScreen, operation, plan, route, settle, type, type JobOnScreen } from '../../../testing/job';
+import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
 import { BenchPage } from './bench-page';
 
-const planned = { ...plan, route };
+const planned = { ...choice, route };
 const passes = operation('routePasses');
 
 function entry(step: string, measured: number | null = null): LedgerEntry {
@@ -27,7 +27,7 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
 }
 
 async function bench(more: JobOnScreen): Promise<{ fixture: ComponentFixture<BenchPage>; http: ReturnType<typeof jobOnScreen>['http'] }> {
-  const { http } = jobOnScreen({ plan: planned, ...more });
+  const { http } = jobOnScreen({ choice: planned, ...more });
   const fixture = TestBed.createComponent(BenchPage);
   await fixture.whenStable();
   return { fixture, http };

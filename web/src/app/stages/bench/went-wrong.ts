@@ -9,7 +9,7 @@ import { consequenceOf } from '@rinnovo/core/record';
 import { WAY_ON_WORDS } from '@rinnovo/words';
 import type { Typed } from '../../state/commands';
 import { resultsFeature } from '../../state/results.feature';
-import { selectDraft, selectPlanState } from '../../state/selectors';
+import { selectPickupChoice, selectPlanState } from '../../state/selectors';
 import { LengthField } from '../../ui/length-field';
 
 /** What went wrong, as it is logged. */
@@ -79,7 +79,7 @@ export class WentWrong {
   readonly cancelled = output();
   private readonly store = inject(Store);
   private readonly state = this.store.selectSignal(selectPlanState);
-  private readonly plan = this.store.selectSignal(selectDraft);
+  private readonly plan = this.store.selectSignal(selectPickupChoice);
   private readonly bench = this.store.selectSignal(resultsFeature.selectBench);
   private readonly field = viewChild(LengthField);
   protected readonly kind = signal<Mishap['kind']>('slipped');

@@ -3,7 +3,7 @@ import { provideRouter } from '@angular/router';
 import { By } from '@angular/platform-browser';
 import { evaluatePlan } from '@rinnovo/core/check';
 import { settingsWith } from '@rinnovo/core/operation';
-import { host, jobOnScreen, pickup, plan, route, type } from '../../../testing/job';
+import { host, jobOnScreen, choice, pickup, planOf, route, type } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { planActions } from '../../state/plan.actions';
 import { resultActions } from '../../state/results.feature';
@@ -15,7 +15,7 @@ const texts = (element: HTMLElement): string[] => [...element.querySelectorAll<H
 
 async function page() {
   TestBed.configureTestingModule({ providers: [provideRouter([])] });
-  const { store } = jobOnScreen({ plan: { ...plan, route } });
+  const { store } = jobOnScreen({ choice: { ...choice, route } });
   const fixture = TestBed.createComponent(CutPage);
   await fixture.whenStable();
   const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
@@ -39,8 +39,8 @@ describe('the typed place of the route', () => {
     view.moved.emit({ to: at(112), dropped: true });
     await fixture.whenStable();
     await type(fixture, 'rn-pose-fields input', '1.5');
-    const moved = { ...plan, route: { ...route, at: at(112) } };
-    store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan: moved, result: { verdicts: [], anatomy, figures: null } } }));
+    const moved = planOf({ ...choice, route: { ...route, at: at(112) } });
+    store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan: moved, choice: 'pickup', result: { verdicts: [], anatomy, figures: null } } }));
     store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan: structuredClone(moved) }, draft: null }));
     await fixture.whenStable();
     expect(texts(host(fixture))).toEqual(['1.5', '112.00']);
@@ -50,11 +50,11 @@ describe('the typed place of the route', () => {
 describe('verdicts while the hand holds the route', () => {
   it('are told at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
     const { fixture, store, view } = await page();
-    const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), leadsWanted: 4 };
+    const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith() };
     const arrive = async (y: number): Promise<number> => {
-      const moved = { ...plan, route: { ...route, at: at(y) } };
+      const moved = planOf({ ...choice, route: { ...route, at: at(y) } });
       const { verdicts } = evaluatePlan(state, moved);
-      store.dispatch(resultActions.evaluated({ computed: { key: 'k', plan: moved, result: { verdicts } } }));
+      store.dispatch(resultActions.evaluated({ computed: { key: 'k', plan: moved, choice: 'pickup', result: { verdicts } } }));
       await fixture.whenStable();
       return verdicts.filter((v) => v.class === 'clashes').length;
     };

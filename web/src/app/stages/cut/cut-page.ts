@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -8,10 +8,20 @@ import type { Placement } from '@rinnovo/core/shape';
 import { bounds, placeOutline } from '@rinnovo/core/shape';
 import { lengthText } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
-import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectLeftHanded, selectLive, selectNames, selectOperations, selectParts, selectVerdicts } from '../../state/selectors';
+import {
+  selectAnatomy,
+  selectChoice,
+  selectDecision,
+  selectLeftHanded,
+  selectLive,
+  selectNames,
+  selectOperations,
+  selectParts,
+  selectPickupChoice,
+  selectVerdicts,
+} from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { OPERATIONS } from '@rinnovo/core/operation';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
@@ -41,7 +51,7 @@ export class CutPage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly held = this.store.selectSignal(anatomy.select);
-  protected readonly plan = this.store.selectSignal(planFeature.selectDraft);
+  protected readonly plan = this.store.selectSignal(selectPickupChoice);
   protected readonly live = this.store.selectSignal(selectLive);
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
@@ -51,7 +61,10 @@ export class CutPage {
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly headline = computed(() => headline(this.verdicts()));
   protected readonly route = computed(() => this.plan()?.route ?? null);
-  protected readonly begun = computed(() => this.operations().some((o) => OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')));
+  private readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly begun = computed(() =>
+    this.operations().some((o) => o.decision === this.decision()?.id && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')),
+  );
   private readonly pockets = computed(() => this.route()?.pockets ?? null);
   protected readonly moving = computed(() => {
     const pockets = this.pockets();
@@ -104,11 +117,20 @@ export class CutPage {
   /** What was found where the route came to rest, for the reader of the screen. */
   protected readonly said = computed(() => {
     const resting = this.resting();
-    const r = resting?.plan.route;
-    if (!r) return '';
+    const r = this.route();
+    if (!resting || !r) return '';
     const box = bounds(r.pockets.map((p) => placeOutline(p.outline, r.at)));
     return `${headline(resting.result.verdicts)}. Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
   });
+
+  constructor() {
+    // what is cut is a pickup's: the choice that is looked at follows
+    const looked = this.store.selectSignal(selectChoice);
+    effect(() => {
+      const choice = this.plan()?.id;
+      if (choice !== undefined && looked()?.id !== choice) this.store.dispatch(planActions.lookAt({ choice }));
+    });
+  }
 
   protected move(move: Move): void {
     this.inHand.set(!move.dropped);
@@ -117,6 +139,6 @@ export class CutPage {
 
   protected place(at: Placement): void {
     const plan = this.plan();
-    if (plan?.route && !this.begun()) this.store.dispatch(planActions.edited({ plan: { ...plan, route: { ...plan.route, at } } }));
+    if (plan?.route && !this.begun()) this.store.dispatch(planActions.choiceEdited({ choice: { ...plan, route: { ...plan.route, at } } }));
   }
 }

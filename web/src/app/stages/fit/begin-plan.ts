@@ -4,10 +4,11 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { problemOf, problemText } from '../../api/api';
+import { newPickupChoice, type Choice } from '@rinnovo/core/check';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
 import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
+import { attempt } from '../../ui/attempt';
 
 /** Nothing is planned yet: which pickup is to go where, or what is missing before that can be asked. */
 @Component({
@@ -20,8 +21,11 @@ import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
       <p>First open a job: what is to be done, and what must not be touched.</p>
       <p><a matButton="filled" [routerLink]="['/i', instrument(), 'about']">Open a job</a></p>
     } @else if (positions().length === 0) {
-      <p>No pickup has a place on this instrument. In Anatomy choose its route and say in which plate it hangs.</p>
-      <p><a matButton="filled" [routerLink]="['/i', instrument(), 'anatomy']">To Anatomy</a></p>
+      <p>No pickup has a place on this instrument. In Anatomy choose its route and say in which plate it hangs; or begin with another part.</p>
+      <p class="acts">
+        <a matButton="filled" [routerLink]="['/i', instrument(), 'anatomy']">To Anatomy</a>
+        <button matButton="outlined" type="button" [disabled]="busy()" (click)="keep([])">Begin with another part</button>
+      </p>
     } @else {
       <form (submit)="begin($event)">
         <mat-form-field subscriptSizing="dynamic">
@@ -64,6 +68,10 @@ import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
     mat-form-field {
       width: 24rem;
     }
+    .acts {
+      display: flex;
+      gap: 0.5rem;
+    }
   `,
 })
 export class BeginPlan {
@@ -78,29 +86,18 @@ export class BeginPlan {
   protected readonly parts = this.shelf;
   protected readonly position = linkedSignal(() => this.positions()[0]?.id ?? '');
   protected readonly part = signal<string | null>(null);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
 
   protected async begin(event: Event): Promise<void> {
     event.preventDefault();
+    if (this.part() !== null) await this.keep([newPickupChoice(this.position(), this.part())]);
+  }
+
+  protected async keep(choices: readonly Choice[]): Promise<void> {
     const job = this.job();
     const revision = this.held().version;
-    if (!job || revision === null || this.part() === null) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
-      await this.commands.beginPlan(job, revision, {
-        format: 1,
-        position: this.position(),
-        part: this.part(),
-        insertFitted: false,
-        leadsWanted: 2,
-        route: null,
-      });
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    if (job && revision !== null) await this.attempt.run(() => this.commands.beginPlan(job, revision, { format: 2, choices }));
   }
 }

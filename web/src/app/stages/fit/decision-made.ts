@@ -38,9 +38,7 @@ const KIND = { keep: 'Keep what is there', anotherPart: 'Another part', reroute:
       </tbody>
     </table>
     <p class="acts">
-      <a matButton="filled" [routerLink]="['/i', instrument(), decision().plan.route ? 'cut' : 'order']">{{
-        decision().plan.route ? 'To the cut' : 'To the order'
-      }}</a>
+      <a matButton="filled" [routerLink]="['/i', instrument(), cuts() ? 'cut' : 'order']">{{ cuts() ? 'To the cut' : 'To the order' }}</a>
       <button matButton type="button" [disabled]="started()" (click)="takeBack()">Take it back</button>
     </p>
     @if (started()) {
@@ -92,7 +90,11 @@ export class DecisionMade {
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
-  protected readonly started = computed(() => this.operations().some(hasStarted));
+  protected readonly started = computed(() => this.operations().some((o) => o.decision === this.decision().id && hasStarted(o)));
+  protected readonly cuts = computed(() => {
+    const { chosen } = this.decision();
+    return chosen.kind === 'pickup' && chosen.route !== null;
+  });
   protected readonly problem = signal<string | null>(null);
   protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
   protected readonly rows = computed(() =>

@@ -1,39 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatSelectModule } from '@angular/material/select';
-import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import type { Plan } from '@rinnovo/core/check';
-import { pickupIn, stockOf } from '@rinnovo/core/part';
+import { pickupIn } from '@rinnovo/core/part';
 import { remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
+import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import {
-  selectAnatomy,
-  selectDecision,
-  selectDraft,
-  selectJob,
-  selectLeftHanded,
-  selectNames,
-  selectParts,
-  selectPickups,
-  selectStock,
-  selectVerdicts,
-} from '../../state/selectors';
+import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
+import { drawChosen, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { headline, marksOf } from '../../ui/marks';
-import { PlanView } from '../../ui/plan-view';
+import { PlanView, type Move } from '../../ui/plan-view';
 import { VerdictList } from '../../ui/verdict-list';
+import { AddChoice } from './add-choice';
 import { BeginPlan } from './begin-plan';
+import { ChoiceBar } from './choice-bar';
 import { DecisionMade } from './decision-made';
+import { PlaceList } from './place-list';
 import { RemedyList } from './remedy-list';
 
-/** The chosen part against its place: the clashes on the map, their numbers, and the ways out. */
+/** The chosen parts in their places: the clashes on the map, their numbers, and the ways out. */
 @Component({
   selector: 'rn-fit-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, MatSlideToggleModule, PlanView, VerdictList, RemedyList, DecisionMade, BeginPlan],
+  imports: [MatButtonModule, PlanView, VerdictList, RemedyList, DecisionMade, BeginPlan, PlaceList, AddChoice, ChoiceBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './fit-page.html',
   styleUrl: './fit-page.scss',
@@ -41,63 +31,82 @@ import { RemedyList } from './remedy-list';
 export class FitPage {
   private readonly store = inject(Store);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly held = this.store.selectSignal(anatomy.select);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly parts = this.store.selectSignal(selectParts);
-  private readonly pickups = this.store.selectSignal(selectPickups);
+  private readonly record = this.store.selectSignal(planFeature.selectRecord);
   protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
-  protected readonly plan = this.store.selectSignal(selectDraft);
+  protected readonly plan = this.store.selectSignal(planFeature.selectDraft);
+  protected readonly choice = this.store.selectSignal(selectChoice);
   protected readonly status = this.store.selectSignal(planFeature.selectStatus);
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly job = this.store.selectSignal(selectJob);
   protected readonly failure = this.store.selectSignal(resultsFeature.selectFailure);
   protected readonly open = signal<string | null>(null);
-
-  private readonly stock = this.store.selectSignal(selectStock);
-  protected readonly shelf = computed(() => this.pickups().map((p) => ({ id: p.id, name: p.name, leads: p.leads, inStock: stockOf(this.stock(), p.id) > 0 })));
-  protected readonly insert = computed(() => {
-    const position = this.anatomy()?.positions.find((p) => p.id === this.plan()?.position);
-    return (
-      this.anatomy()
-        ?.plates.find((p) => p.id === position?.plate)
-        ?.openings.find((o) => o.id === position?.opening)?.insert ?? null
-    );
+  /** A place is being added. */
+  protected readonly adding = signal(false);
+  /** The plan was checked against an older state of the instrument. */
+  protected readonly stale = computed(() => {
+    const [checked, now] = [this.record()?.revision, this.held().version];
+    return checked !== undefined && now !== null && checked !== now;
   });
+
   private readonly options = this.store.selectSignal(resultsFeature.selectOptions);
   /** The way out that is looked at instead of the plan as it stands. */
   protected readonly shown = signal<string | null>(null);
-  protected readonly preview = computed(() => (this.decision() ? null : (this.options()?.result.find((o) => o.proposal.id === this.shown()) ?? null)));
+  protected readonly preview = computed(() => {
+    const o = this.options();
+    return this.decision() || o?.choice !== this.choice()?.id ? null : (o?.result.find((x) => x.proposal.id === this.shown()) ?? null);
+  });
   protected readonly previewTitle = computed(() => {
     const option = this.preview();
     return option ? remedyTitle(option, this.names()) : null;
   });
-  private readonly drawn = computed(() => this.preview()?.proposal.plan ?? this.plan());
+  private readonly drawn = computed(() => this.preview()?.proposal.choice ?? this.choice());
   protected readonly judged = computed(() => this.preview()?.evaluation.verdicts ?? this.verdicts());
   protected readonly headline = computed(() => headline(this.judged()));
   protected readonly grave = computed(() => this.judged().some((v) => v.class === 'clashes'));
   protected readonly frame = computed(() => {
     const a = this.anatomy();
-    const p = this.plan();
-    return a && p ? seenFrame(frameOfPosition(a, p.position), this.leftHanded()) : { x: 0, y: 0, width: 100, height: 100 };
+    const c = this.choice();
+    if (!a || !c) return { x: 0, y: 0, width: 100, height: 100 };
+    return seenFrame(c.kind === 'pickup' ? frameOfPosition(a, c.position) : frameOfPlace(a, c, this.parts()), this.leftHanded());
   });
   protected readonly paths = computed(() => {
     const a = this.anatomy();
-    const plan = this.drawn();
-    return a && plan ? drawPlace(a, plan, pickupIn(this.parts(), plan.part)) : [];
+    const c = this.drawn();
+    if (!a || !c) return [];
+    const place = c.kind === 'pickup' ? c : { position: '', insertFitted: true };
+    const others = (this.plan()?.choices ?? []).filter((o) => o.id !== c.id);
+    return [...drawPlace(a, place, c.kind === 'pickup' ? pickupIn(this.parts(), c.part) : null), ...drawChosen(a, others, this.parts())];
   });
-  protected readonly route = computed(() => {
-    const r = this.drawn()?.route;
-    return r ? drawRoute(r) : [];
+  protected readonly moving = computed(() => {
+    const c = this.drawn();
+    if (c?.kind === 'pickup') return c.route ? drawRoute(c.route) : [];
+    const part = c ? this.parts()[c.part ?? ''] : undefined;
+    return c && part ? drawHardware(part) : [];
   });
-  protected readonly at = computed(() => this.drawn()?.route?.at ?? { x: 0, y: 0, turn: 0 });
+  protected readonly at = computed(() => {
+    const c = this.drawn();
+    const a = this.anatomy();
+    if (c?.kind === 'pickup') return c.route?.at ?? { x: 0, y: 0, turn: 0 };
+    return c && a ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
+  });
+  /** A new hole goes where the hand puts it, until it is decided. */
+  protected readonly movable = computed(() => {
+    const c = this.choice();
+    return c?.kind === 'hardware' && c.place.on === 'face' && this.decision() === null;
+  });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
     return a ? drawLines(a, this.frame()) : [];
   });
   protected readonly marks = computed(() => marksOf(this.judged(), this.open(), this.names()));
 
-  protected edit(change: Partial<Plan>): void {
-    const plan = this.plan();
-    if (plan) this.store.dispatch(planActions.edited({ plan: { ...plan, ...change } }));
+  protected move({ to }: Move): void {
+    const c = this.choice();
+    if (c?.kind !== 'hardware' || c.place.on !== 'face') return;
+    this.store.dispatch(planActions.choiceEdited({ choice: { ...c, place: { ...c.place, at: { x: to.x, y: to.y } } } }));
   }
 }

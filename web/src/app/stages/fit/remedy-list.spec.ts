@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { button, host, jobOnScreen, settle, type } from '../../../testing/job';
 import { planActions } from '../../state/plan.actions';
-import { plan } from '../../../testing/job';
+import { choice } from '../../../testing/job';
 import { RemedyList } from './remedy-list';
 
 describe('the ways out', () => {
@@ -56,7 +56,7 @@ describe('the ways out', () => {
   it('cannot be chosen while the plan is still being kept', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
-    store.dispatch(planActions.edited({ plan: { ...plan, leadsWanted: 2 } }));
+    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsWanted: 2 } }));
     await fixture.whenStable();
     expect(button(fixture, 'Choose …').disabled).toBeTrue();
     expect(host(fixture).textContent).toContain('Working them out');

@@ -5,6 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { newPickupChoice } from '@rinnovo/core/check';
 import { anatomyFromSizes, sizeProblems } from '@rinnovo/core/instrument';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
@@ -73,7 +74,7 @@ export class DescribePage {
     [
       this.label().trim() === '' ? 'An instrument needs a label.' : '',
       this.shelf().length === 0
-        ? 'No pickup is on the shelf yet: this version takes parts through its API only.'
+        ? 'No pickup is on the shelf yet: begin with the part shelf.'
         : this.part() === null
           ? 'Choose the pickup that is to go in.'
           : '',
@@ -118,7 +119,7 @@ export class DescribePage {
           worth: null,
           active: true,
         },
-        { format: 1, position: 'pickup', part, insertFitted: false, leadsWanted: 2, route: null },
+        { format: 2, choices: [newPickupChoice('pickup', part)] },
       );
       await this.router.navigate(['/i', id, 'fit']);
     } catch (error) {

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
-import { decision, host, jobOnScreen, plan, route } from '../../../testing/job';
+import { decision, host, jobOnScreen, route } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { RecordPage } from './record-page';
 
@@ -25,7 +25,7 @@ const left = applyChanges(anatomy, [
 
 describe('the record', () => {
   it('says that nothing was done yet', async () => {
-    jobOnScreen({ plan });
+    jobOnScreen();
     const fixture = TestBed.createComponent(RecordPage);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Nothing on this instrument has changed yet.');
@@ -33,7 +33,7 @@ describe('the record', () => {
   });
 
   it('tells as found from as left, on the map and in words, and what can be undone', async () => {
-    const { store } = jobOnScreen({ plan, work: { decisions: [decision] } });
+    const { store } = jobOnScreen({ work: { decisions: [decision] } });
     const revision = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
     store.dispatch(
       resource.loaded({

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { ToldReading } from '@rinnovo/contract';
-import { host, jobOnScreen, plan, route, settle, type, button } from '../../../testing/job';
+import { host, choice, jobOnScreen, route, settle, type, button } from '../../../testing/job';
 import { SurveyPage } from './survey-page';
 
 const reading = (id: string, value: number | null, blind: boolean): ToldReading => ({
@@ -20,7 +20,7 @@ const reading = (id: string, value: number | null, blind: boolean): ToldReading 
 
 describe('the survey', () => {
   it('puts first what the planned cut rests on, and counts what was read twice', async () => {
-    jobOnScreen({ plan: { ...plan, route }, readings: [reading('1', 44, false), reading('2', 44.05, true)] });
+    jobOnScreen({ choice: { ...choice, route }, readings: [reading('1', 44, false), reading('2', 44.05, true)] });
     const fixture = TestBed.createComponent(SurveyPage);
     await fixture.whenStable();
     expect(host(fixture).querySelector('.big')!.textContent.trim()).toBe('1 / 7');
@@ -30,7 +30,7 @@ describe('the survey', () => {
   });
 
   it('takes a reading with the tool that fits, and keeps what was typed when the server refuses', async () => {
-    const { http } = jobOnScreen({ plan: { ...plan, route } });
+    const { http } = jobOnScreen({ choice: { ...choice, route } });
     const fixture = TestBed.createComponent(SurveyPage);
     await fixture.whenStable();
     host(fixture).querySelector<HTMLButtonElement>('[data-target="pocketDepth|route|old"]')!.click();
@@ -53,7 +53,7 @@ describe('the survey', () => {
   });
 
   it('tells a withheld reading without its value', async () => {
-    jobOnScreen({ plan: { ...plan, route }, readings: [reading('1', null, false)] });
+    jobOnScreen({ choice: { ...choice, route }, readings: [reading('1', null, false)] });
     const fixture = TestBed.createComponent(SurveyPage);
     await fixture.whenStable();
     host(fixture).querySelector<HTMLButtonElement>('[data-target="bodyThickness|body|"]')!.click();
@@ -62,7 +62,7 @@ describe('the survey', () => {
   });
 
   it('mirrors the map for the back', async () => {
-    jobOnScreen({ plan: { ...plan, route } });
+    jobOnScreen({ choice: { ...choice, route } });
     const fixture = TestBed.createComponent(SurveyPage);
     await fixture.whenStable();
     [...host(fixture).querySelectorAll<HTMLButtonElement>('.map button')].find((b) => b.textContent.includes('Back'))!.click();

@@ -1,0 +1,166 @@
+import { featureOf, frameOfFace, type Anatomy, type Cavity, type Change, type Hole, type HoleFace, type HoleKind, type Pocket } from '../instrument/index.js';
+import type { Settings } from '../operation/index.js';
+import { placeOutline, type Outline, type Placement, type Point } from '../shape/index.js';
+
+/** One level of a route that is planned; its outline is in the route's own frame. */
+export interface PlannedPocket {
+  readonly id: string;
+  readonly outline: Outline;
+  /** mm below the face; of a bored place: the spur's tip. */
+  readonly depth: number;
+  readonly bored: boolean;
+}
+
+/** A route that is planned: where it lies in the body's frame, and its levels. Moving it changes only `at`. */
+export interface PlannedRoute {
+  readonly at: Placement;
+  readonly pockets: readonly PlannedPocket[];
+}
+
+/** What every choice has: the part for its place, and what else is thought of there. */
+interface ChoiceBase {
+  /** Stable in its plan. */
+  readonly id: string;
+  /** null: nothing goes there; what is there comes out. */
+  readonly part: string | null;
+  readonly alternatives: readonly string[];
+}
+
+/** A pickup for one pickup place, and what is done so that it goes in. */
+export interface PickupChoice extends ChoiceBase {
+  readonly kind: 'pickup';
+  readonly position: string;
+  /** Is the window's insert to be in its place? */
+  readonly insertFitted: boolean;
+  readonly leadsWanted: number;
+  /** Its leads are to be turned round, or it is to be the upper one in series: its cover must have a ground of its own. */
+  readonly coverApart?: boolean;
+  readonly route: PlannedRoute | null;
+}
+
+/** Where a part that is no pickup goes: a feature of the instrument (of a plate also one of its screw places), or a new hole on a face. */
+export type PlaceRef =
+  | { readonly on: 'feature'; readonly feature: string; readonly screw?: number }
+  | { readonly on: 'face'; readonly face: HoleFace; readonly at: Point; readonly hole: HoleKind };
+
+/** Any other part for its place. */
+export interface HardwareChoice extends ChoiceBase {
+  readonly kind: 'hardware';
+  readonly place: PlaceRef;
+  /** How many go there: wires through a bore; 1 of most. */
+  readonly count: number;
+  /** What is done to the instrument so that it goes in. */
+  readonly work: readonly Change[];
+}
+
+export type Choice = PickupChoice | HardwareChoice;
+
+/** A job's plan: which part is to go to which place. */
+export interface Plan {
+  readonly format: 2;
+  readonly choices: readonly Choice[];
+}
+
+/** The plan with one choice in the place of that of its id, or added to it. */
+export function withChoice(plan: Plan, choice: Choice): Plan {
+  const there = plan.choices.some((c) => c.id === choice.id);
+  return { ...plan, choices: there ? plan.choices.map((c) => (c.id === choice.id ? choice : c)) : [...plan.choices, choice] };
+}
+
+/** The choice of that id; null where there is none. */
+export function choiceOf(plan: Plan, id: string | null): Choice | null {
+  return plan.choices.find((c) => c.id === id) ?? null;
+}
+
+export function isPickupChoice(c: Choice): c is PickupChoice {
+  return c.kind === 'pickup';
+}
+
+/** The set of pockets that a plan adds, until it is cut. */
+export const PLANNED_SET = 'planned';
+
+/** The pockets of a planned route in the body's frame, with the limits of planned work. */
+export function routePockets(route: PlannedRoute, settings: Settings): readonly Pocket[] {
+  return route.pockets.map((p) => ({
+    id: p.id,
+    set: PLANNED_SET,
+    outline: { outline: placeOutline(p.outline, route.at), limit: settings.limitTemplate, basis: { kind: 'planned' }, across: null, along: null },
+    depth: { value: p.depth, limit: settings.limitPlannedDepth, basis: { kind: 'planned' } },
+    bored: p.bored,
+  }));
+}
+
+/**
+ * A choice as changes to the instrument it is for; what of it is cut already stands in the anatomy and counts once.
+ * Throws RangeError when its place is not there.
+ */
+export function choiceChanges(choice: Choice, anatomy: Anatomy, settings: Settings): readonly Change[] {
+  if (choice.kind === 'hardware') return hardwareChanges(choice, anatomy, settings);
+  const where = anatomy.positions.find((p) => p.id === choice.position);
+  if (!where) throw new RangeError(`nothing here is called ${choice.position}`);
+  const cavity = anatomy.cavities.find((c) => c.id === where.cavity);
+  const changes: Change[] = [
+    { kind: 'fitPart', position: choice.position, part: choice.part },
+    { kind: 'setInsert', plate: where.plate, opening: where.opening, fitted: choice.insertFitted },
+  ];
+  if (!choice.route) return changes;
+  const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
+  return [...changes, { kind: 'addPockets', cavity: where.cavity, pockets }];
+}
+
+function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings): readonly Change[] {
+  const { place } = choice;
+  if (place.on === 'face') {
+    const hole = newHole(choice.id, place, settings);
+    return [{ kind: 'addHole', hole }, ...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
+  }
+  if (!featureOf(anatomy, place.feature)) throw new RangeError(`nothing here is called ${place.feature}`);
+  const fit: Change = { kind: 'fitHardware', feature: place.feature, part: choice.part };
+  return place.screw === undefined ? [...choice.work, fit] : choice.work;
+}
+
+/** A new hole as it is thought of: its place as sure as a template lays it, its size still to be chosen. */
+function newHole(id: string, place: Extract<PlaceRef, { on: 'face' }>, settings: Settings): Hole {
+  return {
+    id,
+    name: `New ${place.hole} hole`,
+    kind: place.hole,
+    face: place.face,
+    frame: frameOfFace(place.face),
+    at: place.at,
+    diameter: null,
+    bare: null,
+    through: false,
+    depth: null,
+    limit: settings.limitTemplate,
+    basis: { kind: 'planned' },
+    hiddenBy: null,
+    condition: 'sound',
+  };
+}
+
+/** Is a planned pocket in the wood already? A cut pocket keeps its planned name, then a mark, and its very outline. */
+export function isCut(cavity: Cavity, planned: Pocket): boolean {
+  return cavity.pockets.some(
+    (p) => p.set.startsWith(`${PLANNED_SET} `) && p.id.startsWith(`${planned.id} `) && sameOutline(p.outline.outline, planned.outline.outline),
+  );
+}
+
+function sameOutline(a: Outline, b: Outline): boolean {
+  return (
+    a.vertices.length === b.vertices.length &&
+    a.vertices.every((v, i) => Math.hypot(v.x - (b.vertices[i]?.x ?? Infinity), v.y - (b.vertices[i]?.y ?? Infinity)) < 1e-6)
+  );
+}
+
+/** Are two choices the same data, in whatever order their fields stand? */
+export function sameChoice(a: Choice, b: Choice): boolean {
+  return sameData(a, b);
+}
+
+function sameData(a: unknown, b: unknown): boolean {
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return a === b;
+  const keys = Object.keys(a);
+  const of = (x: object, key: string): unknown => (x as Readonly<Record<string, unknown>>)[key];
+  return keys.length === Object.keys(b).length && keys.every((k) => k in b && sameData(of(a, k), of(b, k)));
+}

@@ -1,0 +1,154 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatSelectModule } from '@angular/material/select';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { HOLE_TAKES, newHardwareChoice, newPickupChoice, placesOf, type Placeable } from '@rinnovo/core/check';
+import { HOLE_FACES, type HoleFace, type HoleKind } from '@rinnovo/core/instrument';
+import { isHardware, isPickup } from '@rinnovo/core/part';
+import { planActions } from '../../state/plan.actions';
+import { parts } from '../../state/resources';
+import { selectAnatomy, selectPlan } from '../../state/selectors';
+import { LengthField } from '../../ui/length-field';
+
+/** A new hole is no place of the instrument yet. */
+const NEW = 'new hole';
+
+/** A place of the instrument, or a new hole on a face, and the part that is to go there. */
+@Component({
+  selector: 'rn-add-choice',
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Where, and which part</h2>
+    <form (submit)="add($event)" novalidate>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Where</mat-label>
+        <mat-select [value]="where()" (valueChange)="where.set($event)">
+          @for (p of places(); track p.id) {
+            <mat-option [value]="p.id">{{ p.name }}</mat-option>
+          }
+          <mat-option [value]="fresh">a new hole …</mat-option>
+        </mat-select>
+      </mat-form-field>
+      @if (where() === fresh) {
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>What for</mat-label>
+          <mat-select [value]="hole()" (valueChange)="hole.set($event)">
+            @for (h of holes; track h) {
+              <mat-option [value]="h">{{ h }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>On which face</mat-label>
+          <mat-select [value]="face()" (valueChange)="face.set($event)">
+            @for (f of faces; track f) {
+              <mat-option [value]="f">{{ f }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
+        <rn-length-field label="Middle, across" [(text)]="x" [min]="-400" [max]="400" [refusal]="refusals().x" />
+        <rn-length-field label="Middle, along" [(text)]="y" [min]="-1200" [max]="1200" [refusal]="refusals().y" />
+      }
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Part that is to go in</mat-label>
+        <mat-select [value]="part()" (valueChange)="part.set($event)">
+          @for (p of shelf(); track p.id) {
+            <mat-option [value]="p.id">{{ p.name }}</mat-option>
+          }
+        </mat-select>
+      </mat-form-field>
+      @if (shelf().length === 0) {
+        <p>Nothing on the shelf goes there. <a routerLink="/shelf">To the part shelf</a></p>
+      }
+      @if (problem(); as text) {
+        <p class="problem" role="alert">{{ text }}</p>
+      }
+      <p class="acts">
+        <button matButton="filled" type="submit">See whether it fits</button>
+        <button matButton type="button" (click)="closed.emit()">Not now</button>
+      </p>
+    </form>
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.75rem;
+      overflow: auto;
+    }
+    form {
+      display: grid;
+      gap: 0.6rem;
+      max-width: 26rem;
+    }
+    .acts {
+      display: flex;
+      gap: 0.5rem;
+    }
+  `,
+})
+export class AddChoice {
+  readonly closed = output();
+  private readonly store = inject(Store);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly plan = this.store.selectSignal(selectPlan);
+  private readonly kept = this.store.selectSignal(parts.select);
+  private readonly fields = viewChildren(LengthField);
+  protected readonly fresh = NEW;
+  protected readonly faces = HOLE_FACES;
+  protected readonly holes = Object.keys(HOLE_TAKES) as readonly HoleKind[];
+  protected readonly places = computed((): readonly Placeable[] => {
+    const a = this.anatomy();
+    const taken = new Set(this.plan()?.choices.map((c) => c.id));
+    return a ? placesOf(a).filter((p) => !taken.has(p.id)) : [];
+  });
+  protected readonly where = linkedSignal(() => this.places()[0]?.id ?? NEW);
+  protected readonly hole = signal<HoleKind>('pot');
+  protected readonly face = signal<HoleFace>('top');
+  protected readonly x = signal('');
+  protected readonly y = signal('');
+  protected readonly refusals = signal<{ readonly x: string | null; readonly y: string | null }>({ x: null, y: null });
+  private readonly place = computed(() => this.places().find((p) => p.id === this.where()) ?? null);
+  /** What of the shelf goes there. */
+  protected readonly shelf = computed(() => {
+    const place = this.place();
+    const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : HOLE_TAKES[this.hole()];
+    return Object.values(this.kept().data ?? {})
+      .flatMap((k) => (k.away ? [] : [k.part]))
+      .filter((p) => (place?.kind === 'pickup' ? isPickup(p) : isHardware(p) && kinds.includes(p.kind)))
+      .sort((a, b) => a.name.localeCompare(b.name));
+  });
+  protected readonly part = linkedSignal<readonly { readonly id: string }[], string | null>({
+    source: this.shelf,
+    computation: (list, before) => (list.some((p) => p.id === before?.value) ? (before?.value ?? null) : null),
+  });
+  protected readonly problem = signal<string | null>(null);
+
+  protected add(event: Event): void {
+    event.preventDefault();
+    const part = this.part();
+    const place = this.place();
+    this.refusals.set({ x: null, y: null });
+    if (part === null) {
+      this.problem.set('Choose the part that is to go in.');
+      return;
+    }
+    this.problem.set(null);
+    if (place) {
+      const choice = place.kind === 'pickup' ? newPickupChoice(place.position, part) : newHardwareChoice(place.id, place.place, part);
+      this.store.dispatch(planActions.choiceEdited({ choice }));
+      this.closed.emit();
+      return;
+    }
+    const [x, y] = this.fields().map((f) => f.value());
+    if (x == null || y == null) {
+      this.refusals.set({ x: x == null ? 'Say where its middle is' : null, y: y == null ? 'Say where its middle is' : null });
+      return;
+    }
+    const id = `new ${this.hole()} ${crypto.randomUUID().slice(0, 8)}`;
+    this.store.dispatch(planActions.choiceEdited({ choice: newHardwareChoice(id, { on: 'face', face: this.face(), at: { x, y }, hole: this.hole() }, part) }));
+    this.closed.emit();
+  }
+}

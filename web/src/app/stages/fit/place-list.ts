@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Store } from '@ngrx/store';
+import { placesOf, type Choice } from '@rinnovo/core/check';
+import { byGravity, type VerdictClass } from '@rinnovo/core/measure';
+import { CLASS_WORDS, nameOf, upperFirst } from '@rinnovo/words';
+import { planActions } from '../../state/plan.actions';
+import { selectAnatomy, selectChoice, selectDecisions, selectNames, selectPlan, selectWhole } from '../../state/selectors';
+import { headline } from '../../ui/marks';
+
+/** Every place of the plan with the part chosen for it and the gravest that is to be said of it. */
+@Component({
+  selector: 'rn-place-list',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Parts for places</h2>
+    <p class="soft" aria-live="polite">{{ headline() }}</p>
+    <ul tabindex="0" aria-label="Places">
+      @for (r of rows(); track r.id) {
+        <li [class]="r.class" [class.here]="r.here">
+          <button type="button" class="plain-row" [attr.aria-current]="r.here ? 'true' : null" [attr.data-choice]="r.id" (click)="look(r.id)">
+            <span class="sign" aria-hidden="true">{{ r.sign }}</span>
+            <span class="what">
+              <strong>{{ r.where }}</strong>
+              <span>{{ r.part }}</span>
+              <span class="soft">{{ r.word }}{{ r.decided ? ' · decided' : '' }}</span>
+            </span>
+          </button>
+          @if (r.here && !r.decided) {
+            <button matButton type="button" (click)="remove(r.id)" [attr.aria-label]="'Take ' + r.where + ' out of the plan'">Take out</button>
+          }
+        </li>
+      }
+    </ul>
+    <p><button matButton="outlined" type="button" (click)="add.emit()">Add a place</button></p>
+  `,
+  styleUrl: './place-list.scss',
+})
+export class PlaceList {
+  readonly add = output();
+  private readonly store = inject(Store);
+  private readonly toast = inject(MatSnackBar);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly plan = this.store.selectSignal(selectPlan);
+  private readonly whole = this.store.selectSignal(selectWhole);
+  private readonly choice = this.store.selectSignal(selectChoice);
+  private readonly decisions = this.store.selectSignal(selectDecisions);
+  private readonly places = computed(() => {
+    const a = this.anatomy();
+    return new Map((a ? placesOf(a) : []).map((p) => [p.id, p.name]));
+  });
+  protected readonly headline = computed(() => {
+    const whole = this.whole();
+    return whole ? headline(whole.verdicts) : 'Working it out …';
+  });
+  protected readonly rows = computed(() => (this.plan()?.choices ?? []).map((c) => this.row(c)));
+
+  protected look(choice: string): void {
+    this.store.dispatch(planActions.lookAt({ choice }));
+  }
+
+  protected remove(id: string): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const where = this.where(plan.choices.find((c) => c.id === id));
+    this.store.dispatch(planActions.edited({ plan: { ...plan, choices: plan.choices.filter((c) => c.id !== id) } }));
+    const said = this.toast.open(`${where} is out of the plan`, 'Undo', { duration: 8000 });
+    said.onAction().subscribe(() => this.store.dispatch(planActions.edited({ plan })));
+  }
+
+  private where(c: Choice | undefined): string {
+    if (!c) return '';
+    return this.places().get(c.id) ?? (c.kind === 'hardware' && c.place.on === 'face' ? `New ${c.place.hole} hole` : upperFirst(nameOf(this.names(), c.id)));
+  }
+
+  private row(c: Choice) {
+    const verdicts = (this.whole()?.verdicts ?? []).filter((v) => v.choice === c.id).sort(byGravity);
+    const gravest: VerdictClass | null = verdicts[0]?.class ?? null;
+    return {
+      id: c.id,
+      where: this.where(c),
+      part: c.part === null ? 'nothing' : nameOf(this.names(), c.part),
+      class: gravest ?? '',
+      sign: gravest ? CLASS_WORDS[gravest].sign : '…',
+      word: gravest === null ? (this.whole() ? 'nothing to compare' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),
+      here: this.choice()?.id === c.id,
+      decided: this.decisions().some((d) => d.choice === c.id),
+    };
+  }
+}

@@ -33,8 +33,6 @@ export const pickups: readonly Pickup[] = [
     leads: 4,
     strings: 6,
     sizes: {
-      travelDown: d(4, wide, 0.5),
-      travelUp: d(3, wide, 0.5),
       poleDiameter: d(4.8, wide),
       coverHoleSpacing: d(49.5, wide),
       coverHole: d(5.2, wide),

@@ -51,7 +51,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   await press(page, page.getByRole('link', { name: /Tern no\. 14/ }));
   await expect(page.locator('rn-rail')).toBeVisible();
 
-  await go(page, 'f', page.getByText('5 clashes'));
+  await go(page, 'f', page.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes'));
   const reroute = page.locator('[data-remedy^="reroute"]');
   await press(page, reroute.getByRole('button', { name: 'Choose …' }));
   await type(page, reroute.getByLabel('Why this one'), 'what she asked for');

@@ -21,8 +21,8 @@ test('two tabs: the later one is told, both versions are shown, nothing is lost'
   await expect(conflict).toContainText('Mine');
   await conflict.getByRole('button', { name: 'Keep mine over it' }).click();
   await expect(other.locator('.saving')).toHaveText('kept');
-  const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { leadsWanted: number } };
-  expect([row.version, row.document.leadsWanted]).toEqual([3, 5]);
+  const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsWanted: number }[] } };
+  expect([row.version, row.document.choices[0]!.leadsWanted]).toEqual([3, 5]);
 });
 
 test('numbers that differ are refused with both sides, and nothing of the browser is stored', async ({ page, workshop }) => {

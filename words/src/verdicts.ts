@@ -1,8 +1,9 @@
-import type { CheckId, Corner, Verdict } from '@rinnovo/core/check';
+import type { CheckId, Corner, ThreadsMet, Verdict } from '@rinnovo/core/check';
 import type { LengthUnit, VerdictClass } from '@rinnovo/core/measure';
 import type { Target } from '@rinnovo/core/quantity';
 import { lengthText, limitText } from './length.js';
 import { nameOf, upperFirst, type Names } from './names.js';
+import { SIZE_WORDS } from './parts.js';
 
 /** One word and one sign for each verdict: shape and word carry it, colour only helps. */
 export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string; readonly sign: string }>> = {
@@ -27,6 +28,31 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   floor: (v, n) => floorTitle(v, n),
   polesUnderStrings: (v) => `Outer poles under the strings, ${v.subject.item ?? ''}`,
   leads: () => 'Leads for the wiring wanted',
+  coverHoles: () => 'Cover’s holes over the poles',
+  coverGround: () => 'Cover grounded apart from the coil',
+  stringCount: (v) => `For ${v.subject.item ?? ''} strings on an instrument with ${v.subject.against ?? ''}`,
+  travel: () => 'Travel downwards',
+  bushingInHole: (v, n) => `Through the ${nameOf(n, v.subject.feature)}`,
+  hidesHole: (v) => `Hole hidden by the ${v.subject.item ?? ''}`,
+  threadThrough: () => 'Thread beyond washer and nut',
+  bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
+  besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
+  depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
+  switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
+  plugInside: () => 'Room behind with the plug in',
+  leafSwing: () => 'Leaf swings free with the plug in',
+  pressHolds: () => 'Press fit holds',
+  pressSplits: () => 'Press fit does not split',
+  headstockThick: (v) => `Headstock, ${v.subject.item === 'least' ? 'thick enough' : 'not too thick'}`,
+  nextTuner: () => 'Room to the next tuner',
+  oldHoleShows: (v, n) => `Old ${nameOf(n, v.subject.against)} under the housing`,
+  screwHolds: () => 'Thread in the wood',
+  screwPoint: () => 'Wood under the point',
+  screwBeside: (v, n) => `${v.subject.item === 'screw' ? 'Screw' : upperFirst(v.subject.item ?? '')} beside the ${nameOf(n, v.subject.against)}`,
+  threadBites: () => 'Thread bites in the old hole',
+  threadsMeet: (v, n) => `Thread of the ${nameOf(n, v.subject.against)}`,
+  wiresInBore: () => 'All wires through the bore',
+  plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} hidden`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
 };
 
@@ -45,6 +71,8 @@ export function verdictTitle(v: Verdict, names: Names): string {
 /** The verdict's number as a phrase: `1.12 mm ± 0.35`. */
 export function clearanceText(v: Verdict, unit: LengthUnit): string {
   if (v.clearance === null || v.worst === null) return '—';
+  if (v.threads) return v.class === 'clashes' ? `${v.threads.mine} in ${v.threads.theirs}` : v.threads.mine;
+  if (v.check === 'stringCount' || v.check === 'coverGround') return v.clearance >= 0 ? 'yes' : 'no';
   if (v.unit === 'count') return v.clearance >= 0 ? 'enough' : `${String(-v.clearance)} too few`;
   return `${lengthText(v.clearance, unit)} ± ${limitText(v.worst, unit)}`;
 }
@@ -53,12 +81,28 @@ export function clearanceText(v: Verdict, unit: LengthUnit): string {
 export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
   const title = verdictTitle(v, names);
   if (v.check === 'placeGone') return `${title}.`;
-  if (v.class === 'notMeasured') return `${title}: not measured; missing ${v.missing.map((t) => targetText(t, names)).join(', ')}.`;
+  if (v.class === 'notMeasured') {
+    const lacking = (v.lacks ?? []).map((l) => `${sizeWord(l.size)} of ${nameOf(names, l.part)}`);
+    return `${title}: not measured; missing ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
+  }
+  if (v.threads) return `${title}: ${threadsText(v.threads)}`;
+  if (v.check === 'stringCount' || v.check === 'coverGround') return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
   const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';
   const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';
   const typical = v.typical ? '; typical, not measured' : '';
   return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${corner}${typical}.`;
+}
+
+/** What happens when two threads meet. */
+function threadsText({ mine, theirs, alike }: ThreadsMet): string {
+  if (mine === theirs) return `${mine} in ${theirs}: they go together.`;
+  const why = alike ? 'they look alike and destroy each other; two free turns by hand, or it is not that thread' : 'they do not go together';
+  return `${mine} in ${theirs}: ${why}.`;
+}
+
+function sizeWord(size: string): string {
+  return size in SIZE_WORDS ? SIZE_WORDS[size as keyof typeof SIZE_WORDS].toLowerCase().replace('ø', 'Ø') : 'grounding of the cover';
 }
 
 function cornerText({ ofPart, ofRoute, most }: Corner, unit: LengthUnit): string {

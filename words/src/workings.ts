@@ -1,5 +1,6 @@
 import { valueOf, type Leaf, type LengthUnit, type Working } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
+import { SIZE_WORDS } from './parts.js';
 
 const LABELS: Readonly<Record<string, string>> = {
   outline: 'edge of the outline',
@@ -71,10 +72,52 @@ const LABELS: Readonly<Record<string, string>> = {
   filmLeft: 'film in the hole',
   bareDiameter: 'diameter in bare wood',
   holeDiameter: 'diameter, finished',
+  roomRound: 'hole wider than what goes through',
+  coverOver: 'wider than the hole',
+  hiddenRound: 'covered all round',
+  threadLeft: 'thread left over',
+  nutAndWasher: 'nut and washer',
+  plateThickness: 'thickness of the plate',
+  woodHere: 'wood here',
+  bodyToWall: 'least distance from the body’s edge to the wall',
+  bodyToBody: 'least distance between the two bodies',
+  holePlace: 'place of the hole',
+  slotLeft: 'slot larger than the lever needs',
+  slotSpan: 'the slot',
+  plugLeft: 'room left behind the plug',
+  holeDepth: 'depth of the bore',
+  leafSwing: 'swing of the leaf',
+  interference: 'part wider than its hole',
+  tighterThanLeast: 'tighter than the least that holds',
+  looserThanMost: 'less than the most that the wood takes',
+  leastInterference: 'least interference',
+  mostInterference: 'most interference',
+  finishedHole: 'hole with its film',
+  filmBothSides: 'film on both sides',
+  filmThickness: 'film on the wall',
+  headstockThickness: 'thickness of the headstock',
+  headstockOver: 'thicker than the least',
+  headstockUnder: 'thinner than the most',
+  postToPost: 'from post to post',
+  pitchLeft: 'room left over',
+  hiddenUnder: 'least distance from the hole’s edge to the edge that hides it',
+  inWood: 'thread in the wood',
+  underPoint: 'wood under the point',
+  woodBeside: 'least distance from the screw to the hollow',
+  bite: 'screw thicker than its hole',
+  boreLeft: 'room left in the bore',
+  wiresTogether: 'wires of one kind together',
+  wireCount: 'how many',
+  polesLessHoles: 'poles less holes of the cover',
+  coverHoleSpacing: 'outer holes of the cover',
+  coverHolesHard: 'most that holes may be off',
+  coverHolesLeft: 'left of that',
+  holesOff: 'holes off the poles',
   chainLeft: 'limit less what the chain is off',
 };
 
 export function labelText(label: string): string {
+  if (label.startsWith('part ')) return `part: ${SIZE_WORDS[label.slice(5) as keyof typeof SIZE_WORDS].toLowerCase().replace('ø', 'Ø')}`;
   return LABELS[label] ?? label;
 }
 
@@ -90,7 +133,7 @@ export interface WorkingLine {
   readonly basis: Leaf['basis'] | null;
 }
 
-const PURE = new Set(['shareOfScale', 'two']);
+const PURE = new Set(['shareOfScale', 'two', 'wireCount']);
 
 /** A working as lines from the result down to what it rests on. */
 export function workingLines(w: Working, unit: LengthUnit, depth = 0, sign: 1 | -1 | null = null): readonly WorkingLine[] {

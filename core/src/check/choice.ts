@@ -1,5 +1,7 @@
 import { featureOf, frameOfFace, type Anatomy, type Cavity, type Change, type Hole, type HoleFace, type HoleKind, type Pocket } from '../instrument/index.js';
 import type { Settings } from '../operation/index.js';
+import { goesInto, isHardware, type Shelf } from '../part/index.js';
+import { plateAs } from './plate-as.js';
 import { placeOutline, type Outline, type Placement, type Point } from '../shape/index.js';
 
 /** One level of a route that is planned; its outline is in the route's own frame. */
@@ -90,12 +92,19 @@ export function routePockets(route: PlannedRoute, settings: Settings): readonly 
   }));
 }
 
+/** What choices are turned into changes on. */
+interface Ground {
+  readonly anatomy: Anatomy;
+  readonly settings: Settings;
+  readonly parts: Shelf;
+}
+
 /**
  * A choice as changes to the instrument it is for; what of it is cut already stands in the anatomy and counts once.
  * Throws RangeError when its place is not there.
  */
-export function choiceChanges(choice: Choice, anatomy: Anatomy, settings: Settings): readonly Change[] {
-  if (choice.kind === 'hardware') return hardwareChanges(choice, anatomy, settings);
+export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Ground): readonly Change[] {
+  if (choice.kind === 'hardware') return hardwareChanges(choice, anatomy, settings, parts);
   const where = anatomy.positions.find((p) => p.id === choice.position);
   if (!where) throw new RangeError(`nothing here is called ${choice.position}`);
   const cavity = anatomy.cavities.find((c) => c.id === where.cavity);
@@ -108,15 +117,23 @@ export function choiceChanges(choice: Choice, anatomy: Anatomy, settings: Settin
   return [...changes, { kind: 'addPockets', cavity: where.cavity, pockets }];
 }
 
-function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings): readonly Change[] {
+function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
   const { place } = choice;
   if (place.on === 'face') {
     const hole = newHole(choice.id, place, settings);
     return [{ kind: 'addHole', hole }, ...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
   }
   if (!featureOf(anatomy, place.feature)) throw new RangeError(`nothing here is called ${place.feature}`);
+  if (place.screw !== undefined) return choice.work;
+  const there = [...anatomy.holes, ...anatomy.cavities].find((f) => f.id === place.feature)?.part ?? null;
+  const mate = parts[there ?? '']?.kind;
+  const part = parts[choice.part ?? ''];
+  // what is screwed into another part leaves that one where it is
+  if (part && mate !== undefined && goesInto(part.kind, mate)) return choice.work;
   const fit: Change = { kind: 'fitHardware', feature: place.feature, part: choice.part };
-  return place.screw === undefined ? [...choice.work, fit] : choice.work;
+  const plate = anatomy.plates.find((p) => p.id === place.feature);
+  const laid = plate && part && isHardware(part) ? plateAs(plate, part) : null;
+  return [...choice.work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
 }
 
 /** A new hole as it is thought of: its place as sure as a template lays it, its size still to be chosen. */

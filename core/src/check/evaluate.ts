@@ -1,8 +1,10 @@
 import { applyChanges, type Anatomy, type Change } from '../instrument/index.js';
 import { byGravity } from '../measure/index.js';
 import { behindWindow } from './behind-window.js';
-import { choiceChanges, type Choice, type PickupChoice, type Plan } from './choice.js';
+import { choiceChanges, type Choice, type HardwareChoice, type PickupChoice, type Plan } from './choice.js';
+import { coverFits } from './cover-fits.js';
 import { floors } from './floor.js';
+import { HARDWARE_CHECKS, siteOf } from './hardware-checks.js';
 import { hiddenEdge } from './hidden-edge.js';
 import { leads } from './leads.js';
 import { partInRoute } from './part-in-route.js';
@@ -11,6 +13,7 @@ import { isThere } from './places.js';
 import { polesUnderStrings } from './poles-under-strings.js';
 import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
+import { travel } from './travel.js';
 import { windowGap } from './window-gap.js';
 
 /** Everything that follows from a plan with some changes. */
@@ -29,6 +32,8 @@ const PICKUP_CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
   edgeOfBody,
   floors,
   polesUnderStrings,
+  coverFits,
+  travel,
   leads,
 ];
 
@@ -39,13 +44,13 @@ const PICKUP_CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
 export function evaluatePlan(state: PlanState, plan: Plan, changes: readonly Change[] = []): Evaluation {
   const anatomy = anatomyAfter(state, plan, changes);
   const after = { ...state, anatomy };
-  return { anatomy, verdicts: plan.choices.flatMap((c) => verdictsOn(after, c)).sort(byGravity) };
+  return { anatomy, verdicts: plan.choices.flatMap((c) => verdictsOn(after, plan, c)).sort(byGravity) };
 }
 
 /** The same for one choice alone, in the instrument as the whole plan would leave it: what a hand that moves it needs at once. */
 export function evaluateIn(state: PlanState, plan: Plan, choice: Choice): Evaluation {
   const anatomy = anatomyAfter(state, plan, []);
-  return { anatomy, verdicts: verdictsOn({ ...state, anatomy }, choice).toSorted(byGravity) };
+  return { anatomy, verdicts: verdictsOn({ ...state, anatomy }, plan, choice).toSorted(byGravity) };
 }
 
 /** A plan of this one choice. */
@@ -59,13 +64,18 @@ export function ofChoice(evaluation: Evaluation, choice: string): Evaluation {
 }
 
 function anatomyAfter(state: PlanState, plan: Plan, changes: readonly Change[]): Anatomy {
-  const planned = plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state.anatomy, state.settings));
+  const planned = plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state));
   return planned.length + changes.length === 0 ? state.anatomy : applyChanges(state.anatomy, [...planned, ...changes]);
 }
 
-function verdictsOn(after: PlanState, choice: Choice): readonly Verdict[] {
+function verdictsOn(after: PlanState, plan: Plan, choice: Choice): readonly Verdict[] {
   if (!isThere(after.anatomy, choice)) return [{ ...goneVerdict(choice), choice: choice.id }];
-  return choice.kind === 'pickup' ? pickupVerdicts(after, choice) : [];
+  return choice.kind === 'pickup' ? pickupVerdicts(after, choice) : hardwareVerdicts(after, plan, choice);
+}
+
+function hardwareVerdicts(after: PlanState, plan: Plan, choice: HardwareChoice): readonly Verdict[] {
+  const site = siteOf(after, plan, choice);
+  return site ? HARDWARE_CHECKS.flatMap((check) => check(site)).map((v) => ({ ...v, choice: choice.id })) : [];
 }
 
 /** The place that a choice was made for is not on the instrument any more: it says so, and no number. */

@@ -1,7 +1,8 @@
+export * from './best-in-route.js';
 export type { Corner } from './corner.js';
 export * from './evaluate.js';
 export * from './choice.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';
 export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
-export type { CheckId, Subject, Verdict } from './verdict.js';
+export type { CheckId, Lacking, Subject, ThreadsMet, Verdict } from './verdict.js';

@@ -18,13 +18,51 @@ export type CheckId =
   | 'floor'
   | 'polesUnderStrings'
   | 'leads'
-  | 'placeGone';
+  | 'placeGone'
+  | 'coverHoles'
+  | 'coverGround'
+  | 'stringCount'
+  | 'travel'
+  | 'bushingInHole'
+  | 'hidesHole'
+  | 'threadThrough'
+  | 'bodyInRoom'
+  | 'besideNeighbour'
+  | 'depthForPart'
+  | 'switchInSlot'
+  | 'plugInside'
+  | 'leafSwing'
+  | 'pressHolds'
+  | 'pressSplits'
+  | 'headstockThick'
+  | 'nextTuner'
+  | 'oldHoleShows'
+  | 'screwHolds'
+  | 'screwPoint'
+  | 'screwBeside'
+  | 'threadBites'
+  | 'threadsMeet'
+  | 'wiresInBore'
+  | 'plateHides';
 
 /** What was compared with what, by the ids of features, sets, levels and rows. */
 export interface Subject {
   readonly feature: string;
   readonly item?: string;
   readonly against?: string;
+}
+
+/** A size of a part that nobody has told. */
+export interface Lacking {
+  readonly part: string;
+  readonly size: string;
+}
+
+/** Two threads that would have to go into one another. */
+export interface ThreadsMet {
+  readonly mine: string;
+  readonly theirs: string;
+  readonly alike: boolean;
 }
 
 /** A comparison with its numbers; words/ makes the sentence. */
@@ -43,6 +81,9 @@ export interface Verdict extends Judgement {
   readonly working: Working | null;
   /** What has to be measured before anything can be said. */
   readonly missing: readonly Target[];
+  /** What has to be told of the part first. */
+  readonly lacks?: readonly Lacking[];
+  readonly threads?: ThreadsMet;
   /** It rests on a default or on hearsay. */
   readonly typical: boolean;
 }
@@ -58,6 +99,18 @@ export function verdict(check: CheckId, subject: Subject, working: Working, want
 
 export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], wanted: number, at: Point | null = null): Verdict {
   return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(wanted) };
+}
+
+/** A size of the part is not known: nothing can be said before it is told. */
+export function lackingVerdict(
+  check: CheckId,
+  subject: Subject,
+  lacks: readonly Lacking[],
+  missing: readonly Target[],
+  wanted: number,
+  at: Point | null,
+): Verdict {
+  return { ...missingVerdict(check, subject, missing, wanted, at), lacks };
 }
 
 /** A comparison of whole numbers: enough or not. */

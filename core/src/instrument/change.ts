@@ -1,4 +1,4 @@
-import type { Anatomy, Cavity, Hole, Pocket } from './anatomy.js';
+import type { Anatomy, Cavity, Hole, Plate, Pocket } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
 /** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
@@ -7,6 +7,8 @@ export type Change =
   | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[] }
   /** What sits in a hole or a slot, or what a plate is; null: nothing any more. */
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
+  /** A plate with another outline, other openings and screw places: another one in its place. */
+  | { readonly kind: 'setPlate'; readonly plate: Plate }
   | { readonly kind: 'addHole'; readonly hole: Hole }
   | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
 
@@ -32,6 +34,9 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       const fit = <T extends { readonly id: string }>(x: T): T => (x.id === change.feature ? { ...x, part } : x);
       return { ...a, holes: a.holes.map(fit), plates: a.plates.map(fit), cavities: a.cavities.map(fit) };
     }
+    case 'setPlate':
+      need(a.plates, change.plate.id);
+      return { ...a, plates: a.plates.map((p) => (p.id === change.plate.id ? change.plate : p)) };
     case 'addHole':
       return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
     case 'setInsert': {

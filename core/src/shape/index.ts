@@ -1,4 +1,5 @@
 export * from './arcs-along.js';
+export * from './best-placement.js';
 export * from './boolean.js';
 export * from './build.js';
 export * from './contains.js';

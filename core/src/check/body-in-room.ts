@@ -1,0 +1,89 @@
+import { gapApart, gapInside, type Region } from '../shape/index.js';
+import { leaf, sum } from '../measure/index.js';
+import { pocketsLeaf, regionOf } from './place.js';
+import { lackingVerdict, verdict, type Verdict } from './verdict.js';
+import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, siteOf, type Site, sure } from './site.js';
+
+/** Does the body clear the walls of the hollow it hangs in, and its floor or cover? A body of 24 in the middle of a 40 wide cavity: 8.0 [law]. */
+export function bodyInRoom(site: Site): readonly Verdict[] {
+  const { part, room, state, at } = site;
+  if (!room || !HANGS.has(part.kind)) return [];
+  const { anatomy, settings } = state;
+  const { cavity } = room;
+  const outline = bodyOutline(part, at);
+  const subject = { feature: site.choice.id, item: 'body', against: cavity.id };
+  const walls: readonly Verdict[] = outline
+    ? [besideWalls(site, [outline], cavity.id)]
+    : [lackingVerdict('bodyInRoom', subject, [{ part: part.id, size: 'body' }], [], settings.wantedBodyRoom, at)];
+  const below = depthAt(anatomy, cavity, at);
+  const depth = !below
+    ? []
+    : [
+        judged(
+          site,
+          'depthForPart',
+          '',
+          { targets: [[below.depth, below.target]], sizes: ['depthBelow'] },
+          settings.wantedDepth,
+          () => sum('depthLeft', [1, leaf('pocketDepth', sure(below.depth), below.target)], [-1, known(site, 'depthBelow')]),
+          cavity.id,
+        ),
+      ];
+  return [...walls, ...depth, ...neighbours(site)];
+}
+
+function besideWalls(site: Site, body: Region, against: string): Verdict {
+  const { state, room, choice, part } = site;
+  if (!room) throw new RangeError('no room to hang in');
+  const walls = regionOf(state.anatomy, room.cavity);
+  const gap = gapInside(body, walls);
+  return verdict(
+    'bodyInRoom',
+    { feature: choice.id, item: 'body', against },
+    {
+      op: 'geometry',
+      label: 'bodyToWall',
+      measure: 'inside',
+      a: body,
+      b: walls,
+      value: gap.clearance,
+      allowances: [bodyLeaf(part), pocketsLeaf(room.cavity, room.cavity.pockets), placeLeaf(site)],
+    },
+    state.settings.wantedBodyRoom,
+    gap.at,
+  );
+}
+
+/** The bodies of the plan's other parts that hang in the same hollow. */
+function neighbours(site: Site): readonly Verdict[] {
+  const { plan, choice, part, room, at, state } = site;
+  const mine = bodyOutline(part, at);
+  if (!room || !mine) return [];
+  return plan.choices.flatMap((other): readonly Verdict[] => {
+    if (other.kind !== 'hardware' || other.id === choice.id) return [];
+    const beside = siteOf(state, plan, other);
+    const theirs = beside && HANGS.has(beside.part.kind) ? bodyOutline(beside.part, beside.at) : null;
+    if (!beside || !theirs || beside.room?.cavity.id !== room.cavity.id) return [];
+    const gap = gapApart([mine], [theirs]);
+    return [
+      verdict(
+        'besideNeighbour',
+        { feature: choice.id, item: 'body', against: other.id },
+        {
+          op: 'geometry',
+          label: 'bodyToBody',
+          measure: 'apart',
+          a: [mine],
+          b: [theirs],
+          value: gap.clearance,
+          allowances: [bodyLeaf(part), bodyLeaf(beside.part), placeLeaf(site), placeLeaf(beside)],
+        },
+        state.settings.wantedBodyRoom,
+        gap.at,
+      ),
+    ];
+  });
+}
+
+/** What has a body below the face that it hangs from. */
+const HANGS: ReadonlySet<string> = new Set(['pot', 'push-pull pot', 'lever switch', 'toggle switch', 'mini toggle', 'rotary switch', 'jack']);

@@ -1,0 +1,35 @@
+import { leaf, setting, sum, type Working } from '../measure/index.js';
+import type { PlaceOfPart } from './place.js';
+import { countVerdict, lackingVerdict, verdict, type Verdict } from './verdict.js';
+
+/**
+ * Do the cover's holes lie over the poles, is the cover grounded as the wiring needs it, and is the part for so many strings?
+ * 51 mm poles under holes 50 apart are 0.5 off at each end [law]; a cover that is grounded with its coil would be hot when its leads are turned [trade].
+ */
+export function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Verdict[] {
+  if (!part) return [];
+  const out: Verdict[] = [];
+  const feature = position.id;
+  const holes = part.sizes?.coverHoleSpacing;
+  if (holes) {
+    const half: Working = {
+      op: 'quotient',
+      label: 'halfDifference',
+      a: sum('polesLessHoles', [1, leaf('poleSpacing', part.poles.spacing)], [-1, leaf('coverHoleSpacing', holes)]),
+      b: setting('two', 2, 'two'),
+    };
+    const hard = setting('coverHolesHard', state.settings.coverHolesHard, 'coverHolesHard');
+    const working = sum('coverHolesLeft', [1, hard], [-1, { op: 'abs', label: 'holesOff', of: half }]);
+    out.push(verdict('coverHoles', { feature, item: 'cover' }, working, 0, { x: position.at.x + part.poles.spacing.value / 2, y: position.at.y }));
+  }
+  if (choice.coverApart) {
+    const subject = { feature, item: 'cover' };
+    if (part.coverGround === undefined) out.push(lackingVerdict('coverGround', subject, [{ part: part.id, size: 'coverGround' }], [], 0, null));
+    else out.push(countVerdict('coverGround', subject, part.coverGround === 'with the coil' ? 0 : 1, 1));
+  }
+  if (part.strings !== undefined) {
+    const off = Math.abs(part.strings - state.anatomy.strings.count);
+    out.push(countVerdict('stringCount', { feature, item: String(part.strings), against: String(state.anatomy.strings.count) }, off === 0 ? 1 : 0, 1));
+  }
+  return out;
+}

@@ -1,0 +1,17 @@
+import { leaf, setting, sum, type Working } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import type { Verdict } from './verdict.js';
+import { judged, sizeLeaf, widest, type Site } from './site.js';
+
+/** Does washer, knob or flange hide the hole, all round? (14.2 − 9.8) / 2 = 2.2 [law]. */
+export function hidesHole(site: Site): readonly Verdict[] {
+  const { hole, part, state } = site;
+  if (!hole?.diameter) return [];
+  const cover = widest(part, ['washer', 'knob', 'flange']);
+  const { diameter } = hole;
+  if (!cover) return [];
+  const target: Target = { quantity: 'holeDiameter', feature: hole.id };
+  const over = sum('coverOver', [1, sizeLeaf(part, cover.size, cover.is)], [-1, leaf('holeDiameter', diameter, target)]);
+  const working: Working = { op: 'quotient', label: 'hiddenRound', a: over, b: setting('two', 2, 'two') };
+  return [judged(site, 'hidesHole', cover.size, {}, state.settings.wantedHides, () => working)];
+}

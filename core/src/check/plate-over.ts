@@ -1,0 +1,65 @@
+import { placementOf, toBody } from '../instrument/index.js';
+import { leaf } from '../measure/index.js';
+import { circle, gapApart, gapInside, placePoint } from '../shape/index.js';
+import { woodScrewShank } from '../part/index.js';
+import { outlineLeaf, plateBackLeaf, pocketsLeaf, regionOf } from './place.js';
+import { verdict, type Verdict } from './verdict.js';
+import type { Site } from './site.js';
+
+/** Does a new plate, guard or ring hide what the old one hid, with a lip all round, and do its screws land in wood and not in a hollow? */
+export function plateOver(site: Site): readonly Verdict[] {
+  const { plate, state, choice, part } = site;
+  if (!plate || !part.shape || (choice.place.on === 'feature' && choice.place.screw !== undefined)) return [];
+  const { anatomy, settings } = state;
+  const cover = [toBody(anatomy, plate.frame, plate.outline.outline)];
+  const edge = outlineLeaf(plate.outline, plate.id);
+  const hidden = anatomy.cavities
+    .filter((c) => c.hiddenBy === plate.id && c.pockets.length > 0)
+    .map((c) => {
+      const hollow = regionOf(anatomy, c);
+      const gap = gapInside(hollow, cover);
+      return verdict(
+        'plateHides',
+        { feature: choice.id, item: 'outline', against: c.id },
+        {
+          op: 'geometry',
+          label: 'hiddenEdge',
+          measure: 'inside',
+          a: hollow,
+          b: cover,
+          value: gap.clearance,
+          allowances: [pocketsLeaf(c, c.pockets), edge, plateBackLeaf(settings)],
+        },
+        settings.wantedHiddenEdge,
+        gap.at,
+      );
+    });
+  const hollows = anatomy.cavities.filter((c) => c.face === plate.face && c.pockets.length > 0);
+  const screws = plate.screws.flatMap((s, i): readonly Verdict[] => {
+    const at = placePoint(s, placementOf(anatomy, plate.frame));
+    const screw = [circle(woodScrewShank(s.gauge), at)];
+    const nearest = hollows
+      .map((c) => ({ c, gap: gapApart(screw, regionOf(anatomy, c)) }))
+      .reduce<{ c: (typeof hollows)[number]; gap: ReturnType<typeof gapApart> } | null>((n, x) => (n && n.gap.clearance <= x.gap.clearance ? n : x), null);
+    if (!nearest) return [];
+    const place = leaf('holePlace', { value: 0, limit: plate.outline.limit, basis: plate.outline.basis }, { quantity: 'outline', feature: plate.id });
+    return [
+      verdict(
+        'screwBeside',
+        { feature: choice.id, item: `screw ${i + 1}`, against: nearest.c.id },
+        {
+          op: 'geometry',
+          label: 'woodBeside',
+          measure: 'apart',
+          a: screw,
+          b: regionOf(anatomy, nearest.c),
+          value: nearest.gap.clearance,
+          allowances: [pocketsLeaf(nearest.c, nearest.c.pockets), place, plateBackLeaf(settings)],
+        },
+        settings.wantedBesideScrew,
+        nearest.gap.at,
+      ),
+    ];
+  });
+  return [...hidden, ...screws];
+}

@@ -1,0 +1,98 @@
+import { toBody, type Cavity } from '../instrument/index.js';
+import { leaf, sum, type Working } from '../measure/index.js';
+import { hardwareRow } from '../part/index.js';
+import type { Target } from '../quantity/index.js';
+import { circle, containsPoint, gapApart } from '../shape/index.js';
+import { pocketsLeaf, regionOf } from './place.js';
+import { verdict, type Verdict } from './verdict.js';
+import { depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
+
+/**
+ * A wood screw through what it holds: does enough of it reach the wood, does its point stay in, and is there wood at all?
+ * 13 long through a plate of 2 holds by 11; in 15 of wood 4 are left under its point [law]. Wanted 8 in wood for light hardware, 20 for a strap pin, 3 under the point [trade].
+ */
+export function screwInWood(site: Site): readonly Verdict[] {
+  const { part, choice, plate, state, at, hole } = site;
+  const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
+  if (!woody || !hardwareRow(part.kind).gauge) return [];
+  const { anatomy, settings } = state;
+  const face = plate?.face ?? (hole?.face === 'back' ? 'back' : 'top');
+  const through = choice.place.on === 'feature' && choice.place.screw !== undefined && plate;
+  const plateThick: Target = { quantity: 'plateThickness', feature: plate?.id ?? '' };
+  const passes = through ? plate.thickness : null;
+  const held = (): Working =>
+    through ? sum('inWood', [1, known(site, 'length')], [-1, leaf('plateThickness', sure(passes), plateThick)]) : sum('inWood', [1, known(site, 'length')]);
+  const targets = through ? [[passes, plateThick] as const] : [];
+  const wanted = part.kind === 'strap pin' ? settings.wantedHoldStrap : settings.wantedHold;
+  const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, wanted, held);
+  const air = hollowAt(site, face);
+  if (air) return [holds, inAir(site, air)];
+  if (hole?.face === 'side' || hole?.face === 'headstock front' || hole?.face === 'headstock back' || hole?.face === 'fingerboard') return [holds];
+  const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
+  const below = anatomy.cavities.find((c) => c.face !== face && c.pockets.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at)));
+  const under = below ? depthAt(anatomy, below, at) : null;
+  const body = anatomy.body.thickness;
+  const needs = [...targets, [body, thick] as const, ...(under ? [[under.depth, under.target] as const] : [])];
+  const point = judged(site, 'screwPoint', '', { targets: needs, sizes: ['length'] }, settings.wantedUnderPoint, () => {
+    const wood = sum(
+      'woodHere',
+      [1, leaf('bodyThickness', sure(body), thick)],
+      ...(under ? [[-1, leaf('depthBelow', sure(under.depth), under.target)] as const] : []),
+    );
+    return sum('underPoint', [1, wood], [-1, held()]);
+  });
+  return [holds, point, ...beside(site, face)];
+}
+
+/** The hollow of the screw's own face that it would land in. */
+function hollowAt({ state: { anatomy }, at }: Site, face: 'top' | 'back'): Cavity | null {
+  return anatomy.cavities.find((c) => c.face === face && c.pockets.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at))) ?? null;
+}
+
+/** It lands in a hollow: by how far it would have to move to reach wood. */
+function inAir(site: Site, cavity: Cavity): Verdict {
+  return besideOf(site, cavity);
+}
+
+/** The wood between a screw and the nearest hollow of its face. */
+function beside(site: Site, face: 'top' | 'back'): readonly Verdict[] {
+  const all = site.state.anatomy.cavities.filter((c) => c.face === face && c.pockets.length > 0).map((c) => besideOf(site, c));
+  const nearest = all.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
+  return nearest ? [nearest] : [];
+}
+
+function besideOf(site: Site, cavity: Cavity): Verdict {
+  const { state, part, at, choice } = site;
+  const shank = part.sizes.diameter?.value ?? 3;
+  const screw = [circle(shank, at)];
+  const hollow = regionOf(state.anatomy, cavity);
+  const gap = gapApart(screw, hollow);
+  return verdict(
+    'screwBeside',
+    { feature: choice.id, item: 'screw', against: cavity.id },
+    {
+      op: 'geometry',
+      label: 'woodBeside',
+      measure: 'apart',
+      a: screw,
+      b: hollow,
+      value: gap.clearance,
+      allowances: [pocketsLeaf(cavity, cavity.pockets), placeLeaf(site)],
+    },
+    state.settings.wantedBesideScrew,
+    gap.at,
+  );
+}
+
+/** A thread bites when its shank is wider than the hole it goes into: an old hole that is wider is stripped. */
+export function threadBites(site: Site): readonly Verdict[] {
+  const { part, hole, state, choice } = site;
+  const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
+  if (!woody || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
+  const target: Target = { quantity: 'holeDiameter', feature: hole.id };
+  return [
+    judged(site, 'threadBites', '', { targets: [[hole.diameter, target]], sizes: ['diameter'] }, state.settings.wantedBite, () =>
+      sum('bite', [1, known(site, 'diameter')], [-1, leaf('holeDiameter', sure(hole.diameter), target)]),
+    ),
+  ];
+}

@@ -1,0 +1,143 @@
+import { placementOf, toBody, frameOfFace, type Anatomy, type Cavity, type Hole, type Plate } from '../instrument/index.js';
+import { leaf, type Dimension, type Leaf } from '../measure/index.js';
+import { isHardware, type Hardware, type SizeId } from '../part/index.js';
+import type { Target } from '../quantity/index.js';
+import { bounds, circle, containsPoint, placePoint, type Outline, type Point } from '../shape/index.js';
+import type { HardwareChoice, Plan } from './choice.js';
+import type { PlanState } from './place.js';
+import { lackingVerdict, missingVerdict, verdict, type CheckId, type Lacking, type Verdict } from './verdict.js';
+import type { Working } from '../measure/index.js';
+
+/** A place with the part that is to go there, and what of the instrument is round it. */
+export interface Site {
+  readonly state: PlanState;
+  readonly plan: Plan;
+  readonly choice: HardwareChoice;
+  readonly part: Hardware;
+  /** The hole it goes through; null for a slot or a plate. */
+  readonly hole: Hole | null;
+  readonly slot: Cavity | null;
+  readonly plate: Plate | null;
+  /** Its middle in the body's frame. */
+  readonly at: Point;
+  /** The hollow in which its body hangs: under the plate that lies over it, or in the other face behind the wood; null where none is. */
+  readonly room: Room | null;
+}
+
+export interface Room {
+  readonly cavity: Cavity;
+  /** It hangs from this plate; null: from the wood. */
+  readonly from: Plate | null;
+}
+
+/** Gathers a hardware choice's surroundings; null when no part is chosen. Throws RangeError when its part is no hardware. */
+export function siteOf(state: PlanState, plan: Plan, choice: HardwareChoice): Site | null {
+  if (choice.part === null) return null;
+  const part = state.parts[choice.part];
+  if (!part) throw new RangeError(`nothing here is called ${choice.part}`);
+  if (!isHardware(part)) throw new RangeError(`${part.name} is a pickup: it needs a pickup’s place`);
+  const { anatomy } = state;
+  const { place } = choice;
+  const id = place.on === 'face' ? choice.id : place.feature;
+  const hole = anatomy.holes.find((h) => h.id === id) ?? null;
+  const slot = anatomy.cavities.find((c) => c.id === id) ?? null;
+  const plate = anatomy.plates.find((p) => p.id === id) ?? null;
+  const at = middleOf(anatomy, choice, hole, slot, plate);
+  return { state, plan, choice, part, hole, slot, plate, at, room: roomAt(anatomy, hole?.face ?? slot?.face ?? 'top', at, slot) };
+}
+
+function middleOf(a: Anatomy, { place }: HardwareChoice, hole: Hole | null, slot: Cavity | null, plate: Plate | null): Point {
+  if (place.on === 'face') return placePoint(place.at, placementOf(a, frameOfFace(place.face)));
+  if (hole) return placePoint(hole.at, placementOf(a, hole.frame));
+  const screw = place.screw === undefined ? undefined : plate?.screws[place.screw];
+  if (plate && screw) return placePoint(screw, placementOf(a, plate.frame));
+  const outlines = slot ? slot.pockets.map((p) => toBody(a, slot.frame, p.outline.outline)) : plate ? [toBody(a, plate.frame, plate.outline.outline)] : [];
+  if (outlines.length === 0) return { x: 0, y: 0 };
+  const b = bounds(outlines);
+  return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+}
+
+/** The hollow under a point of a face: one of the same face under a plate, else one of the other face behind the wood. */
+function roomAt(a: Anatomy, face: Hole['face'], at: Point, slot: Cavity | null): Room | null {
+  if (face !== 'top' && face !== 'back') return null;
+  const holds = (c: Cavity): boolean => c.id !== slot?.id && c.pockets.some((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
+  const over = a.plates.find((p) => p.face === face && containsPoint(toBody(a, p.frame, p.outline.outline), at)) ?? null;
+  const same = a.cavities.find((c) => c.face === face && holds(c));
+  if (same && over) return { cavity: same, from: over };
+  const other = a.cavities.find((c) => c.face !== face && holds(c));
+  return other ? { cavity: other, from: null } : null;
+}
+
+/** The deepest pocket of a cavity under a point: how far it goes down there. */
+export function depthAt(a: Anatomy, c: Cavity, at: Point): { readonly depth: Dimension | null; readonly target: Target } | null {
+  const under = c.pockets.filter((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
+  const deepest = under.reduce<(typeof under)[number] | null>((d, p) => (d && (d.depth?.value ?? -1) >= (p.depth?.value ?? -1) ? d : p), null);
+  return deepest && { depth: deepest.depth, target: { quantity: 'pocketDepth', feature: c.id, part: deepest.id } };
+}
+
+/** A dimension that was asked for in a verdict's needs. Throws RangeError when it is not known. */
+export function sure(d: Dimension | null): Dimension {
+  if (!d) throw new RangeError('a dimension that was not asked for');
+  return d;
+}
+
+/** A known size of the part as a number of a sum. */
+export function sizeLeaf(part: Hardware, size: SizeId, d: Dimension): Leaf {
+  return leaf(`part ${size}`, d, { quantity: `part ${size}`, feature: part.id });
+}
+
+/** What a sum is made of: dimensions of the instrument, and sizes of the part; any of them may be unknown. */
+export interface Needs {
+  readonly targets?: readonly (readonly [Dimension | null, Target])[];
+  readonly sizes?: readonly SizeId[];
+}
+
+/** A verdict from a sum, or what has to be measured before it can be made, on the instrument and on the part. */
+export function judged(site: Site, check: CheckId, item: string, needs: Needs, wanted: number, sum: () => Working, against?: string): Verdict {
+  const subject = { feature: site.choice.id, item, ...(against === undefined ? {} : { against }) };
+  const missing = (needs.targets ?? []).flatMap(([d, t]) => (d === null ? [t] : []));
+  const lacks = (needs.sizes ?? []).flatMap((size): readonly Lacking[] => (site.part.sizes[size] ? [] : [{ part: site.part.id, size }]));
+  if (lacks.length > 0) return lackingVerdict(check, subject, lacks, missing, wanted, site.at);
+  return missing.length > 0 ? missingVerdict(check, subject, missing, wanted, site.at) : verdict(check, subject, sum(), wanted, site.at);
+}
+
+/** A size of the part that is known to be there. Throws RangeError otherwise: ask for it in `needs` first. */
+export function known(site: Site, size: SizeId): Leaf {
+  const d = site.part.sizes[size];
+  if (!d) throw new RangeError(`${site.part.name} has no ${size}`);
+  return sizeLeaf(site.part, size, d);
+}
+
+/** The largest of some sizes that are known: what hides a hole is its washer or its knob. */
+export function widest(part: Hardware, sizes: readonly SizeId[]): { readonly size: SizeId; readonly is: Dimension } | null {
+  return sizes.reduce<{ readonly size: SizeId; readonly is: Dimension } | null>((w, size) => {
+    const is = part.sizes[size];
+    return is && (!w || is.value > w.is.value) ? { size, is } : w;
+  }, null);
+}
+
+/** What of a part hangs in the room below: its body, round or square, round its middle; null while it is not known. */
+export function bodyOutline(part: Hardware, at: Point, more = 0): Outline | null {
+  const { body, bodyLength, bodyWidth } = part.sizes;
+  if (body) return circle(body.value + 2 * more, at);
+  if (!bodyLength || !bodyWidth) return null;
+  const [w, h] = [bodyWidth.value / 2 + more, bodyLength.value / 2 + more];
+  const corner = (x: number, y: number) => ({ x: at.x + x, y: at.y + y, bulge: 0 });
+  return { vertices: [corner(-w, -h), corner(w, -h), corner(w, h), corner(-w, h)] };
+}
+
+/** The limit of a body's edge, mm, and how it is known. */
+export function bodyLeaf(part: Hardware): Leaf {
+  const d = part.sizes.body ?? part.sizes.bodyLength ?? { value: 0, limit: 0, basis: { kind: 'default' as const } };
+  return leaf('partOutline', { value: 0, limit: d.limit / 2, basis: d.basis }, { quantity: 'partOutline', feature: part.id });
+}
+
+/** How sure the place of a hole is, mm. */
+export function placeLeaf(site: Site): Leaf {
+  const h = site.hole;
+  return leaf(
+    'holePlace',
+    { value: 0, limit: h?.limit ?? site.state.settings.limitTemplate, basis: h?.basis ?? { kind: 'planned' } },
+    { quantity: 'holePlace', feature: site.choice.id },
+  );
+}

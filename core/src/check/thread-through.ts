@@ -1,0 +1,38 @@
+import { leaf, setting, sum, type Dimension } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import type { Verdict } from './verdict.js';
+import { depthAt, judged, known, type Site, sure } from './site.js';
+
+/**
+ * Is the thread long enough for what it goes through, with washer and nut? 9.5 through 5.0 with 2.5 for both leaves 2.0 [law].
+ * It goes through the plate it hangs from, or through the wood that a hollow of the other face leaves.
+ */
+export function threadThrough(site: Site): readonly Verdict[] {
+  const { part, room, state, hole, at } = site;
+  if (!room || hole === null || !('threadLength' in part.sizes || part.sizes.bushing)) return [];
+  const { settings, anatomy } = state;
+  const nut = setting('nutAndWasher', settings.nutAndWasher, 'nutAndWasher');
+  if (room.from) {
+    const target: Target = { quantity: 'plateThickness', feature: room.from.id };
+    const thick = room.from.thickness;
+    return [
+      judged(site, 'threadThrough', '', { targets: [[thick, target]], sizes: ['threadLength'] }, settings.wantedThreadOver, () =>
+        sum('threadLeft', [1, known(site, 'threadLength')], [-1, leaf('plateThickness', sure(thick), target)], [-1, nut]),
+      ),
+    ];
+  }
+  const below = depthAt(anatomy, room.cavity, at);
+  if (!below) return [];
+  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
+  const { thickness } = anatomy.body;
+  const targets: readonly (readonly [Dimension | null, Target])[] = [
+    [thickness, body],
+    [below.depth, below.target],
+  ];
+  return [
+    judged(site, 'threadThrough', '', { targets, sizes: ['threadLength'] }, settings.wantedThreadOver, () => {
+      const wood = sum('woodHere', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('depthBelow', sure(below.depth), below.target)]);
+      return sum('threadLeft', [1, known(site, 'threadLength')], [-1, wood], [-1, nut]);
+    }),
+  ];
+}

@@ -1,0 +1,28 @@
+import { goesInto, isHardware, looksAlike, type Hardware } from '../part/index.js';
+import { countVerdict, type Verdict } from './verdict.js';
+import type { Site } from './site.js';
+
+/**
+ * Have two parts that are screwed into one another the same thread? Two that only look alike destroy each other:
+ * 6-32 (3.505 × 0.794) and M3.5 (3.5 × 0.6). What is there, or another part of the plan at the same place, counts.
+ */
+export function threadsMeet({ part, hole, slot, state, plan, choice }: Site): readonly Verdict[] {
+  if (part.thread === null) return [];
+  const here = hole ?? slot;
+  const ids = [here?.part ?? null, ...plan.choices.filter((c) => c.id !== choice.id && c.kind === 'hardware' && sharesPlace(c, choice)).map((c) => c.part)];
+  return ids.flatMap((id): readonly Verdict[] => {
+    const mate = id === null ? undefined : state.parts[id];
+    if (!mate || !isHardware(mate) || mate.id === part.id || mate.thread === null || !mates(part, mate)) return [];
+    const same = mate.thread === part.thread;
+    const v = countVerdict('threadsMeet', { feature: choice.id, item: part.thread ?? '', against: mate.id }, same ? 1 : 0, 1);
+    return [{ ...v, threads: { mine: part.thread ?? '', theirs: mate.thread, alike: part.thread !== null && looksAlike(part.thread, mate.thread) } }];
+  });
+}
+
+function sharesPlace(a: { readonly kind: string } & object, b: Site['choice']): boolean {
+  return 'place' in a && JSON.stringify(a.place) === JSON.stringify(b.place);
+}
+
+function mates(a: Hardware, b: Hardware): boolean {
+  return goesInto(a.kind, b.kind) || goesInto(b.kind, a.kind);
+}

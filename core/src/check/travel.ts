@@ -1,0 +1,22 @@
+import { leaf, sum } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import { laid, type PlaceOfPart } from './place.js';
+import { roomFor } from './room-for.js';
+import { missingVerdict, verdict, type Verdict } from './verdict.js';
+
+/** Can the part be screwed down as far as it travels before it meets the floor? 18.0 deep, base at 16.5: 1.5, where 4 of travel are wanted: thin [law]. No verdict while nobody told its travel. */
+export function travel(place: PlaceOfPart): readonly Verdict[] {
+  const { part, position, cavity } = place;
+  const down = part?.sizes?.travelDown;
+  const base = part?.levels.find((l) => l.id === 'base');
+  if (!down || !base) return [];
+  const room = roomFor(
+    place,
+    base.shapes.map((s) => laid(s.outline, position)),
+  );
+  const subject = { feature: position.id, item: 'base' };
+  const target: Target = { quantity: 'pocketDepth', feature: cavity.id, part: room.floor.id };
+  if (!room.floor.depth) return [missingVerdict('travel', subject, [target], down.value, room.gap.at)];
+  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], [-1, leaf('partLowest', base.lowest)]);
+  return [verdict('travel', subject, working, down.value, room.gap.at)];
+}

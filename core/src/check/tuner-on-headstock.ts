@@ -1,0 +1,81 @@
+import { HEADSTOCK_FRAME, placementOf, toBody, type Hole } from '../instrument/index.js';
+import { leaf, sum } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import { circle, gapInside, moveOutline, placePoint } from '../shape/index.js';
+import { verdict, type Verdict } from './verdict.js';
+import { judged, known, placeLeaf, type Site, sure } from './site.js';
+
+/** How far from a tuner's post an old screw hole is still its own, mm [memory]. */
+const OWN = 25;
+
+/** Does a tuner suit the headstock: its thickness, the next tuner, and the old screw holes that its housing must cover? */
+export function tunerOnHeadstock(site: Site): readonly Verdict[] {
+  const { part, hole, state } = site;
+  if (part.kind !== 'tuner' || !hole) return [];
+  const { thickness } = state.anatomy.headstock;
+  const target: Target = { quantity: 'headstockThickness', feature: 'headstock' };
+  const thick = () => leaf('headstockThickness', sure(thickness), target);
+  const targets = [[thickness, target] as const];
+  return [
+    ...(part.sizes.headstockLeast
+      ? [
+          judged(site, 'headstockThick', 'least', { targets, sizes: ['headstockLeast'] }, 0, () =>
+            sum('headstockOver', [1, thick()], [-1, known(site, 'headstockLeast')]),
+          ),
+        ]
+      : []),
+    ...(part.sizes.headstockMost
+      ? [
+          judged(site, 'headstockThick', 'most', { targets, sizes: ['headstockMost'] }, 0, () =>
+            sum('headstockUnder', [1, known(site, 'headstockMost')], [-1, thick()]),
+          ),
+        ]
+      : []),
+    ...nextTuner(site, hole),
+    ...oldHoles(site),
+  ];
+}
+
+/** The nearest other tuner hole, against the room that this tuner needs from post to post. */
+function nextTuner(site: Site, hole: Hole): readonly Verdict[] {
+  const { state, part } = site;
+  const others = state.anatomy.holes.filter((h) => h.kind === 'tuner' && h.id !== hole.id && h.frame === hole.frame);
+  const apart = (h: Hole): number => Math.hypot(h.at.x - hole.at.x, h.at.y - hole.at.y);
+  const next = others.reduce<Hole | null>((n, h) => (n && apart(n) <= apart(h) ? n : h), null);
+  if (!next || !part.sizes.pitch) return [];
+  const distance = leaf('postToPost', { value: apart(next), limit: hole.limit + next.limit, basis: hole.basis }, { quantity: 'holePlace', feature: hole.id });
+  return [judged(site, 'nextTuner', '', { sizes: ['pitch'] }, 0, () => sum('pitchLeft', [1, distance], [-1, known(site, 'pitch')]), next.id)];
+}
+
+/** Old screw holes near the post: does the housing cover each of them? One that it does not would show. */
+function oldHoles(site: Site): readonly Verdict[] {
+  const { part, state, at } = site;
+  const housing = part.shape?.outline;
+  if (!housing) return [];
+  const { anatomy, settings } = state;
+  const cover = [moveOutline(housing.outline, at.x, at.y)];
+  const mine = part.shape.screws.map((s) => ({ x: at.x + s.x, y: at.y + s.y }));
+  return anatomy.holes.flatMap((h): readonly Verdict[] => {
+    if (h.kind !== 'screw' || h.face !== 'headstock back') return [];
+    const p = placePoint(h.at, placementOf(anatomy, HEADSTOCK_FRAME));
+    if (Math.hypot(p.x - at.x, p.y - at.y) > OWN) return [];
+    // a hole that the new tuner uses again shows no more than its screw
+    if (mine.some((m) => Math.hypot(m.x - p.x, m.y - p.y) < h.limit + 0.3)) return [];
+    const old = [toBody(anatomy, h.frame, circle(h.diameter?.value ?? UNKNOWN, h.at))];
+    const gap = gapInside(old, cover);
+    const edge = leaf('partOutline', { value: 0, limit: housing.limit, basis: housing.basis }, { quantity: 'partOutline', feature: part.id });
+    const place = leaf('holePlace', { value: 0, limit: h.limit, basis: h.basis }, { quantity: 'holePlace', feature: h.id });
+    return [
+      verdict(
+        'oldHoleShows',
+        { feature: site.choice.id, item: 'housing', against: h.id },
+        { op: 'geometry', label: 'hiddenUnder', measure: 'inside', a: old, b: cover, value: gap.clearance, allowances: [edge, place, placeLeaf(site)] },
+        settings.wantedHides,
+        gap.at,
+      ),
+    ];
+  });
+}
+
+/** An old screw hole of unknown size counts as this wide, mm [memory]. */
+const UNKNOWN = 2.5;

@@ -1,0 +1,31 @@
+import { leaf, setting, sum, type Working } from '../measure/index.js';
+import { isHardware } from '../part/index.js';
+import type { Target } from '../quantity/index.js';
+import type { HardwareChoice } from './choice.js';
+import type { Verdict } from './verdict.js';
+import { judged, sizeLeaf, type Site, sure } from './site.js';
+
+/** Do all wires go through their bore: the sum of their diameters against it [trade]? Five of 1.4 and one of 2.8 are 9.8: too much for 8. Told once, at the first of them. */
+export function wiresInBore(site: Site): readonly Verdict[] {
+  const { part, hole, plan, choice, state } = site;
+  if (part.kind !== 'wire' || !hole) return [];
+  const here = plan.choices.filter((c): c is HardwareChoice => c.kind === 'hardware' && c.place.on === 'feature' && c.place.feature === hole.id);
+  const mine = here.length > 0 ? here : [choice];
+  if (mine[0]?.id !== choice.id) return [];
+  const target: Target = { quantity: 'holeDiameter', feature: hole.id };
+  const wires = mine.flatMap((c) => {
+    const wire = c.part === null ? undefined : state.parts[c.part];
+    return wire && isHardware(wire) && wire.kind === 'wire' ? [{ wire, count: c.count }] : [];
+  });
+  const unknown = wires.some(({ wire }) => !wire.sizes.diameter);
+  return [
+    judged(site, 'wiresInBore', '', { targets: [[hole.diameter, target]], sizes: unknown ? ['diameter'] : [] }, state.settings.wantedWireRoom, () => {
+      const all = wires.flatMap(({ wire, count }): readonly (readonly [-1, Working])[] =>
+        wire.sizes.diameter
+          ? [[-1, { op: 'product', label: 'wiresTogether', a: setting('wireCount', count, 'count'), b: sizeLeaf(wire, 'diameter', wire.sizes.diameter) }]]
+          : [],
+      );
+      return sum('boreLeft', [1, leaf('holeDiameter', sure(hole.diameter), target)], ...all);
+    }),
+  ];
+}

@@ -22,7 +22,7 @@ import type {
 } from '@rinnovo/core/instrument';
 import Joi from 'joi';
 import { count, localId, limit, mm, text, uuid } from './scalars.js';
-import { basis, maybeDimension, outline, placement, point } from './shapes.js';
+import { basis, dimension, maybeDimension, outline, placement, point } from './shapes.js';
 
 export const featureOutline = Joi.object<Loose<FeatureOutline>, true>({
   outline: outline.required(),
@@ -53,6 +53,7 @@ const cavity = Joi.object<Loose<Cavity>, true>({
   hiddenBy: localId.allow(null).required(),
   condition: condition.required(),
   part: uuid.allow(null),
+  raised: dimension,
 });
 
 export const holeKind = Joi.string().valid('screw', 'string', 'stud', 'pot', 'switch', 'jack', 'tuner', 'wire', 'other');
@@ -114,6 +115,28 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
     { is: 'fitHardware', then: Joi.object({ kind: is('fitHardware'), feature: localId.required(), part: uuid.allow(null).required() }) },
     { is: 'addPockets', then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required() }) },
     { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
+    { is: 'setPlate', then: Joi.object({ kind: is('setPlate'), plate: plate.required() }) },
+    {
+      is: 'sizeHole',
+      then: Joi.object({
+        kind: is('sizeHole'),
+        hole: localId.required(),
+        by: Joi.string().valid('drill', 'plug', 'sleeve').required(),
+        diameter: dimension.required(),
+      }),
+    },
+    { is: 'closeHole', then: Joi.object({ kind: is('closeHole'), hole: localId.required() }) },
+    {
+      is: 'setDepth',
+      then: Joi.object({
+        kind: is('setDepth'),
+        cavity: localId.required(),
+        pocket: localId.required(),
+        depth: dimension.required(),
+      }),
+    },
+    { is: 'raiseCover', then: Joi.object({ kind: is('raiseCover'), cavity: localId.required(), by: dimension.required() }) },
+    { is: 'fillPockets', then: Joi.object({ kind: is('fillPockets'), cavity: localId.required(), set: localId.required() }) },
   ],
   otherwise: Joi.object({ kind: is('setInsert'), plate: localId.required(), opening: localId.required(), fitted: Joi.boolean().required() }),
 });

@@ -35,6 +35,7 @@ const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
   leadsWanted: count.max(20).required(),
   coverApart: Joi.boolean(),
   route: route.allow(null).required(),
+  fill: Joi.boolean(),
 });
 
 const place = Joi.alternatives<PlaceRef>().conditional('.on', {
@@ -55,6 +56,7 @@ const hardwareChoice = Joi.object<Loose<HardwareChoice>>({
   kind: Joi.string().valid('hardware').required(),
   place: place.required(),
   count: count.min(1).max(60).required(),
+  trim: size.max(200),
   work: Joi.array().items(change).max(40).required(),
 });
 

@@ -157,6 +157,10 @@ export interface DecisionOption {
   readonly part: string | null;
   readonly total: number;
   readonly minutes: number;
+  /** Working time aside, minutes. */
+  readonly wait?: number;
+  /** What was missing in the shop. */
+  readonly lacks?: readonly string[];
   readonly price: number;
   readonly excluded: Option['excluded'];
   readonly numbers: readonly (SeenNumber & { readonly class: string })[];

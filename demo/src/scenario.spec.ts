@@ -109,7 +109,7 @@ describe('the first guitar', () => {
     const cutting = planCutting(
       first,
       first.anatomy.cavities.find((c) => c.id === 'neck route')!,
-      rerouteOf(first).proposal.choice.route!,
+      (rerouteOf(first).proposal.choice as PickupChoice).route!,
       tools,
     );
     expect(cutting.passes!.passes.map((p) => [p.to, p.guide, valueOf(p.setUps.projection)])).toEqual([

@@ -1,17 +1,71 @@
-import type { Exclusion, Option, ScaleId, WayBack } from '@rinnovo/core/remedy';
+import type { HoleSteps } from '@rinnovo/core/cut';
+import type { Exclusion, Option, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
 import { fixed } from './length.js';
 import { nameOf, type Names } from './names.js';
 
+/** What a way out is called, with the number that matters. */
 export function remedyTitle(o: Option, names: Names): string {
-  const part = o.proposal.choice.part === null ? '' : nameOf(names, o.proposal.choice.part);
-  switch (o.proposal.kind) {
+  const { kind, choice, by } = o.proposal;
+  const part = choice.part === null ? 'nothing' : nameOf(names, choice.part);
+  const mm = by === undefined ? '' : `${by.toFixed(1)} mm`;
+  switch (kind) {
     case 'keep':
-      return `Keep what is there: ${part}`;
+      return choice.part === null ? 'Leave the place as it is' : `Keep what is there: ${part}`;
+    case 'asItIs':
+      return `${part}, with the place as it is`;
     case 'anotherPart':
       return `Another part: ${part}`;
     case 'reroute':
       return `Re-route under the cover for ${part}`;
+    case 'fillAndReroute':
+      return `Fill the old route, then re-route for ${part}`;
+    case 'drillNew':
+      return `Drill a hole of ${mm} for ${part}`;
+    case 'openHole':
+      return `Open the hole to ${mm} for ${part}`;
+    case 'plugAndRedrill':
+      return `Plug the hole and drill ${mm} for ${part}`;
+    case 'sleeve':
+      return `Sleeve the hole down to ${mm} for ${part}`;
+    case 'deepen':
+      return `Cut the hollow ${mm} deeper`;
+    case 'spacer':
+      return `Set its cover ${mm} higher on a spacer`;
+    case 'trim':
+      return `Cut ${part} ${mm} shorter`;
+    case 'move':
+      return `Move the hole by ${mm}`;
+    case 'makePlate':
+      return `Make the plate anew, ${mm} larger all round`;
+    case 'plugHole':
+      return 'Close the hole with a dowel or an insert';
   }
+}
+
+/** A way out in a few words, by its kind: where only that was kept. */
+export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
+  keep: 'Keep what is there',
+  asItIs: 'With the place as it is',
+  anotherPart: 'Another part',
+  reroute: 'Re-route under the cover',
+  fillAndReroute: 'Fill and re-route',
+  drillNew: 'Drill a new hole',
+  openHole: 'Open the hole',
+  plugAndRedrill: 'Plug and drill anew',
+  sleeve: 'Sleeve the hole',
+  deepen: 'Cut the hollow deeper',
+  spacer: 'Spacer under the cover',
+  trim: 'Cut the part shorter',
+  move: 'Move the hole',
+  makePlate: 'Make the plate anew',
+  plugHole: 'Close the hole',
+};
+
+/** How a hole is opened, drill by drill; finish first. */
+export function holeStepsText(s: HoleSteps): string {
+  const way = s.drills.length > 0 ? s.drills.map((d) => d.name).join(', ') : '';
+  const reamer = s.reamer === null ? '' : way === '' ? `with the ${s.reamer}` : ` (or with the ${s.reamer})`;
+  return `Scratch the finish back first, then ${way}${reamer}${way === '' && reamer === '' ? 'by steps of 0.5 mm' : ''}.`;
 }
 
 export function exclusionText(e: Exclusion): string {
@@ -41,9 +95,11 @@ export const SCALE_WORDS: Readonly<Record<ScaleId, string>> = {
 
 /** What going back would need, in a sentence. */
 export function wayBackText(b: WayBack, names: Names): string {
-  const part = b.part === null ? 'the old part' : nameOf(names, b.part);
+  if (b.part === null && !b.woodCut) return 'Nothing is cut: what was put in comes out again.';
+  if (b.part === null) return 'There was nothing here before; the wood cannot be put back.';
+  const part = nameOf(names, b.part);
   if (!b.woodCut) return `Nothing is cut: ${part} goes back as it was.`;
   if (!b.works) return `${part} would not go in again without new work; the wood cannot be put back.`;
   const insert = b.needsInsert ? ', with the insert put back into the window' : '';
-  return `${part} goes back into the new route${insert}; the wood cannot be put back.`;
+  return `${part} goes back into what was cut${insert}; the wood cannot be put back.`;
 }

@@ -38,6 +38,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
   depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
+  woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
   switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
   plugInside: () => 'Room behind with the plug in',
   leafSwing: () => 'Leaf swings free with the plug in',

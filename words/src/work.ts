@@ -16,6 +16,17 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   boreWells: 'Bore the wells',
   testFit: 'Test-fit the real part',
   fitPart: 'Fit and solder the new pickup',
+  removeHardware: 'Take the old part out',
+  openHole: 'Open the hole',
+  plugHole: 'Plug the hole',
+  drillHole: 'Drill the hole',
+  fitSleeve: 'Set the sleeve',
+  deepenRoute: 'Cut the hollow deeper',
+  fitSpacer: 'Set the cover on its spacer',
+  trimPart: 'Cut the part shorter',
+  fillRoute: 'Fill the old route',
+  makePlate: 'Make the plate',
+  fitHardware: 'Fit the new part',
 };
 
 const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
@@ -40,6 +51,22 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   tryPart: (n) => `Try ${n['part']} with its screws and springs, plate on.`,
   fit: (n) => `Hang ${n['part']} and set its height.`,
   solder: () => 'Solder the leads by their established colours.',
+  takeHardwareOut: () => 'Take the old part out; mark its wires; bag it with its screws.',
+  scratchFinish: () => 'Scratch the finish back with the countersink, turned by hand, so that it cannot flake.',
+  backBoard: () => 'Clamp a backing board where the drill comes out.',
+  openTo: (n) => `Open with the ${n['bit']}; turned backwards it cuts slowly and tears least.`,
+  boreForPlug: (n) => `Bore clean for the dowel with the ${n['bit']}.`,
+  gluePlug: () => 'Glue the dowel in, its grain along the wood where it shows.',
+  waitForGlue: () => 'Let the glue cure.',
+  levelPlug: () => 'Cut and scrape it flush.',
+  drillNew: () => 'Mark the middle, pilot it, then drill to size.',
+  pressSleeve: (n) => `Press the sleeve in and try ${n['part']}.`,
+  deepenTo: () => 'Deepen the floor in light passes; measure between them.',
+  setSpacer: () => 'Set the spacer under the cover and screw it down.',
+  cutDown: (n) => `Clamp ${n['part']} between wood, saw it to length, file the end.`,
+  fillIn: () => 'Glue a block of the same grain into the old route, tight all round.',
+  cutPlate: (n) => `Cut the new plate by the old one: ${n['part']}.`,
+  fitHardware: (n) => `Fit ${n['part']}; screws waxed, driven by hand.`,
 };
 
 export function stepText(card: StepCard): string {
@@ -47,6 +74,8 @@ export function stepText(card: StepCard): string {
 }
 
 export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
+  handDrill: 'Drill and saw: work clamped, eyes covered, no gloves at a turning drill, no loose sleeves. The maker’s instructions and local rules go first.',
+  glue: 'Glue: air, gloves where its label says so; what it asks for goes first.',
   router:
     'Router: unplugged for every bit and depth change; work clamped, check by pulling; both hands; feed against the rotation, never start in contact; eyes, ears, dust mask; no loose sleeves. The maker’s instructions and local rules go first.',
   drillPress: 'Drill press: work clamped, slow for large bits, backing board, no gloves.',
@@ -71,6 +100,11 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   templateNeedsTrace: 'A template without a traced plate has no line to keep to.',
   cutNeedsTestFit: 'A cut that is never test-fitted is found wrong at assembly.',
   twoReadings: 'Two independent readings that agree before an irreversible cut.',
+  oldHardwareOutFirst: 'The old part comes out before anything is cut or changed at its place.',
+  plugBeforeDrilling: 'A plug is glued and cured before its hole is drilled anew: a fresh one turns with the drill.',
+  holeBeforeFitting: 'The place is ready before the part goes in.',
+  fillBeforeCutting: 'What is filled is cured before the new line is traced and cut in it.',
+  oldPartOutBeforeFilling: 'The old pickup comes out before its route is filled.',
   partInHand: 'The part is in hand before its step begins.',
   unplugBeforeChange: 'Router unplugged before every bit or depth change.',
 };

@@ -113,6 +113,8 @@ const LABELS: Readonly<Record<string, string>> = {
   coverHolesHard: 'most that holes may be off',
   coverHolesLeft: 'left of that',
   holesOff: 'holes off the poles',
+  drillDiameter: 'diameter',
+  coverRaised: 'cover set higher',
   chainLeft: 'limit less what the chain is off',
 };
 

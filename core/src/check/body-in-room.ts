@@ -1,5 +1,6 @@
 import { gapApart, gapInside, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
 import { pocketsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, siteOf, type Site, sure } from './site.js';
@@ -25,11 +26,39 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
           '',
           { targets: [[below.depth, below.target]], sizes: ['depthBelow'] },
           settings.wantedDepth,
-          () => sum('depthLeft', [1, leaf('pocketDepth', sure(below.depth), below.target)], [-1, known(site, 'depthBelow')]),
+          () =>
+            sum(
+              'depthLeft',
+              [1, leaf('pocketDepth', sure(below.depth), below.target)],
+              ...(cavity.raised ? [[1, leaf('coverRaised', cavity.raised)] as const] : []),
+              [-1, known(site, 'depthBelow')],
+            ),
           cavity.id,
         ),
       ];
-  return [...walls, ...depth, ...neighbours(site)];
+  return [...walls, ...depth, ...woodOver(site), ...neighbours(site)];
+}
+
+/** The wood left between a hollow that is cut deeper and the other face. */
+function woodOver(site: Site): readonly Verdict[] {
+  const { choice, room, state, at } = site;
+  if (!room || !choice.work.some((w) => w.kind === 'setDepth')) return [];
+  const below = depthAt(state.anatomy, room.cavity, at);
+  if (!below) return [];
+  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
+  const { thickness } = state.anatomy.body;
+  const needs = [[thickness, body] as const, [below.depth, below.target] as const];
+  return [
+    judged(
+      site,
+      'woodOver',
+      '',
+      { targets: needs },
+      state.settings.wantedFloor,
+      () => sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('pocketDepth', sure(below.depth), below.target)]),
+      room.cavity.id,
+    ),
+  ];
 }
 
 function besideWalls(site: Site, body: Region, against: string): Verdict {

@@ -38,6 +38,8 @@ export interface PickupChoice extends ChoiceBase {
   /** Its leads are to be turned round, or it is to be the upper one in series: its cover must have a ground of its own. */
   readonly coverApart?: boolean;
   readonly route: PlannedRoute | null;
+  /** What was found is filled before the new route is cut. */
+  readonly fill?: boolean;
 }
 
 /** Where a part that is no pickup goes: a feature of the instrument (of a plate also one of its screw places), or a new hole on a face. */
@@ -51,6 +53,8 @@ export interface HardwareChoice extends ChoiceBase {
   readonly place: PlaceRef;
   /** How many go there: wires through a bore; 1 of most. */
   readonly count: number;
+  /** By how much the part is cut shorter, mm. */
+  readonly trim?: number;
   /** What is done to the instrument so that it goes in. */
   readonly work: readonly Change[];
 }
@@ -77,6 +81,9 @@ export function choiceOf(plan: Plan, id: string | null): Choice | null {
 export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }
+
+/** The set of the pockets that an instrument came with. */
+export const FOUND_SET = 'found';
 
 /** The set of pockets that a plan adds, until it is cut. */
 export const PLANNED_SET = 'planned';
@@ -114,13 +121,15 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
   ];
   if (!choice.route) return changes;
   const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
-  return [...changes, { kind: 'addPockets', cavity: where.cavity, pockets }];
+  const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
+  return [...changes, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets }];
 }
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
   const { place } = choice;
   if (place.on === 'face') {
     const hole = newHole(choice.id, place, settings);
+    if (anatomy.holes.some((h) => h.id === hole.id)) return [...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
     return [{ kind: 'addHole', hole }, ...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
   }
   if (!featureOf(anatomy, place.feature)) throw new RangeError(`nothing here is called ${place.feature}`);
@@ -132,7 +141,8 @@ function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Set
   if (part && mate !== undefined && goesInto(part.kind, mate)) return choice.work;
   const fit: Change = { kind: 'fitHardware', feature: place.feature, part: choice.part };
   const plate = anatomy.plates.find((p) => p.id === place.feature);
-  const laid = plate && part && isHardware(part) ? plateAs(plate, part) : null;
+  const made = choice.work.some((w) => w.kind === 'setPlate');
+  const laid = plate && part && isHardware(part) && !made ? plateAs(plate, part) : null;
   return [...choice.work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
 }
 

@@ -33,9 +33,10 @@ export interface Room {
 /** Gathers a hardware choice's surroundings; null when no part is chosen. Throws RangeError when its part is no hardware. */
 export function siteOf(state: PlanState, plan: Plan, choice: HardwareChoice): Site | null {
   if (choice.part === null) return null;
-  const part = state.parts[choice.part];
-  if (!part) throw new RangeError(`nothing here is called ${choice.part}`);
-  if (!isHardware(part)) throw new RangeError(`${part.name} is a pickup: it needs a pickup’s place`);
+  const whole = state.parts[choice.part];
+  if (!whole) throw new RangeError(`nothing here is called ${choice.part}`);
+  if (!isHardware(whole)) throw new RangeError(`${whole.name} is a pickup: it needs a pickup’s place`);
+  const part = trimmed(whole, choice.trim ?? 0);
   const { anatomy } = state;
   const { place } = choice;
   const id = place.on === 'face' ? choice.id : place.feature;
@@ -44,6 +45,15 @@ export function siteOf(state: PlanState, plan: Plan, choice: HardwareChoice): Si
   const plate = anatomy.plates.find((p) => p.id === id) ?? null;
   const at = middleOf(anatomy, choice, hole, slot, plate);
   return { state, plan, choice, part, hole, slot, plate, at, room: roomAt(anatomy, hole?.face ?? slot?.face ?? 'top', at, slot) };
+}
+
+/** How sure a cut by saw and file is, mm [memory]. */
+const TRIM_LIMIT = 0.3;
+
+/** A screw or a pin cut shorter. */
+function trimmed(part: Hardware, by: number): Hardware {
+  const { length } = part.sizes;
+  return by === 0 || !length ? part : { ...part, sizes: { ...part.sizes, length: { ...length, value: length.value - by, limit: length.limit + TRIM_LIMIT } } };
 }
 
 function middleOf(a: Anatomy, { place }: HardwareChoice, hole: Hole | null, slot: Cavity | null, plate: Plate | null): Point {

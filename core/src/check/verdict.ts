@@ -29,6 +29,7 @@ export type CheckId =
   | 'bodyInRoom'
   | 'besideNeighbour'
   | 'depthForPart'
+  | 'woodOver'
   | 'switchInSlot'
   | 'plugInside'
   | 'leafSwing'

@@ -6,3 +6,4 @@ export * from './passes.js';
 export * from './plan-cutting.js';
 export * from './section.js';
 export * from './set-up.js';
+export * from './hole-steps.js';

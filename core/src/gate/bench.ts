@@ -1,8 +1,8 @@
 import type { Choice, PickupChoice, PlanState } from '../check/index.js';
-import { planCutting, type CuttingPlan } from '../cut/index.js';
+import { holeSteps, planCutting, type CuttingPlan } from '../cut/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
-import { stockOf, type Tool } from '../part/index.js';
+import { stockOf, type DrillSize, type Tool } from '../part/index.js';
 import { stepCards, type StepCard } from './step-cards.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
@@ -70,6 +70,7 @@ export function cardsOf(operation: Operation, input: BenchInput): readonly StepC
   const context = {
     route: choice?.route ?? null,
     cutting: cuttingOf(operation, input),
+    ...holeWork(operation, input),
     cavity: position?.cavity ?? '',
     partName: part?.name ?? '',
     depthLimit: state.settings.limitPlannedDepth,
@@ -94,6 +95,18 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
   const position = state.anatomy.positions.find((p) => p.id === choice?.position);
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
   return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools) : null;
+}
+
+/** The drills and the end of the work at a hole or a depth, from the choice behind it. */
+function holeWork(operation: Operation, { choices, state, tools }: BenchInput): { readonly steps: readonly DrillSize[]; readonly final: number | null } {
+  const choice = choices[operation.decision];
+  const work = choice?.kind === 'hardware' ? choice.work : [];
+  const sized = work.find((w) => w.kind === 'sizeHole');
+  const deep = work.find((w) => w.kind === 'setDepth');
+  if (deep) return { steps: [], final: deep.depth.value };
+  if (!sized) return { steps: [], final: null };
+  const now = state.anatomy.holes.find((h) => h.id === sized.hole)?.diameter?.value ?? 0;
+  return { steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value };
 }
 
 function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {

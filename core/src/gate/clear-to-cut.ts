@@ -18,7 +18,16 @@ export interface Clearance {
 }
 
 /** Checks whose failure cannot be undone in the wood: what they rest on is read twice. */
-const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>(['floor', 'hiddenEdge', 'behindWindow']);
+const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
+  'floor',
+  'hiddenEdge',
+  'behindWindow',
+  'bushingInHole',
+  'pressHolds',
+  'depthForPart',
+  'woodOver',
+  'screwPoint',
+]);
 
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured;

@@ -2,6 +2,7 @@ import { PLANNED_SET, type PlannedRoute } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
 import { OPERATIONS, type CautionId, type Operation, type OperationKind, type StepKind } from '../operation/index.js';
+import type { DrillSize } from '../part/index.js';
 import type { Rule, StepRule } from '../order/index.js';
 import type { Target } from '../quantity/index.js';
 
@@ -37,6 +38,9 @@ export interface CardContext {
   /** What is cut; null where nothing is. */
   readonly route: PlannedRoute | null;
   readonly cutting: CuttingPlan | null;
+  /** The drills that lead to a hole's new size, smallest first, and the size or depth in the end, mm. */
+  readonly steps: readonly DrillSize[];
+  readonly final: number | null;
   readonly cavity: string;
   readonly partName: string;
   /** Limit of a depth read between passes, mm. */
@@ -89,7 +93,37 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
     }),
   testFit: (c) => [plain('tryPart', { part: c.partName })],
   fitPart: (c) => [plain('fit', { part: c.partName }), plain('solder', { part: c.partName })],
+  removeHardware: () => [plain('takeHardwareOut')],
+  openHole: (c) => [
+    plain('scratchFinish'),
+    plain('backBoard'),
+    ...c.steps.map((s): Draft => ({ kind: 'openTo', numbers: [diameter(s.diameter)], names: { bit: s.name }, asks: null })),
+    plain('tryPart', { part: c.partName }),
+  ],
+  plugHole: (c) => [
+    ...c.steps.map((s): Draft => ({ kind: 'boreForPlug', numbers: [diameter(s.diameter)], names: { bit: s.name }, asks: null })),
+    plain('gluePlug'),
+    plain('waitForGlue'),
+    plain('levelPlug'),
+  ],
+  drillHole: (c) => [
+    plain('backBoard'),
+    { kind: 'drillNew', numbers: c.final === null ? [] : [diameter(c.final)], names: { bit: '' }, asks: null },
+    plain('tryPart', { part: c.partName }),
+  ],
+  fitSleeve: (c) => [plain('pressSleeve', { part: c.partName })],
+  deepenRoute: (c) => [
+    plain('unplug'),
+    { kind: 'deepenTo', numbers: c.final === null ? [] : [{ label: 'depthWanted', working: setting('depthWanted', c.final, 'plan') }], names: {}, asks: null },
+  ],
+  fitSpacer: () => [plain('setSpacer')],
+  trimPart: (c) => [plain('cutDown', { part: c.partName })],
+  fillRoute: () => [plain('fillIn'), plain('waitForGlue'), plain('levelPlug')],
+  makePlate: (c) => [plain('cutPlate', { part: c.partName })],
+  fitHardware: (c) => [plain('fitHardware', { part: c.partName })],
 };
+
+const diameter = (mm: number): CardNumber => ({ label: 'drillDiameter', working: setting('drillDiameter', mm, 'plan') });
 
 function passesOf(c: CardContext): readonly Draft[] {
   const { passes, templateOffAfter } = c.cutting?.passes ?? { passes: [], templateOffAfter: null };

@@ -43,6 +43,8 @@ export interface Cavity {
   readonly condition: Condition;
   /** The part of the shelf that sits here, where one is known. */
   readonly part?: string | null;
+  /** How far its cover stands off on a spacer, mm; not there: it lies on the wood. */
+  readonly raised?: Dimension;
 }
 
 export type HoleKind = 'screw' | 'string' | 'stud' | 'pot' | 'switch' | 'jack' | 'tuner' | 'wire' | 'other';

@@ -1,3 +1,4 @@
+import type { Dimension } from '../measure/index.js';
 import type { Anatomy, Cavity, Hole, Plate, Pocket } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
@@ -9,6 +10,16 @@ export type Change =
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
   /** A plate with another outline, other openings and screw places: another one in its place. */
   | { readonly kind: 'setPlate'; readonly plate: Plate }
+  /** A hole made wider, or narrower by a plug or a sleeve: how wide it is from then on. */
+  | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'plug' | 'sleeve'; readonly diameter: Dimension }
+  /** A hole that is no hole any more. */
+  | { readonly kind: 'closeHole'; readonly hole: string }
+  /** How deep a pocket is from then on. */
+  | { readonly kind: 'setDepth'; readonly cavity: string; readonly pocket: string; readonly depth: Dimension }
+  /** A cover set on a spacer: how far it stands off from then on. */
+  | { readonly kind: 'raiseCover'; readonly cavity: string; readonly by: Dimension }
+  /** Pockets of a cut filled with wood again. */
+  | { readonly kind: 'fillPockets'; readonly cavity: string; readonly set: string }
   | { readonly kind: 'addHole'; readonly hole: Hole }
   | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
 
@@ -37,6 +48,21 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'setPlate':
       need(a.plates, change.plate.id);
       return { ...a, plates: a.plates.map((p) => (p.id === change.plate.id ? change.plate : p)) };
+    case 'sizeHole':
+      return withHole(a, change.hole, (h) => ({ ...h, diameter: change.diameter, bare: null, condition: 'sound' }));
+    case 'closeHole':
+      return withHole(a, change.hole, (h) => ({ ...h, diameter: null, bare: null, depth: null, condition: 'plugged', part: null }));
+    case 'setDepth': {
+      need(need(a.cavities, change.cavity).pockets, change.pocket);
+      const set = (p: Pocket): Pocket => (p.id === change.pocket ? { ...p, depth: change.depth } : p);
+      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, pockets: c.pockets.map(set) } : c)) };
+    }
+    case 'raiseCover':
+      need(a.cavities, change.cavity);
+      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, raised: change.by } : c)) };
+    case 'fillPockets':
+      need(a.cavities, change.cavity);
+      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, pockets: c.pockets.filter((p) => p.set !== change.set) } : c)) };
     case 'addHole':
       return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
     case 'setInsert': {
@@ -46,6 +72,11 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return { ...a, plates: a.plates.map((p) => (p.id === change.plate ? { ...p, openings } : p)) };
     }
   }
+}
+
+function withHole(a: Anatomy, id: string, f: (h: Hole) => Hole): Anatomy {
+  need(a.holes, id);
+  return { ...a, holes: a.holes.map((h) => (h.id === id ? f(h) : h)) };
 }
 
 function need<T extends { readonly id: string }>(list: readonly T[], id: string): T {

@@ -1,7 +1,27 @@
 import type { SettingKey } from './settings.js';
 
 export type OperationKind =
-  'meterPart' | 'removePart' | 'takeOffInsert' | 'tracePlate' | 'fixTemplate' | 'boreBulk' | 'routePasses' | 'boreWells' | 'testFit' | 'fitPart';
+  | 'meterPart'
+  | 'removePart'
+  | 'takeOffInsert'
+  | 'tracePlate'
+  | 'fixTemplate'
+  | 'boreBulk'
+  | 'routePasses'
+  | 'boreWells'
+  | 'testFit'
+  | 'fitPart'
+  | 'removeHardware'
+  | 'openHole'
+  | 'plugHole'
+  | 'drillHole'
+  | 'fitSleeve'
+  | 'deepenRoute'
+  | 'fitSpacer'
+  | 'trimPart'
+  | 'fillRoute'
+  | 'makePlate'
+  | 'fitHardware';
 
 /** What a step of an operation is: a card on the bench. */
 export type StepKind =
@@ -23,9 +43,25 @@ export type StepKind =
   | 'meter'
   | 'tryPart'
   | 'fit'
-  | 'solder';
+  | 'solder'
+  | 'takeHardwareOut'
+  | 'scratchFinish'
+  | 'backBoard'
+  | 'openTo'
+  | 'boreForPlug'
+  | 'gluePlug'
+  | 'levelPlug'
+  | 'drillNew'
+  | 'pressSleeve'
+  | 'deepenTo'
+  | 'setSpacer'
+  | 'cutDown'
+  | 'fillIn'
+  | 'waitForGlue'
+  | 'cutPlate'
+  | 'fitHardware';
 
-export type CautionId = 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
+export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
 
 /** A kind of operation, as data: what it cannot take back, what it costs in time, what can hurt. */
 export interface OperationRow {
@@ -47,6 +83,17 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   boreWells: { kind: 'boreWells', irreversible: true, minutes: ['minutesWells'], cautions: ['drillPress', 'irreversible'] },
   testFit: { kind: 'testFit', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
   fitPart: { kind: 'fitPart', irreversible: false, minutes: ['minutesSwap'], cautions: ['soldering', 'magnets'] },
+  removeHardware: { kind: 'removeHardware', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
+  openHole: { kind: 'openHole', irreversible: true, minutes: ['minutesHole'], cautions: ['handDrill', 'dust', 'irreversible'] },
+  plugHole: { kind: 'plugHole', irreversible: true, minutes: ['minutesPlug'], cautions: ['handDrill', 'glue', 'irreversible'] },
+  drillHole: { kind: 'drillHole', irreversible: true, minutes: ['minutesHole'], cautions: ['handDrill', 'irreversible'] },
+  fitSleeve: { kind: 'fitSleeve', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
+  deepenRoute: { kind: 'deepenRoute', irreversible: true, minutes: ['minutesSetUp', 'minutesPass'], cautions: ['router', 'dust', 'irreversible'] },
+  fitSpacer: { kind: 'fitSpacer', irreversible: false, minutes: ['minutesTrace'], cautions: [] },
+  trimPart: { kind: 'trimPart', irreversible: true, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
+  fillRoute: { kind: 'fillRoute', irreversible: true, minutes: ['minutesFill'], cautions: ['glue', 'irreversible'] },
+  makePlate: { kind: 'makePlate', irreversible: false, minutes: ['minutesPlate'], cautions: ['router', 'dust'] },
+  fitHardware: { kind: 'fitHardware', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
 };
 
 export type OperationState = 'proposed' | 'ready' | 'doing' | 'done' | 'failed' | 'dropped';

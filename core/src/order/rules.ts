@@ -42,6 +42,8 @@ export interface StepRule {
 export type Rule = PrecedeRule | RequireRule | GateRule | StepRule;
 
 const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
+/** What cannot be taken back at a hole or a plate. */
+const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute'];
 
 /** The trade's order of work as data; common practice, reasons in words/. */
 export const RULES: readonly Rule[] = [
@@ -62,7 +64,24 @@ export const RULES: readonly Rule[] = [
   { id: 'testFitBeforeGoingOn', type: 'precede', before: ['testFit'], after: ['fitPart'], strength: 'must' },
   { id: 'templateNeedsTrace', type: 'require', needs: 'tracePlate', for: ['fixTemplate'], strength: 'must' },
   { id: 'cutNeedsTestFit', type: 'require', needs: 'testFit', for: ['routePasses'], strength: 'must' },
-  { id: 'twoReadings', type: 'gate', kinds: CUTS, state: 'clearToCut', strength: 'must' },
-  { id: 'partInHand', type: 'gate', kinds: ['testFit', 'fitPart', 'meterPart'], state: 'partInHand', strength: 'must' },
+  {
+    id: 'oldHardwareOutFirst',
+    type: 'precede',
+    before: ['removeHardware'],
+    after: ['fitSleeve', 'fitSpacer', 'makePlate', 'fitHardware', ...HOLE_WORK],
+    strength: 'must',
+  },
+  { id: 'plugBeforeDrilling', type: 'precede', before: ['plugHole'], after: ['drillHole'], strength: 'must' },
+  {
+    id: 'holeBeforeFitting',
+    type: 'precede',
+    before: ['fitSleeve', 'fitSpacer', 'makePlate', 'trimPart', ...HOLE_WORK],
+    after: ['fitHardware'],
+    strength: 'must',
+  },
+  { id: 'fillBeforeCutting', type: 'precede', before: ['fillRoute'], after: ['tracePlate', 'fixTemplate', ...CUTS], strength: 'must' },
+  { id: 'oldPartOutBeforeFilling', type: 'precede', before: ['removePart'], after: ['fillRoute'], strength: 'must' },
+  { id: 'twoReadings', type: 'gate', kinds: [...CUTS, ...HOLE_WORK, 'fillRoute'], state: 'clearToCut', strength: 'must' },
+  { id: 'partInHand', type: 'gate', kinds: ['testFit', 'fitPart', 'meterPart', 'fitHardware', 'trimPart'], state: 'partInHand', strength: 'must' },
   { id: 'unplugBeforeChange', type: 'step', insert: 'unplug', before: ['changeBit', 'setDepth'], kinds: ['boreBulk', 'routePasses'], strength: 'must' },
 ];

@@ -1,7 +1,7 @@
-import { routePockets, type PickupChoice } from '../check/index.js';
+import { choiceChanges, FOUND_SET, routePockets, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Pocket } from '../instrument/index.js';
-import type { OperationKind, Settings } from '../operation/index.js';
+import type { OperationKind } from '../operation/index.js';
 
 /** A depth that was read while the work was done. */
 export interface DepthRead {
@@ -15,31 +15,63 @@ export interface DepthRead {
 export interface DoneWork {
   readonly kind: OperationKind;
   readonly decision: string;
-  readonly choice: PickupChoice;
+  readonly choice: Choice;
   readonly entry: string;
   readonly depths: readonly DepthRead[];
 }
 
 /** What a finished operation did to the instrument; most only prepare and change nothing. */
-export function changesOf(work: DoneWork, anatomy: Anatomy, settings: Settings): readonly Change[] {
-  const position = anatomy.positions.find((p) => p.id === work.choice.position);
-  if (!position) throw new RangeError(`nothing here is called ${work.choice.position}`);
+export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanState, 'settings' | 'parts'>): readonly Change[] {
+  if (work.choice.kind === 'hardware') return hardwareDone(work, work.choice, { ...state, anatomy });
+  const { choice } = work;
+  const position = anatomy.positions.find((p) => p.id === choice.position);
+  if (!position) throw new RangeError(`nothing here is called ${choice.position}`);
   switch (work.kind) {
     case 'removePart':
       return [{ kind: 'fitPart', position: position.id, part: null }];
     case 'fitPart':
-      return [{ kind: 'fitPart', position: position.id, part: work.choice.part }];
+      return [{ kind: 'fitPart', position: position.id, part: choice.part }];
     case 'takeOffInsert':
       return [{ kind: 'setInsert', plate: position.plate, opening: position.opening, fitted: false }];
     case 'routePasses':
     case 'boreWells': {
       const bored = work.kind === 'boreWells';
-      const pockets = work.choice.route ? routePockets(work.choice.route, settings).filter((p) => p.bored === bored) : [];
+      const pockets = choice.route ? routePockets(choice.route, state.settings).filter((p) => p.bored === bored) : [];
       return pockets.length === 0 ? [] : [{ kind: 'addPockets', cavity: position.cavity, pockets: pockets.map((p) => asCut(p, work)) }];
     }
+    case 'fillRoute':
+      return choice.fill ? [{ kind: 'fillPockets', cavity: position.cavity, set: FOUND_SET }] : [];
     default:
       return [];
   }
+}
+
+/** Which changes of a choice's work an operation brings about; fitting brings the part itself. */
+const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> = {
+  openHole: (c) => c.kind === 'sizeHole' && c.by === 'drill',
+  plugHole: (c) => c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by === 'plug'),
+  drillHole: (c) => c.kind === 'addHole' || c.kind === 'sizeHole',
+  fitSleeve: (c) => c.kind === 'sizeHole' && c.by === 'sleeve',
+  deepenRoute: (c) => c.kind === 'setDepth',
+  fitSpacer: (c) => c.kind === 'raiseCover',
+  fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
+};
+
+function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<typeof choiceChanges>[1]): readonly Change[] {
+  const { kind, entry } = work;
+  if (kind === 'removeHardware')
+    return choice.place.on === 'feature' && choice.place.screw === undefined ? [{ kind: 'fitHardware', feature: choice.place.feature, part: null }] : [];
+  const brings = BRINGS[kind];
+  if (!brings) return [];
+  const basis = { kind: 'work', entry } as const;
+  const there = (c: Change): boolean => c.kind !== 'addHole' || !state.anatomy.holes.some((h) => h.id === c.hole.id);
+  return choiceChanges(choice, state)
+    .filter((c) => brings(c) && there(c))
+    .map((c): Change => {
+      if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
+      if (c.kind === 'setDepth') return { ...c, depth: { ...c.depth, basis } };
+      return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
+    });
 }
 
 /** A planned pocket as it was cut: the depth that was read, or the planned one with its planned limit. */
@@ -51,6 +83,6 @@ function asCut(p: Pocket, work: DoneWork): Pocket {
 }
 
 /** The instrument after a finished operation. */
-export function asLeft(work: DoneWork, anatomy: Anatomy, settings: Settings): Anatomy {
-  return applyChanges(anatomy, changesOf(work, anatomy, settings));
+export function asLeft(work: DoneWork, anatomy: Anatomy, state: Pick<PlanState, 'settings' | 'parts'>): Anatomy {
+  return applyChanges(anatomy, changesOf(work, anatomy, state));
 }

@@ -123,7 +123,7 @@ describe('as left', () => {
     entry: 'e',
     depths: [{ pocket: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
   };
-  const left = asLeft(done, plainAnatomy(), plainState().settings);
+  const left = asLeft(done, plainAnatomy(), plainState());
 
   it('has the new pocket with the depth that was read', () => {
     const pocket = left.cavities.find((c) => c.id === 'route')!.pockets.at(-1)!;
@@ -132,7 +132,7 @@ describe('as left', () => {
   });
 
   it('does not add a pocket twice when the work is logged on', () => {
-    const twice = asLeft(done, left, plainState().settings);
+    const twice = asLeft(done, left, plainState());
     expect(twice.cavities.find((c) => c.id === 'route')!.pockets.length).toBe(2);
   });
 

@@ -21,5 +21,6 @@ export function anotherPart(state: PlanState, choice: PickupChoice): readonly Pr
       operations,
       risk: RISK.value,
       price: p.price,
+      lacks: [],
     }));
 }

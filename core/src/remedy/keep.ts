@@ -6,5 +6,7 @@ export function keep(state: PlanState, choice: PickupChoice): readonly Proposal[
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const plate = state.anatomy.plates.find((p) => p.id === position?.plate);
   const insertFitted = plate?.openings.find((o) => o.id === position?.opening)?.insert?.fitted ?? false;
-  return [{ id: 'keep', kind: 'keep', choice: { ...choice, part: position?.part ?? null, insertFitted, route: null }, operations: [], risk: 0, price: 0 }];
+  return [
+    { id: 'keep', kind: 'keep', choice: { ...choice, part: position?.part ?? null, insertFitted, route: null }, operations: [], risk: 0, price: 0, lacks: [] },
+  ];
 }

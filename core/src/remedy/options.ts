@@ -1,12 +1,37 @@
-import { evaluatePlan, ofChoice, withChoice, type Evaluation, type PickupChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import {
+  evaluatePlan,
+  ofChoice,
+  withChoice,
+  type Choice,
+  type Evaluation,
+  type PickupChoice,
+  type Plan,
+  type PlanState,
+  type Verdict,
+} from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
-import { hasTools, minutesOf } from './minutes.js';
 import { pickupIn, type Tool } from '../part/index.js';
+import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
+import { asItIs } from './as-it-is.js';
+import { drillNew } from './drill-new.js';
+import { fillAndReroute } from './fill-and-reroute.js';
+import { hardwareGround, type HardwareGround } from './hardware-ground.js';
+import { keepHardware } from './keep-hardware.js';
 import { keep } from './keep.js';
+import { makePlate } from './make-plate.js';
+import { hasTools, minutesOf } from './minutes.js';
+import { moreDepth } from './more-depth.js';
+import { move } from './move.js';
+import { openHole } from './open-hole.js';
+import { plugAndRedrill } from './plug-and-redrill.js';
+import { plugHole } from './plug-hole.js';
 import type { Proposal } from './proposal.js';
 import { reroute } from './reroute.js';
-import { score, type Score, type Wish } from './score.js';
+import { ownersWish, score, type Score, type Wish } from './score.js';
+import { sleeve } from './sleeve.js';
+import { trim } from './trim.js';
+import { wayBackOfHardware } from './way-back-of-hardware.js';
 import { wayBack, type WayBack } from './way-back.js';
 
 /** Why an option is not ranked. */
@@ -31,41 +56,64 @@ export interface Option {
 }
 
 /** Every way out of one choice of a plan, worked out in the whole of it and ranked: the best first, the excluded after, the baseline last. */
-export function optionsFor(state: PlanState, plan: Plan, choice: PickupChoice, tools: readonly Tool[], wish: Wish): readonly Option[] {
+export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): readonly Option[] {
   const within: Within = (c) => evaluatePlan(state, withChoice(plan, c));
-  const now = within({ ...choice, route: null });
-  const found = within(first(keep(state, choice)).choice);
-  const proposals = [...reroute(state, choice, tools), ...anotherPart(state, choice), ...keep(state, choice)];
-  return proposals.map((p) => workOut(state, p, tools, wish, { within, now, found })).sort(byRank);
+  const now = within(choice.kind === 'pickup' ? { ...choice, route: null } : { ...choice, work: [] });
+  const proposals =
+    choice.kind === 'pickup' ? forPickup(state, choice, tools, ofChoice(now, choice.id).verdicts) : forHardware(hardwareGround(state, plan, choice, tools));
+  const kept = proposals.find((p) => p.kind === 'keep');
+  if (!kept) throw new RangeError('nothing to keep');
+  const found = within(kept.choice);
+  return proposals.map((p) => workOut(state, p, tools, wish, { within, now, found, asked: choice.part })).sort(byRank);
 }
 
-function first<T>(list: readonly T[]): T {
-  const [x] = list;
-  if (x === undefined) throw new RangeError('an empty list');
-  return x;
+function forPickup(state: PlanState, choice: PickupChoice, tools: readonly Tool[], verdicts: readonly Verdict[]): readonly Proposal[] {
+  return [...reroute(state, choice, tools), ...fillAndReroute(state, choice, tools, verdicts), ...anotherPart(state, choice), ...keep(state, choice)];
+}
+
+/** Each remedy for a part that is no pickup asks itself whether it is one here. */
+const FOR_HARDWARE: readonly ((g: HardwareGround) => readonly Proposal[])[] = [
+  asItIs,
+  drillNew,
+  openHole,
+  plugAndRedrill,
+  sleeve,
+  moreDepth,
+  trim,
+  move,
+  makePlate,
+  plugHole,
+  anotherHardware,
+  keepHardware,
+];
+
+function forHardware(g: HardwareGround): readonly Proposal[] {
+  return FOR_HARDWARE.flatMap((remedy) => [...remedy(g)]);
 }
 
 /** A choice judged in the whole plan. */
-type Within = (choice: PickupChoice) => Evaluation;
+type Within = (choice: Choice) => Evaluation;
 
-/** How things stand before a remedy: as planned so far, and as found. */
+/** How things stand before a remedy: as planned so far, and as found; and the part that was asked for. */
 interface Before {
   readonly within: Within;
   readonly now: Evaluation;
   readonly found: Evaluation;
+  readonly asked: string | null;
 }
 
-function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], wish: Wish, { within, now, found }: Before): Option {
-  const whole = within(proposal.choice);
-  const evaluation = ofChoice(whole, proposal.choice.id);
-  const position = state.anatomy.positions.find((p) => p.id === proposal.choice.position);
+function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], wish: Wish, { within, now, found, asked }: Before): Option {
+  const { choice } = proposal;
+  const whole = within(choice);
+  const evaluation = ofChoice(whole, choice.id);
+  const route = choice.kind === 'pickup' ? choice.route : null;
+  const position = choice.kind === 'pickup' ? state.anatomy.positions.find((p) => p.id === choice.position) : undefined;
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  const cutting = proposal.choice.route && cavity ? planCutting(state, cavity, proposal.choice.route, tools) : null;
-  const back = wayBack(state, proposal.choice, evaluation);
+  const cutting = route && cavity ? planCutting(state, cavity, route, tools) : null;
+  const back = choice.kind === 'pickup' ? wayBack(state, choice, evaluation) : wayBackOfHardware(state, choice, evaluation);
   const minutes = minutesOf(proposal, cutting, state.settings);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));
   const newClashes = whole.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
-  const part = pickupIn(state.parts, proposal.choice.part);
   return {
     proposal,
     evaluation,
@@ -73,18 +121,29 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
     back,
     minutes,
     newClashes,
-    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, proposal.choice.id), wish),
+    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, choice.id), wish),
     score: score(
-      { part, choice: proposal.choice, evaluation, back, minutes, price: proposal.price, risk: proposal.risk, toolsHere: hasTools(cutting) },
-      wish,
+      {
+        owner: choice.kind === 'pickup' ? ownersWish(pickupIn(state.parts, choice.part), wish) : choice.part === asked ? 1 : HALF,
+        evaluation,
+        back,
+        minutes,
+        price: proposal.price,
+        risk: proposal.risk,
+        toolsHere: hasTools(cutting) && proposal.lacks.length === 0,
+      },
       state.settings,
     ),
   };
 }
 
+/** What another part than the one asked for is worth to its owner. */
+const HALF = 0.5;
+
 function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, wish: Wish): Exclusion | null {
   if (p.kind === 'keep') return { kind: 'baseline' };
-  if (p.choice.route && wish.doNotTouch.includes(p.choice.position)) return { kind: 'doNotTouch' };
+  const place = p.choice.kind === 'pickup' ? p.choice.position : p.choice.place.on === 'feature' ? p.choice.place.feature : null;
+  if (back.woodCut && place !== null && wish.doNotTouch.includes(place)) return { kind: 'doNotTouch' };
   if (wish.reversibleOnly && (back.woodCut || !back.works)) return { kind: 'reversibleOnly' };
   const weak = weakest(evaluation, found, state.settings.strengthLeast);
   if (weak) return weak;
@@ -94,13 +153,15 @@ function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: 
 
 /** The worst-case floor or wall below the least for strength, where the plan makes it thinner than it was found. */
 function weakest(evaluation: Evaluation, found: Evaluation, least: number): Exclusion | null {
-  const structural = (v: Verdict): boolean => v.check === 'floor' || v.check === 'wall' || v.check === 'edgeOfBody';
+  const structural = (v: Verdict): boolean => STRUCTURAL.has(v.check);
   const left = (v: Verdict): number => (v.clearance ?? 0) - (v.worst ?? 0);
   const asFound = Math.min(Infinity, ...found.verdicts.filter((v) => structural(v) && v.clearance !== null).map(left));
   const thin = evaluation.verdicts.filter((v) => structural(v) && v.clearance !== null && left(v) < least && left(v) < asFound - 1e-6);
   const worst = thin.reduce<Verdict | null>((w, v) => (w && left(w) <= left(v) ? w : v), null);
   return worst ? { kind: 'strength', verdict: worst.id, left: left(worst), least } : null;
 }
+
+const STRUCTURAL: ReadonlySet<Verdict['check']> = new Set<Verdict['check']>(['floor', 'wall', 'edgeOfBody', 'woodOver']);
 
 function byRank(a: Option, b: Option): number {
   const group = (o: Option): number => (o.excluded === null ? 0 : o.excluded.kind === 'baseline' ? 2 : 1);

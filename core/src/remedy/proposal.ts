@@ -1,17 +1,41 @@
-import type { PickupChoice } from '../check/index.js';
+import type { Choice } from '../check/index.js';
+import type { HoleSteps } from '../cut/index.js';
 import type { OperationKind } from '../operation/index.js';
 
-export type RemedyKind = 'keep' | 'anotherPart' | 'reroute';
+export type RemedyKind =
+  | 'keep'
+  | 'asItIs'
+  | 'anotherPart'
+  | 'reroute'
+  | 'fillAndReroute'
+  | 'drillNew'
+  | 'openHole'
+  | 'plugAndRedrill'
+  | 'sleeve'
+  | 'deepen'
+  | 'spacer'
+  | 'trim'
+  | 'move'
+  | 'makePlate'
+  | 'plugHole';
 
-/** A way out, as the plan that it would make and what it would take. It judges nothing. */
+/** A way out, as the choice that it would make and what it would take. It judges nothing. */
 export interface Proposal {
   /** Stable: kind and part. */
   readonly id: string;
   readonly kind: RemedyKind;
-  readonly choice: PickupChoice;
+  readonly choice: Choice;
   readonly operations: readonly OperationKind[];
   /** How likely it is to go wrong, 0 to 1. */
   readonly risk: number;
   /** In the smallest unit of currency. */
   readonly price: number;
+  /** What is missing in the shop: tools, parts, wood, in words. */
+  readonly lacks: readonly string[];
+  /** The drills that open a hole. */
+  readonly steps?: HoleSteps;
+  /** Working time aside: glue that cures, minutes. */
+  readonly wait?: number;
+  /** The number that matters: how wide, how deep, how far, mm. */
+  readonly by?: number;
 }

@@ -20,5 +20,15 @@ export function reroute(state: PlanState, choice: PickupChoice, tools: readonly 
   const operations: OperationKind[] = ['boreBulk', 'fitPart', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'];
   if (pockets.some((p) => p.bored)) operations.push('boreWells');
   if (insert?.fitted) operations.push('takeOffInsert');
-  return [{ id: `reroute/${part.id}`, kind: 'reroute', choice: { ...choice, insertFitted: false, route }, operations, risk: RISK.value, price: part.price }];
+  return [
+    {
+      id: `reroute/${part.id}`,
+      kind: 'reroute',
+      choice: { ...choice, insertFitted: false, route },
+      operations,
+      risk: RISK.value,
+      price: part.price,
+      lacks: [],
+    },
+  ];
 }

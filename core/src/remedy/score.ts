@@ -1,4 +1,4 @@
-import type { Evaluation, PickupChoice } from '../check/index.js';
+import type { Evaluation } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { Pickup } from '../part/index.js';
@@ -25,8 +25,8 @@ const LONGEST = constant(480, 'memory', 'Ranking of remedies');
 const DEAREST = constant(30000, 'memory', 'Ranking of remedies');
 
 export interface Scored {
-  readonly part: Pickup | null;
-  readonly choice: PickupChoice;
+  /** How far it is what the owner asked for, 0 to 1. */
+  readonly owner: number;
   readonly evaluation: Evaluation;
   readonly back: WayBack;
   readonly minutes: number;
@@ -35,11 +35,14 @@ export interface Scored {
   readonly toolsHere: boolean;
 }
 
+/** Checks that say whether something shows. */
+const SEEN: ReadonlySet<string> = new Set(['hiddenEdge', 'behindWindow', 'hidesHole', 'plateHides', 'oldHoleShows']);
+
 /** The weighted sum of the fixed scales. Reversible: 1 nothing cut, 0.5 the old part goes back in cut wood, 0 it does not. */
-export function score(o: Scored, wish: Wish, s: Settings): Score {
-  const seen = o.evaluation.verdicts.some((v) => (v.check === 'hiddenEdge' || v.check === 'behindWindow') && v.class !== 'well' && v.class !== 'thin');
+export function score(o: Scored, s: Settings): Score {
+  const seen = o.evaluation.verdicts.some((v) => SEEN.has(v.check) && v.class !== 'well' && v.class !== 'thin');
   const scales: Score['scales'] = [
-    { id: 'owner', value: ownersWish(o.part, wish), weight: s.weightOwner },
+    { id: 'owner', value: o.owner, weight: s.weightOwner },
     { id: 'reversible', value: o.back.woodCut ? (o.back.works ? 0.5 : 0) : 1, weight: s.weightReversible },
     { id: 'hidden', value: seen ? 0 : 1, weight: s.weightHidden },
     { id: 'tools', value: o.toolsHere ? 1 : 0, weight: s.weightTools },
@@ -51,7 +54,7 @@ export function score(o: Scored, wish: Wish, s: Settings): Score {
 }
 
 /** 1 the kind asked for, 0.5 another with two coils where two were asked for, 0 otherwise; 1 when nothing was asked. */
-function ownersWish(part: Pickup | null, wish: Wish): number {
+export function ownersWish(part: Pickup | null, wish: Wish): number {
   if (wish.kind === null) return 1;
   if (part?.kind === wish.kind) return 1;
   const twoCoils = (k: Pickup['kind'] | undefined): boolean => k === 'humbucker' || k === 'slim humbucker';

@@ -60,6 +60,8 @@ export function snapshot(o: Option): DecisionOption {
     part: o.proposal.choice.part,
     total: o.score.total,
     minutes: o.minutes,
+    wait: o.proposal.wait ?? 0,
+    lacks: o.proposal.lacks,
     price: o.proposal.price,
     excluded: o.excluded,
     numbers: o.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class })),

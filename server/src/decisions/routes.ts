@@ -35,8 +35,7 @@ export function decisionRoutes(db: Knex): Router {
           });
         }
         const choice = choiceOf(s.record.plan, body.choice);
-        if (choice?.kind !== 'pickup')
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is no choice of this plan that has remedies' }] });
+        if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is no choice of this plan' }] });
         const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.wish);
         const chosen = options.find((o) => o.proposal.id === body.option);
         if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'no such remedy for this plan' }] });
@@ -70,7 +69,7 @@ export function decisionRoutes(db: Knex): Router {
               job: body.job,
               decision: params.id,
               kind,
-              feature: decided.position,
+              feature: decided.kind === 'pickup' ? decided.position : decided.id,
               state: 'proposed',
               write_id: writeId,
             })),

@@ -1,5 +1,5 @@
 import type { LogStep } from '@rinnovo/contract';
-import { evaluatePlan, ofChoice, type PickupChoice } from '@rinnovo/core/check';
+import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
 import { benchNow, clearToCut, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
@@ -38,7 +38,7 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
   const choice = choicesOf(s)[operation.decision];
-  if (choice?.kind !== 'pickup') throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
+  if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
   demandReading(s, choice, body, card);
   const pocket = card.asks && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
@@ -74,7 +74,7 @@ function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly
 }
 
 /** A card that asks a depth gets one; a depth beyond what was planned is not 'done'. */
-function demandReading(s: JobState, choice: PickupChoice, body: LogStep, card: StepCard): void {
+function demandReading(s: JobState, choice: Choice, body: LogStep, card: StepCard): void {
   if (!card.asks) {
     if (body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for no depth' }] });
     return;
@@ -82,7 +82,8 @@ function demandReading(s: JobState, choice: PickupChoice, body: LogStep, card: S
   if (body.outcome === 'done' && !body.measured)
     throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for a depth' }] });
   if (body.mishap === 'tooDeep' && !body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'say how deep it is' }] });
-  const planned = choice.route?.pockets.find((p) => p.id === card.asks?.target.part)?.depth ?? card.asks.expected;
+  const route = choice.kind === 'pickup' ? choice.route : null;
+  const planned = route?.pockets.find((p) => p.id === card.asks?.target.part)?.depth ?? card.asks.expected;
   const most = planned + card.asks.limit + (body.measured?.limit ?? 0);
   if (body.measured && body.outcome === 'done' && body.measured.value > most) {
     throw new ProblemError('cannot-be', {
@@ -95,15 +96,7 @@ function demandReading(s: JobState, choice: PickupChoice, body: LogStep, card: S
   }
 }
 
-function anatomyAfter(
-  s: JobState,
-  choice: PickupChoice,
-  body: LogStep,
-  operation: Operation,
-  entry: string,
-  pocket: string | null,
-  last: boolean,
-): Anatomy | null {
+function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, pocket: string | null, last: boolean): Anatomy | null {
   const tooDeep = body.outcome === 'wentWrong' && body.mishap === 'tooDeep';
   if (!last && !tooDeep) return null;
   const earlier = s.ledger
@@ -111,6 +104,6 @@ function anatomyAfter(
     .map((l): DepthRead => ({ pocket: l.measured?.pocket ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
   const mine: DepthRead[] = body.measured && pocket !== null ? [{ pocket, value: body.measured.value, limit: body.measured.limit, entry }] : [];
   const newestFirst = [...mine, ...earlier.reverse()];
-  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, s.state.anatomy, s.state.settings);
+  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, s.state.anatomy, s.state);
   return after === s.state.anatomy ? null : after;
 }

@@ -31,7 +31,7 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
         return { seq, ok: true, kind: 'full', result: { ...evaluatePlan(state, plan), figures } };
       }
       case 'options':
-        return { seq, ok: true, kind: 'options', result: pickup ? optionsFor(state, plan, pickup, tools, request.wish) : [] };
+        return { seq, ok: true, kind: 'options', result: choice ? optionsFor(state, plan, choice, tools, request.wish) : [] };
       case 'cutting': {
         const cavity = cavityOf(state, pickup);
         return { seq, ok: true, kind: 'cutting', result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools) : null };

@@ -4,13 +4,11 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
 import { hasStarted } from '@rinnovo/core/operation';
-import { exclusionText, nameOf } from '@rinnovo/words';
+import { exclusionText, nameOf, REMEDY_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
 import { selectJob, selectNames, selectOperations } from '../../state/selectors';
-
-const KIND = { keep: 'Keep what is there', anotherPart: 'Another part', reroute: 'Re-route under the cover' } as const;
 
 /** What was chosen, why, and against what; it can be taken back until work on it begins. */
 @Component({
@@ -100,7 +98,7 @@ export class DecisionMade {
   protected readonly rows = computed(() =>
     this.decision().options.map((o) => ({
       id: o.id,
-      title: `${KIND[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
+      title: `${REMEDY_WORDS[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
       note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'off the list') : o.total.toFixed(1),
       why: o.excluded ? exclusionText(o.excluded) : '',
       minutes: o.minutes,
@@ -109,7 +107,7 @@ export class DecisionMade {
 
   protected kind(option: string): string {
     const o = this.decision().options.find((x) => x.id === option);
-    return o ? KIND[o.kind] : option;
+    return o ? REMEDY_WORDS[o.kind] : option;
   }
 
   protected async takeBack(): Promise<void> {

@@ -5,13 +5,13 @@ import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
-import { CLASS_WORDS, clearanceText, exclusionText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
+import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectJob, selectNames } from '../../state/selectors';
+import { selectChoice, selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 
@@ -38,6 +38,7 @@ export class RemedyList {
   private readonly planState = this.store.selectSignal(planFeature.selectPlanState);
   private readonly job = this.store.selectSignal(selectJob);
   private readonly anatomy = this.store.selectSignal(anatomy.select);
+  private readonly choice = this.store.selectSignal(selectChoice);
 
   /** The way out that is looked at on the map. */
   readonly shown = model<string | null>(null);
@@ -49,9 +50,11 @@ export class RemedyList {
   protected readonly current = computed(() => {
     const c = this.computedOptions();
     const p = this.planState();
-    return c !== null && c.plan === p.draft && p.saving === 'saved';
+    return c !== null && c.plan === p.draft && c.choice === this.choice()?.id && p.saving === 'saved';
   });
-  protected readonly rows = computed(() => (this.computedOptions()?.result ?? []).map((o) => this.row(o)));
+  protected readonly rows = computed(() =>
+    (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []).map((o) => this.row(o)),
+  );
 
   protected pick(id: string): void {
     this.choosing.set(this.choosing() === id ? null : id);
@@ -109,7 +112,15 @@ export class RemedyList {
         ? `${f.addedArea.toFixed(0)} mm² and ${(f.addedVolume / 1000).toFixed(1)} cm³ more; ${f.leftOver.toFixed(1)} mm² of the old route left over`
         : null,
       back: wayBackText(option.back, names),
-      cost: `${option.minutes} min · ${(option.proposal.price / 100).toFixed(2)}`,
+      cost: `${option.minutes} min${waitText(option.proposal.wait ?? 0)} · ${(option.proposal.price / 100).toFixed(2)}`,
+      steps: option.proposal.steps ? holeStepsText(option.proposal.steps) : '',
+      lacks: option.proposal.lacks.join(', '),
     };
   }
+}
+
+/** Waiting time beside the working time: ` + 12 h wait`. */
+function waitText(minutes: number): string {
+  if (minutes === 0) return '';
+  return minutes < 120 ? ` + ${minutes} min wait` : ` + ${Math.round(minutes / 60)} h wait`;
 }

@@ -1,0 +1,46 @@
+import { ownedDrills, type DrillSize, type Tool } from '../part/index.js';
+
+/** How a hole is opened from one size to another, mm. */
+export interface HoleSteps {
+  /** Drills to take one after another, smallest first; the last is the size in the end. */
+  readonly drills: readonly DrillSize[];
+  /** The size in the end. */
+  readonly final: number;
+  /** What the shop does not own. */
+  readonly lacks: readonly string[];
+  /** A reamer that does it in one, where there is one. */
+  readonly reamer: string | null;
+  readonly countersink: boolean;
+}
+
+/** A finished hole is opened by steps of this, mm [trade: docs/trade.md, Holes]. */
+const STEP = 0.5;
+
+/**
+ * The drills that open a hole from one diameter to at least another, by steps of 0.5 with what the shop owns; a size that is not there is named.
+ * From 8.0 to 9.7 with a metric set to 10: 8.5, 9.0, 9.5, 9.7.
+ */
+export function holeSteps(from: number, to: number, tools: readonly Tool[]): HoleSteps {
+  const owned = ownedDrills(tools);
+  const larger = owned.filter((d) => d.diameter > from + 1e-6);
+  const last = larger.find((d) => d.diameter >= to - 1e-6) ?? null;
+  const drills: DrillSize[] = [];
+  let at = from;
+  const end = last?.diameter ?? to;
+  while (at + STEP < end - 1e-6) {
+    const reach = at + STEP;
+    const next = larger.filter((d) => d.diameter <= reach + 1e-6 && d.diameter > at + 1e-6).at(-1);
+    if (next) drills.push(next);
+    at = next?.diameter ?? reach;
+  }
+  const missing = `${(Math.ceil(to * 10 - 1e-6) / 10).toFixed(1)} mm drill`;
+  const reamer = tools.find((t) => t.kind === 'reamer' && t.from <= from && t.to >= to);
+  const countersink = tools.some((t) => t.kind === 'countersink' && t.diameter > to);
+  return {
+    drills: last ? [...drills, last] : drills,
+    final: last?.diameter ?? (reamer ? to : Math.ceil(to * 10 - 1e-6) / 10),
+    lacks: [...(last || reamer ? [] : [missing]), ...(countersink ? [] : ['countersink'])],
+    reamer: reamer?.name ?? null,
+    countersink,
+  };
+}

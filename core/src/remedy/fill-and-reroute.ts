@@ -1,0 +1,26 @@
+import { FOUND_SET, type PickupChoice, type PlanState, type Verdict } from '../check/index.js';
+import { constant } from '../measure/index.js';
+import type { Tool } from '../part/index.js';
+import type { Proposal } from './proposal.js';
+import { reroute } from './reroute.js';
+
+const RISK = constant(0.5, 'memory', 'Risk of a remedy');
+
+/** Fill what was found, let it cure, and cut the new route: offered where the old one is in sight. */
+export function fillAndReroute(state: PlanState, choice: PickupChoice, tools: readonly Tool[], verdicts: readonly Verdict[]): readonly Proposal[] {
+  const position = state.anatomy.positions.find((p) => p.id === choice.position);
+  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
+  const wood = state.stock.some((s) => s.kind === 'offcut' && s.quantity > 0);
+  const bare = verdicts.some((v) => v.check === 'hiddenEdge' && v.subject.item === FOUND_SET && v.class !== 'well' && v.class !== 'thin');
+  if (!cavity || (cavity.hiddenBy !== null && !bare)) return [];
+  return reroute(state, choice, tools).map((p) => ({
+    ...p,
+    id: p.id.replace('reroute/', 'fillAndReroute/'),
+    kind: 'fillAndReroute',
+    choice: { ...p.choice, fill: true } as PickupChoice,
+    operations: [...p.operations, 'fillRoute'],
+    risk: RISK.value,
+    lacks: [...p.lacks, ...(wood ? [] : ['an offcut for the block'])],
+    wait: state.settings.waitForGlue,
+  }));
+}

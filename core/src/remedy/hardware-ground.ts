@@ -1,0 +1,66 @@
+import { evaluatePlan, siteOf, withChoice, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
+import type { Dimension } from '../measure/index.js';
+import type { OperationKind } from '../operation/index.js';
+import { stockOf, type Tool } from '../part/index.js';
+
+/** What a remedy for a part that is no pickup is made from: the place, what is found there, and what is wrong. */
+export interface HardwareGround {
+  readonly state: PlanState;
+  readonly plan: Plan;
+  readonly choice: HardwareChoice;
+  readonly tools: readonly Tool[];
+  /** Null when no part is chosen. */
+  readonly site: Site | null;
+  /** The part that is there now. */
+  readonly found: string | null;
+  readonly verdicts: readonly Verdict[];
+}
+
+/** Gathers it for a choice with nothing done for it yet. */
+export function hardwareGround(state: PlanState, plan: Plan, choice: HardwareChoice, tools: readonly Tool[]): HardwareGround {
+  const bare = bareOf(choice);
+  const evaluation = evaluatePlan(state, withChoice(plan, bare));
+  return {
+    state,
+    plan,
+    choice: bare,
+    tools,
+    site: siteOf({ ...state, anatomy: evaluation.anatomy }, plan, bare),
+    found: foundAt(state, choice),
+    verdicts: evaluation.verdicts.filter((v) => v.choice === choice.id),
+  };
+}
+
+function bareOf({ kind, id, place, part, alternatives, count }: HardwareChoice): HardwareChoice {
+  return { kind, id, place, part, alternatives, count, work: [] };
+}
+
+function foundAt({ anatomy }: PlanState, { place }: HardwareChoice): string | null {
+  if (place.on === 'face' || place.screw !== undefined) return null;
+  return [...anatomy.holes, ...anatomy.cavities, ...anatomy.plates].find((f) => f.id === place.feature)?.part ?? null;
+}
+
+/** The verdict of a check that keeps a part from clearing well; null where it clears or was not asked. */
+export function trouble(g: HardwareGround, check: Verdict['check'], item?: string): Verdict | null {
+  return g.verdicts.find((v) => v.check === check && (item === undefined || v.subject.item === item) && v.clearance !== null && v.class !== 'well') ?? null;
+}
+
+/** Operations round the work itself: what is there comes out first, the part goes in after. */
+export function around(g: HardwareGround, ...work: readonly OperationKind[]): readonly OperationKind[] {
+  return [...(g.found === null ? [] : (['removeHardware'] as const)), ...work, ...(g.choice.part === null ? [] : (['fitHardware'] as const))];
+}
+
+/** What a part costs: nothing while one lies in a drawer. */
+export function priceOf(state: PlanState, part: string | null): number {
+  return part === null || stockOf(state.stock, part) > 0 ? 0 : (state.parts[part]?.price ?? 0);
+}
+
+/** The part is not there: it has to be bought. */
+export function toBuy(state: PlanState, part: string | null): readonly string[] {
+  return part === null || stockOf(state.stock, part) > 0 ? [] : [state.parts[part]?.name ?? part];
+}
+
+/** A size that is planned, with the limit of a drill. */
+export function planned(value: number, limit: number): Dimension {
+  return { value, limit, basis: { kind: 'planned' } };
+}

@@ -1,0 +1,209 @@
+import { evaluatePlan, newHardwareChoice, ofChoice, withChoice, type HardwareChoice, type PlaceRef, type PlanState } from '../check/index.js';
+import { holeSteps } from '../cut/index.js';
+import type { Cavity, Hole, HoleKind } from '../instrument/index.js';
+import type { Dimension } from '../measure/index.js';
+import { typicalHardware, type Hardware, type HardwareKind, type SizeId, type StockItem, type Tool } from '../part/index.js';
+import { roundedRectangle } from '../shape/index.js';
+import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { optionsFor, type Option, type Wish } from './index.js';
+
+const wish: Wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+const tools: readonly Tool[] = [
+  { id: 'set', kind: 'drills', name: 'Set', system: 'metric', from: 3, to: 10 },
+  { id: 'sink', kind: 'countersink', name: 'Countersink', diameter: 16 },
+];
+const d = (value: number): Dimension => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
+function part(id: string, kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware {
+  return { ...typicalHardware(kind, id, id), price: 500, sizes: Object.fromEntries(Object.entries(sizes).map(([k, v]) => [k, d(v)])), ...more };
+}
+function hole(id: string, kind: HoleKind, diameter: number, more: Partial<Hole> = {}): Hole {
+  return {
+    id,
+    name: id,
+    kind,
+    face: 'top',
+    frame: 'body',
+    at: { x: 60, y: 240 },
+    diameter: dim(diameter),
+    bare: null,
+    through: true,
+    depth: null,
+    limit: 0.1,
+    basis: { kind: 'told' },
+    hiddenBy: null,
+    condition: 'sound',
+    ...more,
+  };
+}
+const control = (depth: number): Cavity => ({
+  id: 'control',
+  name: 'Control',
+  kind: 'control',
+  face: 'back',
+  frame: 'body',
+  hiddenBy: null,
+  condition: 'sound',
+  pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(depth), bored: false }],
+});
+
+const long = part('long', 'pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 13, washer: 14 });
+const small = part('small', 'pot', { bushing: 6.9, threadLength: 14, body: 16, depthBelow: 11, washer: 11 });
+const old = part('old', 'pot', { bushing: 7.6, threadLength: 14, body: 24, depthBelow: 13, washer: 12 });
+
+function stateWith(parts: readonly Hardware[], holes: readonly Hole[], cavities: readonly Cavity[], stock: readonly StockItem[] = []): PlanState {
+  const a = plainAnatomy();
+  const s = plainState({ ...a, holes, cavities: [...a.cavities, ...cavities] });
+  return { ...s, stock, parts: { ...s.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } };
+}
+const at = (feature: string, id: string): HardwareChoice => newHardwareChoice(feature, { on: 'feature', feature }, id);
+const options = (s: PlanState, c: HardwareChoice, wished = wish): readonly Option[] => optionsFor(s, { format: 2, choices: [c] }, c, tools, wished);
+const of = (list: readonly Option[], kind: string): Option => list.find((o) => o.proposal.kind === kind)!;
+const left = (o: Option): readonly string[] => o.evaluation.verdicts.filter((v) => v.class === 'clashes' || v.class === 'tooClose').map((v) => v.check);
+
+describe('the steps that open a hole', () => {
+  it('go by half a millimetre with what is owned, and end at or above what is asked', () => {
+    const s = holeSteps(8, 9.65, tools);
+    expect(s.drills.map((x) => x.diameter)).toEqual([8.5, 9, 9.5, 9.7]);
+    expect([s.final, s.lacks]).toEqual([9.7, []]);
+  });
+
+  it('name the drill that is missing, and the countersink', () => {
+    const s = holeSteps(9, 12.1, [tools[0]!]);
+    expect(s.lacks).toEqual(['12.1 mm drill', 'countersink']);
+    expect(s.final).toBeCloseTo(12.1, 9);
+  });
+
+  it('take a reamer where no drill is large enough', () => {
+    expect(holeSteps(9, 12.1, [...tools, { id: 'r', kind: 'reamer', name: 'Reamer', from: 5, to: 13 }]).lacks).toEqual([]);
+  });
+});
+
+describe('ways out at a hole that is too small', () => {
+  const stock: readonly StockItem[] = [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '1' }];
+  const s = stateWith([long, small, old], [hole('volume', 'pot', 8, { part: 'old' })], [control(38)], stock);
+  const list = options(s, at('volume', 'long'));
+
+  it('opens it to the bushing and 0.2 and what is not sure: 9.4 + 0.2 + 0.1 = 9.7', () => {
+    const o = of(list, 'openHole');
+    expect(o.proposal.by).toBeCloseTo(9.7, 9);
+    expect(left(o)).toEqual([]);
+    expect(o.proposal.operations).toEqual(['removeHardware', 'openHole', 'fitHardware']);
+  });
+
+  it('has the numbers of evaluate with its changes, and the same when it is worked out again', () => {
+    for (const o of list) {
+      const again = ofChoice(evaluatePlan(s, withChoice({ format: 2, choices: [] }, o.proposal.choice)), 'volume');
+      expect(o.evaluation.verdicts.map((v) => [v.id, v.clearance])).toEqual(again.verdicts.map((v) => [v.id, v.clearance]));
+    }
+  });
+
+  it('keeps what is there as the baseline, and tells that as it is it does not go', () => {
+    expect([of(list, 'keep').proposal.choice.part, of(list, 'keep').excluded?.kind]).toEqual(['old', 'baseline']);
+    expect(of(list, 'asItIs').excluded).toEqual({ kind: 'unsolved', clashes: 1 });
+  });
+
+  it('offers the part that goes in without a cut, and says that it has to be bought', () => {
+    const other = list.find((o) => o.proposal.id === 'anotherPart/small')!;
+    expect([other.back.woodCut, other.proposal.lacks, other.proposal.price]).toEqual([false, ['small'], 500]);
+    expect(left(other)).toEqual([]);
+  });
+
+  it('takes cuts off the list where the job is reversible only or the place is not to be touched', () => {
+    expect(of(options(s, at('volume', 'long'), { ...wish, reversibleOnly: true }), 'openHole').excluded?.kind).toBe('reversibleOnly');
+    expect(of(options(s, at('volume', 'long'), { ...wish, doNotTouch: ['volume'] }), 'openHole').excluded?.kind).toBe('doNotTouch');
+  });
+
+  it('judges the way back by the old part in the opened hole: it still goes in', () => {
+    const { back } = of(list, 'openHole');
+    expect([back.part, back.woodCut, back.works]).toEqual(['old', true, true]);
+  });
+});
+
+describe('ways out of other clashes', () => {
+  it('a hole too wide gets a sleeve: nothing is cut', () => {
+    const s = stateWith([small], [hole('volume', 'pot', 9.8)], [control(38)]);
+    const o = of(options(s, at('volume', 'small')), 'sleeve');
+    expect(o.proposal.by).toBeCloseTo(6.9 + 0.2 + 0.1, 9);
+    expect(o.back.woodCut).toBeFalse();
+    expect(left(o)).toEqual([]);
+  });
+
+  it('a hollow too shallow is cut deeper where the wood allows, or its cover is set higher', () => {
+    const tall = part('tall', 'push-pull pot', { bushing: 9.4, threadLength: 19, body: 24, depthBelow: 31, washer: 14 });
+    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [control(30)]);
+    // 30 − 31 = −1; wanted 1, ± 0.1: 2.1 up to 2.5
+    const list = options(s, at('volume', 'tall'));
+    expect(of(list, 'deepen').proposal.by).toBeCloseTo(2.5, 9);
+    expect(of(list, 'deepen').evaluation.verdicts.find((v) => v.check === 'woodOver')!.clearance).toBeCloseTo(44 - 32.5, 9);
+    expect([of(list, 'deepen').back.woodCut, of(list, 'spacer').back.woodCut]).toEqual([true, false]);
+    expect(left(of(list, 'spacer'))).toEqual([]);
+  });
+
+  it('does not cut deeper what leaves too little for strength', () => {
+    const tall = part('tall', 'push-pull pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 41, washer: 14 });
+    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [control(40)]);
+    // 40 + 2.5 leaves 1.5 of 44
+    expect(of(options(s, at('volume', 'tall')), 'deepen').excluded?.kind).toBe('strength');
+  });
+
+  it('a screw that comes through is cut shorter by what is missing and the saw’s 0.3', () => {
+    const screw = part('screw', 'wood screw', { length: 20, diameter: 2.84 }, { gauge: 4 });
+    const a = plainAnatomy();
+    const plate = {
+      ...a.plates[0]!,
+      id: 'cover',
+      outline: edge(roundedRectangle(80, 110, 4, { x: 60, y: 240 })),
+      openings: [],
+      screws: [{ x: 60, y: 240, gauge: 4 }],
+    };
+    const s0 = stateWith([screw], [], [control(30)]);
+    const s = { ...s0, anatomy: { ...s0.anatomy, plates: [...s0.anatomy.plates, plate] } };
+    const place: PlaceRef = { on: 'feature', feature: 'cover', screw: 0 };
+    const c = newHardwareChoice('cover screw 1', place, 'screw');
+    // wood 44 − 30 = 14, thread 20 − 2 = 18: −4; wanted 3, ± 0.2, 0.3 of the saw: 7.5
+    const o = of(optionsFor(s, { format: 2, choices: [c] }, c, tools, wish), 'trim');
+    expect(o.proposal.by).toBeCloseTo(7.5, 9);
+    expect(left(o)).toEqual([]);
+  });
+
+  it('a stripped hole is plugged from the rack and drilled anew, after the glue', () => {
+    const pin = part('pin', 'strap pin', { length: 25, diameter: 4.17 }, { gauge: 8 });
+    const dowel: StockItem = { id: 'd', kind: 'dowel', wood: 'beech', diameter: 6, length: 500, quantity: 1, drawer: 'rack' };
+    const s = stateWith([pin], [hole('button', 'screw', 4.6, { face: 'side', at: { x: 22, y: 0 } })], [], [dowel]);
+    const o = of(options(s, at('button', 'pin')), 'plugAndRedrill');
+    expect(o.proposal.lacks).toEqual(['pin']);
+    expect(o.proposal.wait).toBe(720);
+    expect(o.evaluation.verdicts.find((v) => v.check === 'threadBites')!.class).not.toBe('clashes');
+    const bare = of(options({ ...s, stock: [] }, at('button', 'pin')), 'plugAndRedrill');
+    expect(bare.proposal.lacks).toContain('dowel of 4.6 mm or more');
+  });
+
+  it('a new hole is moved to where the body clears, and drilled to size', () => {
+    const s = stateWith([long], [], [control(38)], [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '' }]);
+    // 8 off the wall of the cavity its body of 24 stands 4 in the wood
+    const c = newHardwareChoice('new', { on: 'face', face: 'top', at: { x: 82, y: 240 }, hole: 'pot' }, 'long');
+    const list = optionsFor(s, { format: 2, choices: [c] }, c, tools, wish);
+    const o = of(list, 'move');
+    expect(left(o)).toEqual([]);
+    const place = o.proposal.choice.kind === 'hardware' && o.proposal.choice.place.on === 'face' ? o.proposal.choice.place.at : null;
+    // the nearest place: from the wall at x = 90 by half a body, 1.0 wanted and what is not sure, in whole millimetres
+    expect(place!.x).toBeLessThanOrEqual(90 - 12 - 1);
+    expect(Math.hypot(place!.x - 82, place!.y - 240)).toBeLessThan(8);
+    expect(left(of(list, 'drillNew'))).toContain('bodyInRoom');
+  });
+
+  it('a plate that hides too little is made larger by what is missing', () => {
+    const drawn = (w: number, h: number) => ({ outline: roundedRectangle(w, h, 4), limit: 0.1, basis: { kind: 'measured' as const, tool: 'calliper' } });
+    const narrow = part('narrow', 'plate', { thickness: 2 }, { shape: { outline: drawn(79, 40), openings: [], screws: [] } });
+    const s = stateWith([narrow], [], []);
+    const o = of(options(s, at('plate', 'narrow')), 'makePlate');
+    expect(o.evaluation.verdicts.find((v) => v.check === 'plateHides')!.class).toBe('well');
+    expect(o.back.woodCut).toBeFalse();
+  });
+
+  it('a hole that nothing goes into any more is closed', () => {
+    const s = stateWith([old], [hole('volume', 'pot', 8, { part: 'old' })], []);
+    const c: HardwareChoice = { ...at('volume', 'old'), part: null };
+    expect(of(options(s, c), 'plugHole').evaluation.anatomy.holes[0]!.condition).toBe('plugged');
+  });
+});

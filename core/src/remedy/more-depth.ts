@@ -1,0 +1,47 @@
+import { depthAt } from '../check/index.js';
+import { constant } from '../measure/index.js';
+import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK_CUT = constant(0.3, 'memory', 'Risk of a remedy');
+const RISK_SPACER = constant(0.05, 'memory', 'Risk of a remedy');
+const PRICE = constant(300, 'memory', 'Prices to start with');
+/** How sure a spacer is, mm [memory]. */
+const SPACER_LIMIT = 0.1;
+/** Depths go up to the next half millimetre. */
+const STEP = 0.5;
+
+/** A hollow that is too shallow: cut it deeper where the floor allows, or set its cover higher on a spacer. */
+export function moreDepth(g: HardwareGround): readonly Proposal[] {
+  const { site, state, choice } = g;
+  const short = trouble(g, 'depthForPart');
+  const room = site?.room;
+  const below = room && depthAt(state.anatomy, room.cavity, site.at);
+  if (!site || !room || !short || !below?.depth || below.target.part === undefined) return [];
+  const by = Math.ceil((short.wanted - (short.clearance ?? 0) + (short.worst ?? 0)) / STEP - 1e-9) * STEP;
+  const both = { price: priceOf(state, choice.part), lacks: toBuy(state, choice.part), by };
+  return [
+    {
+      ...both,
+      id: `deepen/${choice.part ?? ''}`,
+      kind: 'deepen',
+      choice: {
+        ...choice,
+        work: [
+          { kind: 'setDepth', cavity: room.cavity.id, pocket: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) },
+        ],
+      },
+      operations: around(g, 'deepenRoute'),
+      risk: RISK_CUT.value,
+    },
+    {
+      ...both,
+      id: `spacer/${choice.part ?? ''}`,
+      kind: 'spacer',
+      choice: { ...choice, work: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] },
+      operations: around(g, 'fitSpacer'),
+      risk: RISK_SPACER.value,
+      price: both.price + PRICE.value,
+    },
+  ];
+}

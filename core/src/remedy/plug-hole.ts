@@ -1,0 +1,27 @@
+import { constant } from '../measure/index.js';
+import { around, type HardwareGround } from './hardware-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK = constant(0.15, 'memory', 'Risk of a remedy');
+
+/** A hole that nothing goes into any more is closed with a dowel finished to match, or with a decorative insert. */
+export function plugHole(g: HardwareGround): readonly Proposal[] {
+  const { choice, state } = g;
+  if (choice.part !== null || choice.place.on !== 'feature' || choice.place.screw !== undefined) return [];
+  const { feature } = choice.place;
+  const hole = state.anatomy.holes.find((h) => h.id === feature && h.condition !== 'plugged');
+  if (!hole) return [];
+  const dowel = state.stock.some((s) => s.kind === 'dowel' && s.quantity > 0 && s.diameter >= (hole.diameter?.value ?? 0));
+  return [
+    {
+      id: 'plugHole',
+      kind: 'plugHole',
+      choice: { ...choice, work: [{ kind: 'closeHole', hole: hole.id }] },
+      operations: around(g, 'plugHole'),
+      risk: RISK.value,
+      price: 0,
+      lacks: dowel ? [] : [`dowel of ${(hole.diameter?.value ?? 6).toFixed(1)} mm or more`],
+      wait: state.settings.waitForGlue,
+    },
+  ];
+}

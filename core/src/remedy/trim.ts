@@ -1,0 +1,30 @@
+import { constant } from '../measure/index.js';
+import { around, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK = constant(0.1, 'memory', 'Risk of a remedy');
+/** How sure a cut by saw and file is, mm [memory]; lengths go down by half millimetres. */
+const SURE = 0.3;
+const STEP = 0.5;
+
+/** A screw that would come through is cut shorter: it cannot be returned. */
+export function trim(g: HardwareGround): readonly Proposal[] {
+  const { site, state, choice } = g;
+  const through = trouble(g, 'screwPoint');
+  const length = site?.part.sizes.length;
+  if (!site || !through || !length) return [];
+  const by = Math.ceil((through.wanted - (through.clearance ?? 0) + (through.worst ?? 0) + SURE) / STEP - 1e-9) * STEP;
+  if (by <= 0 || by >= length.value) return [];
+  return [
+    {
+      id: `trim/${choice.part ?? ''}`,
+      kind: 'trim',
+      choice: { ...choice, trim: by },
+      operations: around(g, 'trimPart'),
+      risk: RISK.value,
+      price: priceOf(state, choice.part) + (state.parts[choice.part ?? '']?.price ?? 0),
+      lacks: toBuy(state, choice.part),
+      by,
+    },
+  ];
+}

@@ -1,0 +1,21 @@
+import { evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
+import type { Change } from '../instrument/index.js';
+import type { WayBack } from './way-back.js';
+
+/** What cannot be undone of the work at a place. */
+function isCut(c: Change): boolean {
+  return c.kind === 'addHole' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || c.kind === 'setDepth';
+}
+
+/** Evaluates the part that was there in the place as it would be left: does it go back, and was anything cut? */
+export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, after: Evaluation): WayBack {
+  const { place } = choice;
+  const feature = place.on === 'feature' && place.screw === undefined ? place.feature : null;
+  const { anatomy } = state;
+  const part = [...anatomy.holes, ...anatomy.cavities, ...anatomy.plates].find((f) => f.id === feature)?.part ?? null;
+  const woodCut = choice.work.some(isCut) || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
+  // another plate comes off as it went on: the old one is laid in the instrument as it was
+  const ground = choice.work.some((w) => w.kind === 'setPlate') || anatomy.plates.some((p) => p.id === feature) ? state : { ...state, anatomy: after.anatomy };
+  const verdicts = part === null || place.on === 'face' ? [] : evaluateChoice(ground, { ...choice, part, work: [] }).verdicts;
+  return { part, needsInsert: false, woodCut, verdicts, works: verdicts.every((v) => v.class !== 'clashes') };
+}

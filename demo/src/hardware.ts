@@ -45,7 +45,7 @@ export const hardware: readonly Hardware[] = [
     'pot',
     'Small pot 250 k',
     410,
-    { bushing: 7, threadLength: 7, body: 16.2, depthBelow: 11, shaft: 6, washer: 11, knob: 16 },
+    { bushing: 7, threadLength: 9.5, body: 16.2, depthBelow: 11, shaft: 6, washer: 11, knob: 16 },
     { thread: 'M7 × 0.75', kiloohms: 250, traits: { shaftEnd: 'split', taper: 'audio' } },
   ),
   part(

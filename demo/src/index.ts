@@ -8,6 +8,7 @@ import { flock, flockAnatomies } from './flock.js';
 import { hardware } from './hardware.js';
 import { ids } from './ids.js';
 import { pickups } from './pickups.js';
+import { sanderling, sanderlingAnatomy, sanderlingJob, sanderlingPlan } from './sanderling.js';
 import { findings, profiles, states, surveys } from './states.js';
 import { stock } from './stock.js';
 import { tools } from './tools.js';
@@ -99,6 +100,7 @@ export const demoWorkshop: DemoWorkshop = {
       ...bolted,
     },
     ...flock,
+    sanderling,
   ],
   jobs: [
     {
@@ -117,6 +119,7 @@ export const demoWorkshop: DemoWorkshop = {
       ownerSays: 'The same as on no. 14, if the body allows it.',
       ...nothingSaid,
     },
+    sanderlingJob,
   ],
   anatomies: [
     {
@@ -138,6 +141,7 @@ export const demoWorkshop: DemoWorkshop = {
       at: MORNING,
     },
     ...flockAnatomies,
+    sanderlingAnatomy,
   ],
   outlines: drawer,
   surveys,
@@ -153,5 +157,6 @@ export const demoWorkshop: DemoWorkshop = {
   plans: [
     { job: ids.jobFirst, revision: 1, plan },
     { job: ids.jobSecond, revision: 1, plan },
+    { job: ids.jobThird, revision: 1, plan: sanderlingPlan },
   ],
 };

@@ -95,6 +95,7 @@ export const SCALE_WORDS: Readonly<Record<ScaleId, string>> = {
 
 /** What going back would need, in a sentence. */
 export function wayBackText(b: WayBack, names: Names): string {
+  if (b.partCut) return 'Nothing of the instrument is cut; the part itself is, and cannot be returned.';
   if (b.part === null && !b.woodCut) return 'Nothing is cut: what was put in comes out again.';
   if (b.part === null) return 'There was nothing here before; the wood cannot be put back.';
   const part = nameOf(names, b.part);

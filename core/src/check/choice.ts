@@ -78,6 +78,11 @@ export function choiceOf(plan: Plan, id: string | null): Choice | null {
   return plan.choices.find((c) => c.id === id) ?? null;
 }
 
+/** A choice with nothing done for it: its place and its part. */
+export function bareChoice({ kind, id, place, part, alternatives, count }: HardwareChoice): HardwareChoice {
+  return { kind, id, place, part, alternatives, count, work: [] };
+}
+
 export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }

@@ -229,6 +229,8 @@ describe('a tuner', () => {
     // the housing reaches 9 across and 10.5 along: hole 1 at (4, 4) r 1 is 4.0 inside its side; hole 2 at 14 along stands out by 4.5
     expect(shows.find((v) => v.subject.against === 's1')!.clearance).toBeCloseTo(4, 1);
     expect(shows.find((v) => v.subject.against === 's2')!.class).toBe('clashes');
+    const plugged = holes.map((h) => (h.id === 's2' ? { ...h, condition: 'plugged' as const } : h));
+    expect(judge([tuner], [at('t1', 'tuner')], { holes: plugged, headstock: 16 }).some((v) => v.subject.against === 's2')).toBeFalse();
   });
 });
 
@@ -268,6 +270,14 @@ describe('a screw', () => {
     const v = of(through(13, 1, { cavities: [{ ...control, face: 'top' }] }), 'screwBeside');
     expect(v.class).toBe('clashes');
     expect(v.clearance).toBeCloseTo(-30, 1);
+  });
+
+  it('in an edge is asked for its hold alone: no hollow of a face lies beside it', () => {
+    // the neck pocket of the top lies round (0, 35)
+    const side = hole('pin', 'screw', 2.2, { face: 'side', at: { x: 0, y: 35 } });
+    expect(judge([screw(13)], [at('pin', 'wood screw')], { holes: [side] }).map((v) => v.check)).toEqual(
+      jasmine.arrayWithExactContents(['screwHolds', 'threadBites']),
+    );
   });
 
   it('bites where the old hole is narrower than its shank', () => {

@@ -25,9 +25,10 @@ export function screwInWood(site: Site): readonly Verdict[] {
   const targets = through ? [[passes, plateThick] as const] : [];
   const wanted = part.kind === 'strap pin' ? settings.wantedHoldStrap : settings.wantedHold;
   const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, wanted, held);
+  // what goes into an edge or the neck has no hollow of a face beside it that is known
+  if (hole && hole.face !== 'top' && hole.face !== 'back') return [holds];
   const air = hollowAt(site, face);
   if (air) return [holds, inAir(site, air)];
-  if (hole?.face === 'side' || hole?.face === 'headstock front' || hole?.face === 'headstock back' || hole?.face === 'fingerboard') return [holds];
   const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
   const below = anatomy.cavities.find((c) => c.face !== face && c.pockets.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at)));
   const under = below ? depthAt(anatomy, below, at) : null;

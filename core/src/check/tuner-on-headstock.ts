@@ -56,7 +56,7 @@ function oldHoles(site: Site): readonly Verdict[] {
   const cover = [moveOutline(housing.outline, at.x, at.y)];
   const mine = part.shape.screws.map((s) => ({ x: at.x + s.x, y: at.y + s.y }));
   return anatomy.holes.flatMap((h): readonly Verdict[] => {
-    if (h.kind !== 'screw' || h.face !== 'headstock back') return [];
+    if (h.kind !== 'screw' || h.face !== 'headstock back' || h.condition === 'plugged') return [];
     const p = placePoint(h.at, placementOf(anatomy, HEADSTOCK_FRAME));
     if (Math.hypot(p.x - at.x, p.y - at.y) > OWN) return [];
     // a hole that the new tuner uses again shows no more than its screw

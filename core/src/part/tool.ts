@@ -111,7 +111,10 @@ function drillsOf(tool: Tool): readonly DrillSize[] {
       return [{ name: tool.name, diameter: tool.diameter }];
     case 'step drill': {
       const steps = Math.floor((tool.to - tool.from) / tool.step + 1e-6);
-      return Array.from({ length: steps + 1 }, (_, i) => ({ name: `${tool.name}, step ${i + 1}`, diameter: tool.from + i * tool.step }));
+      return Array.from({ length: steps + 1 }, (_, i) => ({
+        name: `${tool.name} at ${(tool.from + i * tool.step).toFixed(1)} mm`,
+        diameter: tool.from + i * tool.step,
+      }));
     }
     default:
       return [];

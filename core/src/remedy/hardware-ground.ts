@@ -1,4 +1,4 @@
-import { evaluatePlan, siteOf, withChoice, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
+import { bareChoice, evaluatePlan, siteOf, withChoice, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { stockOf, type Tool } from '../part/index.js';
@@ -18,7 +18,7 @@ export interface HardwareGround {
 
 /** Gathers it for a choice with nothing done for it yet. */
 export function hardwareGround(state: PlanState, plan: Plan, choice: HardwareChoice, tools: readonly Tool[]): HardwareGround {
-  const bare = bareOf(choice);
+  const bare = bareChoice(choice);
   const evaluation = evaluatePlan(state, withChoice(plan, bare));
   return {
     state,
@@ -29,10 +29,6 @@ export function hardwareGround(state: PlanState, plan: Plan, choice: HardwareCho
     found: foundAt(state, choice),
     verdicts: evaluation.verdicts.filter((v) => v.choice === choice.id),
   };
-}
-
-function bareOf({ kind, id, place, part, alternatives, count }: HardwareChoice): HardwareChoice {
-  return { kind, id, place, part, alternatives, count, work: [] };
 }
 
 function foundAt({ anatomy }: PlanState, { place }: HardwareChoice): string | null {

@@ -10,7 +10,7 @@ import {
   type Verdict,
 } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
-import { pickupIn, type Tool } from '../part/index.js';
+import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
 import { asItIs } from './as-it-is.js';
@@ -124,7 +124,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
     excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, choice.id), wish),
     score: score(
       {
-        owner: choice.kind === 'pickup' ? ownersWish(pickupIn(state.parts, choice.part), wish) : choice.part === asked ? 1 : HALF,
+        owner: choice.kind === 'pickup' ? ownersWish(pickupIn(state.parts, choice.part), wish) : hardwareWish(state, choice.part, asked),
         evaluation,
         back,
         minutes,
@@ -137,8 +137,16 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
   };
 }
 
-/** What another part than the one asked for is worth to its owner. */
+/** What another part than the one asked for is worth to its owner; which screw or wire it is nobody asks. */
 const HALF = 0.5;
+
+function hardwareWish({ parts }: PlanState, part: string | null, asked: string | null): number {
+  const chosen = part === null ? undefined : parts[part];
+  const unseen = chosen && isHardware(chosen) && UNASKED.has(hardwareRow(chosen.kind).group);
+  return part === asked || unseen ? 1 : HALF;
+}
+
+const UNASKED: ReadonlySet<string> = new Set(['screws', 'wires']);
 
 function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, wish: Wish): Exclusion | null {
   if (p.kind === 'keep') return { kind: 'baseline' };

@@ -43,7 +43,7 @@ export function score(o: Scored, s: Settings): Score {
   const seen = o.evaluation.verdicts.some((v) => SEEN.has(v.check) && v.class !== 'well' && v.class !== 'thin');
   const scales: Score['scales'] = [
     { id: 'owner', value: o.owner, weight: s.weightOwner },
-    { id: 'reversible', value: o.back.woodCut ? (o.back.works ? 0.5 : 0) : 1, weight: s.weightReversible },
+    { id: 'reversible', value: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut ? 0.5 : 1, weight: s.weightReversible },
     { id: 'hidden', value: seen ? 0 : 1, weight: s.weightHidden },
     { id: 'tools', value: o.toolsHere ? 1 : 0, weight: s.weightTools },
     { id: 'time', value: rest(o.minutes / LONGEST.value), weight: s.weightTime },

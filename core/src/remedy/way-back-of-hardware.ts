@@ -1,4 +1,4 @@
-import { evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
+import { bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
 import type { Change } from '../instrument/index.js';
 import type { WayBack } from './way-back.js';
 
@@ -16,6 +16,10 @@ export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, afte
   const woodCut = choice.work.some(isCut) || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
   // another plate comes off as it went on: the old one is laid in the instrument as it was
   const ground = choice.work.some((w) => w.kind === 'setPlate') || anatomy.plates.some((p) => p.id === feature) ? state : { ...state, anatomy: after.anatomy };
-  const verdicts = part === null || place.on === 'face' ? [] : evaluateChoice(ground, { ...choice, part, work: [] }).verdicts;
-  return { part, needsInsert: false, woodCut, verdicts, works: verdicts.every((v) => v.class !== 'clashes') };
+  const old: HardwareChoice = { ...bareChoice(choice), part };
+  const verdicts = part === null || place.on === 'face' ? [] : evaluateChoice(ground, old).verdicts;
+  // what clashed already as it was found is not held against the way back
+  const asFound = new Set(verdicts.length === 0 ? [] : evaluateChoice(state, old).verdicts.flatMap((v) => (v.class === 'clashes' ? [v.id] : [])));
+  const works = verdicts.every((v) => v.class !== 'clashes' || asFound.has(v.id));
+  return { part, needsInsert: false, woodCut, partCut: (choice.trim ?? 0) > 0, verdicts, works };
 }

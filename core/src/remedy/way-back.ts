@@ -7,6 +7,8 @@ export interface WayBack {
   readonly needsInsert: boolean;
   /** Wood was cut: it cannot be put back. */
   readonly woodCut: boolean;
+  /** The new part itself was cut: it cannot be returned. */
+  readonly partCut: boolean;
   readonly verdicts: readonly Verdict[];
   /** The old part goes in again without a clash. */
   readonly works: boolean;
@@ -33,6 +35,7 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
     part: before.part,
     needsInsert: wasFitted && !choice.insertFitted,
     woodCut: choice.route !== null,
+    partCut: false,
     verdicts,
     works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
   };

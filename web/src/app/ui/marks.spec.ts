@@ -21,13 +21,13 @@ const verdict = (id: string, kind: Verdict['class'], x: number, y: number): Verd
 describe('marks', () => {
   it('stand for what asks for attention, and for the open one', () => {
     const all = [verdict('a', 'clashes', 0, 0), verdict('b', 'well', 50, 50), verdict('c', 'thin', 90, 0)];
-    expect(marksOf(all, null, {}).map((m) => m.id)).toEqual(['a', 'c']);
-    expect(marksOf(all, 'b', {}).map((m) => m.id)).toEqual(['b', 'a', 'c']);
+    expect(marksOf(all, null, {}).map((m) => m.id)).toEqual(['c', 'a']);
+    expect(marksOf(all, 'b', {}).map((m) => m.id)).toEqual(['c', 'a', 'b']);
   });
 
   it('keep their numbers apart', () => {
     const near = marksOf([verdict('a', 'clashes', 0, 0), verdict('b', 'clashes', 1, 1)], null, {});
-    expect(near.map((m) => m.text)).toEqual(['−1.00', '']);
+    expect(near.map((m) => m.text)).toEqual(['', '−1.00']);
   });
 
   it('are counted in a headline', () => {

@@ -9,7 +9,7 @@ const NEAR = 9;
 export function marksOf(verdicts: readonly Verdict[], open: string | null, names: Names): readonly Mark[] {
   const shown = verdicts.filter((v) => v.at !== null && (v.class !== 'well' || v.id === open));
   const labelled: Mark[] = [];
-  return [...shown]
+  const marks = [...shown]
     .sort((a, b) => Number(b.id === open) - Number(a.id === open))
     .map((v) => {
       const [x, y] = [v.at?.x ?? 0, v.at?.y ?? 0];
@@ -25,6 +25,8 @@ export function marksOf(verdicts: readonly Verdict[], open: string | null, names
       if (free) labelled.push(mark);
       return mark;
     });
+  // the gravest is drawn last, so that no other lies on it
+  return marks.reverse();
 }
 
 /** How many verdicts of each grave kind, as a headline. */

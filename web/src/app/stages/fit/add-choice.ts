@@ -12,8 +12,9 @@ import { parts } from '../../state/resources';
 import { selectAnatomy, selectPlan } from '../../state/selectors';
 import { LengthField } from '../../ui/length-field';
 
-/** A new hole is no place of the instrument yet. */
+/** A new hole is no place of the instrument yet; nothing at all can go to a place, too. */
 const NEW = 'new hole';
+const NOTHING = 'nothing';
 
 /** A place of the instrument, or a new hole on a face, and the part that is to go there. */
 @Component({
@@ -55,6 +56,9 @@ const NEW = 'new hole';
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Part that is to go in</mat-label>
         <mat-select [value]="part()" (valueChange)="part.set($event)">
+          @if (where() !== fresh) {
+            <mat-option [value]="nothing">nothing: leave it or close it</mat-option>
+          }
           @for (p of shelf(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>
           }
@@ -97,6 +101,7 @@ export class AddChoice {
   private readonly kept = this.store.selectSignal(parts.select);
   private readonly fields = viewChildren(LengthField);
   protected readonly fresh = NEW;
+  protected readonly nothing = NOTHING;
   protected readonly faces = HOLE_FACES;
   protected readonly holes = Object.keys(HOLE_TAKES) as readonly HoleKind[];
   protected readonly places = computed((): readonly Placeable[] => {
@@ -122,7 +127,7 @@ export class AddChoice {
   });
   protected readonly part = linkedSignal<readonly { readonly id: string }[], string | null>({
     source: this.shelf,
-    computation: (list, before) => (list.some((p) => p.id === before?.value) ? (before?.value ?? null) : null),
+    computation: (list, before) => (before?.value === NOTHING || list.some((p) => p.id === before?.value) ? (before?.value ?? null) : null),
   });
   protected readonly problem = signal<string | null>(null);
 
@@ -137,7 +142,8 @@ export class AddChoice {
     }
     this.problem.set(null);
     if (place) {
-      const choice = place.kind === 'pickup' ? newPickupChoice(place.position, part) : newHardwareChoice(place.id, place.place, part);
+      const goes = part === NOTHING ? null : part;
+      const choice = place.kind === 'pickup' ? newPickupChoice(place.position, goes) : newHardwareChoice(place.id, place.place, goes);
       this.store.dispatch(planActions.choiceEdited({ choice }));
       this.closed.emit();
       return;

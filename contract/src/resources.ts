@@ -1,7 +1,7 @@
 import type { Choice, Plan } from '@rinnovo/core/check';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
-import type { Waiver } from '@rinnovo/core/order';
+import type { BuyLine, Waiver } from '@rinnovo/core/order';
 import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Outline } from '@rinnovo/core/shape';
@@ -236,6 +236,11 @@ export interface KeptPart {
   readonly version: number;
 }
 
+/** A line of the buy list with the titles of the jobs that wait. */
+export interface BuyListLine extends BuyLine {
+  readonly jobs: Readonly<Record<string, { readonly title: string; readonly instrument: string }>>;
+}
+
 /** What lies in a drawer, as the server tells it. */
 export interface KeptStock {
   readonly item: StockItem;
@@ -247,6 +252,8 @@ export interface Shop {
   readonly settings: Settings;
   readonly own: Readonly<Partial<Record<SettingKey, number>>>;
   readonly tools: readonly Tool[];
+  /** By the ids of the tools. */
+  readonly toolVersions: Readonly<Record<string, number>>;
 }
 
 export interface Page<T> {

@@ -81,7 +81,7 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   await expectAccessible(page, 'a part with a mistake mended');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'Pot, found in a drawer' })).toBeVisible();
-  await expect(page.getByRole('row', { name: /Through the hole/ })).toContainText('9.53 mm');
+  await expect(page.getByRole('row', { name: /Through the hole/ })).toContainText('3/8 in');
   await page.getByLabel('In stock').fill('3');
   await page.getByRole('button', { name: 'Count' }).click();
   await expect(page.getByRole('link', { name: /Pot, found in a drawer/ })).toContainText('3');

@@ -22,6 +22,7 @@ import { passportRoutes } from './passport/routes.js';
 import { peopleRoutes } from './people/people.js';
 import { planRoutes } from './plans/routes.js';
 import { instrumentReadingRoutes, readingRoutes } from './readings/routes.js';
+import { buyListRoutes } from './shop/buy-list.js';
 import { shopRoutes } from './shop/shop.js';
 import { stockRoutes } from './stock/routes.js';
 import { findingRoutes, instrumentFindingRoutes } from './surveys/finding-routes.js';
@@ -99,6 +100,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/parts', partRoutes(db));
   api.use('/stock', stockRoutes(db));
   api.use('/shop', shopRoutes(db));
+  api.use('/buy-list', buyListRoutes(db));
   api.use('/decisions', decisionRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));

@@ -5,6 +5,7 @@ export * from './names.js';
 export * from './parts.js';
 export * from './readings-csv.js';
 export * from './remedies.js';
+export * from './shop.js';
 export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';

@@ -1,3 +1,4 @@
+export * from './buy-csv.js';
 export * from './clean-svg.js';
 export * from './dxf-in.js';
 export * from './dxf-out.js';

@@ -5,7 +5,7 @@ export interface SettingRow {
   readonly value: number;
   readonly min: number;
   readonly max: number;
-  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min';
+  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min' | 'coin';
   readonly source: Source;
   readonly ref: string;
 }
@@ -73,6 +73,7 @@ export const DEFAULT_SETTINGS = {
   minutesPlate: minutes(60),
   waitForGlue: { value: 720, min: 0, max: 10_080, unit: 'min', source: 'memory', ref: 'Waiting for glue' },
   limitDrill: mm(0.1, 0, 1, 'memory', 'Limits of planned work'),
+  ratePerHour: { value: 6000, min: 0, max: 100_000, unit: 'coin', source: 'memory', ref: 'Prices to start with' },
   weightOwner: weight(32),
   weightReversible: weight(16),
   weightHidden: weight(8),

@@ -1,6 +1,6 @@
 import { noQuery, saveSettings, tool, toolParam, type Shop } from '@rinnovo/contract';
 import { settingsWith, type SettingKey } from '@rinnovo/core/operation';
-import type { Tool } from '@rinnovo/core/part';
+import { isMeasuring, type Tool } from '@rinnovo/core/part';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -11,8 +11,14 @@ import { demandVersion, writeRoute } from '../http/write.js';
 /** The shop's settings in force and its tools. */
 export async function shopOf(db: Knex): Promise<Shop> {
   const row = (await db('shop').first()) as { own: Partial<Record<SettingKey, number>>; version: number };
-  const tools = (await db('tools').orderBy('id').limit(1000)) as { document: Tool }[];
-  return { version: row.version, own: row.own, settings: settingsWith(row.own), tools: tools.map((t) => t.document) };
+  const tools = (await db('tools').orderBy('id').limit(1000)) as { id: string; document: Tool; version: number }[];
+  return {
+    version: row.version,
+    own: row.own,
+    settings: settingsWith(row.own),
+    tools: tools.map((t) => t.document),
+    toolVersions: Object.fromEntries(tools.map((t) => [t.id, t.version])),
+  };
 }
 
 export function shopRoutes(db: Knex): Router {
@@ -63,6 +69,24 @@ export function shopRoutes(db: Knex): Router {
         if (!context.creating) throw new ProblemError('not-found');
         await context.trx('tools').insert({ id: params.id, ...row });
         return { status: 201, body, version: 1 };
+      },
+    }),
+  );
+  router.delete(
+    '/tools/:id',
+    writeRoute(db, {
+      params: toolParam,
+      body: Joi.any(),
+      precondition: 'change',
+      run: async ({ params }, context) => {
+        const old = (await context.trx('tools').where({ id: params.id }).forUpdate().first()) as { document: Tool; version: number } | undefined;
+        if (!old) throw new ProblemError('not-found', { detail: 'No tool has that id.' });
+        demandVersion(context, old.version, old.document, null);
+        // readings name what they were taken with: what measures stays
+        if (isMeasuring(old.document)) throw new ProblemError('cannot-be', { detail: 'Readings rest on a measuring tool: it stays.' });
+        await context.trx('shop').increment('version');
+        await context.trx('tools').where({ id: params.id }).delete();
+        return { status: 200, body: old.document };
       },
     }),
   );

@@ -17,6 +17,8 @@ export interface TestWorkshop {
   readonly get: (path: string) => Test;
   /** A creating PUT with a fresh write id. */
   readonly create: (path: string, body: object, writeId?: string) => Test;
+  /** A DELETE of a version. */
+  readonly remove: (path: string, version: number) => Test;
   /** A PUT on a version. */
   readonly change: (path: string, version: number, body: object, writeId?: string) => Test;
 }
@@ -34,6 +36,7 @@ export async function testWorkshop(): Promise<TestWorkshop> {
     close: drop,
     get: (path) => request(app).get(path).set('Person', person),
     create: (path, body, writeId = randomUUID()) => put(path, writeId).set('If-None-Match', '*').send(body),
+    remove: (path, version) => request(app).delete(path).set('Person', person).set('Write-Id', randomUUID()).set('If-Match', `"${version}"`),
     change: (path, version, body, writeId = randomUUID()) => put(path, writeId).set('If-Match', `"${version}"`).send(body),
   };
 }

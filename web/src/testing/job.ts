@@ -146,7 +146,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
   store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, away: false, version: 1 } }, version: null }));
   store.dispatch(stock.loaded({ of: WORKSHOP, data: drawers.map((item) => ({ item, version: 1 })), version: null }));
-  store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools } satisfies Shop, version: 1 }));
+  store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));
   store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));

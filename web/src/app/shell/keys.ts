@@ -27,6 +27,7 @@ export const KEY_MAP: readonly KeyLine[] = [
   { keys: '?', does: 'Show this map' },
   { keys: 'g then i', does: 'Go to the instruments' },
   { keys: 'g then p', does: 'Go to the part shelf' },
+  { keys: 'g then h', does: 'Go to the shop' },
   ...STAGES.map((s) => ({ keys: `g then ${s.key}`, does: `Go to ${s.label}` })),
   { keys: '/', does: 'Log what was read or noticed' },
   { keys: 'u', does: 'Next unit: mm, inch fractions, decimal inch' },

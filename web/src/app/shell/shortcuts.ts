@@ -42,6 +42,7 @@ export class Shortcuts {
 
   private go(key: string): void {
     if (key === 'i') void this.router.navigateByUrl('/instruments');
+    if (key === 'h') void this.router.navigateByUrl('/shop');
     if (key === 'p') void this.router.navigateByUrl('/shelf');
     const stage = STAGES.find((s) => s.key === key);
     const instrument = /^\/i\/([^/]+)/.exec(this.router.url)?.[1];

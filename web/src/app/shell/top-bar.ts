@@ -20,6 +20,7 @@ import { Icon } from '../ui/icon';
       <nav aria-label="Workshop">
         <a routerLink="/instruments" routerLinkActive="here" ariaCurrentWhenActive="page">Instruments</a>
         <a routerLink="/shelf" routerLinkActive="here" ariaCurrentWhenActive="page">Part shelf</a>
+        <a routerLink="/shop" routerLinkActive="here" ariaCurrentWhenActive="page">Shop</a>
       </nav>
       <span class="space"></span>
       <mat-button-toggle-group [value]="unit()" (change)="chooseUnit($event.value)" aria-label="Unit of length" hideSingleSelectionIndicator>

@@ -1,5 +1,6 @@
 import type {
   AnatomyRevision,
+  BuyListLine,
   ClearanceRecord,
   Decision,
   FoundInstrument,
@@ -50,6 +51,10 @@ export const stock = heldResource<readonly KeptStock[]>('stock', (api) =>
 );
 /** The drawer: outlines that are kept to be used again. */
 export const outlines = heldResource<readonly KeptOutline[]>('outlines', (api) => unversioned(api.all<KeptOutline>('/outlines')));
+/** What the plans need and is not there. */
+export const buyList = heldResource<readonly BuyListLine[]>('buyList', (api) =>
+  unversioned(api.get<{ items: readonly BuyListLine[] }>('/buy-list').pipe(map((r) => r.body.items))),
+);
 export const shop = heldResource<Shop>('shop', (api) => api.get<Shop>('/shop'));
 
 /** The newest anatomy of an instrument, and the first: as found. */

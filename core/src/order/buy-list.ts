@@ -1,0 +1,64 @@
+import type { Choice } from '../check/index.js';
+import { replacementOf, stockOf, type Shelf, type StockItem } from '../part/index.js';
+
+/** What one choice of a job needs: its part unless that is there already, and what was missing in the shop when it was decided. */
+export interface Need {
+  readonly job: string;
+  readonly choice: Choice;
+  /** The part sits there already. */
+  readonly fitted: boolean;
+  readonly lacks: readonly string[];
+}
+
+/** One thing to buy: how many are needed, how many are there, when it would be here, and what waits for it. */
+export interface BuyLine {
+  /** A part by its id; null for a tool, wood, or anything else that only has a name. */
+  readonly part: string | null;
+  readonly what: string;
+  readonly need: number;
+  readonly have: number;
+  readonly buy: number;
+  /** For all that is to be bought, in the smallest coin; null where nobody knows. */
+  readonly price: number | null;
+  readonly leadDays: number | null;
+  /** The places of which jobs wait for it. */
+  readonly holds: readonly { readonly job: string; readonly choice: string }[];
+}
+
+/**
+ * What the plans need less what is in the drawers, the longest wait first: it is ordered today. A part that is not made any more is bought as what replaces it.
+ * Two pots needed and one in the drawer: one to buy [law].
+ */
+export function buyList(needs: readonly Need[], shelf: Shelf, stock: readonly StockItem[]): readonly BuyLine[] {
+  return [...partLines(needs, shelf, stock), ...otherLines(needs, shelf)].sort(
+    (a, b) => (b.leadDays ?? Infinity) - (a.leadDays ?? Infinity) || a.what.localeCompare(b.what),
+  );
+}
+
+function partLines(needs: readonly Need[], shelf: Shelf, stock: readonly StockItem[]): readonly BuyLine[] {
+  const byPart = new Map<string, { count: number; holds: { job: string; choice: string }[] }>();
+  for (const { job, choice, fitted } of needs) {
+    if (choice.part === null || fitted || !shelf[choice.part]) continue;
+    const id = stockOf(stock, choice.part) > 0 ? choice.part : replacementOf(choice.part, shelf);
+    const line = byPart.get(id) ?? { count: 0, holds: [] };
+    line.count += choice.kind === 'hardware' ? choice.count : 1;
+    line.holds.push({ job, choice: choice.id });
+    byPart.set(id, line);
+  }
+  return [...byPart].flatMap(([id, { count, holds }]): readonly BuyLine[] => {
+    const part = shelf[id];
+    const have = stockOf(stock, id);
+    const buy = Math.max(0, count - have);
+    if (!part || buy === 0) return [];
+    return [{ part: id, what: part.name, need: count, have, buy, price: part.price > 0 ? part.price * buy : null, leadDays: part.leadDays ?? null, holds }];
+  });
+}
+
+/** Tools, dowels, sleeves and the like: each once, by its name. */
+function otherLines(needs: readonly Need[], shelf: Shelf): readonly BuyLine[] {
+  const names = new Set(Object.values(shelf).map((p) => p.name));
+  const byName = new Map<string, { job: string; choice: string }[]>();
+  for (const { job, choice, lacks } of needs)
+    for (const what of lacks) if (!names.has(what)) byName.set(what, [...(byName.get(what) ?? []), { job, choice: choice.id }]);
+  return [...byName].map(([what, holds]) => ({ part: null, what, need: 1, have: 0, buy: 1, price: null, leadDays: null, holds }));
+}

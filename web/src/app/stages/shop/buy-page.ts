@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { BuyListLine } from '@rinnovo/contract';
+import { buyCsv } from '@rinnovo/core/format';
+import { buyList } from '../../state/resources';
+import { saveFile } from '../../ui/save-file';
+
+/** What the plans of all active jobs need and is not there, the longest wait first, and what waits for it. */
+@Component({
+  selector: 'rn-buy-page',
+  imports: [MatButtonModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="head">
+      <h2>{{ lines().length === 0 ? 'Nothing to buy' : said() }}</h2>
+      <button matButton="outlined" type="button" [disabled]="lines().length === 0" (click)="saveCsv()">As CSV</button>
+    </div>
+    @if (lines().length === 0) {
+      <p>Everything that the plans need is in the drawers. Choose parts in an instrument’s Fit: what is not there comes here.</p>
+    } @else {
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col" class="number">To buy</th>
+            <th scope="col" class="number">Needed</th>
+            <th scope="col" class="number">There</th>
+            <th scope="col" class="number">Price</th>
+            <th scope="col" class="number">Days</th>
+            <th scope="col">Holds up</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (l of lines(); track l.what) {
+            <tr>
+              <th scope="row">
+                @if (l.part) {
+                  <a [routerLink]="['/shelf', l.part]">{{ l.what }}</a>
+                } @else {
+                  {{ l.what }}
+                }
+              </th>
+              <td class="number">
+                <strong>{{ l.buy }}</strong>
+              </td>
+              <td class="number">{{ l.need }}</td>
+              <td class="number">{{ l.have }}</td>
+              <td class="number">{{ l.price === null ? '—' : money(l.price) }}</td>
+              <td class="number">{{ l.leadDays ?? 'not asked' }}</td>
+              <td>
+                @for (h of l.holds; track h.job + h.choice; let last = $last) {
+                  <a [routerLink]="['/i', l.jobs[h.job]?.instrument, 'fit']">{{ l.jobs[h.job]?.title }}: {{ h.choice }}</a
+                  >{{ last ? '' : ', ' }}
+                }
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    }
+  `,
+  styleUrl: './shop-table.scss',
+})
+export class BuyPage {
+  private readonly held = inject(Store).selectSignal(buyList.select);
+  protected readonly lines = computed((): readonly BuyListLine[] => this.held().data ?? []);
+  protected readonly said = computed(() => {
+    const lines = this.lines();
+    const price = lines.reduce((s, l) => s + (l.price ?? 0), 0);
+    const wait = Math.max(0, ...lines.map((l) => l.leadDays ?? 0));
+    return `${lines.length} to buy, ${this.money(price)} as far as known, here in ${wait} days at the soonest`;
+  });
+
+  protected money(coins: number): string {
+    return (coins / 100).toFixed(2);
+  }
+
+  protected saveCsv(): void {
+    const rows = this.lines().map((l) => ({ ...l, holds: l.holds.map((h) => `${l.jobs[h.job]?.title ?? ''}: ${h.choice}`).join('; ') }));
+    saveFile(buyCsv(rows), 'buy-list.csv', 'text/csv');
+  }
+}

@@ -1,0 +1,173 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { stockItem, type KeptStock } from '@rinnovo/contract';
+import type { StockItem } from '@rinnovo/core/part';
+import { nameOf, namesOf } from '@rinnovo/words';
+import { ShelfCommands } from '../../state/shelf-commands';
+import { stock } from '../../state/resources';
+import { selectParts } from '../../state/selectors';
+import { attempt } from '../../ui/attempt';
+
+const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]>> = {
+  offcut: ['wood', 'length', 'width', 'thickness'],
+  dowel: ['wood', 'diameter', 'length'],
+  material: ['name', 'unit'],
+};
+
+/** What lies in the drawers: parts, wood left over, dowels, what is used up; how many and where. */
+@Component({
+  selector: 'rn-drawers-page',
+  imports: [MatButtonModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form (submit)="add($event)" novalidate aria-label="Put something into a drawer">
+      <label
+        >What
+        <select (change)="begin($event)">
+          <option value="offcut">an offcut</option>
+          <option value="dowel">a dowel</option>
+          <option value="material">something used up</option>
+        </select>
+      </label>
+      @for (f of fields(); track f) {
+        <label>{{ f }}{{ isSize(f) ? ', mm' : '' }}<input class="short" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
+      }
+      <label
+        >how many<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
+      /></label>
+      <label>drawer<input class="short" autocomplete="off" [value]="texts()['drawer'] ?? ''" (input)="type('drawer', $event)" /></label>
+      <button matButton="filled" type="submit" [disabled]="busy()">Put in</button>
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+    </form>
+    <p class="soft">Parts are counted on their own page: <a routerLink="/shelf">part shelf</a>.</p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">Drawer</th>
+          <th scope="col" class="number">How many</th>
+          <th scope="col"><span class="visually-hidden">Acts</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        @for (r of rows(); track r.kept.item.id) {
+          <tr>
+            <th scope="row">
+              @if (r.part) {
+                <a [routerLink]="['/shelf', r.part]">{{ r.what }}</a>
+              } @else {
+                {{ r.what }}
+              }
+            </th>
+            <td>{{ r.kept.item.drawer || '—' }}</td>
+            <td class="number">{{ r.kept.item.quantity }}</td>
+            <td>
+              <button
+                matButton
+                type="button"
+                [attr.aria-label]="'Use one of ' + r.what"
+                [disabled]="busy() || r.kept.item.quantity < 1"
+                (click)="useOne(r.kept)"
+              >
+                Use one
+              </button>
+              <button matButton type="button" [attr.aria-label]="'Take ' + r.what + ' off the list'" [disabled]="busy()" (click)="remove(r.kept)">
+                Off the list
+              </button>
+            </td>
+          </tr>
+        } @empty {
+          <tr>
+            <td colspan="4">The drawers are empty. An offcut or a dowel put in here takes part in the ways out.</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styleUrl: './shop-table.scss',
+})
+export class DrawersPage {
+  private readonly store = inject(Store);
+  private readonly commands = inject(ShelfCommands);
+  private readonly toast = inject(MatSnackBar);
+  private readonly held = this.store.selectSignal(stock.select);
+  private readonly shelf = this.store.selectSignal(selectParts);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
+  private readonly kind = signal<keyof typeof FIELDS>('offcut');
+  protected readonly texts = signal<Readonly<Record<string, string>>>({});
+  protected readonly fields = computed(() => FIELDS[this.kind()]);
+  protected readonly rows = computed(() => {
+    const names = namesOf(null, this.shelf());
+    return (this.held().data ?? [])
+      .map((kept) => ({ kept, part: kept.item.kind === 'part' ? kept.item.part : null, what: whatOf(kept.item, (id) => nameOf(names, id)) }))
+      .sort((a, b) => Number(a.part !== null) - Number(b.part !== null) || a.what.localeCompare(b.what));
+  });
+
+  protected isSize(field: string): boolean {
+    return ['length', 'width', 'thickness', 'diameter'].includes(field);
+  }
+
+  protected begin(event: Event): void {
+    this.kind.set((event.target as HTMLSelectElement).value as keyof typeof FIELDS);
+  }
+
+  protected type(field: string, event: Event): void {
+    const text = (event.target as HTMLInputElement).value;
+    this.texts.update((t) => ({ ...t, [field]: text }));
+  }
+
+  protected async add(event: Event): Promise<void> {
+    event.preventDefault();
+    const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
+    const wrong = [...this.fields().filter((f) => this.isSize(f)), 'quantity'].find((f) => text(f) === '' || !(Number(text(f).replace(',', '.')) >= 0));
+    if (wrong !== undefined) {
+      this.problem.set(`‘${text(wrong)}’ is no ${wrong === 'quantity' ? 'number of them: 0 or more' : `${wrong} in mm`}.`);
+      return;
+    }
+    const values = this.fields().map((f) => [f, this.isSize(f) ? Number(text(f).replace(',', '.')) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);
+    const item = {
+      id: crypto.randomUUID(),
+      kind: this.kind(),
+      quantity: Number(text('quantity').replace(',', '.')),
+      drawer: text('drawer'),
+      ...Object.fromEntries(values),
+      ...(this.kind() === 'material' ? { leadDays: null } : {}),
+    } as StockItem;
+    const { error } = stockItem.validate(item, { convert: false });
+    if (error) {
+      this.problem.set(`${error.message}.`);
+      return;
+    }
+    if (await this.attempt.run(() => this.commands.keepStock(item, null))) this.texts.set({});
+  }
+
+  protected async useOne({ item, version }: KeptStock): Promise<void> {
+    await this.attempt.run(() => this.commands.keepStock({ ...item, quantity: item.quantity - 1 }, version));
+  }
+
+  protected async remove(kept: KeptStock): Promise<void> {
+    if (!(await this.attempt.run(() => this.commands.removeStock(kept)))) return;
+    const said = this.toast.open('Off the list', 'Undo', { duration: 8000 });
+    said.onAction().subscribe(() => void this.attempt.run(() => this.commands.keepStock(kept.item, null)));
+  }
+}
+
+function whatOf(s: StockItem, name: (id: string) => string): string {
+  switch (s.kind) {
+    case 'part':
+      return name(s.part);
+    case 'offcut':
+      return `Offcut, ${s.wood}, ${s.length} × ${s.width} × ${s.thickness} mm`;
+    case 'dowel':
+      return `Dowel, ${s.wood}, Ø ${s.diameter} × ${s.length} mm`;
+    case 'material':
+      return `${s.name}, ${s.unit}`;
+  }
+}

@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '@ngrx/store';
+import { DEFAULT_SETTINGS, SETTING_KEYS, type SettingKey, type SettingRow } from '@rinnovo/core/operation';
+import { SETTING_WORDS, SOURCE_WORDS } from '@rinnovo/words';
+import { ShopCommands } from '../../state/shop-commands';
+import { shop } from '../../state/resources';
+import { attempt } from '../../ui/attempt';
+import { same } from '../../ui/same';
+
+/** The shop's numbers: each with what can be, where it comes from, and what it is here. */
+@Component({
+  selector: 'rn-numbers-page',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <form class="all" (submit)="keep($event)" novalidate>
+      <div class="head">
+        <h2>{{ own() === 0 ? 'All as they start' : own() + ' of the shop’s own' }}</h2>
+        <span>
+          <span role="status">{{ said() }}</span>
+          <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Keep the numbers</button>
+        </span>
+      </div>
+      @if (problem(); as p) {
+        <p class="problem" role="alert">{{ p }}</p>
+      }
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Number</th>
+            <th scope="col">Here</th>
+            <th scope="col">Starts as</th>
+            <th scope="col">Can be</th>
+            <th scope="col">From</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (r of rows; track r.key) {
+            <tr>
+              <th scope="row">{{ r.word }}</th>
+              <td>
+                <input
+                  class="short"
+                  inputmode="decimal"
+                  autocomplete="off"
+                  [attr.aria-label]="r.word + ', ' + r.row.unit"
+                  [attr.aria-invalid]="wrong().has(r.key)"
+                  [value]="texts()[r.key]"
+                  (input)="type(r.key, $event)"
+                />
+                {{ r.row.unit }}
+                @if (wrong().has(r.key)) {
+                  <span class="problem" role="alert">{{ r.row.min }} to {{ r.row.max }}</span>
+                }
+              </td>
+              <td class="number">{{ r.row.value }}</td>
+              <td class="number soft">{{ r.row.min }} to {{ r.row.max }}</td>
+              <td class="soft">{{ r.source }}: {{ r.row.ref }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </form>
+  `,
+  styleUrl: './shop-table.scss',
+  styles: `
+    .all {
+      display: block;
+    }
+    td input {
+      margin-inline-end: 0.4rem;
+    }
+  `,
+})
+export class NumbersPage {
+  private readonly commands = inject(ShopCommands);
+  private readonly held = inject(Store).selectSignal(shop.select);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
+  protected readonly rows = SETTING_KEYS.map((key) => {
+    const row: SettingRow = DEFAULT_SETTINGS[key];
+    return { key, row, word: SETTING_WORDS[key], source: SOURCE_WORDS[row.source] };
+  });
+  private readonly shown = computed(() => Object.fromEntries(SETTING_KEYS.map((k) => [k, String(this.held().data?.settings[k] ?? '')])), { equal: same });
+  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+  protected readonly said = linkedSignal({ source: () => this.texts(), computation: () => '' });
+  protected readonly changed = computed(() => !same(this.texts(), this.shown()));
+  protected readonly own = computed(() => Object.keys(this.held().data?.own ?? {}).length);
+  protected readonly wrong = computed(() => new Set(SETTING_KEYS.filter((k) => this.numberOf(k) === null)));
+
+  protected type(key: SettingKey, event: Event): void {
+    const text = (event.target as HTMLInputElement).value;
+    this.texts.update((t) => ({ ...t, [key]: text }));
+  }
+
+  protected async keep(event: Event): Promise<void> {
+    event.preventDefault();
+    const version = this.held().data?.version;
+    if (this.wrong().size > 0 || version === undefined) {
+      this.problem.set('Some numbers cannot be: they are marked.');
+      return;
+    }
+    const own = Object.fromEntries(SETTING_KEYS.flatMap((k) => (this.numberOf(k) === DEFAULT_SETTINGS[k].value ? [] : [[k, this.numberOf(k)]])));
+    if (await this.attempt.run(() => this.commands.keepSettings(own, version))) this.said.set('Kept');
+  }
+
+  /** The number that is typed; null while it cannot be. */
+  private numberOf(key: SettingKey): number | null {
+    const text = (this.texts()[key] ?? '').trim().replace(',', '.');
+    const n = Number(text);
+    const { min, max } = DEFAULT_SETTINGS[key];
+    return text !== '' && Number.isFinite(n) && n >= min && n <= max ? n : null;
+  }
+}

@@ -93,6 +93,25 @@ export const SCALE_WORDS: Readonly<Record<ScaleId, string>> = {
   risk: 'sureness',
 };
 
+/** Why one way out stands before or behind another: the scale that makes most of the difference, and what speaks against it. */
+export function rankReason(a: Option, b: Option, names: Names): string {
+  const other = remedyTitle(b, names);
+  const group = (o: Option): number => (o.excluded === null ? 0 : o.excluded.kind === 'baseline' ? 2 : 1);
+  if (a.excluded && group(a) > group(b)) return `Behind ‘${other}’: ${exclusionText(a.excluded)}`;
+  if (b.excluded && group(b) > group(a)) return `Before ‘${other}’: that one is not ranked. ${exclusionText(b.excluded)}`;
+  const by = a.score.scales.map((s, i) => {
+    const theirs = b.score.scales[i];
+    return { word: SCALE_WORDS[s.id], more: s.value * s.weight - (theirs ? theirs.value * theirs.weight : 0) };
+  });
+  const total = a.score.total - b.score.total;
+  if (Math.abs(total) < 0.05) return `It weighs the same as ‘${other}’.`;
+  const [most] = [...by].sort((x, y) => (total > 0 ? y.more - x.more : x.more - y.more));
+  const [against] = [...by].filter((x) => x.more * total < 0).sort((x, y) => Math.abs(y.more) - Math.abs(x.more));
+  const why = `${most?.word ?? ''} (${fixed(most?.more ?? 0, 1)})`;
+  const but = against ? `; against it: ${against.word} (${fixed(against.more, 1)})` : '';
+  return `${total > 0 ? 'Before' : 'Behind'} ‘${other}’ by ${Math.abs(total).toFixed(1)}, most of it for: ${why}${but}.`;
+}
+
 /** What going back would need, in a sentence. */
 export function wayBackText(b: WayBack, names: Names): string {
   if (b.partCut) return 'Nothing of the instrument is cut; the part itself is, and cannot be returned.';

@@ -1,4 +1,4 @@
-import type { CheckId, Corner, ThreadsMet, Verdict } from '@rinnovo/core/check';
+import type { BestInRoute, CheckId, Corner, ThreadsMet, Verdict } from '@rinnovo/core/check';
 import type { LengthUnit, VerdictClass } from '@rinnovo/core/measure';
 import type { Target } from '@rinnovo/core/quantity';
 import { lengthText, limitText } from './length.js';
@@ -148,4 +148,11 @@ export function targetText(t: Target, names: Names): string {
   if (t.part === undefined || WHOLE.has(t.part)) return `${nameOf(names, t.feature)}, ${what}`;
   const part = names[t.part];
   return part === undefined ? `${nameOf(names, t.feature)} (${t.part.replace(/ [0-9a-f]{8}$/, '')}), ${what}` : `${part}, ${what}`;
+}
+
+/** Where a body would have most room, and what is still missing there. */
+export function bestPlaceText({ level, at, clearance }: BestInRoute, names: Names, unit: LengthUnit): string {
+  const way = `${lengthText(at.x, unit)} across, ${lengthText(at.y, unit)} along, ${at.turn.toFixed(1)}°`;
+  const still = clearance < 0 ? `${lengthText(-clearance, unit)} would still be missing` : `${lengthText(clearance, unit)} of room`;
+  return `As far as its screws let it go, the ${nameOf(names, level)} has most room moved by ${way}: ${still}.`;
 }

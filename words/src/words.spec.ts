@@ -1,8 +1,12 @@
 import type { Corner, Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
-import { OPERATIONS } from '@rinnovo/core/operation';
+import { OPERATIONS, SETTING_KEYS } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
 import {
+  bestPlaceText,
+  holeStepsText,
+  partCsvProblemText,
+  SETTING_WORDS,
   CAUTION_WORDS,
   OPERATION_WORDS,
   RULE_WORDS,
@@ -129,5 +133,50 @@ describe('words', () => {
   it('say why a remedy is off the list', () => {
     expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8 mm');
     expect(exclusionText({ kind: 'unsolved', clashes: 1 })).toContain('one clash');
+  });
+});
+
+describe('more words of fit', () => {
+  it('says where a body has most room and what is still missing', () => {
+    const at = { x: 0.5, y: -0.25, turn: 0.1 };
+    expect(bestPlaceText({ level: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
+      'As far as its screws let it go, the base has most room moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm would still be missing.',
+    );
+    expect(bestPlaceText({ level: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of room');
+  });
+
+  it('names what a verdict lacks of the part, and what two threads do to one another', () => {
+    const lacking = verdictOf({
+      check: 'bushingInHole',
+      subject: { feature: 'volume' },
+      class: 'notMeasured',
+      clearance: null,
+      lacks: [{ part: 'pot', size: 'bushing' }],
+    });
+    expect(verdictSentence(lacking, { volume: 'volume hole', pot: 'Pot' }, 'mm')).toBe(
+      'Through the volume hole: not measured; missing through the hole, Ø of Pot.',
+    );
+    const alike = verdictOf({ check: 'threadsMeet', unit: 'count', class: 'clashes', clearance: -1, threads: { mine: '6-32', theirs: 'M3.5', alike: true } });
+    expect(verdictSentence(alike, {}, 'mm')).toContain('look alike and destroy each other');
+    expect(clearanceText(alike, 'mm')).toBe('6-32 in M3.5');
+  });
+
+  it('tells what is wrong in a table of parts by line and column', () => {
+    expect(partCsvProblemText({ line: 3, column: 'bushing', fault: 'cannotBe', saw: '900' })).toBe('Line 3, bushing: ‘900’ cannot be.');
+    expect(partCsvProblemText({ line: 1, column: 'colour', fault: 'unknownColumn', saw: 'colour' })).toBe(
+      'Column colour: is no column of the shelf; it is left out.',
+    );
+    expect(partCsvProblemText({ line: 1, column: '', fault: 'tooManyLines', saw: '5000' })).toContain('split it');
+  });
+
+  it('tells the drills that open a hole, finish first', () => {
+    const drills = [8.5, 9].map((d) => ({ name: `${d.toFixed(1)} mm`, diameter: d }));
+    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('Scratch the finish back first, then 8.5 mm, 9.0 mm.');
+    expect(holeStepsText({ drills: [], final: 9, lacks: [], reamer: 'Reamer', countersink: true })).toContain('with the Reamer');
+  });
+
+  it('has a word for every number of the shop', () => {
+    expect(Object.keys(SETTING_WORDS).sort()).toEqual([...SETTING_KEYS].sort());
+    expect(new Set(Object.values(SETTING_WORDS)).size).toBe(SETTING_KEYS.length);
   });
 });

@@ -1,4 +1,4 @@
-import { choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
+import { bestInRoute, choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { planCutting, routeFigures } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import type { Tool } from '@rinnovo/core/part';
@@ -32,6 +32,8 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
       }
       case 'options':
         return { seq, ok: true, kind: 'options', result: choice ? optionsFor(state, plan, choice, tools, request.wish) : [] };
+      case 'best':
+        return { seq, ok: true, kind: 'best', result: pickup ? bestInRoute(state, plan, pickup) : [] };
       case 'cutting': {
         const cavity = cavityOf(state, pickup);
         return { seq, ok: true, kind: 'cutting', result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools) : null };

@@ -1,4 +1,4 @@
-import type { Evaluation, Plan, PlanState, Verdict } from '@rinnovo/core/check';
+import type { BestInRoute, Evaluation, Plan, PlanState, Verdict } from '@rinnovo/core/check';
 import type { CuttingPlan, RouteFigures } from '@rinnovo/core/cut';
 import type { Bench, BenchInput } from '@rinnovo/core/gate';
 import type { Tool } from '@rinnovo/core/part';
@@ -10,6 +10,7 @@ export type LiveRequest =
   | { readonly seq: number; readonly kind: 'evaluate'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'full'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly choice: string | null; readonly wish: Wish }
+  | { readonly seq: number; readonly kind: 'best'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'cutting'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | {
       readonly seq: number;
@@ -37,6 +38,7 @@ export type Answer =
   | { readonly seq: number; readonly ok: true; readonly kind: 'evaluate'; readonly result: Live }
   | { readonly seq: number; readonly ok: true; readonly kind: 'full'; readonly result: Rested }
   | { readonly seq: number; readonly ok: true; readonly kind: 'options'; readonly result: readonly Option[] }
+  | { readonly seq: number; readonly ok: true; readonly kind: 'best'; readonly result: readonly BestInRoute[] }
   | { readonly seq: number; readonly ok: true; readonly kind: 'cutting'; readonly result: CuttingPlan | null }
   | { readonly seq: number; readonly ok: true; readonly kind: 'bench'; readonly result: Bench }
   | { readonly seq: number; readonly ok: false; readonly message: string };

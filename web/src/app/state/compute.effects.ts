@@ -10,6 +10,7 @@ import {
   debounceTime,
   distinctUntilChanged,
   EMPTY,
+  filter,
   from,
   map,
   mergeMap,
@@ -20,7 +21,7 @@ import {
 } from 'rxjs';
 import { LiveClient, Superseded } from '../../workers/live-client';
 import { resultActions, type Computed } from './results.feature';
-import { selectBenchInput, selectComputable, selectJob } from './selectors';
+import { selectBenchInput, selectComputable, selectJob, selectVerdicts } from './selectors';
 
 interface Ready {
   readonly key: string;
@@ -89,6 +90,21 @@ export const workOutOptions = createEffect(
       switchMap(([r, job]) =>
         job ? result(live.ask<'options'>({ kind: 'options', ...r, wish: job.wish }), r, (computed) => resultActions.optionsWorkedOut({ computed })) : EMPTY,
       ),
+    ),
+  { functional: true },
+);
+
+/** How long the plan must rest before the longest sum begins, ms. */
+const LONG_REST = 600;
+
+/** Where a pickup that does not clear has most room: the longest sum, asked for last. */
+export const findTheBestPlace = createEffect(
+  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
+    combineLatest([ready(store, live), store.select(selectVerdicts)]).pipe(
+      debounceTime(LONG_REST),
+      filter(([, verdicts]) => verdicts.some((v) => v.check === 'partInRoute' && v.class !== 'well')),
+      distinctUntilChanged(([a], [b]) => a === b),
+      switchMap(([r]) => result(live.ask<'best'>({ kind: 'best', ...r }), r, (computed) => resultActions.bestPlaced({ computed }))),
     ),
   { functional: true },
 );

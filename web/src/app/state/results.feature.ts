@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
-import type { Plan } from '@rinnovo/core/check';
+import type { BestInRoute, Plan } from '@rinnovo/core/check';
 import type { CuttingPlan } from '@rinnovo/core/cut';
 import type { Bench } from '@rinnovo/core/gate';
 import type { Option } from '@rinnovo/core/remedy';
@@ -20,6 +20,8 @@ export interface ResultsFeature {
   /** The same with every working, once the plan rests. */
   readonly full: Computed<Rested> | null;
   readonly options: Computed<readonly Option[]> | null;
+  /** Where the part has most room, as far as its screws let it go. */
+  readonly best: Computed<readonly BestInRoute[]> | null;
   readonly cutting: Computed<CuttingPlan | null> | null;
   readonly bench: Computed<Bench> | null;
   readonly failure: string | null;
@@ -31,13 +33,14 @@ export const resultActions = createActionGroup({
     Evaluated: props<{ computed: Computed<Live> }>(),
     'Evaluated in full': props<{ computed: Computed<Rested> }>(),
     'Options worked out': props<{ computed: Computed<readonly Option[]> }>(),
+    'Best placed': props<{ computed: Computed<readonly BestInRoute[]> }>(),
     'Cutting planned': props<{ computed: Computed<CuttingPlan | null> }>(),
     'Bench laid out': props<{ computed: Computed<Bench> }>(),
     Failed: props<{ message: string }>(),
   },
 });
 
-const nothing: ResultsFeature = { live: null, full: null, options: null, cutting: null, bench: null, failure: null };
+const nothing: ResultsFeature = { live: null, full: null, options: null, best: null, cutting: null, bench: null, failure: null };
 
 export const resultsFeature = createFeature({
   name: 'results',
@@ -47,6 +50,7 @@ export const resultsFeature = createFeature({
     on(resultActions.evaluated, (s, { computed }): ResultsFeature => ({ ...s, live: computed, failure: null })),
     on(resultActions.evaluatedInFull, (s, { computed }): ResultsFeature => ({ ...s, full: computed, failure: null })),
     on(resultActions.optionsWorkedOut, (s, { computed }): ResultsFeature => ({ ...s, options: computed, failure: null })),
+    on(resultActions.bestPlaced, (s, { computed }): ResultsFeature => ({ ...s, best: computed, failure: null })),
     on(resultActions.cuttingPlanned, (s, { computed }): ResultsFeature => ({ ...s, cutting: computed, failure: null })),
     on(resultActions.benchLaidOut, (s, { computed }): ResultsFeature => ({ ...s, bench: computed, failure: null })),
     on(resultActions.failed, (s, { message }): ResultsFeature => ({ ...s, failure: message })),

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { pickupIn } from '@rinnovo/core/part';
-import { remedyTitle } from '@rinnovo/words';
+import { bestPlaceText, remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { drawChosen, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { headline, marksOf } from '../../ui/marks';
@@ -103,6 +104,16 @@ export class FitPage {
     return a ? drawLines(a, this.frame()) : [];
   });
   protected readonly marks = computed(() => marksOf(this.judged(), this.open(), this.names()));
+
+  private readonly best = this.store.selectSignal(resultsFeature.selectBest);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  /** Where each body that does not clear would have most room, while it is that of the plan on the screen. */
+  protected readonly bestPlaces = computed(() => {
+    const b = this.best();
+    if (!b || b.plan !== this.plan() || b.choice !== this.choice()?.id || this.preview()) return [];
+    const tight = new Set(this.verdicts().flatMap((v) => (v.check === 'partInRoute' && v.class !== 'well' ? [v.subject.item] : [])));
+    return b.result.filter((x) => tight.has(x.level)).map((x) => bestPlaceText(x, this.names(), this.unit()));
+  });
 
   protected move({ to }: Move): void {
     const c = this.choice();

@@ -11,7 +11,7 @@ describe('the ways out', () => {
     await fixture.whenStable();
     const titles = [...host(fixture).querySelectorAll('h3')].map((h) => h.textContent);
     expect(titles[0]).toContain('Re-route under the cover for Wide two-coil');
-    expect(titles.at(-1)).toContain('Keep what is there');
+    expect(titles.at(-1)).toContain('Leave the place as it is');
     const reroute = host(fixture).querySelector('[data-remedy^="reroute"]')!;
     expect(reroute.textContent).toMatch(/\d+ mm² and [\d.]+ cm³ more/);
     expect(reroute.textContent).toMatch(/Weighed \d+\.\d/);

@@ -5,7 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
-import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, remedyTitle, SCALE_WORDS, verdictTitle, wayBackText } from '@rinnovo/words';
+import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, remedyTitle, verdictTitle, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
@@ -14,6 +14,7 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
+import { ScoreCompare } from './score-compare';
 
 /** What the planned cut leaves standing, told even where it is well: hidden edge, walls to its neighbours, floors. */
 function isLeftByCut(v: Verdict): boolean {
@@ -24,7 +25,7 @@ function isLeftByCut(v: Verdict): boolean {
 /** The ways out side by side, each worked out; one is chosen with a reason. */
 @Component({
   selector: 'rn-remedy-list',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, ScoreCompare],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './remedy-list.html',
   styleUrl: './remedy-list.scss',
@@ -52,9 +53,16 @@ export class RemedyList {
     const p = this.planState();
     return c !== null && c.plan === p.draft && c.choice === this.choice()?.id && p.saving === 'saved';
   });
-  protected readonly rows = computed(() =>
-    (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []).map((o) => this.row(o)),
-  );
+  protected readonly all = computed(() => (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []));
+  protected readonly rows = computed(() => this.all().map((o) => this.row(o)));
+
+  /** Whose weighing is open: worked out only then. */
+  protected readonly opened = signal<ReadonlySet<string>>(new Set());
+
+  protected weigh(id: string, event: Event): void {
+    const { open } = event.target as HTMLDetailsElement;
+    this.opened.update((ids) => new Set(open ? [...ids, id] : [...ids].filter((x) => x !== id)));
+  }
 
   protected pick(id: string): void {
     this.choosing.set(this.choosing() === id ? null : id);
@@ -99,7 +107,6 @@ export class RemedyList {
       excluded: option.excluded ? exclusionText(option.excluded) : null,
       baseline: option.excluded?.kind === 'baseline',
       score: option.score.total.toFixed(1),
-      scales: option.score.scales.map((s) => ({ id: s.id, word: SCALE_WORDS[s.id], value: s.value.toFixed(1), weight: s.weight })),
       told: told.map((v) => ({
         id: v.id,
         sign: CLASS_WORDS[v.class].sign,

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatButtonModule } from '@angular/material/button';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import type { DrawnPath, Frame, Mark } from './drawing';
+import type { Span } from './close-up';
 import { placeLabels, type Label } from './labels';
 import { fingers, zoomed } from './pinch';
 import { signPath } from './signs';
@@ -105,6 +106,8 @@ export class PlanView {
   readonly handles = input<readonly PlanHandle[]>([]);
   readonly snapper = input<Snapper | null>(null);
   readonly labels = input<readonly Label[]>([]);
+  /** Lengths drawn with their ends and their number. */
+  readonly spans = input<readonly Span[]>([]);
 
   readonly moved = output<Move>();
   readonly picked = output<string>();
@@ -153,6 +156,21 @@ export class PlanView {
       ...(met?.across == null ? [] : [`M${side * met.across} ${f.y - f.height}V${f.y + 2 * f.height}`]),
       ...(met?.along == null ? [] : [`M${f.x - f.width} ${met.along}H${f.x + 2 * f.width}`]),
     ];
+  });
+  protected readonly drawnSpans = computed(() => {
+    const size = this.markSize();
+    return this.spans().map((s) => {
+      const far = Math.hypot(s.to.x - s.from.x, s.to.y - s.from.y) || 1;
+      // the ends stand square to the length
+      const [nx, ny] = [(-(s.to.y - s.from.y) / far) * size * 0.7, ((s.to.x - s.from.x) / far) * size * 0.7];
+      const end = (p: Point): string => `M${p.x - nx} ${p.y - ny}L${p.x + nx} ${p.y + ny}`;
+      return {
+        d: `${end(s.from)}M${s.from.x} ${s.from.y}L${s.to.x} ${s.to.y}${end(s.to)}`,
+        x: (s.from.x + s.to.x) / 2,
+        y: (s.from.y + s.to.y) / 2,
+        text: s.mm.toFixed(2),
+      };
+    });
   });
   protected readonly placedLabels = computed(() => placeLabels(this.labels(), this.markSize() * 1.3));
 

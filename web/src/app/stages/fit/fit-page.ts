@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { pickupIn } from '@rinnovo/core/part';
@@ -11,6 +11,7 @@ import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHande
 import { viewFeature } from '../../state/view.feature';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { drawChosen, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
+import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
 import { VerdictList } from '../../ui/verdict-list';
@@ -74,6 +75,17 @@ export class FitPage {
     if (!a || !c) return { x: 0, y: 0, width: 100, height: 100 };
     return seenFrame(c.kind === 'pickup' ? frameOfPosition(a, c.position) : frameOfPlace(a, c, this.parts()), this.leftHanded());
   });
+  /** The lengths of the verdict that is open, for the drawing. */
+  protected readonly spans = computed(() => {
+    const v = this.judged().find((x) => x.id === this.open());
+    return v ? spansOf(v) : [];
+  });
+  /** The drawing shows the open verdict large; not any more when another place is looked at. */
+  protected readonly near = linkedSignal<string | undefined, boolean>({ source: () => this.choice()?.id, computation: () => false });
+  protected readonly shownFrame = computed(() => {
+    const close = this.near() ? frameOfSpans(this.spans()) : null;
+    return close ? seenFrame(close, this.leftHanded()) : this.frame();
+  });
   protected readonly paths = computed(() => {
     const a = this.anatomy();
     const c = this.drawn();
@@ -110,7 +122,7 @@ export class FitPage {
   /** Where each body that does not clear would have most room, while it is that of the plan on the screen. */
   protected readonly bestPlaces = computed(() => {
     const b = this.best();
-    if (!b || b.plan !== this.plan() || b.choice !== this.choice()?.id || this.preview()) return [];
+    if (b?.plan !== this.plan() || b.choice !== this.choice()?.id || this.preview()) return [];
     const tight = new Set(this.verdicts().flatMap((v) => (v.check === 'partInRoute' && v.class !== 'well' ? [v.subject.item] : [])));
     return b.result.filter((x) => tight.has(x.level)).map((x) => bestPlaceText(x, this.names(), this.unit()));
   });

@@ -9,10 +9,12 @@ import type { Outline } from '@rinnovo/core/shape';
 import { anatomy } from './anatomy.js';
 import { plan, wish } from './plan.js';
 import {
+  CONSENT_WAYS,
   IDENTITY_KEYS,
   LONGEST_SOURCE,
   type AcceptedThin,
   type BlindSession,
+  type ConsentRecord,
   type DrawingSource,
   type IdentityFact,
   type Instrument,
@@ -202,6 +204,20 @@ export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
     .unique('verdict')
     .required(),
   seen: seen.required(),
+});
+
+/** The owner agreed to a decision: how, and in which words. Price and options are the server's. */
+export interface KeepConsent {
+  readonly decision: string;
+  readonly how: ConsentRecord['how'];
+  readonly said: string;
+}
+export const keepConsent = Joi.object<Loose<KeepConsent>, true>({
+  decision: uuid.required(),
+  how: Joi.string()
+    .valid(...CONSENT_WAYS)
+    .required(),
+  said: text.required(),
 });
 
 export interface LogStep {

@@ -182,6 +182,23 @@ export interface Decision {
   readonly undoneAt: string | null;
 }
 
+/** How an owner was asked. */
+export const CONSENT_WAYS = ['in person', 'by phone', 'in writing'] as const;
+
+/** What the owner agreed to: the options and prices as they stood. */
+export interface ConsentRecord {
+  readonly id: string;
+  readonly job: string;
+  readonly decision: string;
+  readonly how: (typeof CONSENT_WAYS)[number];
+  readonly said: string;
+  /** Parts and work together, in the smallest coin. */
+  readonly price: number;
+  readonly options: readonly { readonly id: string; readonly kind: string; readonly price: number }[];
+  readonly person: string;
+  readonly at: string;
+}
+
 /** A thin clearance that a person took upon themselves. */
 export interface AcceptedThin {
   readonly verdict: string;

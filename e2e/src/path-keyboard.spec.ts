@@ -94,6 +94,9 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
 
   await go(page, 'c', page.getByLabel('Middle, across'));
   await press(page, page.getByRole('tab', { name: 'Clear to cut' }));
+  await type(page, page.getByLabel('What the owner said'), 'Yes, at that price');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The owner agreed')).toBeVisible();
   const fields = page.getByLabel('Accepted because');
   await expect(fields.first()).toBeVisible();
   for (let i = 0; i < (await fields.count()); i++) await type(page, fields.nth(i), 'it holds');

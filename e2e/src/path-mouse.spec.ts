@@ -73,6 +73,12 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Cut' }).click();
   await page.getByRole('tab', { name: 'Clear to cut' }).click();
   await expect(page.getByLabel('Accepted because').first()).toBeVisible();
+  await page.getByRole('button', { name: 'The owner agrees' }).click();
+  await expect(page.getByRole('alert')).toContainText('Write what was said');
+  await expectAccessible(page, 'asking the owner');
+  await page.getByLabel('What the owner said').fill('Yes, at that price');
+  await page.getByRole('button', { name: 'The owner agrees' }).click();
+  await expect(page.getByText('The owner agreed')).toBeVisible();
   for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
   await page.getByRole('button', { name: 'Clear to cut' }).click();
   await expect(page.getByText('● Clear to cut')).toBeVisible();

@@ -58,6 +58,9 @@ export async function readTwice(page: Page, key: string, value: string): Promise
 export async function clearToCut(page: Page, url: string): Promise<void> {
   await stage(page, url, 'cut');
   await page.getByRole('tab', { name: 'Clear to cut' }).click();
+  await page.getByLabel('What the owner said').fill('Yes, at that price');
+  await page.getByRole('button', { name: 'The owner agrees' }).click();
+  await page.getByText('The owner agreed').waitFor();
   await page.getByLabel('Accepted because').first().waitFor();
   for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
   await page.getByRole('button', { name: 'Clear to cut' }).click();

@@ -6,6 +6,7 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { anatomyRoutes } from './anatomy/routes.js';
+import { consentRoutes } from './consents/routes.js';
 import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
 import { answerErrors, sendProblem } from './http/errors.js';
@@ -102,6 +103,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/shop', shopRoutes(db));
   api.use('/buy-list', buyListRoutes(db));
   api.use('/decisions', decisionRoutes(db));
+  api.use('/consents', consentRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));
   api.use(() => {

@@ -64,6 +64,7 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
     path: (id) => `/api/clearances/${id}`,
     good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revision: 1, accepted: [], seen: [] }),
   },
+  consents: { path: (id) => `/api/consents/${id}`, good: () => ({ decision: randomUUID(), how: 'by phone', said: 'yes' }) },
   ledger: {
     path: (id) => `/api/ledger/${id}`,
     good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', mishap: null, note: '', minutes: null, measured: null, seen: {} }),

@@ -85,6 +85,7 @@ describe('a part that is no pickup, through the API', () => {
         .map((v) => ({ verdict: v.id, reason: 'it holds' }));
     const clear = () => ({ job: job.id, decision, planVersion: s.record.version, revision: s.revision, accepted: thin(), seen: seenOf(judged()) });
     expect((await w.create(`/api/clearances/${randomUUID()}`, clear())).status).toBe(409);
+    await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
     await read(8, false);
     await read(8.02, true);
     s = await loadJobState(w.db, job.id);

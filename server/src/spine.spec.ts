@@ -1,6 +1,6 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, ClearanceRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
+import type { AnatomyRevision, ClearanceRecord, ConsentRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
 import { evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
@@ -142,8 +142,14 @@ describe('the spine, through the API', () => {
       if (!had) await read(t, trueValue(now.state, t), false);
       await read(t, trueValue(now.state, t) + 0.02, true);
     }
+    // nor until its owner, a client, agreed
     now = await load();
     evaluation = evaluatePlan(now.state, now.record.plan);
+    expect((await w.create(`/api/clearances/${randomUUID()}`, clearance())).status).toBe(409);
+    const consent = (await w.create(`/api/consents/${randomUUID()}`, { decision: decisionId, how: 'by phone', said: 'go on' }).expect(201))
+      .body as ConsentRecord;
+    expect(consent.price).toBe(option.proposal.price + Math.round((option.minutes * first.state.settings.ratePerHour) / 60));
+    expect(consent.options.length).toBe(3);
     const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
     expect((cleared.body as ClearanceRecord).accepted.length).toBe(thin.length);
 

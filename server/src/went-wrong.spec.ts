@@ -24,6 +24,7 @@ async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
     .create(`/api/decisions/${decision}`, { job: job.id, planVersion: 1, revision: 1, choice: 'neck pickup', option: option.proposal.id, reason: 'r', seen })
     .expect(201);
   await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
+  await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
   await w.db('clearances').insert({
     id: randomUUID(),
     job: job.id,

@@ -135,6 +135,8 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
         disagree: `The readings do not agree, measure again: ${what}`,
       }[item.state];
     }
+    case 'consent':
+      return item.ok ? 'The owner agreed' : 'Ask the owner: nothing of a client’s is cut without a yes';
     case 'width':
       return `The drawing has ${item.mismatch.drawn.toFixed(2)} mm where ${item.mismatch.read.toFixed(2)} was read: ${targetText(item.target, names)}`;
     case 'typical':

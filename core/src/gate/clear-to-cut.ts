@@ -9,7 +9,11 @@ export type GateItem =
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
   | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: false }
-  | { readonly kind: 'thin'; readonly verdict: string; readonly ok: boolean };
+  | { readonly kind: 'thin'; readonly verdict: string; readonly ok: boolean }
+  | { readonly kind: 'consent'; readonly ok: boolean };
+
+/** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
+export type Consent = 'own' | 'given' | 'needed';
 
 /** Clear to cut, or what is missing. */
 export interface Clearance {
@@ -33,7 +37,7 @@ const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured;
  * thin ones one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on.
  */
-export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: readonly Reading[], accepted: ReadonlySet<string>): Clearance {
+export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: readonly Reading[], accepted: ReadonlySet<string>, consent: Consent): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin') return [{ kind: 'thin', verdict: v.id, ok: accepted.has(v.id) }];
@@ -51,7 +55,8 @@ export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: rea
     const mismatch = outline && widthMismatch(outline, target.quantity === 'checkWidthAcross' ? 'across' : 'along');
     return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
   });
-  const items = [...verdicts, ...read, ...doubts];
+  const asked: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
+  const items = [...asked, ...verdicts, ...read, ...doubts];
   return { clear: items.every((i) => i.ok), items };
 }
 

@@ -51,28 +51,33 @@ describe('clear to cut', () => {
   });
 
   it('is given when every target has two blind agreeing readings and every thin verdict is accepted', () => {
-    expect(clearToCut(evaluation, state.anatomy, twice, thin).items.filter((i) => !i.ok)).toEqual([]);
-    expect(clearToCut(evaluation, state.anatomy, twice, thin).clear).toBeTrue();
+    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'own').items.filter((i) => !i.ok)).toEqual([]);
+    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'own').clear).toBeTrue();
+  });
+
+  it('asks a client first, and nobody of the workshop’s own instrument', () => {
+    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'needed').items.filter((i) => !i.ok)).toEqual([{ kind: 'consent', ok: false }]);
+    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'given').clear).toBeTrue();
   });
 
   it('is refused for each single thing that is missing', () => {
     for (const t of targets) {
       const without = twice.filter((r) => !(targetKey(r.target) === targetKey(t) && r.blind));
-      expect(clearToCut(evaluation, state.anatomy, without, thin).clear)
+      expect(clearToCut(evaluation, state.anatomy, without, thin, 'own').clear)
         .withContext(targetKey(t))
         .toBeFalse();
       const apart = [...without, reading(t, 10.2, true)];
-      expect(clearToCut(evaluation, state.anatomy, apart, thin).clear)
+      expect(clearToCut(evaluation, state.anatomy, apart, thin, 'own').clear)
         .withContext(`${targetKey(t)} apart`)
         .toBeFalse();
       const seen = [...without, reading(t, 10, false)];
-      expect(clearToCut(evaluation, state.anatomy, seen, thin).clear)
+      expect(clearToCut(evaluation, state.anatomy, seen, thin, 'own').clear)
         .withContext(`${targetKey(t)} not blind`)
         .toBeFalse();
     }
     for (const id of thin) {
       const fewer = new Set([...thin].filter((x) => x !== id));
-      expect(clearToCut(evaluation, state.anatomy, twice, fewer).clear)
+      expect(clearToCut(evaluation, state.anatomy, twice, fewer, 'own').clear)
         .withContext(id)
         .toBeFalse();
     }
@@ -83,7 +88,7 @@ describe('clear to cut', () => {
       const a = plainAnatomy();
       const s = plainState({ ...a, body: { ...a.body, thickness: thickness === null ? null : dim(thickness) } });
       const e = evaluateChoice(s, choice);
-      expect(clearToCut(e, s.anatomy, twice, new Set(e.verdicts.map((v) => v.id))).clear)
+      expect(clearToCut(e, s.anatomy, twice, new Set(e.verdicts.map((v) => v.id)), 'own').clear)
         .withContext(String(thickness))
         .toBeFalse();
     }
@@ -92,9 +97,9 @@ describe('clear to cut', () => {
   it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {
     const a = plainAnatomy();
     const told = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'told' } } } });
-    expect(clearToCut(evaluateChoice(told, choice), told.anatomy, twice, thin).items.some((i) => i.kind === 'typical')).toBeTrue();
+    expect(clearToCut(evaluateChoice(told, choice), told.anatomy, twice, thin, 'own').items.some((i) => i.kind === 'typical')).toBeTrue();
     const off = plainState({ ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...p.outline, across: dim(108) } })) });
-    expect(clearToCut(evaluateChoice(off, choice), off.anatomy, twice, thin).items.some((i) => i.kind === 'width')).toBeTrue();
+    expect(clearToCut(evaluateChoice(off, choice), off.anatomy, twice, thin, 'own').items.some((i) => i.kind === 'width')).toBeTrue();
   });
 });
 

@@ -8,7 +8,7 @@ import { writeRoute } from '../http/write.js';
 import { lockRevision } from '../anatomy/queries.js';
 import { planOf } from '../plans/queries.js';
 import { jobById } from '../jobs/jobs.js';
-import { loadJobState } from '../jobs/job-state.js';
+import { consentTo, loadJobState } from '../jobs/job-state.js';
 import { clearancesOf } from './queries.js';
 
 /** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
@@ -36,7 +36,7 @@ export function clearanceRoutes(db: Knex): Router {
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, new Set(body.accepted.map((a) => a.verdict)));
+        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, new Set(body.accepted.map((a) => a.verdict)), consentTo(s, body.decision));
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,

@@ -4,6 +4,7 @@ import { drawer } from './0002-drawer.js';
 import { surveys } from './0003-surveys.js';
 import { shelf } from './0004-shelf.js';
 import { choices } from './0005-choices.js';
+import { consents } from './0006-consents.js';
 
 interface Migration {
   readonly name: string;
@@ -12,7 +13,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -1,6 +1,6 @@
-import type { ClearanceRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
+import type { ClearanceRecord, ConsentRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
 import { choiceOf, type Choice, type PlanState } from '@rinnovo/core/check';
-import type { BenchInput } from '@rinnovo/core/gate';
+import type { BenchInput, Consent } from '@rinnovo/core/gate';
 import type { Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
@@ -8,6 +8,7 @@ import type { Reading } from '@rinnovo/core/quantity';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { clearancesOf, standingClearance } from '../clearances/queries.js';
+import { consentsOf, isClients } from '../consents/queries.js';
 import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { ledgerOfJob } from '../ledger/queries.js';
@@ -32,6 +33,9 @@ export interface JobState {
   readonly operations: readonly Operation[];
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly ClearanceRecord[];
+  readonly consents: readonly ConsentRecord[];
+  /** Somebody outside the workshop owns the instrument. */
+  readonly clients: boolean;
   readonly ledger: readonly LedgerEntry[];
 }
 
@@ -56,6 +60,8 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
     operations: await operationsOf(db, ids),
     waivers: await waiversOf(db, jobId),
     clearances: await clearancesOf(db, ids),
+    consents: await consentsOf(db, ids),
+    clients: await isClients(db, job.instrument),
     ledger: await ledgerOfJob(db, jobId),
   };
 }
@@ -72,6 +78,12 @@ export function benchInput(s: JobState): BenchInput {
     log: s.ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
     cleared: s.decisions.filter((d) => standingClearance(s.clearances, s.ledger, d, s.record.plan) !== null).map((d) => d.id),
   };
+}
+
+/** Was the owner asked about a decision? */
+export function consentTo(s: Pick<JobState, 'consents' | 'clients'>, decision: string): Consent {
+  if (!s.clients) return 'own';
+  return s.consents.some((c) => c.decision === decision) ? 'given' : 'needed';
 }
 
 /** What was chosen by each decision in force, as the plan has it now. */

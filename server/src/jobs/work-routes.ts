@@ -2,6 +2,7 @@ import { idParam, noQuery } from '@rinnovo/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { clearancesOf } from '../clearances/queries.js';
+import { consentsOf } from '../consents/queries.js';
 import { decisionsOf } from '../decisions/queries.js';
 import { readRoute } from '../http/read.js';
 import { operationsOf, waiversOf } from '../operations/queries.js';
@@ -16,8 +17,13 @@ export function workRoutes(db: Knex): Router {
       await jobById(db, id);
       const decisions = await decisionsOf(db, id);
       const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
-      const [operations, waivers, clearances] = await Promise.all([operationsOf(db, live), waiversOf(db, id), clearancesOf(db, live)]);
-      return { body: { decisions, operations, waivers, clearances } };
+      const [operations, waivers, clearances, consents] = await Promise.all([
+        operationsOf(db, live),
+        waiversOf(db, id),
+        clearancesOf(db, live),
+        consentsOf(db, live),
+      ]);
+      return { body: { decisions, operations, waivers, clearances, consents } };
     }),
   );
   return router;

@@ -6,7 +6,7 @@ import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
 import { asLeft, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
-import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
+import { benchInput, choicesOf, consentTo, type JobState } from '../jobs/job-state.js';
 import { standingClearance } from '../clearances/queries.js';
 
 /** What logging a step comes to, before anything is written. */
@@ -62,6 +62,7 @@ function demandStillClear(s: JobState, operation: Operation): void {
     s.state.anatomy,
     s.readings,
     new Set(standing.accepted.map((a) => a.verdict)),
+    consentTo(s, decision.id),
   );
   if (!judged.clear)
     throw new ProblemError('not-clear', { detail: `Readings changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });

@@ -16,6 +16,7 @@ import { provideHeld } from '../app/state/held';
 import {
   anatomy as anatomyResource,
   findings,
+  instrument,
   instruments,
   jobs,
   ledger,
@@ -113,19 +114,24 @@ export const operation = (kind: Operation['kind'], more: Partial<Operation> = {}
   ...more,
 });
 
+const nell = { id: 'nell', name: 'Nell', role: 'technician' as const };
+const client = { id: 'client', name: 'Client', role: 'owner' as const };
+
 export interface JobOnScreen {
   readonly choice?: PickupChoice;
   readonly readings?: readonly ToldReading[];
   readonly work?: Partial<Work>;
   readonly ledger?: readonly LedgerEntry[];
   readonly surveys?: readonly KeptSurvey[];
+  /** The instrument is a client's, not the workshop's own. */
+  readonly ofClient?: boolean;
 }
 
 /** A job as the store holds it once everything is loaded and worked out; the server is answered by hand. */
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
     providers: [
-      ...provideHeld(people, instruments, jobs, anatomyResource, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles),
+      ...provideHeld(people, instrument, instruments, jobs, anatomyResource, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles),
       provideState(surveyFeature),
       provideState(planFeature),
       provideState(resultsFeature),
@@ -139,10 +145,11 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
-  const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], ...more.work };
+  const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
   const log = more.ledger ?? [];
 
-  store.dispatch(people.loaded({ of: WORKSHOP, data: [{ id: 'nell', name: 'Nell', role: 'technician' }], version: null }));
+  store.dispatch(people.loaded({ of: WORKSHOP, data: [nell, client], version: null }));
+  store.dispatch(instrument.loaded({ of: 'i', data: { ...instrumentOnScreen, owner: more.ofClient ? client.id : null }, version: 1 }));
   store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
   store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, away: false, version: 1 } }, version: null }));
   store.dispatch(stock.loaded({ of: WORKSHOP, data: drawers.map((item) => ({ item, version: 1 })), version: null }));

@@ -7,6 +7,7 @@ import type {
   Decision,
   Instrument,
   Job,
+  KeepConsent,
   LedgerEntry,
   LogStep,
   Person,
@@ -185,6 +186,12 @@ export class Commands {
 
   async takeDecisionBack(job: Job, decision: Decision): Promise<void> {
     await firstValueFrom(this.api.takeBack(`/decisions/${decision.id}`));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  /** What the owner agreed to. */
+  async keepConsent(job: Job, decision: Decision, said: Omit<KeepConsent, 'decision'>): Promise<void> {
+    await firstValueFrom(this.api.create(`/consents/${crypto.randomUUID()}`, { decision: decision.id, ...said }));
     this.store.dispatch(work.load({ of: job.id }));
   }
 

@@ -2,6 +2,7 @@ import type {
   AnatomyRevision,
   BuyListLine,
   ClearanceRecord,
+  ConsentRecord,
   Decision,
   FoundInstrument,
   Instrument,
@@ -76,6 +77,7 @@ export interface Work {
   readonly operations: readonly Operation[];
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly ClearanceRecord[];
+  readonly consents: readonly ConsentRecord[];
 }
 export const work = heldResource<Work>('work', (api, job) => api.get<Work>(`/jobs/${job}/work`));
 

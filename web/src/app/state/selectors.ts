@@ -2,14 +2,14 @@ import { createSelector } from '@ngrx/store';
 import type { ToldReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
-import type { BenchInput } from '@rinnovo/core/gate';
+import type { BenchInput, Consent } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, instrument, jobs, ledger, parts, readings, shop, stock, surveys, work } from './resources';
+import { anatomy, instrument, jobs, ledger, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
 import { surveyFeature } from './survey.feature';
 
@@ -111,6 +111,12 @@ export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live
 export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.filter((d) => d.undoneAt === null) ?? []);
 /** What is decided of the choice that is looked at. */
 export const selectDecision = createSelector(selectDecisions, selectChoice, (all, choice) => all.find((d) => d.choice === choice?.id) ?? null);
+/** Was the owner asked about what is decided of the choice that is looked at? */
+export const selectConsent = createSelector(selectWork, selectDecision, instrument.select, people.select, (w, decision, i, p): Consent => {
+  const owner = p.data?.find((x) => x.id === i.data?.owner);
+  if (owner?.role !== 'owner') return 'own';
+  return w?.consents.some((c) => c.decision === decision?.id) ? 'given' : 'needed';
+});
 export const selectOperations = createSelector(selectWork, (w) => w?.operations ?? []);
 
 /** The newest clearance of each decision, unless its choice was changed or something went wrong after it. */

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { clearance, decision, host, jobOnScreen, choice, route, settle, button } from '../../testing/job';
+import { button, choice, clearance, decision, host, jobOnScreen, route, settle, type } from '../../testing/job';
 import { GatePanel } from './gate-panel';
 
 const planned = { ...choice, route };
@@ -35,6 +35,29 @@ describe('clear to cut, on the screen', () => {
     await settle();
     await fixture.whenStable();
     expect(Number(/(\d+) things/.exec(host(fixture).textContent)![1])).toBe(before - 1);
+  });
+
+  it('asks the owner of a client’s instrument, keeps what was said, and does not ask again', async () => {
+    const { http } = jobOnScreen({ choice: planned, work: { decisions: [decision] }, ofClient: true });
+    const fixture = TestBed.createComponent(GatePanel);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Ask the owner');
+    button(fixture, 'The owner agrees').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Write what was said');
+    http.expectNone(() => true);
+    await type(fixture, 'rn-ask-owner input', ' do it ');
+    button(fixture, 'The owner agrees').click();
+    const request = http.expectOne((r) => r.url.includes('/consents/'));
+    expect(request.request.body).toEqual({ decision: 'decision', how: 'in person', said: 'do it' });
+    request.flush({});
+    await settle();
+    const consent = { id: 'k', job: 'job', decision: 'decision', how: 'in person' as const, said: 'do it', price: 1, options: [], person: 'nell', at: '' };
+    http.expectOne((r) => r.url.endsWith('/jobs/job/work')).flush({ decisions: [decision], operations: [], waivers: [], clearances: [], consents: [consent] });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('The owner agreed');
+    expect(host(fixture).querySelector('rn-ask-owner')).toBeNull();
   });
 
   it('shows a clearance that stands, and not one for the choice as it was before', async () => {

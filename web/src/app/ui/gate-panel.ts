@@ -11,12 +11,13 @@ import { problemOf, problemText } from '../api/api';
 import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
 import { anatomy, readings } from '../state/resources';
-import { selectAnatomy, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
+import { AskOwner } from './ask-owner';
+import { selectAnatomy, selectConsent, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
 
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. */
 @Component({
   selector: 'rn-gate-panel',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink],
+  imports: [AskOwner, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (standing(); as c) {
@@ -40,6 +41,9 @@ import { selectAnatomy, selectDecision, selectEvaluation, selectJob, selectNames
                 <mat-label>Accepted because</mat-label>
                 <input matInput maxlength="500" [value]="reasons()[row.thin] ?? ''" (input)="accept(row.thin, $event)" />
               </mat-form-field>
+            }
+            @if (row.asks) {
+              <rn-ask-owner />
             }
             @if (row.measure) {
               <a matButton [routerLink]="['/i', instrument(), 'survey']">Measure</a>
@@ -75,6 +79,7 @@ import { selectAnatomy, selectDecision, selectEvaluation, selectJob, selectNames
       min-height: 44px;
       border-block-end: 1px solid var(--rn-line);
     }
+    li rn-ask-owner,
     li mat-form-field {
       grid-column: 2 / -1;
       margin-block-end: 0.4rem;
@@ -114,8 +119,9 @@ export class GatePanel {
         .filter(([, reason]) => reason.trim() !== '')
         .map(([verdict]) => verdict),
     );
-    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted);
+    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted, this.consent());
   });
+  private readonly consent = this.store.selectSignal(selectConsent);
   protected readonly missing = computed(() => {
     const n = this.judged()?.items.filter((i) => !i.ok).length ?? 0;
     if (n === 0) return 'Nothing is missing: the wood may be cleared';
@@ -133,6 +139,7 @@ export class GatePanel {
       text: gateText(item, this.names(), title),
       thin: item.kind === 'thin' ? item.verdict : null,
       measure: item.kind === 'reading' && !item.ok,
+      asks: item.kind === 'consent' && !item.ok,
     }));
   });
 

@@ -1,7 +1,7 @@
 import type { Loose } from './loose.js';
 import type { Choice, HardwareChoice, PickupChoice, PlaceRef, Plan, PlannedPocket, PlannedRoute } from '@rinnovo/core/check';
 import { HOLE_FACES } from '@rinnovo/core/instrument';
-import type { Wish } from '@rinnovo/core/remedy';
+import { SCALES, type Wish } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
@@ -79,4 +79,5 @@ export const wish = Joi.object<Loose<Wish>, true>({
     .required(),
   reversibleOnly: Joi.boolean().required(),
   doNotTouch: Joi.array().items(localId).max(20).required(),
+  weights: Joi.object().pattern(Joi.string().valid(...SCALES), Joi.number().min(0).max(100)),
 });

@@ -4,6 +4,7 @@ export * from './length.js';
 export * from './names.js';
 export * from './parts.js';
 export * from './readings-csv.js';
+export * from './price.js';
 export * from './remedies.js';
 export * from './shop.js';
 export * from './verdicts.js';

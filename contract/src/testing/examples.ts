@@ -107,7 +107,7 @@ export const examples = {
     id: id(4),
     instrument: id(3),
     title: 'Work',
-    wish: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: ['pickup'] },
+    wish: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: ['pickup'], weights: { money: 8 } },
     ownerSays: 'please',
     look: 'as it is',
     limits: { budget: 25000, due: '2026-12-24' },

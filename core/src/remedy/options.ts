@@ -133,6 +133,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
         toolsHere: hasTools(cutting) && proposal.lacks.length === 0,
       },
       state.settings,
+      wish.weights,
     ),
   };
 }

@@ -1,7 +1,7 @@
 import { evaluateChoice } from '../check/index.js';
 import { settingsWith } from '../operation/index.js';
 import { dim, plainAnatomy, plainChoice, plainPlan, plainState, plainTools } from '../testing/plan.js';
-import { optionsFor, type Option, type Wish } from './index.js';
+import { optionsFor, shopWeights, usualWeights, type Option, type Wish } from './index.js';
 
 const wish: Wish = { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] };
 const of = (options: readonly Option[], kind: string): Option => options.find((o) => o.proposal.kind === kind)!;
@@ -42,11 +42,20 @@ describe('options', () => {
     );
   });
 
-  it('what the owner asked for decides between two that work, and a job can weigh otherwise', () => {
-    const kinds = (own = {}): readonly string[] =>
-      optionsFor({ ...plainState(), settings: settingsWith(own) }, plainPlan(), plainChoice(), plainTools, wish).map((o) => o.proposal.kind);
+  it('what the owner asked for decides between two that work; a workshop can weigh otherwise, and a job otherwise than the workshop', () => {
+    const kinds = (own = {}, weights = {}): readonly string[] =>
+      optionsFor({ ...plainState(), settings: settingsWith(own) }, plainPlan(), plainChoice(), plainTools, { ...wish, weights }).map((o) => o.proposal.kind);
     expect(kinds()[0]).toBe('reroute');
     expect(kinds({ weightOwner: 0, weightReversible: 100 })[0]).toBe('anotherPart');
+    expect(kinds({}, { owner: 0, reversible: 100 })[0]).toBe('anotherPart');
+    expect(kinds({ weightOwner: 0, weightReversible: 100 }, { owner: 32, reversible: 16 })[0]).toBe('reroute');
+  });
+
+  it('a client’s job weighs as the workshop does, the workshop’s own instrument less for what cannot be undone and more for money', () => {
+    expect(usualWeights(false)).toEqual({});
+    const [own, shop] = [usualWeights(true), shopWeights(settingsWith())];
+    expect(own.reversible).toBeLessThan(shop.reversible);
+    expect(own.money).toBeGreaterThan(shop.money);
   });
 
   it('scores by hand: owner 1 × 32, reversible 0.5 × 16, hidden 8, tools 4, time, money, risk', () => {

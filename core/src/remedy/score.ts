@@ -10,9 +10,13 @@ export interface Wish {
   readonly reversibleOnly: boolean;
   /** Positions whose wood is not to be touched. */
   readonly doNotTouch: readonly string[];
+  /** Where this job weighs a scale otherwise than the workshop does, 0 to 100. */
+  readonly weights?: Weights;
 }
 
-export type ScaleId = 'owner' | 'reversible' | 'hidden' | 'tools' | 'time' | 'money' | 'risk';
+export const SCALES = ['owner', 'reversible', 'hidden', 'tools', 'time', 'money', 'risk'] as const;
+export type ScaleId = (typeof SCALES)[number];
+export type Weights = Partial<Readonly<Record<ScaleId, number>>>;
 
 /** Each scale 0 to 1, its weight, and the weighted sum. */
 export interface Score {
@@ -23,6 +27,28 @@ export interface Score {
 /** A working day and a costly part: the far ends of the time and money scales. */
 const LONGEST = constant(480, 'memory', 'Ranking of remedies');
 const DEAREST = constant(30000, 'memory', 'Ranking of remedies');
+
+/** The workshop's own instrument: what cannot be undone is its own affair, what a part costs it pays itself. */
+const OWN_REVERSIBLE = constant(4, 'memory', 'Ranking of remedies');
+const OWN_MONEY = constant(8, 'memory', 'Ranking of remedies');
+
+/** What a new job weighs otherwise than the workshop's settings: nothing for a client, less 'reversible' and more 'money' for its own instrument. */
+export function usualWeights(own: boolean): Weights {
+  return own ? { reversible: OWN_REVERSIBLE.value, money: OWN_MONEY.value } : {};
+}
+
+/** The workshop's weight of each scale. */
+export function shopWeights(s: Settings): Readonly<Record<ScaleId, number>> {
+  return {
+    owner: s.weightOwner,
+    reversible: s.weightReversible,
+    hidden: s.weightHidden,
+    tools: s.weightTools,
+    time: s.weightTime,
+    money: s.weightMoney,
+    risk: s.weightRisk,
+  };
+}
 
 export interface Scored {
   /** How far it is what the owner asked for, 0 to 1. */
@@ -38,18 +64,20 @@ export interface Scored {
 /** Checks that say whether something shows. */
 const SEEN: ReadonlySet<string> = new Set(['hiddenEdge', 'behindWindow', 'hidesHole', 'plateHides', 'oldHoleShows']);
 
-/** The weighted sum of the fixed scales. Reversible: 1 nothing cut, 0.5 the old part goes back in cut wood, 0 it does not. */
-export function score(o: Scored, s: Settings): Score {
+/** The weighted sum of the fixed scales, by the workshop's weights or the job's own. Reversible: 1 nothing cut, 0.5 the old part goes back in cut wood, 0 it does not. */
+export function score(o: Scored, s: Settings, weights: Weights = {}): Score {
   const seen = o.evaluation.verdicts.some((v) => SEEN.has(v.check) && v.class !== 'well' && v.class !== 'thin');
-  const scales: Score['scales'] = [
-    { id: 'owner', value: o.owner, weight: s.weightOwner },
-    { id: 'reversible', value: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut ? 0.5 : 1, weight: s.weightReversible },
-    { id: 'hidden', value: seen ? 0 : 1, weight: s.weightHidden },
-    { id: 'tools', value: o.toolsHere ? 1 : 0, weight: s.weightTools },
-    { id: 'time', value: rest(o.minutes / LONGEST.value), weight: s.weightTime },
-    { id: 'money', value: rest(o.price / DEAREST.value), weight: s.weightMoney },
-    { id: 'risk', value: rest(o.risk), weight: s.weightRisk },
-  ];
+  const values: Readonly<Record<ScaleId, number>> = {
+    owner: o.owner,
+    reversible: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut ? 0.5 : 1,
+    hidden: seen ? 0 : 1,
+    tools: o.toolsHere ? 1 : 0,
+    time: rest(o.minutes / LONGEST.value),
+    money: rest(o.price / DEAREST.value),
+    risk: rest(o.risk),
+  };
+  const weighs = { ...shopWeights(s), ...weights };
+  const scales = SCALES.map((id) => ({ id, value: values[id], weight: weighs[id] }));
   return { scales, total: scales.reduce((sum, x) => sum + x.value * x.weight, 0) };
 }
 

@@ -111,12 +111,11 @@ export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live
 export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.filter((d) => d.undoneAt === null) ?? []);
 /** What is decided of the choice that is looked at. */
 export const selectDecision = createSelector(selectDecisions, selectChoice, (all, choice) => all.find((d) => d.choice === choice?.id) ?? null);
-/** Was the owner asked about what is decided of the choice that is looked at? */
-export const selectConsent = createSelector(selectWork, selectDecision, instrument.select, people.select, (w, decision, i, p): Consent => {
-  const owner = p.data?.find((x) => x.id === i.data?.owner);
-  if (owner?.role !== 'owner') return 'own';
-  return w?.consents.some((c) => c.decision === decision?.id) ? 'given' : 'needed';
-});
+/** Is the instrument the workshop's own? Nobody outside it owns it. */
+export const selectOwn = createSelector(instrument.select, people.select, (i, p) => p.data?.find((x) => x.id === i.data?.owner)?.role !== 'owner');
+/** What the owner agreed to of what is decided of the choice that is looked at. */
+export const selectYes = createSelector(selectWork, selectDecision, (w, decision) => w?.consents.find((c) => c.decision === decision?.id) ?? null);
+export const selectConsent = createSelector(selectYes, selectOwn, (yes, own): Consent => (own ? 'own' : yes ? 'given' : 'needed'));
 export const selectOperations = createSelector(selectWork, (w) => w?.operations ?? []);
 
 /** The newest clearance of each decision, unless its choice was changed or something went wrong after it. */

@@ -138,6 +138,39 @@ describe('the job of an instrument', () => {
     expect([body.title, body.limits.budget, body.limits.due, body.worth, body.active, body.instrument]).toEqual(['Refret', 25050, null, 20000, true, 'i']);
   });
 
+  it('weighs as it was told to; a weight that is no number is refused beside its field, and what is as in the workshop is not kept', async () => {
+    const { fixture, http } = await form([job]);
+    const weight = (n: number, text: string): Promise<void> => {
+      const input = host(fixture).querySelectorAll<HTMLInputElement>('rn-job-weights input')[n]!;
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+      return fixture.whenStable().then(() => undefined);
+    };
+    expect(host(fixture).querySelectorAll<HTMLInputElement>('rn-job-weights input')[1]!.value).toBe('16');
+    await weight(1, 'much');
+    expect(host(fixture).querySelector('rn-job-weights [role=alert]')!.textContent).toContain('0 to 100');
+    await send(fixture);
+    http.expectNone(() => true);
+    await weight(1, '2,5');
+    await weight(0, '32');
+    await send(fixture);
+    http.expectOne('/api/jobs/job').flush(job, { headers: { ETag: '"2"' } });
+    await settle();
+    expect((http.expectOne((r) => r.method === 'PUT').request.body as Job).wish.weights).toEqual({ reversible: 2.5 });
+  });
+
+  it('of the workshop’s own instrument begins with other weights, of a client’s with the workshop’s', async () => {
+    const { fixture } = await form([]);
+    const of = (f: ComponentFixture<JobForm>): string => host(f).querySelectorAll<HTMLInputElement>('rn-job-weights input')[1]!.value;
+    expect(of(fixture)).toBe('4');
+    TestBed.resetTestingModule();
+    const { store } = jobOnScreen({ ofClient: true });
+    store.dispatch(jobs.loaded({ of: 'i', data: [], version: null }));
+    const clients = TestBed.createComponent(JobForm);
+    await clients.whenStable();
+    expect(of(clients)).toBe('16');
+  });
+
   it('is closed and stays in the list of earlier ones; a second active one is refused in words', async () => {
     const { fixture, http } = await form([job, { ...job, id: 'old', title: 'Shielding', active: false }]);
     expect(host(fixture).textContent).toContain('Shielding');

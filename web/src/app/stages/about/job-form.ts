@@ -7,18 +7,21 @@ import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
 import type { Job } from '@rinnovo/contract';
 import { featuresOf } from '@rinnovo/core/instrument';
+import { usualWeights, type Weights } from '@rinnovo/core/remedy';
+import { priceText } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
 import { same } from '../../ui/same';
-import { selectAnatomy, selectJob } from '../../state/selectors';
+import { selectAnatomy, selectJob, selectOwn } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
+import { JobWeights } from './job-weights';
 
 const MONEY = /^\d{1,7}(?:[.,]\d{1,2})?$/;
 
 /** The active job of the instrument: what is wanted, how it should look, and its limits. */
 @Component({
   selector: 'rn-job-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule],
+  imports: [JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-form.html',
   styles: `
@@ -39,6 +42,7 @@ export class JobForm {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly heldAnatomy = this.store.selectSignal(anatomy.select);
   private readonly all = this.store.selectSignal(jobs.select);
+  private readonly own = this.store.selectSignal(selectOwn);
   protected readonly job = this.store.selectSignal(selectJob);
   protected readonly earlier = computed(() => (this.all().data ?? []).filter((j) => !j.active));
   protected readonly untouchable = computed(() => {
@@ -52,6 +56,9 @@ export class JobForm {
   protected readonly kind = linkedSignal(computed(() => this.job()?.wish.kind ?? null));
   protected readonly reversible = linkedSignal(computed(() => this.job()?.wish.reversibleOnly ?? false));
   protected readonly doNotTouch = linkedSignal<readonly string[]>(computed(() => this.job()?.wish.doNotTouch ?? [], { equal: same }));
+  /** What the job weighs otherwise than the workshop; null while one of them is no number. */
+  protected readonly weights = linkedSignal<Weights | null>(computed(() => this.kept()));
+  protected readonly kept = computed<Weights>(() => this.job()?.wish.weights ?? (this.job() ? {} : usualWeights(this.own())), { equal: same });
   protected readonly budget = linkedSignal(computed(() => moneyText(this.job()?.limits.budget ?? null)));
   protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
   protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));
@@ -77,7 +84,8 @@ export class JobForm {
     event.preventDefault();
     this.tried.set(true);
     const instrument = this.heldAnatomy().of;
-    if (this.badTitle() || this.badBudget() || this.badWorth() || instrument === null) return;
+    const weights = this.weights();
+    if (this.badTitle() || this.badBudget() || this.badWorth() || weights === null || instrument === null) return;
     const old = this.job();
     const job: Job = {
       id: old?.id ?? crypto.randomUUID(),
@@ -85,7 +93,7 @@ export class JobForm {
       title: this.title().trim(),
       ownerSays: this.ownerSays().trim(),
       look: this.look().trim(),
-      wish: { kind: this.kind(), reversibleOnly: this.reversible(), doNotTouch: this.doNotTouch() },
+      wish: { kind: this.kind(), reversibleOnly: this.reversible(), doNotTouch: this.doNotTouch(), weights },
       limits: { budget: cents(this.budget()), due: this.due() === '' ? null : this.due() },
       worth: cents(this.worth()),
       active: true,
@@ -103,7 +111,7 @@ export class JobForm {
   }
 }
 
-const moneyText = (coins: number | null): string => (coins === null ? '' : (coins / 100).toFixed(2));
+const moneyText = (coins: number | null): string => (coins === null ? '' : priceText(coins));
 const isBadMoney = (text: string): boolean => text.trim() !== '' && !MONEY.test(text.trim());
 
 function cents(text: string): number | null {

@@ -4,11 +4,11 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
 import { hasStarted } from '@rinnovo/core/operation';
-import { exclusionText, nameOf, REMEDY_WORDS } from '@rinnovo/words';
+import { exclusionText, nameOf, priceText, REMEDY_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
-import { selectJob, selectNames, selectOperations } from '../../state/selectors';
+import { selectJob, selectNames, selectOperations, selectYes } from '../../state/selectors';
 
 /** What was chosen, why, and against what; it can be taken back until work on it begins. */
 @Component({
@@ -21,6 +21,11 @@ import { selectJob, selectNames, selectOperations } from '../../state/selectors'
       <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ decision().at.slice(0, 10) }}
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
+    @if (yes(); as y) {
+      <p>
+        The owner agreed {{ y.how }}, {{ y.at.slice(0, 10) }}, at <strong class="number">{{ price(y.price) }}</strong>: “{{ y.said }}”
+      </p>
+    }
     <table>
       <caption>
         The options as they stood
@@ -95,6 +100,7 @@ export class DecisionMade {
   });
   protected readonly problem = signal<string | null>(null);
   protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
+  protected readonly yes = this.store.selectSignal(selectYes);
   protected readonly rows = computed(() =>
     this.decision().options.map((o) => ({
       id: o.id,
@@ -104,6 +110,8 @@ export class DecisionMade {
       minutes: o.minutes,
     })),
   );
+
+  protected readonly price = priceText;
 
   protected kind(option: string): string {
     const o = this.decision().options.find((x) => x.id === option);

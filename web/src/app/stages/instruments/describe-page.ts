@@ -6,6 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { newPickupChoice } from '@rinnovo/core/check';
+import { usualWeights } from '@rinnovo/core/remedy';
 import { anatomyFromSizes, sizeProblems } from '@rinnovo/core/instrument';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
@@ -112,7 +113,7 @@ export class DescribePage {
           id: job,
           instrument: id,
           title: this.title().trim() || `Fit ${chosen?.name ?? 'a pickup'}`,
-          wish: { kind: chosen?.kind ?? null, reversibleOnly: false, doNotTouch: [] },
+          wish: { kind: chosen?.kind ?? null, reversibleOnly: false, doNotTouch: [], weights: usualWeights(true) },
           ownerSays: this.ownerSays(),
           look: '',
           limits: { budget: null, due: null },

@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { BuyListLine } from '@rinnovo/contract';
 import { buyCsv } from '@rinnovo/core/format';
+import { priceText } from '@rinnovo/words';
 import { buyList } from '../../state/resources';
 import { saveFile } from '../../ui/save-file';
 
@@ -73,9 +74,7 @@ export class BuyPage {
     return `${lines.length} to buy, ${this.money(price)} as far as known, here in ${wait} days at the soonest`;
   });
 
-  protected money(coins: number): string {
-    return (coins / 100).toFixed(2);
-  }
+  protected readonly money = priceText;
 
   protected saveCsv(): void {
     const rows = this.lines().map((l) => ({ ...l, holds: l.holds.map((h) => `${l.jobs[h.job]?.title ?? ''}: ${h.choice}`).join('; ') }));

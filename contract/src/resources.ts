@@ -255,7 +255,7 @@ export interface KeptPart {
 
 /** A line of the buy list with the titles of the jobs that wait. */
 export interface BuyListLine extends BuyLine {
-  readonly jobs: Readonly<Record<string, { readonly title: string; readonly instrument: string }>>;
+  readonly jobs: Readonly<Record<string, { readonly title: string; readonly instrument: string; readonly label: string }>>;
 }
 
 /** What lies in a drawer, as the server tells it. */

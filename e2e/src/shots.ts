@@ -1,6 +1,5 @@
 // One current picture of each main view, 1280 × 800, from the demo data: docs/screenshots.
-import { PLATE } from './drawings.js';
-import { BASS, chooseReroute, clearToCut, LEFT, readEverything, stage, workUntil } from './scenes.js';
+import { BASS, chooseReroute, clearToCut, LEFT, readEverything, SANDERLING, stage, workUntil } from './scenes.js';
 import { test } from './workshop.js';
 
 const folder = new URL('../../docs/screenshots/', import.meta.url).pathname;
@@ -16,19 +15,11 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/instruments`);
   await page.getByRole('link', { name: /Tern no\. 14/ }).waitFor();
   await shot('instruments');
-  await page.goto(`${url}/instruments/start`);
-  await page.getByLabel('Label').fill('Lapwing');
-  await shot('start');
   await page.goto(`${url}/i/${BASS}/anatomy`);
   await page.locator('[data-feature="wrong route"]').click();
   await shot('anatomy');
   await page.getByRole('tab', { name: 'Distances' }).click();
   await shot('distances');
-  await page.getByRole('tab', { name: 'Features' }).click();
-  await page.getByRole('button', { name: 'Outline …' }).click();
-  await page.locator('input[type=file]').setInputFiles({ name: 'plate.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(PLATE) });
-  await page.getByRole('radio').first().waitFor();
-  await shot('drawing');
   await page.goto(`${url}/i/${BASS}/about`);
   await page.getByRole('heading', { name: 'Open a job' }).waitFor();
   await shot('about');
@@ -51,6 +42,21 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await stage(page, url, 'fit');
   await page.locator('[data-remedy^="reroute"]').waitFor();
   await shot('fit');
+  await page.goto(`${url}/i/${SANDERLING}/fit`);
+  await page.locator('[data-choice="volume hole"]').click();
+  await page.locator('[data-verdict^="bushingInHole"]').first().click();
+  await page.getByRole('button', { name: 'Close-up of it' }).click();
+  await shot('clash');
+  await page.goto(`${url}/shelf`);
+  await page
+    .getByRole('link', { name: /humbucker/i })
+    .first()
+    .click();
+  await page.locator('rn-part-facts').waitFor();
+  await shot('shelf');
+  await page.goto(`${url}/shop`);
+  await page.getByRole('table').first().waitFor();
+  await shot('buy');
   await chooseReroute(page, url);
   await stage(page, url, 'survey');
   await page.locator('[data-target="bodyThickness|body|"]').click();

@@ -1,9 +1,8 @@
 // A job in which hardly anything fits: every clash is seen, worked through and decided on the screen; the work and the reasons stay.
 import type { Locator, Page } from '@playwright/test';
+import { SANDERLING } from './scenes.js';
 import { expect, test } from './workshop.js';
 import { expectAccessible } from './axe.js';
-
-const SANDERLING = '00000000-0000-4000-8000-000000000018';
 
 async function look(page: Page, place: string): Promise<void> {
   await page.locator(`[data-choice="${place}"]`).click();

@@ -13,7 +13,7 @@ describe('the shop', () => {
     const tuner = demoWorkshop.parts.find((p) => p.name.startsWith('Modern tuner'))!;
     const line = (await list()).find((l) => l.part === tuner.id)!;
     expect([line.need, line.have, line.buy, line.leadDays, line.price]).toEqual([1, 0, 1, 10, 1850]);
-    expect(Object.values(line.jobs).map((j) => j.title)).toEqual(['New electronics and tuners']);
+    expect(Object.values(line.jobs).map((j) => [j.label, j.title])).toEqual([['Sanderling', 'New electronics and tuners']]);
     const id = randomUUID();
     await w.create(`/api/stock/${id}`, { id, kind: 'part', part: tuner.id, quantity: 6, drawer: 'B3' }).expect(201);
     expect((await list()).some((l) => l.part === tuner.id)).toBeFalse();

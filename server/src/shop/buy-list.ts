@@ -19,15 +19,29 @@ export function buyListRoutes(db: Knex): Router {
     '/',
     readRoute(Joi.object({}), noQuery, async () => {
       const jobs = await activeJobs(db);
+      const labels = await labelsOf(db, jobs);
       const needs = (await Promise.all(jobs.map((j) => needsOf(db, j)))).flat();
       const items = buyList(needs, await allParts(db), await allStock(db)).map((line): BuyListLine => {
         const waiting = jobs.filter((j) => line.holds.some((h) => h.job === j.id));
-        return { ...line, jobs: Object.fromEntries(waiting.map((j) => [j.id, { title: j.title, instrument: j.instrument }])) };
+        return {
+          ...line,
+          jobs: Object.fromEntries(waiting.map((j) => [j.id, { title: j.title, instrument: j.instrument, label: labels.get(j.instrument) ?? '' }])),
+        };
       });
       return { body: { items } };
     }),
   );
   return router;
+}
+
+async function labelsOf(db: Knex, jobs: readonly Job[]): Promise<ReadonlyMap<string, string>> {
+  const rows = (await db('instruments')
+    .whereIn(
+      'id',
+      jobs.map((j) => j.instrument),
+    )
+    .select('id', 'label')) as { id: string; label: string }[];
+  return new Map(rows.map((r) => [r.id, r.label]));
 }
 
 async function needsOf(db: Knex, job: Job): Promise<readonly Need[]> {

@@ -15,7 +15,7 @@ export interface PlacedLabel extends Point {
 
 /** Width of a letter of the condensed face with slack, and the height of a line, as shares of the letter size; that drawn names do not meet is checked in the browser. */
 const LETTER = 0.47;
-const LINE = 1.25;
+const LINE = 1.32;
 
 /**
  * Names that do not lie on one another: each in its thing where there is room beside smaller ones, else below, above or beside it; where all is taken it is left out.

@@ -52,8 +52,7 @@ import { saveFile } from '../../ui/save-file';
               <td class="number">{{ l.leadDays ?? 'not asked' }}</td>
               <td>
                 @for (h of l.holds; track h.job + h.choice; let last = $last) {
-                  <a [routerLink]="['/i', l.jobs[h.job]?.instrument, 'fit']">{{ l.jobs[h.job]?.title }}: {{ h.choice }}</a
-                  >{{ last ? '' : ', ' }}
+                  <a [routerLink]="['/i', l.jobs[h.job]?.instrument, 'fit']">{{ held(l, h) }}</a>{{ last ? '' : ', ' }}
                 }
               </td>
             </tr>
@@ -65,8 +64,8 @@ import { saveFile } from '../../ui/save-file';
   styleUrl: './shop-table.scss',
 })
 export class BuyPage {
-  private readonly held = inject(Store).selectSignal(buyList.select);
-  protected readonly lines = computed((): readonly BuyListLine[] => this.held().data ?? []);
+  private readonly list = inject(Store).selectSignal(buyList.select);
+  protected readonly lines = computed((): readonly BuyListLine[] => this.list().data ?? []);
   protected readonly said = computed(() => {
     const lines = this.lines();
     const price = lines.reduce((s, l) => s + (l.price ?? 0), 0);
@@ -76,8 +75,14 @@ export class BuyPage {
 
   protected readonly money = priceText;
 
+  /** What waits for it: the instrument, the place, the job. */
+  protected held(line: BuyListLine, { job, choice }: BuyListLine['holds'][number]): string {
+    const { label, title } = line.jobs[job] ?? { label: '', title: '' };
+    return `${label}, ${choice} (${title})`;
+  }
+
   protected saveCsv(): void {
-    const rows = this.lines().map((l) => ({ ...l, holds: l.holds.map((h) => `${l.jobs[h.job]?.title ?? ''}: ${h.choice}`).join('; ') }));
+    const rows = this.lines().map((l) => ({ ...l, holds: l.holds.map((h) => this.held(l, h)).join('; ') }));
     saveFile(buyCsv(rows), 'buy-list.csv', 'text/csv');
   }
 }

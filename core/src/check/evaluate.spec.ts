@@ -209,6 +209,15 @@ describe('a plan of several choices', () => {
     expect(wall(at(113))).toBeCloseTo(41.5, 6);
   });
 
+  it('keeps both of two routes that are planned into one cavity', () => {
+    const state = plainState();
+    const elsewhere = { ...planned, id: 'second', route: { at: { x: 0, y: 180, turn: 0 }, pockets: route } };
+    const { pockets } = evaluatePlan(state, plainPlan(planned, elsewhere)).anatomy.cavities.find((c) => c.id === 'route')!;
+    const added = pockets.filter((p) => p.set === 'planned');
+    expect(added.map((p) => p.id)).toEqual([...route.map((p) => p.id), ...route.map((p) => `${p.id} (2)`)]);
+    expect(added.length).toBe(2 * route.length);
+  });
+
   it('tells of one choice alone what it tells of it among all', () => {
     const state = two();
     const plan = plainPlan(planned, there);

@@ -64,8 +64,23 @@ export function ofChoice(evaluation: Evaluation, choice: string): Evaluation {
 }
 
 function anatomyAfter(state: PlanState, plan: Plan, changes: readonly Change[]): Anatomy {
-  const planned = plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state));
+  const planned = pocketsApart(plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state)));
   return planned.length + changes.length === 0 ? state.anatomy : applyChanges(state.anatomy, [...planned, ...changes]);
+}
+
+/** Two routes planned into one cavity keep their pockets: what the second calls as the first does gets a number behind its name. */
+function pocketsApart(changes: readonly Change[]): readonly Change[] {
+  const taken = new Map<string, number>();
+  return changes.map((change) => {
+    if (change.kind !== 'addPockets') return change;
+    const named = change.pockets.map((p) => {
+      const key = `${change.cavity}/${p.id}`;
+      const n = (taken.get(key) ?? 0) + 1;
+      taken.set(key, n);
+      return n === 1 ? p : { ...p, id: `${p.id} (${n})` };
+    });
+    return { ...change, pockets: named };
+  });
 }
 
 function verdictsOn(after: PlanState, plan: Plan, choice: Choice): readonly Verdict[] {

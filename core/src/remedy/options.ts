@@ -55,8 +55,19 @@ export interface Option {
   readonly score: Score;
 }
 
+/** A way out that is worked out, and how many there will be. */
+export interface OptionInTurn {
+  readonly option: Option;
+  readonly of: number;
+}
+
 /** Every way out of one choice of a plan, worked out in the whole of it and ranked: the best first, the excluded after, the baseline last. */
 export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): readonly Option[] {
+  return ranked([...optionsInTurn(state, plan, choice, tools, wish)].map((o) => o.option));
+}
+
+/** The same one after the other, not ranked yet: each is a sum of its own, between two of them the worker can tell how far it is. */
+export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): Generator<OptionInTurn, void> {
   const within: Within = (c) => evaluatePlan(state, withChoice(plan, c));
   const now = within(choice.kind === 'pickup' ? { ...choice, route: null } : { ...choice, work: [] });
   const proposals =
@@ -64,7 +75,12 @@ export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: 
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);
-  return proposals.map((p) => workOut(state, p, tools, wish, { within, now, found, asked: choice.part })).sort(byRank);
+  for (const p of proposals) yield { option: workOut(state, p, tools, wish, { within, now, found, asked: choice.part }), of: proposals.length };
+}
+
+/** The best first, the excluded after, the baseline last. */
+export function ranked(options: readonly Option[]): readonly Option[] {
+  return [...options].sort(byRank);
 }
 
 function forPickup(state: PlanState, choice: PickupChoice, tools: readonly Tool[], verdicts: readonly Verdict[]): readonly Proposal[] {

@@ -1,8 +1,7 @@
-import { bestInRoute, choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
+import { choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { planCutting, routeFigures } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import type { Tool } from '@rinnovo/core/part';
-import { optionsFor } from '@rinnovo/core/remedy';
 import type { Answer, LiveRequest } from './live-messages';
 
 /** What the worker holds between requests. */
@@ -30,10 +29,6 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
         const figures = pickup?.route && cavity ? routeFigures(state, cavity, pickup.route) : null;
         return { seq, ok: true, kind: 'full', result: { ...evaluatePlan(state, plan), figures } };
       }
-      case 'options':
-        return { seq, ok: true, kind: 'options', result: choice ? optionsFor(state, plan, choice, tools, request.wish) : [] };
-      case 'best':
-        return { seq, ok: true, kind: 'best', result: pickup ? bestInRoute(state, plan, pickup) : [] };
       case 'cutting': {
         const cavity = cavityOf(state, pickup);
         return { seq, ok: true, kind: 'cutting', result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools) : null };

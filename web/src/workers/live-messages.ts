@@ -1,16 +1,13 @@
-import type { BestInRoute, Evaluation, Plan, PlanState, Verdict } from '@rinnovo/core/check';
+import type { Evaluation, Plan, PlanState, Verdict } from '@rinnovo/core/check';
 import type { CuttingPlan, RouteFigures } from '@rinnovo/core/cut';
 import type { Bench, BenchInput } from '@rinnovo/core/gate';
 import type { Tool } from '@rinnovo/core/part';
-import type { Option, Wish } from '@rinnovo/core/remedy';
 
 /** What the worker is asked; the state is sent once and kept under its key. */
 export type LiveRequest =
   | { readonly seq: number; readonly kind: 'state'; readonly key: string; readonly state: PlanState; readonly tools: readonly Tool[] }
   | { readonly seq: number; readonly kind: 'evaluate'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'full'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
-  | { readonly seq: number; readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly choice: string | null; readonly wish: Wish }
-  | { readonly seq: number; readonly kind: 'best'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'cutting'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | {
       readonly seq: number;
@@ -37,8 +34,6 @@ export type LiveAnswer = Answer & { readonly took?: number };
 export type Answer =
   | { readonly seq: number; readonly ok: true; readonly kind: 'evaluate'; readonly result: Live }
   | { readonly seq: number; readonly ok: true; readonly kind: 'full'; readonly result: Rested }
-  | { readonly seq: number; readonly ok: true; readonly kind: 'options'; readonly result: readonly Option[] }
-  | { readonly seq: number; readonly ok: true; readonly kind: 'best'; readonly result: readonly BestInRoute[] }
   | { readonly seq: number; readonly ok: true; readonly kind: 'cutting'; readonly result: CuttingPlan | null }
   | { readonly seq: number; readonly ok: true; readonly kind: 'bench'; readonly result: Bench }
   | { readonly seq: number; readonly ok: false; readonly message: string };

@@ -15,10 +15,13 @@ import {
   map,
   mergeMap,
   of,
+  startWith,
   switchMap,
+  takeUntil,
   tap,
   type Observable,
 } from 'rxjs';
+import { BatchClient } from '../../workers/batch-client';
 import { LiveClient, Superseded } from '../../workers/live-client';
 import { resultActions, type Computed } from './results.feature';
 import { selectBenchInput, selectComputable, selectJob, selectVerdicts } from './selectors';
@@ -33,7 +36,7 @@ interface Ready {
 const REST = 200;
 
 /** The plan on the screen and the state it stands on, once both are here; the state goes to the worker first. */
-function ready(store: Store, live: LiveClient): Observable<Ready> {
+function ready(store: Store, live: Pick<LiveClient, 'hold'>): Observable<Ready> {
   return store.select(selectComputable).pipe(
     mergeMap((all) => {
       if (!all) return EMPTY;
@@ -47,10 +50,12 @@ function ready(store: Store, live: LiveClient): Observable<Ready> {
 function result<T>(asked: Promise<T>, r: Ready, then: (computed: Computed<T>) => Action): Observable<Action> {
   return from(asked).pipe(
     map((value) => then({ ...r, result: value })),
-    catchError((error: unknown) =>
-      error instanceof Superseded ? EMPTY : of(resultActions.failed({ message: error instanceof Error ? error.message : 'the sum failed' })),
-    ),
+    catchError((error: unknown) => (error instanceof Superseded ? EMPTY : failed(error))),
   );
+}
+
+function failed(error: unknown): Observable<Action> {
+  return of(resultActions.failed({ message: error instanceof Error ? error.message : 'the sum failed' }));
 }
 
 /** Verdicts follow every change of the plan, the newest of each frame; the client itself drops what is out of date. */
@@ -83,12 +88,22 @@ export const evaluateInFull = createEffect(
   { functional: true },
 );
 
+/** The ways out, one after the other; they can be stopped and asked for again. */
 export const workOutOptions = createEffect(
-  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
-    combineLatest([ready(store, live), store.select(selectJob)]).pipe(
+  (store: Store = inject<Store>(Store), batch = inject(BatchClient), actions = inject(Actions)) =>
+    combineLatest([ready(store, batch), store.select(selectJob), actions.pipe(ofType(resultActions.optionsAskedAgain), startWith(null))]).pipe(
       debounceTime(REST),
       switchMap(([r, job]) =>
-        job ? result(live.ask<'options'>({ kind: 'options', ...r, wish: job.wish }), r, (computed) => resultActions.optionsWorkedOut({ computed })) : EMPTY,
+        job
+          ? batch.run({ kind: 'options', ...r, wish: job.wish }).pipe(
+              takeUntil(actions.pipe(ofType(resultActions.optionsStopped))),
+              mergeMap((a): Observable<Action> => {
+                if (a.kind === 'progress') return of(resultActions.optionsWentOn({ done: a.done, of: a.of }));
+                return a.kind === 'options' ? of(resultActions.optionsWorkedOut({ computed: { ...r, result: a.result } })) : EMPTY;
+              }),
+              catchError(failed),
+            )
+          : EMPTY,
       ),
     ),
   { functional: true },
@@ -99,12 +114,17 @@ const LONG_REST = 600;
 
 /** Where a pickup that does not clear has most room: the longest sum, asked for last. */
 export const findTheBestPlace = createEffect(
-  (store: Store = inject<Store>(Store), live = inject(LiveClient)) =>
-    combineLatest([ready(store, live), store.select(selectVerdicts)]).pipe(
+  (store: Store = inject<Store>(Store), batch = inject(BatchClient)) =>
+    combineLatest([ready(store, batch), store.select(selectVerdicts)]).pipe(
       debounceTime(LONG_REST),
       filter(([, verdicts]) => verdicts.some((v) => v.check === 'partInRoute' && v.class !== 'well')),
       distinctUntilChanged(([a], [b]) => a === b),
-      switchMap(([r]) => result(live.ask<'best'>({ kind: 'best', ...r }), r, (computed) => resultActions.bestPlaced({ computed }))),
+      switchMap(([r]) =>
+        batch.run({ kind: 'best', ...r }).pipe(
+          mergeMap((a) => (a.kind === 'best' ? of(resultActions.bestPlaced({ computed: { ...r, result: a.result } })) : EMPTY)),
+          catchError(failed),
+        ),
+      ),
     ),
   { functional: true },
 );

@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { button, host, jobOnScreen, settle, type } from '../../../testing/job';
 import { planActions } from '../../state/plan.actions';
-import { choice } from '../../../testing/job';
+import { choice, planOf } from '../../../testing/job';
+import { resultActions } from '../../state/results.feature';
 import { RemedyList } from './remedy-list';
 
 describe('the ways out', () => {
@@ -51,6 +52,29 @@ describe('the ways out', () => {
     for (const what of ['hidden by', 'Wall from', 'Floor under']) expect(told).toContain(what);
     const kept = host(fixture).querySelector('[data-remedy^="keep"]')!.textContent;
     expect(kept).not.toContain('Floor under');
+  });
+
+  it('say how far they are while they are worked out, can be stopped, and asked for again', async () => {
+    const { store } = jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsWanted: 2 } }));
+    store.dispatch(resultActions.optionsWentOn({ done: 2, of: 7 }));
+    await fixture.whenStable();
+    const bar = host(fixture).querySelector('progress')!;
+    expect([bar.value, bar.max]).toEqual([2, 7]);
+    expect(host(fixture).textContent).toContain('2 of 7');
+    button(fixture, 'Stop').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('progress')).toBeNull();
+    expect(host(fixture).textContent).toContain('Stopped.');
+    button(fixture, 'Work them out').click();
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Working them out');
+    // the answer ends it, whatever was told before
+    store.dispatch(resultActions.optionsWentOn({ done: 7, of: 7 }));
+    store.dispatch(resultActions.optionsWorkedOut({ computed: { key: 'k', plan: planOf(choice), choice: choice.id, result: [] } }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('progress')).toBeNull();
   });
 
   it('cannot be chosen while the plan is still being kept', async () => {

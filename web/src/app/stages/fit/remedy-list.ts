@@ -10,7 +10,7 @@ import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../state/resources';
-import { resultsFeature } from '../../state/results.feature';
+import { resultActions, resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectJob, selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
@@ -56,12 +56,26 @@ export class RemedyList {
   protected readonly all = computed(() => (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []));
   protected readonly rows = computed(() => this.all().map((o) => this.row(o)));
 
+  protected readonly at = this.store.selectSignal(resultsFeature.selectOptionsAt);
+  protected readonly progress = computed(() => {
+    const at = this.at();
+    return at === 'stopped' ? null : at;
+  });
+
   /** Whose weighing is open: worked out only then. */
   protected readonly opened = signal<ReadonlySet<string>>(new Set());
 
   protected weigh(id: string, event: Event): void {
     const { open } = event.target as HTMLDetailsElement;
     this.opened.update((ids) => new Set(open ? [...ids, id] : [...ids].filter((x) => x !== id)));
+  }
+
+  protected stop(): void {
+    this.store.dispatch(resultActions.optionsStopped());
+  }
+
+  protected askAgain(): void {
+    this.store.dispatch(resultActions.optionsAskedAgain());
   }
 
   protected pick(id: string): void {

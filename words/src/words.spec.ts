@@ -6,6 +6,7 @@ import {
   bestPlaceText,
   holeStepsText,
   partCsvProblemText,
+  priceText,
   SETTING_WORDS,
   CAUTION_WORDS,
   OPERATION_WORDS,
@@ -178,5 +179,13 @@ describe('more words of fit', () => {
   it('has a word for every number of the shop', () => {
     expect(Object.keys(SETTING_WORDS).sort()).toEqual([...SETTING_KEYS].sort());
     expect(new Set(Object.values(SETTING_WORDS)).size).toBe(SETTING_KEYS.length);
+  });
+});
+
+describe('money and the owner', () => {
+  it('writes an amount with two places, and asks before anything of a client’s is cut', () => {
+    expect([0, 5, 12900, 21390].map(priceText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
+    expect(gateText({ kind: 'consent', ok: false }, names, String)).toContain('Ask the owner');
+    expect(gateText({ kind: 'consent', ok: true }, names, String)).toBe('The owner agreed');
   });
 });

@@ -1,9 +1,10 @@
 import { bestInRoute, choiceOf } from '@rinnovo/core/check';
 import { optionsInTurn, ranked, type Option } from '@rinnovo/core/remedy';
-import type { BatchAnswer, BatchQuestion, BatchState } from './batch-messages';
+import type { Holding } from './answer';
+import type { BatchAnswer, BatchQuestion } from './batch-messages';
 
 /** Works one long question out, telling after each piece how far it is; the result comes last. */
-export function* batchAnswers(held: BatchState | null, question: BatchQuestion): Generator<BatchAnswer, void> {
+export function* batchAnswers(held: Holding | null, question: BatchQuestion): Generator<BatchAnswer, void> {
   if (held?.key !== question.key) {
     yield { kind: 'failed', message: 'the state for this question is not here' };
     return;

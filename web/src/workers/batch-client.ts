@@ -54,7 +54,7 @@ export class BatchClient implements OnDestroy {
   private handFor(kind: BatchQuestion['kind']): Hand {
     const there = this.hands.get(kind);
     if (there) return there;
-    const hand: Hand = { worker: new Worker(new URL('./batch.worker', import.meta.url), { type: 'module' }), key: null };
+    const hand: Hand = { worker: new Worker(new URL('./sums.worker', import.meta.url), { type: 'module' }), key: null };
     this.hands.set(kind, hand);
     return hand;
   }

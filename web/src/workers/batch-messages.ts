@@ -23,3 +23,7 @@ export type BatchAnswer =
   | { readonly kind: 'options'; readonly result: readonly Option[] }
   | { readonly kind: 'best'; readonly result: readonly BestInRoute[] }
   | { readonly kind: 'failed'; readonly message: string };
+
+export function isBatchQuestion(request: { readonly kind: string }): request is BatchQuestion {
+  return request.kind === 'options' || request.kind === 'best';
+}

@@ -22,7 +22,7 @@ export class Superseded extends Error {}
  */
 @Injectable({ providedIn: 'root' })
 export class LiveClient implements OnDestroy {
-  private readonly worker = new Worker(new URL('./live.worker', import.meta.url), { type: 'module' });
+  private readonly worker = new Worker(new URL('./sums.worker', import.meta.url), { type: 'module' });
   private readonly waiting = new Map<Asking['kind'], Waiting>();
   private running: { readonly seq: number; readonly by: Waiting } | null = null;
   private seq = 0;

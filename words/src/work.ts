@@ -159,12 +159,18 @@ export function undoText(step: UndoStep, names: Names): string {
   switch (step.kind) {
     case 'refitPart':
       return step.part === null
-        ? `Take the part out of the ${nameOf(names, step.subject)} again.`
-        : `Put ${nameOf(names, step.part)} back into the ${nameOf(names, step.subject)} position.`;
+        ? `Take the part at the ${nameOf(names, step.subject)} out again.`
+        : `Put ${nameOf(names, step.part)} back in its place: ${nameOf(names, step.subject)}.`;
     case 'putInsertBack':
       return `Put the insert back into the ${nameOf(names, step.subject)}.`;
     case 'cannotPutWoodBack':
       return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; the old part still fits, see the decision.`;
+    case 'cannotUnmakeHole':
+      return `The hole that was made, ${nameOf(names, step.subject)}, can be plugged; it will show where nothing covers it.`;
+    case 'cannotNarrowHole':
+      return `What the ${nameOf(names, step.subject)} was opened by cannot be put back; a sleeve, or a plug drilled anew, takes a smaller part.`;
+    case 'drillAgain':
+      return `The plug in the ${nameOf(names, step.subject)} can be drilled out again, centred on it.`;
     case 'readAgain':
       return `Measure the ${nameOf(names, step.subject)} again.`;
   }

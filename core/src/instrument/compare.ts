@@ -6,11 +6,13 @@ import { dimensionAt } from './dimension-at.js';
 export type Difference =
   | { readonly kind: 'pocketAdded'; readonly cavity: string; readonly pocket: string; readonly set: string }
   | { readonly kind: 'pocketGone'; readonly cavity: string; readonly pocket: string; readonly set: string }
-  | { readonly kind: 'partChanged'; readonly position: string; readonly before: string | null; readonly after: string | null }
+  | { readonly kind: 'holeAdded'; readonly hole: string }
+  | { readonly kind: 'holePlugged'; readonly hole: string }
+  | { readonly kind: 'partChanged'; readonly place: string; readonly before: string | null; readonly after: string | null }
   | { readonly kind: 'insertChanged'; readonly plate: string; readonly opening: string; readonly fitted: boolean }
-  | { readonly kind: 'resized'; readonly target: Target; readonly before: number | null; readonly after: number | null };
+  | { readonly kind: 'resized'; readonly target: Target; readonly before: number | null; readonly after: number | null; readonly beyond: boolean };
 
-/** What differs between as found and as left, in the order of the anatomy. Values under 0.001 mm apart are equal. */
+/** What differs between as found and as left, in the order of the anatomy. Values under 0.001 mm apart are equal; a size is beyond when it differs by more than both limits of error explain. */
 export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Difference[] {
   const out: Difference[] = [];
   for (const c of after.cavities) {
@@ -25,9 +27,15 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
       if (!now?.pockets.some((q) => q.id === p.id)) out.push({ kind: 'pocketGone', cavity: c.id, pocket: p.id, set: p.set });
     }
   }
-  for (const p of after.positions) {
-    const old = before.positions.find((q) => q.id === p.id)?.part ?? null;
-    if (old !== p.part) out.push({ kind: 'partChanged', position: p.id, before: old, after: p.part });
+  for (const h of after.holes) {
+    const old = before.holes.find((x) => x.id === h.id);
+    if (!old) out.push({ kind: 'holeAdded', hole: h.id });
+    else if (h.condition === 'plugged' && old.condition !== 'plugged') out.push({ kind: 'holePlugged', hole: h.id });
+  }
+  const was = partsIn(before);
+  for (const [place, part] of partsIn(after)) {
+    const old = was.get(place) ?? null;
+    if (old !== part) out.push({ kind: 'partChanged', place, before: old, after: part });
   }
   for (const plate of after.plates) {
     for (const o of plate.openings) {
@@ -35,15 +43,29 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
       if (o.insert && old && o.insert.fitted !== old.fitted) out.push({ kind: 'insertChanged', plate: plate.id, opening: o.id, fitted: o.insert.fitted });
     }
   }
+  const plugged = new Set(out.flatMap((d) => (d.kind === 'holePlugged' ? [d.hole] : [])));
   for (const target of targetsOf(after)) {
     const a = dimensionAt(before, target);
     const b = dimensionAt(after, target);
-    if (!a.exists || !b.exists) continue;
+    if (!a.exists || !b.exists || plugged.has(target.feature)) continue;
     const x = a.dimension?.value ?? null;
     const y = b.dimension?.value ?? null;
-    if (x === null ? y !== null : y === null || Math.abs(x - y) > 0.001) out.push({ kind: 'resized', target, before: x, after: y });
+    if (x === null ? y !== null : y === null || Math.abs(x - y) > 0.001) {
+      const limits = (a.dimension?.limit ?? 0) + (b.dimension?.limit ?? 0);
+      out.push({ kind: 'resized', target, before: x, after: y, beyond: x !== null && y !== null && Math.abs(x - y) > limits });
+    }
   }
   return out;
+}
+
+/** What sits where: in positions, holes, cavities and plates. */
+function partsIn(a: Anatomy): ReadonlyMap<string, string | null> {
+  return new Map([...a.positions, ...a.holes, ...a.cavities, ...a.plates].map((f) => [f.id, f.part ?? null]));
+}
+
+/** The parts that sit on an instrument, each once. */
+export function partsOf(a: Anatomy): readonly string[] {
+  return [...new Set([...partsIn(a).values()].filter((p) => p !== null))];
 }
 
 /** Every value of an anatomy that can be read, each once. */

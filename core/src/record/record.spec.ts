@@ -4,6 +4,8 @@ import {
   anatomyFromSizes,
   applyChanges,
   compareAnatomies,
+  partsOf,
+  type Hole,
   dimensionAt,
   outlineAt,
   sizeProblems,
@@ -152,6 +154,44 @@ describe('as left', () => {
       ['refitPart', true],
     ]);
     expect(compareAnatomies(plainAnatomy(), plainAnatomy())).toEqual([]);
+  });
+
+  it('tells what became of holes: made, opened, plugged, and what sits in them', () => {
+    const hole = (id: string): Hole => ({
+      id,
+      name: id,
+      kind: 'pot',
+      face: 'top',
+      frame: 'body',
+      at: { x: 60, y: 300 },
+      diameter: dim(8),
+      bare: null,
+      through: true,
+      depth: null,
+      limit: 0.25,
+      basis: { kind: 'told' },
+      hiddenBy: null,
+      condition: 'sound',
+    });
+    const found = { ...plainAnatomy(), holes: [hole('volume'), hole('tone')] };
+    const now = applyChanges(found, [
+      { kind: 'sizeHole', hole: 'volume', by: 'drill', diameter: dim(9.7) },
+      { kind: 'fitHardware', feature: 'volume', part: 'pot' },
+      { kind: 'closeHole', hole: 'tone' },
+      { kind: 'addHole', hole: hole('jack') },
+    ]);
+    const differences = compareAnatomies(found, now);
+    expect(differences.map((d) => d.kind)).toEqual(['holePlugged', 'holeAdded', 'partChanged', 'resized']);
+    expect(undoRecipe(differences).map((u) => [u.kind, u.subject, u.possible])).toEqual([
+      ['drillAgain', 'tone', true],
+      ['cannotUnmakeHole', 'jack', false],
+      ['refitPart', 'volume', true],
+      ['cannotNarrowHole', 'volume', false],
+    ]);
+    expect(partsOf(now)).toContain('pot');
+    // read anew, within both limits: no wood is missing
+    const read = applyChanges(found, [{ kind: 'sizeHole', hole: 'volume', by: 'drill', diameter: dim(8.05) }]);
+    expect(undoRecipe(compareAnatomies(found, read))).toEqual([]);
   });
 
   it('a pocket found too deep is judged again, and the ways on follow from it', () => {

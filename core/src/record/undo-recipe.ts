@@ -2,7 +2,7 @@ import type { Difference } from '../instrument/index.js';
 
 /** How one difference between as found and as left can be taken back. */
 export interface UndoStep {
-  readonly kind: 'refitPart' | 'putInsertBack' | 'cannotPutWoodBack' | 'readAgain';
+  readonly kind: 'refitPart' | 'putInsertBack' | 'cannotPutWoodBack' | 'cannotUnmakeHole' | 'cannotNarrowHole' | 'drillAgain' | 'readAgain';
   readonly subject: string;
   readonly part: string | null;
   readonly possible: boolean;
@@ -16,10 +16,16 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
       case 'pocketGone':
         return { kind: 'cannotPutWoodBack', subject: d.cavity, part: null, possible: false };
       case 'partChanged':
-        return { kind: 'refitPart', subject: d.position, part: d.before, possible: true };
+        return { kind: 'refitPart', subject: d.place, part: d.before, possible: true };
       case 'insertChanged':
         return { kind: 'putInsertBack', subject: d.opening, part: null, possible: true };
+      case 'holeAdded':
+        return { kind: 'cannotUnmakeHole', subject: d.hole, part: null, possible: false };
+      case 'holePlugged':
+        return { kind: 'drillAgain', subject: d.hole, part: null, possible: true };
       case 'resized':
+        if (d.beyond && d.target.quantity === 'holeDiameter' && (d.after ?? 0) > (d.before ?? 0))
+          return { kind: 'cannotNarrowHole', subject: d.target.feature, part: null, possible: false };
         return { kind: 'readAgain', subject: d.target.feature, part: null, possible: true };
     }
   });

@@ -1,11 +1,12 @@
 import { idParam, noQuery, plainInstrument } from '@rinnovo/contract';
-import { compareAnatomies } from '@rinnovo/core/instrument';
+import { compareAnatomies, partsOf } from '@rinnovo/core/instrument';
 import { targetKey } from '@rinnovo/core/quantity';
 import { undoRecipe } from '@rinnovo/core/record';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyHistory, anatomyOf } from '../anatomy/queries.js';
 import { withDimensionHidden } from '../anatomy/withhold.js';
+import { consentsOf } from '../consents/queries.js';
 import { decisionsOf } from '../decisions/queries.js';
 import { readRoute } from '../http/read.js';
 import { instrumentById } from '../instruments/queries.js';
@@ -30,6 +31,8 @@ export function passportRoutes(db: Knex): Router {
       const job = await activeJobOf(db, id);
       const left = revisions[0];
       const found = revisions[revisions.length - 1];
+      const fitted = new Set(revisions.flatMap((r) => partsOf(r.document)));
+      const decisions = job ? await decisionsOf(db, job.id) : [];
       const differences = left && found ? compareAnatomies(found.document, left.document) : [];
       return {
         body: {
@@ -40,9 +43,13 @@ export function passportRoutes(db: Knex): Router {
           surveys: await surveysOf(db, id),
           findings: await findingsOf(db, id),
           job,
-          decisions: job ? await decisionsOf(db, job.id) : [],
+          decisions,
+          consents: await consentsOf(
+            db,
+            decisions.map((d) => d.id),
+          ),
           ledger: await ledgerAfter(db, id, null, 100_000),
-          parts: Object.values(await allParts(db)).filter((p) => revisions.some((r) => r.document.positions.some((x) => x.part === p.id))),
+          parts: Object.values(await allParts(db)).filter((p) => fitted.has(p.id)),
           differences,
           undo: undoRecipe(differences),
         },

@@ -33,7 +33,19 @@ describe('the record', () => {
   });
 
   it('tells as found from as left, on the map and in words, and what can be undone', async () => {
-    const { store } = jobOnScreen({ work: { decisions: [decision] } });
+    const consent = {
+      id: 'k',
+      job: 'job',
+      decision: 'decision',
+      how: 'by phone' as const,
+      said: 'do it',
+      price: 21390,
+      options: [],
+      person: 'nell',
+      at: '2026-01-03',
+    };
+    const other = { ...decision, id: 'other', choice: 'tone hole', reason: 'the old one is silent' };
+    const { store } = jobOnScreen({ work: { decisions: [decision, other], consents: [consent] } });
     const revision = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
     store.dispatch(
       resource.loaded({
@@ -50,6 +62,8 @@ describe('the record', () => {
     expect(text).toContain('nothing → Wide two-coil');
     expect(text).toContain('cannot be put back');
     expect(text).toContain('“what she asked for”');
+    expect(text).toContain('The owner agreed by phone, 2026-01-03, at 213.90: “do it”');
+    expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2026-01-02/);
     const shown = (where: string): number => host(fixture).querySelectorAll(`${where} path.planned`).length;
     expect(shown('rn-plan-view.no-print')).toBe(1);
     // the report has both states side by side: new only in the second

@@ -4,9 +4,9 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { undoRecipe } from '@rinnovo/core/record';
-import { labelText, lengthText, nameOf, OPERATION_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
+import { labelText, lengthText, nameOf, OPERATION_WORDS, priceText, REMEDY_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
 import { anatomy, ledger, people } from '../../state/resources';
-import { selectDecision, selectJob, selectLeftHanded, selectNames } from '../../state/selectors';
+import { selectDecisions, selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
@@ -28,7 +28,23 @@ export class RecordPage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly job = this.store.selectSignal(selectJob);
-  protected readonly decision = this.store.selectSignal(selectDecision);
+  private readonly decided = this.store.selectSignal(selectDecisions);
+  private readonly work = this.store.selectSignal(selectWork);
+  /** Every decision of the job: its place, what was chosen and why, and what the owner said to it. */
+  protected readonly decisions = computed(() =>
+    this.decided().map((d) => {
+      const chosen = d.options.find((o) => o.id === d.option);
+      const yes = this.work()?.consents.find((c) => c.decision === d.id);
+      return {
+        id: d.id,
+        place: upperFirst(nameOf(this.names(), d.choice)),
+        what: chosen ? REMEDY_WORDS[chosen.kind] : '',
+        reason: d.reason,
+        who: `${this.nameOfPerson(d.person)}, ${d.at.slice(0, 10)}`,
+        owner: yes ? `The owner agreed ${yes.how}, ${yes.at.slice(0, 10)}, at ${priceText(yes.price)}: “${yes.said}”` : null,
+      };
+    }),
+  );
   protected readonly view = signal<'left' | 'found'>('left');
   protected readonly whole = signal(false);
 
@@ -60,7 +76,7 @@ export class RecordPage {
     [...(this.ledger().data ?? [])].reverse().map((e) => ({
       id: e.id,
       when: e.at.slice(0, 16).replace('T', ' '),
-      who: this.people().data?.find((p) => p.id === e.person)?.name ?? '',
+      who: this.nameOfPerson(e.person),
       what: `${OPERATION_WORDS[e.kind]} · ${e.step.replace(/^\d+ /, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)}`,
       wrong: e.outcome === 'wentWrong',
       note: e.note,
@@ -73,6 +89,10 @@ export class RecordPage {
   );
   protected readonly title = computed(() => this.job()?.title ?? '');
   protected readonly file = computed(() => `/api/instruments/${this.held().of ?? ''}/passport`);
+
+  private nameOfPerson(id: string): string {
+    return this.people().data?.find((p) => p.id === id)?.name ?? '';
+  }
 
   protected print(): void {
     window.print();
@@ -102,7 +122,11 @@ export class RecordPage {
       case 'pocketGone':
         return `Gone from the ${nameOf(names, d.cavity)}: ${d.pocket}`;
       case 'partChanged':
-        return `${upperFirst(nameOf(names, d.position))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
+        return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
+      case 'holeAdded':
+        return `New: ${nameOf(names, d.hole)}`;
+      case 'holePlugged':
+        return `Plugged: ${nameOf(names, d.hole)}`;
       case 'insertChanged':
         return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'put in' : 'taken off'}`;
       case 'resized':

@@ -192,6 +192,14 @@ describe('as left', () => {
     // read anew, within both limits: no wood is missing
     const read = applyChanges(found, [{ kind: 'sizeHole', hole: 'volume', by: 'drill', diameter: dim(8.05) }]);
     expect(undoRecipe(compareAnatomies(found, read))).toEqual([]);
+    // a route that was deepened
+    const [pocket] = found.cavities.find((c) => c.id === 'route')!.pockets;
+    const deeper = (by: number) =>
+      undoRecipe(
+        compareAnatomies(found, applyChanges(found, [{ kind: 'setDepth', cavity: 'route', pocket: pocket!.id, depth: dim(pocket!.depth!.value + by) }])),
+      );
+    expect(deeper(2).map((u) => [u.kind, u.subject, u.possible])).toEqual([['cannotPutWoodBack', 'route', false]]);
+    expect(deeper(0.05)).toEqual([]);
   });
 
   it('a pocket found too deep is judged again, and the ways on follow from it', () => {

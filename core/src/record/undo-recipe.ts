@@ -26,6 +26,8 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
       case 'resized':
         if (d.beyond && d.target.quantity === 'holeDiameter' && (d.after ?? 0) > (d.before ?? 0))
           return { kind: 'cannotNarrowHole', subject: d.target.feature, part: null, possible: false };
+        if (d.beyond && d.target.quantity === 'pocketDepth' && (d.after ?? 0) > (d.before ?? 0))
+          return { kind: 'cannotPutWoodBack', subject: d.target.feature, part: null, possible: false };
         return { kind: 'readAgain', subject: d.target.feature, part: null, possible: true };
     }
   });

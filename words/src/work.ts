@@ -164,7 +164,7 @@ export function undoText(step: UndoStep, names: Names): string {
     case 'putInsertBack':
       return `Put the insert back into the ${nameOf(names, step.subject)}.`;
     case 'cannotPutWoodBack':
-      return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; whether the old part still goes in stands with the decision.`;
+      return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; choose the old part in Fit to see whether it still goes in.`;
     case 'cannotUnmakeHole':
       return `The hole that was made, ${nameOf(names, step.subject)}, can be plugged; it will show where nothing covers it.`;
     case 'cannotNarrowHole':

@@ -1,7 +1,7 @@
 import { createSelector } from '@ngrx/store';
 import type { ToldReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
+import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
 import type { BenchInput, Consent } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
@@ -107,6 +107,10 @@ export const selectWhole = createSelector(resultsFeature.selectLive, resultsFeat
 /** What it says of the choice that is looked at. */
 export const selectEvaluation = createSelector(selectWhole, selectChoice, (whole, choice) => whole && choice && ofChoice(whole, choice.id));
 export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live, full) => full?.verdicts ?? live?.verdicts ?? []);
+/** What was said of the choice when the plan last rested, be it older than the newest verdicts: what stands in lists does not come and go with each sum. */
+export const selectRested = createSelector(resultsFeature.selectFull, selectChoice, (full, choice): readonly Verdict[] =>
+  full && choice ? ofChoice(full.result, choice.id).verdicts : [],
+);
 /** What is decided and in force. */
 export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.filter((d) => d.undoneAt === null) ?? []);
 /** What is decided of the choice that is looked at. */

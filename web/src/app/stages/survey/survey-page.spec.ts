@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { ToldReading } from '@rinnovo/contract';
 import { host, choice, jobOnScreen, route, settle, type, button } from '../../../testing/job';
+import { resultActions, resultsFeature } from '../../state/results.feature';
 import { SurveyPage } from './survey-page';
 
 const reading = (id: string, value: number | null, blind: boolean): ToldReading => ({
@@ -27,6 +28,26 @@ describe('the survey', () => {
     expect(host(fixture).querySelector('[data-target="bodyThickness|body|"]')!.textContent).toContain('two readings agree');
     expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('not read');
     expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('told');
+  });
+
+  it('keeps its rows while verdicts come and go: a row that moves takes the focus away', async () => {
+    const { store } = jobOnScreen({ choice: { ...choice, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    const order = () => [...host(fixture).querySelectorAll('ul')[0]!.querySelectorAll<HTMLElement>('[data-target]')].map((b) => b.dataset['target']);
+    const before = order();
+    expect(before.length).toBe(7);
+    const [live, full] = [store.selectSignal(resultsFeature.selectLive)()!, store.selectSignal(resultsFeature.selectFull)()!];
+    const first = host(fixture).querySelector<HTMLElement>('ul [data-target]')!;
+    first.focus();
+    store.dispatch(resultActions.evaluated({ computed: { ...live, key: 'next' } }));
+    await fixture.whenStable();
+    expect(order()).toEqual(before);
+    const turned = { ...full.result, verdicts: [...full.result.verdicts].reverse() };
+    store.dispatch(resultActions.evaluatedInFull({ computed: { ...full, key: 'next', result: turned } }));
+    await fixture.whenStable();
+    expect(order()).toEqual(before);
+    expect(document.activeElement).toBe(first);
   });
 
   it('takes a reading with the tool that fits, and keeps what was typed when the server refuses', async () => {

@@ -8,7 +8,7 @@ import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText } from '@rinnovo/words';
 import { readings } from '../../state/resources';
-import { selectAnatomy, selectLeftHanded, selectNames, selectVerdicts } from '../../state/selectors';
+import { selectAnatomy, selectLeftHanded, selectNames, selectRested } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
@@ -35,7 +35,7 @@ export class SurveyPage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly leftHanded = this.store.selectSignal(selectLeftHanded);
-  private readonly verdicts = this.store.selectSignal(selectVerdicts);
+  private readonly verdicts = this.store.selectSignal(selectRested);
   private readonly held = this.store.selectSignal(readings.select);
   private readonly names = this.store.selectSignal(selectNames);
 
@@ -64,21 +64,23 @@ export class SurveyPage {
       ? `${feature}/${part ?? ''}`
       : (part ?? feature);
   });
-  protected readonly needed = computed(() => {
+  /** What the cut rests on, the gravest verdict's first. */
+  private readonly wanted = computed((): readonly string[] => {
     const a = this.anatomy();
-    return a ? restsOn(this.verdicts(), a).map((t) => this.row(t)) : [];
+    return a ? restsOn(this.verdicts(), a).map(targetKey) : [];
   });
-  protected readonly others = computed(() => {
+  private readonly rows = computed(() => {
     const a = this.anatomy();
-    const keys = new Set(this.needed().map((r) => r.key));
-    return a
-      ? targetsOf(a)
-          .map((t) => this.row(t))
-          .filter((r) => !keys.has(r.key))
-      : [];
+    return a ? targetsOf(a).map((t) => this.row(t)) : [];
   });
+  /** In the order of the anatomy: a list that is sorted anew under the hand takes the focus away. */
+  protected readonly needed = computed(() => this.rows().filter((r) => this.wanted().includes(r.key)));
+  protected readonly others = computed(() => this.rows().filter((r) => !this.wanted().includes(r.key)));
   protected readonly ready = computed(() => this.needed().filter((r) => r.state === 'agree').length);
-  protected readonly next = computed(() => this.needed().find((r) => r.state !== 'agree') ?? null);
+  protected readonly next = computed(() => {
+    const open = this.needed().filter((r) => r.state !== 'agree');
+    return this.wanted().flatMap((key) => open.filter((r) => r.key === key))[0] ?? null;
+  });
 
   protected toggle(key: string): void {
     this.open.set(this.open() === key ? null : key);

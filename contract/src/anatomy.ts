@@ -19,6 +19,7 @@ import type {
   PlateScrew,
   Pocket,
   Strings,
+  TrimmedPickup,
 } from '@rinnovo/core/instrument';
 import Joi from 'joi';
 import { count, localId, limit, mm, text, uuid } from './scalars.js';
@@ -109,12 +110,22 @@ const plate = Joi.object<Loose<Plate>, true>({
 const is = (kind: Change['kind']): Joi.StringSchema => Joi.string().valid(kind).required();
 
 /** One thing done to an instrument. */
+const trimmed = Joi.object<Loose<TrimmedPickup>, true>({
+  ears: Joi.number().min(0).max(20).required(),
+  screws: Joi.number().min(0).max(50).required(),
+});
+
 export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>().conditional('.kind', {
   switch: [
     { is: 'fitPart', then: Joi.object({ kind: is('fitPart'), position: localId.required(), part: uuid.allow(null).required() }) },
     { is: 'fitHardware', then: Joi.object({ kind: is('fitHardware'), feature: localId.required(), part: uuid.allow(null).required() }) },
     { is: 'addPockets', then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required() }) },
     { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
+    { is: 'sizePlate', then: Joi.object({ kind: is('sizePlate'), plate: localId.required(), outline: featureOutline.required() }) },
+    {
+      is: 'sizeWindow',
+      then: Joi.object({ kind: is('sizeWindow'), plate: localId.required(), window: localId.required(), outline: featureOutline.required() }),
+    },
     { is: 'setPlate', then: Joi.object({ kind: is('setPlate'), plate: plate.required() }) },
     {
       is: 'sizeHole',
@@ -136,6 +147,8 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
       }),
     },
     { is: 'raiseCover', then: Joi.object({ kind: is('raiseCover'), cavity: localId.required(), by: dimension.required() }) },
+    { is: 'raisePickup', then: Joi.object({ kind: is('raisePickup'), position: localId.required(), by: dimension.required() }) },
+    { is: 'trimPickup', then: Joi.object({ kind: is('trimPickup'), position: localId.required(), trimmed: trimmed.required() }) },
     { is: 'fillPockets', then: Joi.object({ kind: is('fillPockets'), cavity: localId.required(), set: localId.required() }) },
   ],
   otherwise: Joi.object({ kind: is('setInsert'), plate: localId.required(), opening: localId.required(), fitted: Joi.boolean().required() }),
@@ -149,6 +162,8 @@ const position = Joi.object<Loose<PickupPosition>, true>({
   opening: localId.required(),
   at: point.required(),
   part: uuid.allow(null).required(),
+  raised: dimension,
+  trimmed,
 });
 
 const frame = Joi.object<Loose<Frame>, true>({ id: localId.required(), at: placement.required() });

@@ -42,6 +42,7 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   clearToCut,
   hardware: part,
   hardwareChoice: choice,
+  pickupChoice: choice,
   stockItem,
   instrument,
   job,
@@ -156,5 +157,35 @@ describe('an instrument that has just arrived', () => {
     expect(anatomy.validate(twice, OPTIONS).error?.message).toContain('two features are called bridge route');
     const lost = { ...examples.anatomy, distances: [{ ...examples.anatomy.distances[0]!, to: { of: 'moon', side: 'low' } }] };
     expect(anatomy.validate(lost, OPTIONS).error?.message).toContain('moon');
+  });
+});
+
+describe('what is done so that a pickup goes in', () => {
+  const limits = { limit: 0.2, basis: { kind: 'planned' } };
+  const outline = {
+    outline: {
+      vertices: [
+        { x: 0, y: 0, bulge: 0 },
+        { x: 70, y: 0, bulge: 0 },
+        { x: 70, y: 40, bulge: 0 },
+      ],
+    },
+    ...limits,
+    across: null,
+    along: null,
+  };
+  const withWork = (work: unknown): boolean => choice.validate({ ...examples.pickupChoice, work: [work] }, OPTIONS).error === undefined;
+
+  it('is a change that names its place and its size', () => {
+    expect(withWork({ kind: 'raisePickup', position: 'neck', by: { value: 2, ...limits } })).toBeTrue();
+    expect(withWork({ kind: 'sizeWindow', plate: 'guard', window: 'window', outline })).toBeTrue();
+    expect(withWork({ kind: 'sizePlate', plate: 'guard', outline })).toBeTrue();
+  });
+
+  it('is refused where it lacks one, cuts off less than nothing, or is no change at all', () => {
+    expect(withWork({ kind: 'raisePickup', position: 'neck' })).toBeFalse();
+    expect(withWork({ kind: 'trimPickup', position: 'neck', trimmed: { ears: -1, screws: 0 } })).toBeFalse();
+    expect(withWork({ kind: 'sizeWindow', plate: 'guard', outline })).toBeFalse();
+    expect(withWork({ kind: 'widen' })).toBeFalse();
   });
 });

@@ -36,6 +36,7 @@ const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
   coverApart: Joi.boolean(),
   route: route.allow(null).required(),
   fill: Joi.boolean(),
+  work: Joi.array().items(change).max(40),
 });
 
 const place = Joi.alternatives<PlaceRef>().conditional('.on', {

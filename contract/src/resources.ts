@@ -2,11 +2,11 @@ import type { Choice, Plan } from '@rinnovo/core/check';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { BuyLine, Waiver } from '@rinnovo/core/order';
-import type { Part, StockItem, Tool } from '@rinnovo/core/part';
+import type { Lack, Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
-import type { Option, Wish } from '@rinnovo/core/remedy';
+import type { Option, WayBack, Wish } from '@rinnovo/core/remedy';
 
 /** Someone who works here or owns an instrument. */
 export interface Person {
@@ -160,10 +160,19 @@ export interface DecisionOption {
   /** Working time aside, minutes. */
   readonly wait?: number;
   /** What was missing in the shop. */
-  readonly lacks?: readonly string[];
+  readonly missing?: readonly Lack[];
   readonly price: number;
   readonly excluded: Option['excluded'];
-  readonly numbers: readonly (SeenNumber & { readonly class: string })[];
+  readonly numbers: readonly KeptNumber[];
+  /** The way back as it stood. */
+  readonly back?: Omit<WayBack, 'verdicts'>;
+  /** Of the one that was chosen: what the whole plan came to with it. */
+  readonly whole?: readonly KeptNumber[];
+}
+
+/** A verdict as it stood. */
+export interface KeptNumber extends SeenNumber {
+  readonly class: string;
 }
 
 export interface Decision {
@@ -253,9 +262,17 @@ export interface KeptPart {
   readonly version: number;
 }
 
-/** A line of the buy list with the titles of the jobs that wait. */
+/** A job that something of the buy list holds up, with what its waiting places are called. */
+export interface WaitingJob {
+  readonly title: string;
+  readonly instrument: string;
+  readonly label: string;
+  readonly places: Readonly<Record<string, string>>;
+}
+
+/** A line of the buy list with the jobs that wait. */
 export interface BuyListLine extends BuyLine {
-  readonly jobs: Readonly<Record<string, { readonly title: string; readonly instrument: string; readonly label: string }>>;
+  readonly jobs: Readonly<Record<string, WaitingJob>>;
 }
 
 /** What lies in a drawer, as the server tells it. */

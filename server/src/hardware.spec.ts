@@ -76,6 +76,10 @@ describe('a part that is no pickup, through the API', () => {
     const kept = (decided.body as { decision: Decision }).decision;
     expect(kept.options.map((o) => o.kind)).toEqual(options.map((o) => o.proposal.kind));
     expect(kept.options.find((o) => o.kind === 'keep')).toBeDefined();
+    const stood = kept.options.find((o) => o.id === kept.option)!;
+    expect(stood.back).toEqual(jasmine.objectContaining({ woodCut: true, plateCut: false }));
+    expect(stood.whole!.map((n) => n.id)).toEqual(evaluatePlan(s.state, withChoice(s.record.plan, open.proposal.choice)).verdicts.map((v) => v.id));
+    expect(kept.options.filter((o) => o.whole)).toEqual([stood]);
 
     s = await loadJobState(w.db, job.id);
     const judged = () => ofChoice(evaluatePlan(s.state, s.record.plan), 'volume');

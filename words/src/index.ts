@@ -1,5 +1,6 @@
 export * from './imports.js';
 export * from './instrument.js';
+export * from './lack.js';
 export * from './length.js';
 export * from './names.js';
 export * from './parts.js';

@@ -1,3 +1,4 @@
+import type { Choice } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import type { Shelf } from '@rinnovo/core/part';
 
@@ -41,4 +42,12 @@ function lowerFirst(text: string): string {
 
 export function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** Where a choice goes: a pickup place, a feature, a screw of a plate, or a hole that is not there yet. */
+export function placeOfChoice(c: Choice, names: Names): string {
+  if (c.kind === 'pickup') return upperFirst(nameOf(names, c.position));
+  if (c.place.on === 'face') return `New ${c.place.hole} hole`;
+  const feature = upperFirst(nameOf(names, c.place.feature));
+  return c.place.screw === undefined ? feature : `${feature}, screw ${c.place.screw + 1}`;
 }

@@ -1,7 +1,8 @@
 import type { HoleSteps } from '@rinnovo/core/cut';
+import type { TrimmedPickup } from '@rinnovo/core/instrument';
 import type { Exclusion, Option, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
 import { fixed } from './length.js';
-import { nameOf, type Names } from './names.js';
+import { nameOf, upperFirst, type Names } from './names.js';
 
 /** What a way out is called, with the number that matters. */
 export function remedyTitle(o: Option, names: Names): string {
@@ -30,16 +31,29 @@ export function remedyTitle(o: Option, names: Names): string {
     case 'deepen':
       return `Cut the hollow ${mm} deeper`;
     case 'spacer':
-      return `Set its cover ${mm} higher on a spacer`;
+      return choice.kind === 'pickup' ? `Set ${part} ${mm} higher on a spacer` : `Set its cover ${mm} higher on a spacer`;
+    case 'thickerCover':
+      return `Make a cover ${mm} thicker, hollowed inside`;
     case 'trim':
-      return `Cut ${part} ${mm} shorter`;
+      return o.proposal.trimmed ? `${upperFirst(trimmedText(o.proposal.trimmed))} of ${part}` : `Cut ${part} ${mm} shorter`;
     case 'move':
       return `Move the hole by ${mm}`;
     case 'makePlate':
       return `Make the plate anew, ${mm} larger all round`;
+    case 'reshapePlate':
+      return `File the window ${mm} wider all round`;
     case 'plugHole':
       return 'Close the hole with a dowel or an insert';
   }
+}
+
+/** What is cut off a pickup. */
+export function trimmedText({ ears, screws }: TrimmedPickup): string {
+  const of = [
+    ...(ears > 0 ? [`file ${ears.toFixed(1)} mm off the ears all round`] : []),
+    ...(screws > 0 ? [`cut ${screws.toFixed(1)} mm off the height screws`] : []),
+  ];
+  return of.join(' and ');
 }
 
 /** A way out in a few words, by its kind: where only that was kept. */
@@ -54,10 +68,12 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
   plugAndRedrill: 'Plug and drill anew',
   sleeve: 'Sleeve the hole',
   deepen: 'Cut the hollow deeper',
-  spacer: 'Spacer under the cover',
+  spacer: 'Higher on a spacer',
   trim: 'Cut the part shorter',
   move: 'Move the hole',
   makePlate: 'Make the plate anew',
+  reshapePlate: 'File the window wider',
+  thickerCover: 'Make a thicker cover',
   plugHole: 'Close the hole',
 };
 
@@ -75,7 +91,7 @@ export function exclusionText(e: Exclusion): string {
     case 'doNotTouch':
       return 'Off the list: this place is not to be touched.';
     case 'reversibleOnly':
-      return 'Off the list: the job is reversible only, and wood would be cut.';
+      return 'Off the list: the job is reversible only, and something would be cut for good.';
     case 'strength':
       return `Off the list for strength: at worst ${fixed(e.left, 1)} mm of wood would be left, ${e.least.toFixed(1)} at least.`;
     case 'unsolved':
@@ -113,8 +129,9 @@ export function rankReason(a: Option, b: Option, names: Names): string {
 }
 
 /** What going back would need, in a sentence. */
-export function wayBackText(b: WayBack, names: Names): string {
+export function wayBackText(b: Omit<WayBack, 'verdicts'>, names: Names): string {
   if (b.partCut) return 'Nothing of the instrument is cut; the part itself is, and cannot be returned.';
+  if (b.plateCut) return 'No wood is cut; the window that was filed wider stays wide.';
   if (b.part === null && !b.woodCut) return 'Nothing is cut: what was put in comes out again.';
   if (b.part === null) return 'There was nothing here before; the wood cannot be put back.';
   const part = nameOf(names, b.part);

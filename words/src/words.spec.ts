@@ -1,10 +1,15 @@
-import type { Corner, Verdict } from '@rinnovo/core/check';
+import { newHardwareChoice, newPickupChoice, type Corner, type PlaceRef, type Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { OPERATIONS, SETTING_KEYS } from '@rinnovo/core/operation';
+import type { Lack } from '@rinnovo/core/part';
 import { RULES } from '@rinnovo/core/order';
 import {
   bestPlaceText,
   holeStepsText,
+  lackText,
+  placeOfChoice,
+  trimmedText,
+  wayBackText,
   partCsvProblemText,
   priceText,
   SETTING_WORDS,
@@ -174,6 +179,30 @@ describe('more words of fit', () => {
     const drills = [8.5, 9].map((d) => ({ name: `${d.toFixed(1)} mm`, diameter: d }));
     expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('Scratch the finish back first, then 8.5 mm, 9.0 mm.');
     expect(holeStepsText({ drills: [], final: 9, lacks: [], reamer: 'Reamer', countersink: true })).toContain('with the Reamer');
+  });
+
+  it('names what the shop has not, each kind in its own words', () => {
+    const said = (l: Lack): string => lackText(l, { pot: 'Long pot' });
+    expect(said({ kind: 'part', part: 'pot' })).toBe('Long pot');
+    expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel of 9.5 mm or more');
+    expect(said({ kind: 'drill', diameter: 12.1 })).toBe('12.1 mm drill');
+    expect(said({ kind: 'sleeve', outer: 10, inner: 8.2 })).toBe('sleeve 10.0 to 8.2 mm');
+    expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['an offcut for the block', 'countersink']);
+  });
+
+  it('says what is cut off a pickup, and that a filed window stays wide', () => {
+    expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7 mm off the ears all round');
+    expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7 mm off the ears all round and cut 5.5 mm off the height screws');
+    const back = { part: null, needsInsert: false, woodCut: false, partCut: false, plateCut: true, works: true };
+    expect(wayBackText(back, {})).toContain('stays wide');
+  });
+
+  it('calls a place as the technician would: a feature, one of its screws, a hole that is not there yet', () => {
+    const on = (place: PlaceRef): string => placeOfChoice(newHardwareChoice('c', place, null), names);
+    expect(on({ on: 'feature', feature: 'plate', screw: 2 })).toBe('Neck pickup plate, screw 3');
+    expect(on({ on: 'feature', feature: 'back cavity' })).toBe('Long back cavity');
+    expect(on({ on: 'face', face: 'top', at: { x: 0, y: 0 }, hole: 'pot' })).toBe('New pot hole');
+    expect(placeOfChoice(newPickupChoice('window', null), names)).toBe('Wide window');
   });
 
   it('has a word for every number of the shop', () => {

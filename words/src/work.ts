@@ -2,6 +2,7 @@ import type { GateItem, StepCard } from '@rinnovo/core/gate';
 import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
 import type { UndoStep, WayOn } from '@rinnovo/core/record';
+import { trimmedText } from './remedies.js';
 import { nameOf, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 
@@ -22,10 +23,11 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   drillHole: 'Drill the hole',
   fitSleeve: 'Set the sleeve',
   deepenRoute: 'Cut the hollow deeper',
-  fitSpacer: 'Set the cover on its spacer',
-  trimPart: 'Cut the part shorter',
+  fitSpacer: 'Set it on its spacer',
+  trimPart: 'Trim the part',
   fillRoute: 'Fill the old route',
   makePlate: 'Make the plate',
+  openWindow: 'File the window wider',
   fitHardware: 'Fit the new part',
 };
 
@@ -61,10 +63,14 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   levelPlug: () => 'Cut and scrape it flush.',
   drillNew: () => 'Mark the middle, pilot it, then drill to size.',
   pressSleeve: (n) => `Press the sleeve in and try ${n['part']}.`,
-  deepenTo: () => 'Deepen the floor in light passes; measure between them.',
-  setSpacer: () => 'Set the spacer under the cover and screw it down.',
-  cutDown: (n) => `Clamp ${n['part']} between wood, saw it to length, file the end.`,
+  deepenTo: (n) => `Deepen the floor${n['pocket'] === undefined ? '' : ` of ${n['pocket']}`} in light passes; measure between them.`,
+  setSpacer: () => 'Set the spacer under it and screw it down.',
+  cutDown: (n) =>
+    n['ears'] === undefined
+      ? `Clamp ${n['part']} between wood, saw it to length, file the end.`
+      : `Cover the coils of ${n['part']} against filings, clamp it between wood and ${trimmedText({ ears: Number(n['ears']), screws: Number(n['screws']) })}. Break the edges.`,
   fillIn: () => 'Glue a block of the same grain into the old route, tight all round.',
+  fileWindow: (n) => `File the window evenly all round, try ${n['part']} in it again and again; break the edge.`,
   cutPlate: (n) => `Cut the new plate by the old one: ${n['part']}.`,
   fitHardware: (n) => `Fit ${n['part']}; screws waxed, driven by hand.`,
 };
@@ -163,6 +169,14 @@ export function undoText(step: UndoStep, names: Names): string {
         : `Put ${nameOf(names, step.part)} back in its place: ${nameOf(names, step.subject)}.`;
     case 'putInsertBack':
       return `Put the insert back into the ${nameOf(names, step.subject)}.`;
+    case 'takeSpacerOut':
+      return `Take the spacer at the ${nameOf(names, step.subject)} out, or put it back in.`;
+    case 'refitPlate':
+      return `Put the old one back in the place of the ${nameOf(names, step.subject)}; it is kept.`;
+    case 'cannotUnfileWindow':
+      return `What the ${nameOf(names, step.subject)} was filed wider by cannot be put back; another plate takes its place.`;
+    case 'cannotReturnPart':
+      return `What was cut off ${nameOf(names, step.part ?? undefined)} cannot be put back: it cannot be returned.`;
     case 'cannotPutWoodBack':
       return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; choose the old part in Fit to see whether it still goes in.`;
     case 'cannotUnmakeHole':

@@ -115,6 +115,7 @@ const LABELS: Readonly<Record<string, string>> = {
   holesOff: 'holes off the poles',
   drillDiameter: 'diameter',
   coverRaised: 'cover set higher',
+  pickupRaised: 'set higher on its spacer',
   chainLeft: 'limit less what the chain is off',
 };
 

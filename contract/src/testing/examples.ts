@@ -134,6 +134,17 @@ export const examples = {
     count: 1,
     work: [{ kind: 'setInsert' as const, plate: 'plate', opening: 'window', fitted: false }],
   },
+  pickupChoice: {
+    kind: 'pickup' as const,
+    id: 'neck',
+    position: 'neck',
+    part: id(1),
+    alternatives: [],
+    insertFitted: false,
+    leadsWanted: 2,
+    route: null,
+    work: [{ kind: 'trimPickup' as const, position: 'neck', trimmed: { ears: 0.5, screws: 0 } }],
+  },
   hardware: {
     format: 1 as const,
     id: id(2),

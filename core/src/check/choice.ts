@@ -40,6 +40,8 @@ export interface PickupChoice extends ChoiceBase {
   readonly route: PlannedRoute | null;
   /** What was found is filled before the new route is cut. */
   readonly fill?: boolean;
+  /** What else is done so that it goes in: to the hollow, its plate, or the part itself. */
+  readonly work?: readonly Change[];
 }
 
 /** Where a part that is no pickup goes: a feature of the instrument (of a plate also one of its screw places), or a new hole on a face. */
@@ -83,6 +85,12 @@ export function bareChoice({ kind, id, place, part, alternatives, count }: Hardw
   return { kind, id, place, part, alternatives, count, work: [] };
 }
 
+/** The same of a pickup's: neither a route nor other work. */
+export function barePickup(choice: PickupChoice): PickupChoice {
+  const { fill, work, ...rest } = choice;
+  return fill === undefined && work === undefined && choice.route === null ? choice : { ...rest, route: null };
+}
+
 export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }
@@ -124,10 +132,11 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
     { kind: 'fitPart', position: choice.position, part: choice.part },
     { kind: 'setInsert', plate: where.plate, opening: where.opening, fitted: choice.insertFitted },
   ];
-  if (!choice.route) return changes;
+  const work = choice.work ?? [];
+  if (!choice.route) return [...changes, ...work];
   const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
   const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
-  return [...changes, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets }];
+  return [...changes, ...work, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets }];
 }
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {

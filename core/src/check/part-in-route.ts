@@ -3,7 +3,7 @@ import type { Target } from '../quantity/index.js';
 import { circle, gapInside, type Outline, type Region } from '../shape/index.js';
 import type { PartOutline } from '../part/index.js';
 import { tightestCorner, type CornerMet } from './corner.js';
-import { laid, pocketsLeaf, type PlaceOfPart } from './place.js';
+import { laid, pocketsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
 import { missingVerdict, verdict, type CheckId, type Verdict } from './verdict.js';
 import { sum } from '../measure/index.js';
@@ -117,6 +117,6 @@ function depthVerdict(
   const subject = { feature: place.position.id, item };
   const target: Target = { quantity: 'pocketDepth', feature: place.cavity.id, part: room.floor.id };
   if (!room.floor.depth) return missingVerdict(check, subject, [target], wanted, room.gap.at);
-  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], [-1, leaf('partLowest', lowest)]);
+  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
   return verdict(check, subject, working, wanted, room.gap.at);
 }

@@ -3,6 +3,7 @@ import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '../part/index.js';
+import { asFitted } from './as-fitted.js';
 import type { PickupChoice } from './choice.js';
 import { placeOutline, type Outline, type Region } from '../shape/index.js';
 
@@ -38,7 +39,7 @@ export function placeOf(state: PlanState, choice: PickupChoice): PlaceOfPart {
     cavity: found(anatomy.cavities, position.cavity),
     plate,
     opening: found(plate.openings, position.opening),
-    part: position.part === null ? null : pickupOf(state, position.part),
+    part: position.part === null ? null : asFitted(pickupOf(state, position.part), position),
   };
 }
 
@@ -94,4 +95,9 @@ export function pocketsLeaf(cavity: Cavity, pockets: readonly Pocket[]): Leaf {
 /** A plate that is taken off and put back does not land where it was. */
 export function plateBackLeaf(settings: Settings): Leaf {
   return setting('plateBack', 0, 'limitPlateBack', settings.limitPlateBack);
+}
+
+/** What a part that sits higher on a spacer gains in depth, as a term of a sum; nothing where it sits as it came. */
+export function raisedTerm({ position }: PlaceOfPart): readonly (readonly [1, Leaf])[] {
+  return position.raised ? [[1, leaf('pickupRaised', position.raised)]] : [];
 }

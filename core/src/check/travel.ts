@@ -1,6 +1,6 @@
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
-import { laid, type PlaceOfPart } from './place.js';
+import { laid, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor } from './room-for.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 
@@ -17,6 +17,6 @@ export function travel(place: PlaceOfPart): readonly Verdict[] {
   const subject = { feature: position.id, item: 'base' };
   const target: Target = { quantity: 'pocketDepth', feature: cavity.id, part: room.floor.id };
   if (!room.floor.depth) return [missingVerdict('travel', subject, [target], down.value, room.gap.at)];
-  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], [-1, leaf('partLowest', base.lowest)]);
+  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
   return [verdict('travel', subject, working, down.value, room.gap.at)];
 }

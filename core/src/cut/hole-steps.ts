@@ -1,4 +1,4 @@
-import { ownedDrills, type DrillSize, type Tool } from '../part/index.js';
+import { ownedDrills, type DrillSize, type Lack, type Tool } from '../part/index.js';
 
 /** How a hole is opened from one size to another, mm. */
 export interface HoleSteps {
@@ -7,7 +7,7 @@ export interface HoleSteps {
   /** The size in the end. */
   readonly final: number;
   /** What the shop does not own. */
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
   /** A reamer that does it in one, where there is one. */
   readonly reamer: string | null;
   readonly countersink: boolean;
@@ -33,13 +33,13 @@ export function holeSteps(from: number, to: number, tools: readonly Tool[]): Hol
     if (next) drills.push(next);
     at = next?.diameter ?? reach;
   }
-  const missing = `${(Math.ceil(to * 10 - 1e-6) / 10).toFixed(1)} mm drill`;
+  const wanted = Math.ceil(to * 10 - 1e-6) / 10;
   const reamer = tools.find((t) => t.kind === 'reamer' && t.from <= from && t.to >= to);
   const countersink = tools.some((t) => t.kind === 'countersink' && t.diameter > to);
   return {
     drills: last ? [...drills, last] : drills,
-    final: last?.diameter ?? (reamer ? to : Math.ceil(to * 10 - 1e-6) / 10),
-    lacks: [...(last || reamer ? [] : [missing]), ...(countersink ? [] : ['countersink'])],
+    final: last?.diameter ?? (reamer ? to : wanted),
+    lacks: [...(last || reamer ? [] : [{ kind: 'drill' as const, diameter: wanted }]), ...(countersink ? [] : [{ kind: 'countersink' as const }])],
     reamer: reamer?.name ?? null,
     countersink,
   };

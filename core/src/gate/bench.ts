@@ -2,8 +2,8 @@ import type { Choice, PickupChoice, PlanState } from '../check/index.js';
 import { holeSteps, planCutting, type CuttingPlan } from '../cut/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
-import { stockOf, type DrillSize, type Tool } from '../part/index.js';
-import { stepCards, type StepCard } from './step-cards.js';
+import { stockOf, type Tool } from '../part/index.js';
+import { stepCards, type CardContext, type StepCard } from './step-cards.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
 export interface LoggedStep {
@@ -97,16 +97,15 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
   return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools) : null;
 }
 
-/** The drills and the end of the work at a hole or a depth, from the choice behind it. */
-function holeWork(operation: Operation, { choices, state, tools }: BenchInput): { readonly steps: readonly DrillSize[]; readonly final: number | null } {
-  const choice = choices[operation.decision];
-  const work = choice?.kind === 'hardware' ? choice.work : [];
+/** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */
+function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed'> {
+  const work = choices[operation.decision]?.work ?? [];
+  const deeper = work.flatMap((w) => (w.kind === 'setDepth' ? [{ pocket: w.pocket, depth: w.depth.value }] : []));
+  const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;
   const sized = work.find((w) => w.kind === 'sizeHole');
-  const deep = work.find((w) => w.kind === 'setDepth');
-  if (deep) return { steps: [], final: deep.depth.value };
-  if (!sized) return { steps: [], final: null };
+  if (!sized) return { steps: [], final: null, deeper, trimmed };
   const now = state.anatomy.holes.find((h) => h.id === sized.hole)?.diameter?.value ?? 0;
-  return { steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value };
+  return { steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value, deeper, trimmed };
 }
 
 function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {

@@ -1,6 +1,7 @@
 import { PLANNED_SET, type PlannedRoute } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
+import type { TrimmedPickup } from '../instrument/index.js';
 import { OPERATIONS, type CautionId, type Operation, type OperationKind, type StepKind } from '../operation/index.js';
 import type { DrillSize } from '../part/index.js';
 import type { Rule, StepRule } from '../order/index.js';
@@ -38,9 +39,13 @@ export interface CardContext {
   /** What is cut; null where nothing is. */
   readonly route: PlannedRoute | null;
   readonly cutting: CuttingPlan | null;
-  /** The drills that lead to a hole's new size, smallest first, and the size or depth in the end, mm. */
+  /** The drills that lead to a hole's new size, smallest first, and the size in the end, mm. */
   readonly steps: readonly DrillSize[];
   readonly final: number | null;
+  /** Floors that are cut deeper, and to what depth, mm. */
+  readonly deeper: readonly { readonly pocket: string; readonly depth: number }[];
+  /** What is cut off a pickup; null where nothing is. */
+  readonly trimmed: TrimmedPickup | null;
   readonly cavity: string;
   readonly partName: string;
   /** Limit of a depth read between passes, mm. */
@@ -114,12 +119,18 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   fitSleeve: (c) => [plain('pressSleeve', { part: c.partName })],
   deepenRoute: (c) => [
     plain('unplug'),
-    { kind: 'deepenTo', numbers: c.final === null ? [] : [{ label: 'depthWanted', working: setting('depthWanted', c.final, 'plan') }], names: {}, asks: null },
+    ...c.deeper.map((d): Draft => ({
+      kind: 'deepenTo',
+      numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
+      names: { pocket: d.pocket },
+      asks: null,
+    })),
   ],
   fitSpacer: () => [plain('setSpacer')],
-  trimPart: (c) => [plain('cutDown', { part: c.partName })],
+  trimPart: (c) => [plain('cutDown', { part: c.partName, ...c.trimmed })],
   fillRoute: () => [plain('fillIn'), plain('waitForGlue'), plain('levelPlug')],
   makePlate: (c) => [plain('cutPlate', { part: c.partName })],
+  openWindow: (c) => [plain('fileWindow', { part: c.partName }), plain('tryPart', { part: c.partName })],
   fitHardware: (c) => [plain('fitHardware', { part: c.partName })],
 };
 

@@ -117,6 +117,16 @@ export interface PickupPosition {
   readonly opening: string;
   readonly at: Point;
   readonly part: string | null;
+  /** How much higher the part sits on a spacer or a taller ring, mm; not there: as it came. */
+  readonly raised?: Dimension;
+  /** What was cut off the part that sits here. */
+  readonly trimmed?: TrimmedPickup;
+}
+
+/** What was cut off a pickup: off its ears all round, off the length of its height screws, mm. */
+export interface TrimmedPickup {
+  readonly ears: number;
+  readonly screws: number;
 }
 
 /** A frame other than the body's, by where it lies in the body's. */

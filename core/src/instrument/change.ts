@@ -1,5 +1,5 @@
 import type { Dimension } from '../measure/index.js';
-import type { Anatomy, Cavity, Hole, Plate, Pocket } from './anatomy.js';
+import type { Anatomy, Cavity, FeatureOutline, Hole, Opening, PickupPosition, Plate, Pocket, TrimmedPickup } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
 /** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
@@ -10,6 +10,10 @@ export type Change =
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
   /** A plate with another outline, other openings and screw places: another one in its place. */
   | { readonly kind: 'setPlate'; readonly plate: Plate }
+  /** A plate made anew with another edge; its openings and screws stay where they were. */
+  | { readonly kind: 'sizePlate'; readonly plate: string; readonly outline: FeatureOutline }
+  /** A window, or the slot of its insert, with another edge. */
+  | { readonly kind: 'sizeWindow'; readonly plate: string; readonly window: string; readonly outline: FeatureOutline }
   /** A hole made wider, or narrower by a plug or a sleeve: how wide it is from then on. */
   | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'plug' | 'sleeve'; readonly diameter: Dimension }
   /** A hole that is no hole any more. */
@@ -18,6 +22,10 @@ export type Change =
   | { readonly kind: 'setDepth'; readonly cavity: string; readonly pocket: string; readonly depth: Dimension }
   /** A cover set on a spacer: how far it stands off from then on. */
   | { readonly kind: 'raiseCover'; readonly cavity: string; readonly by: Dimension }
+  /** A pickup set higher on a spacer: how much from then on. */
+  | { readonly kind: 'raisePickup'; readonly position: string; readonly by: Dimension }
+  /** What is cut off the pickup that sits there. */
+  | { readonly kind: 'trimPickup'; readonly position: string; readonly trimmed: TrimmedPickup }
   /** Pockets of a cut filled with wood again. */
   | { readonly kind: 'fillPockets'; readonly cavity: string; readonly set: string }
   | { readonly kind: 'addHole'; readonly hole: Hole }
@@ -31,8 +39,11 @@ export function applyChanges(anatomy: Anatomy, changes: readonly Change[]): Anat
 function applyChange(a: Anatomy, change: Change): Anatomy {
   switch (change.kind) {
     case 'fitPart':
-      need(a.positions, change.position);
-      return { ...a, positions: a.positions.map((p) => (p.id === change.position ? { ...p, part: change.part } : p)) };
+      return withPosition(a, change.position, (p) => (p.part === change.part ? p : { ...untrimmed(p), part: change.part }));
+    case 'raisePickup':
+      return withPosition(a, change.position, (p) => ({ ...p, raised: change.by }));
+    case 'trimPickup':
+      return withPosition(a, change.position, (p) => ({ ...p, trimmed: change.trimmed }));
     case 'addPockets': {
       need(a.cavities, change.cavity);
       const kept = (c: Cavity): readonly Pocket[] => c.pockets.filter((p) => !change.pockets.some((q) => q.id === p.id));
@@ -48,6 +59,10 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'setPlate':
       need(a.plates, change.plate.id);
       return { ...a, plates: a.plates.map((p) => (p.id === change.plate.id ? change.plate : p)) };
+    case 'sizePlate':
+      return withPlate(a, change.plate, (p) => ({ ...p, outline: change.outline }));
+    case 'sizeWindow':
+      return withPlate(a, change.plate, (p) => ({ ...p, openings: windowsWith(p.openings, change.window, change.outline) }));
     case 'sizeHole':
       return withHole(a, change.hole, (h) => ({ ...h, diameter: change.diameter, bare: null, condition: 'sound' }));
     case 'closeHole':
@@ -66,12 +81,32 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'addHole':
       return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
     case 'setInsert': {
-      const plate = need(a.plates, change.plate);
-      need(plate.openings, change.opening);
-      const openings = plate.openings.map((o) => (o.id === change.opening && o.insert ? { ...o, insert: { ...o.insert, fitted: change.fitted } } : o));
-      return { ...a, plates: a.plates.map((p) => (p.id === change.plate ? { ...p, openings } : p)) };
+      const fit = (o: Opening): Opening => (o.id === change.opening && o.insert ? { ...o, insert: { ...o.insert, fitted: change.fitted } } : o);
+      need(need(a.plates, change.plate).openings, change.opening);
+      return withPlate(a, change.plate, (p) => ({ ...p, openings: p.openings.map(fit) }));
     }
   }
+}
+
+function withPlate(a: Anatomy, id: string, f: (p: Plate) => Plate): Anatomy {
+  need(a.plates, id);
+  return { ...a, plates: a.plates.map((p) => (p.id === id ? f(p) : p)) };
+}
+
+function windowsWith(openings: readonly Opening[], id: string, outline: FeatureOutline): readonly Opening[] {
+  if (!openings.some((o) => o.id === id || o.insert?.id === id)) throw new RangeError(`nothing here is called ${id}`);
+  return openings.map((o) => (o.id === id ? { ...o, outline } : o.insert?.id === id ? { ...o, insert: { ...o.insert, slot: outline } } : o));
+}
+
+function withPosition(a: Anatomy, id: string, f: (p: PickupPosition) => PickupPosition): Anatomy {
+  need(a.positions, id);
+  return { ...a, positions: a.positions.map((p) => (p.id === id ? f(p) : p)) };
+}
+
+/** Another part is whole again. */
+function untrimmed(p: PickupPosition): PickupPosition {
+  const { trimmed, ...rest } = p;
+  return trimmed ? rest : p;
 }
 
 function withHole(a: Anatomy, id: string, f: (h: Hole) => Hole): Anatomy {

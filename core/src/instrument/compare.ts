@@ -1,5 +1,5 @@
 import { QUANTITIES, targetKey, type QuantityId, type Target } from '../quantity/index.js';
-import type { Anatomy } from './anatomy.js';
+import type { Anatomy, FeatureOutline } from './anatomy.js';
 import { dimensionAt } from './dimension-at.js';
 
 /** A difference between two revisions. */
@@ -9,6 +9,12 @@ export type Difference =
   | { readonly kind: 'holeAdded'; readonly hole: string }
   | { readonly kind: 'holePlugged'; readonly hole: string }
   | { readonly kind: 'partChanged'; readonly place: string; readonly before: string | null; readonly after: string | null }
+  /** A cover or a pickup set higher on a spacer, or let down again, mm. */
+  | { readonly kind: 'raised'; readonly place: string; readonly by: number }
+  | { readonly kind: 'partTrimmed'; readonly place: string; readonly part: string | null }
+  /** A plate made anew: the old one is kept. */
+  | { readonly kind: 'plateMade'; readonly plate: string }
+  | { readonly kind: 'windowFiled'; readonly plate: string; readonly opening: string }
   | { readonly kind: 'insertChanged'; readonly plate: string; readonly opening: string; readonly fitted: boolean }
   | { readonly kind: 'resized'; readonly target: Target; readonly before: number | null; readonly after: number | null; readonly beyond: boolean };
 
@@ -37,6 +43,7 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
     const old = was.get(place) ?? null;
     if (old !== part) out.push({ kind: 'partChanged', place, before: old, after: part });
   }
+  out.push(...raisedOrTrimmed(before, after), ...platesWorked(before, after));
   for (const plate of after.plates) {
     for (const o of plate.openings) {
       const old = before.plates.find((p) => p.id === plate.id)?.openings.find((q) => q.id === o.id)?.insert;
@@ -56,6 +63,35 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
     }
   }
   return out;
+}
+
+/** Covers and pickups that stand off otherwise than before, and pickups of which something was cut. */
+function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[] {
+  const old = new Map([...before.cavities, ...before.positions].map((f) => [f.id, f.raised?.value ?? 0]));
+  const raised = [...after.cavities, ...after.positions].flatMap((f): readonly Difference[] => {
+    const by = (f.raised?.value ?? 0) - (old.get(f.id) ?? 0);
+    return Math.abs(by) > 0.001 ? [{ kind: 'raised', place: f.id, by }] : [];
+  });
+  const trimmed = after.positions.flatMap((p): readonly Difference[] => {
+    const was = before.positions.find((q) => q.id === p.id);
+    const as = (t: typeof p.trimmed): string => `${t?.ears ?? 0} ${t?.screws ?? 0}`;
+    return p.trimmed && (was?.part !== p.part || as(was.trimmed) !== as(p.trimmed)) ? [{ kind: 'partTrimmed', place: p.id, part: p.part }] : [];
+  });
+  return [...raised, ...trimmed];
+}
+
+/** Plates whose outline or window is another by work that was done; a reading that corrects them is none. */
+function platesWorked(before: Anatomy, after: Anatomy): readonly Difference[] {
+  const worked = (now: FeatureOutline, was: FeatureOutline | undefined): boolean => now.basis.kind === 'work' && was?.basis.kind !== 'work';
+  return after.plates.flatMap((plate): readonly Difference[] => {
+    const old = before.plates.find((p) => p.id === plate.id);
+    if (worked(plate.outline, old?.outline)) return [{ kind: 'plateMade', plate: plate.id }];
+    return plate.openings.flatMap((o): readonly Difference[] => {
+      const was = old?.openings.find((q) => q.id === o.id);
+      const filed = worked(o.outline, was?.outline) || (o.insert !== null && worked(o.insert.slot, was?.insert?.slot));
+      return filed ? [{ kind: 'windowFiled', plate: plate.id, opening: o.id }] : [];
+    });
+  });
 }
 
 /** What sits where: in positions, holes, cavities and plates. */

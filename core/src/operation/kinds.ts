@@ -21,6 +21,7 @@ export type OperationKind =
   | 'trimPart'
   | 'fillRoute'
   | 'makePlate'
+  | 'openWindow'
   | 'fitHardware';
 
 /** What a step of an operation is: a card on the bench. */
@@ -59,6 +60,7 @@ export type StepKind =
   | 'fillIn'
   | 'waitForGlue'
   | 'cutPlate'
+  | 'fileWindow'
   | 'fitHardware';
 
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
@@ -93,6 +95,7 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   trimPart: { kind: 'trimPart', irreversible: true, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
   fillRoute: { kind: 'fillRoute', irreversible: true, minutes: ['minutesFill'], cautions: ['glue', 'irreversible'] },
   makePlate: { kind: 'makePlate', irreversible: false, minutes: ['minutesPlate'], cautions: ['router', 'dust'] },
+  openWindow: { kind: 'openWindow', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust'] },
   fitHardware: { kind: 'fitHardware', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
 };
 

@@ -1,5 +1,5 @@
 import { newHardwareChoice, type HardwareChoice } from '../check/index.js';
-import { typicalHardware, type Hardware, type StockItem } from '../part/index.js';
+import { lackKey, typicalHardware, type Hardware, type StockItem } from '../part/index.js';
 import { buyList, type Need } from './index.js';
 
 const pot: Hardware = { ...typicalHardware('pot', 'pot', 'Pot'), price: 500, leadDays: 4 };
@@ -35,14 +35,22 @@ describe('the buy list', () => {
     expect(buyList([need('bore', 'wire', {}, { count: 5 })], shelf, [one('wire', 2)])[0]!.buy).toBe(3);
   });
 
-  it('begins with the longest wait, after what nobody asked for yet; what is named only by words comes too, and once', () => {
-    const list = buyList([need('a', 'pot'), need('b', 'tuner', { lacks: ['countersink', 'Tuner'] }), need('c', null, { lacks: ['countersink'] })], shelf, []);
-    expect(list.map((l) => l.what)).toEqual(['countersink', 'Tuner', 'Pot']);
+  it('begins with the longest wait, after what nobody asked for yet; tools and wood come too, and once', () => {
+    const list = buyList(
+      [
+        need('a', 'pot'),
+        need('b', 'tuner', { lacks: [{ kind: 'countersink' }, { kind: 'part', part: 'tuner' }] }),
+        need('c', null, { lacks: [{ kind: 'countersink' }] }),
+      ],
+      shelf,
+      [],
+    );
+    expect(list.map((l) => lackKey(l.what))).toEqual(['countersink', 'part tuner', 'part pot']);
     expect(list[0]!.holds.map((h) => h.choice)).toEqual(['b', 'c']);
   });
 
   it('buys what replaces a part that is not made any more, and uses up the old one first', () => {
-    expect(buyList([need('a', 'gone')], shelf, [])[0]!.part).toBe('pot');
+    expect(buyList([need('a', 'gone')], shelf, [])[0]!.what).toEqual({ kind: 'part', part: 'pot' });
     expect(buyList([need('a', 'gone')], shelf, [one('gone', 1)])).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Choice } from '../check/index.js';
-import { replacementOf, stockOf, type Shelf, type StockItem } from '../part/index.js';
+import { lackKey, replacementOf, stockOf, type Lack, type Shelf, type StockItem } from '../part/index.js';
 
 /** What one choice of a job needs: its part unless that is there already, and what was missing in the shop when it was decided. */
 export interface Need {
@@ -7,14 +7,12 @@ export interface Need {
   readonly choice: Choice;
   /** The part sits there already. */
   readonly fitted: boolean;
-  readonly lacks: readonly string[];
+  readonly lacks: readonly Lack[];
 }
 
 /** One thing to buy: how many are needed, how many are there, when it would be here, and what waits for it. */
 export interface BuyLine {
-  /** A part by its id; null for a tool, wood, or anything else that only has a name. */
-  readonly part: string | null;
-  readonly what: string;
+  readonly what: Lack;
   readonly need: number;
   readonly have: number;
   readonly buy: number;
@@ -30,8 +28,9 @@ export interface BuyLine {
  * Two pots needed and one in the drawer: one to buy [law].
  */
 export function buyList(needs: readonly Need[], shelf: Shelf, stock: readonly StockItem[]): readonly BuyLine[] {
-  return [...partLines(needs, shelf, stock), ...otherLines(needs, shelf)].sort(
-    (a, b) => (b.leadDays ?? Infinity) - (a.leadDays ?? Infinity) || a.what.localeCompare(b.what),
+  const called = ({ what }: BuyLine): string => (what.kind === 'part' ? (shelf[what.part]?.name ?? what.part) : lackKey(what));
+  return [...partLines(needs, shelf, stock), ...otherLines(needs)].sort(
+    (a, b) => (b.leadDays ?? Infinity) - (a.leadDays ?? Infinity) || called(a).localeCompare(called(b)),
   );
 }
 
@@ -50,15 +49,20 @@ function partLines(needs: readonly Need[], shelf: Shelf, stock: readonly StockIt
     const have = stockOf(stock, id);
     const buy = Math.max(0, count - have);
     if (!part || buy === 0) return [];
-    return [{ part: id, what: part.name, need: count, have, buy, price: part.price > 0 ? part.price * buy : null, leadDays: part.leadDays ?? null, holds }];
+    const price = part.price > 0 ? part.price * buy : null;
+    return [{ what: { kind: 'part', part: id }, need: count, have, buy, price, leadDays: part.leadDays ?? null, holds }];
   });
 }
 
-/** Tools, dowels, sleeves and the like: each once, by its name. */
-function otherLines(needs: readonly Need[], shelf: Shelf): readonly BuyLine[] {
-  const names = new Set(Object.values(shelf).map((p) => p.name));
-  const byName = new Map<string, { job: string; choice: string }[]>();
+/** Tools, dowels, sleeves and the like: each once. The parts among them are counted above. */
+function otherLines(needs: readonly Need[]): readonly BuyLine[] {
+  const lines = new Map<string, { what: Lack; holds: { job: string; choice: string }[] }>();
   for (const { job, choice, lacks } of needs)
-    for (const what of lacks) if (!names.has(what)) byName.set(what, [...(byName.get(what) ?? []), { job, choice: choice.id }]);
-  return [...byName].map(([what, holds]) => ({ part: null, what, need: 1, have: 0, buy: 1, price: null, leadDays: null, holds }));
+    for (const what of lacks) {
+      if (what.kind === 'part') continue;
+      const line = lines.get(lackKey(what)) ?? { what, holds: [] };
+      line.holds.push({ job, choice: choice.id });
+      lines.set(lackKey(what), line);
+    }
+  return [...lines.values()].map(({ what, holds }) => ({ what, need: 1, have: 0, buy: 1, price: null, leadDays: null, holds }));
 }

@@ -43,7 +43,7 @@ export type Rule = PrecedeRule | RequireRule | GateRule | StepRule;
 
 const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
 /** What cannot be taken back at a hole or a plate. */
-const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute'];
+const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute', 'openWindow'];
 
 /** The trade's order of work as data; common practice, reasons in words/. */
 export const RULES: readonly Rule[] = [
@@ -52,7 +52,7 @@ export const RULES: readonly Rule[] = [
     id: 'oldPartOutFirst',
     type: 'precede',
     before: ['removePart'],
-    after: ['takeOffInsert', 'tracePlate', 'fixTemplate', 'testFit', ...CUTS],
+    after: ['takeOffInsert', 'tracePlate', 'fixTemplate', 'testFit', 'deepenRoute', 'fitSpacer', 'makePlate', 'openWindow', ...CUTS],
     strength: 'must',
   },
   { id: 'insertOffBeforeTrace', type: 'precede', before: ['takeOffInsert'], after: ['tracePlate', 'testFit'], strength: 'must' },
@@ -60,7 +60,13 @@ export const RULES: readonly Rule[] = [
   { id: 'templateBeforeCuts', type: 'precede', before: ['fixTemplate'], after: ['routePasses', 'boreBulk'], strength: 'must' },
   { id: 'bulkBeforeTemplateBit', type: 'precede', before: ['boreBulk'], after: ['routePasses'], strength: 'must' },
   { id: 'floorBeforeWells', type: 'precede', before: ['routePasses'], after: ['boreWells'], strength: 'should' },
-  { id: 'cutBeforeTestFit', type: 'precede', before: CUTS, after: ['testFit'], strength: 'must' },
+  {
+    id: 'cutBeforeTestFit',
+    type: 'precede',
+    before: [...CUTS, 'deepenRoute', 'fitSpacer', 'trimPart', 'makePlate', 'openWindow'],
+    after: ['testFit'],
+    strength: 'must',
+  },
   { id: 'testFitBeforeGoingOn', type: 'precede', before: ['testFit'], after: ['fitPart'], strength: 'must' },
   { id: 'templateNeedsTrace', type: 'require', needs: 'tracePlate', for: ['fixTemplate'], strength: 'must' },
   { id: 'cutNeedsTestFit', type: 'require', needs: 'testFit', for: ['routePasses'], strength: 'must' },

@@ -1,6 +1,7 @@
 export * from './drill-sizes.js';
 export * from './hardware-kinds.js';
 export * from './hardware.js';
+export * from './lack.js';
 export * from './mates.js';
 export * from './part-outline.js';
 export * from './part.js';

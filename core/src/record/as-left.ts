@@ -30,7 +30,7 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
     case 'removePart':
       return [{ kind: 'fitPart', position: position.id, part: null }];
     case 'fitPart':
-      return [{ kind: 'fitPart', position: position.id, part: choice.part }];
+      return [{ kind: 'fitPart', position: position.id, part: choice.part }, ...broughtBy(work, choice.work ?? [])];
     case 'takeOffInsert':
       return [{ kind: 'setInsert', plate: position.plate, opening: position.opening, fitted: false }];
     case 'routePasses':
@@ -42,8 +42,25 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
     case 'fillRoute':
       return choice.fill ? [{ kind: 'fillPockets', cavity: position.cavity, set: FOUND_SET }] : [];
     default:
-      return [];
+      return broughtBy(work, choice.work ?? []);
   }
+}
+
+/** What of a choice's work a finished operation did, on the word of its entry. */
+function broughtBy({ kind, entry }: DoneWork, work: readonly Change[]): readonly Change[] {
+  const brings = BRINGS[kind];
+  return brings ? work.filter(brings).map((c) => onEntry(c, entry)) : [];
+}
+
+function onEntry(c: Change, entry: string): Change {
+  const basis = { kind: 'work', entry } as const;
+  if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
+  if (c.kind === 'setDepth') return { ...c, depth: { ...c.depth, basis } };
+  if (c.kind === 'raisePickup' || c.kind === 'raiseCover') return { ...c, by: { ...c.by, basis } };
+  if (c.kind === 'sizePlate' || c.kind === 'sizeWindow') return { ...c, outline: { ...c.outline, basis } };
+  if (c.kind === 'setPlate')
+    return { ...c, plate: { ...c.plate, outline: c.plate.outline.basis.kind === 'planned' ? { ...c.plate.outline, basis } : c.plate.outline } };
+  return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
 }
 
 /** Which changes of a choice's work an operation brings about; fitting brings the part itself. */
@@ -53,25 +70,19 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
   drillHole: (c) => c.kind === 'addHole' || c.kind === 'sizeHole',
   fitSleeve: (c) => c.kind === 'sizeHole' && c.by === 'sleeve',
   deepenRoute: (c) => c.kind === 'setDepth',
-  fitSpacer: (c) => c.kind === 'raiseCover',
+  fitSpacer: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
+  makePlate: (c) => c.kind === 'raiseCover' || c.kind === 'sizePlate',
+  openWindow: (c) => c.kind === 'sizeWindow',
+  fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
 };
 
 function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<typeof choiceChanges>[1]): readonly Change[] {
-  const { kind, entry } = work;
+  const { kind } = work;
   if (kind === 'removeHardware')
     return choice.place.on === 'feature' && choice.place.screw === undefined ? [{ kind: 'fitHardware', feature: choice.place.feature, part: null }] : [];
-  const brings = BRINGS[kind];
-  if (!brings) return [];
-  const basis = { kind: 'work', entry } as const;
   const there = (c: Change): boolean => c.kind !== 'addHole' || !state.anatomy.holes.some((h) => h.id === c.hole.id);
-  return choiceChanges(choice, state)
-    .filter((c) => brings(c) && there(c))
-    .map((c): Change => {
-      if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
-      if (c.kind === 'setDepth') return { ...c, depth: { ...c.depth, basis } };
-      return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
-    });
+  return broughtBy(work, choiceChanges(choice, state).filter(there));
 }
 
 /** A planned pocket as it was cut: the depth that was read, or the planned one with its planned limit. */

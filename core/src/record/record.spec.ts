@@ -254,3 +254,54 @@ describe('an instrument from typed sizes', () => {
     expect(kinds({ spreadAtSaddles: 35 })).toEqual(['spreadNarrows']);
   });
 });
+
+describe('work at a pickup that is no route', () => {
+  const limits = { limit: 0.2, basis: { kind: 'planned' as const } };
+  const window = edge(roundedRectangle(86, 40, 3, { x: 0, y: 110 }));
+  const chosen = plainChoice({
+    work: [
+      { kind: 'setDepth', cavity: 'route', pocket: 'old', depth: { value: 20, ...limits } },
+      { kind: 'raisePickup', position: 'here', by: { value: 2, ...limits } },
+      { kind: 'trimPickup', position: 'here', trimmed: { ears: 0.5, screws: 0 } },
+      { kind: 'sizeWindow', plate: 'plate', window: 'window', outline: window },
+    ],
+  });
+  const done = (kind: 'deepenRoute' | 'fitSpacer' | 'openWindow' | 'trimPart' | 'fitPart', a = plainAnatomy()) =>
+    asLeft({ kind, decision: 'd', choice: chosen, entry: 'e', depths: [] }, a, plainState());
+
+  it('is left by the operation that does it, on the word of its entry; what is cut off a part comes with the part', () => {
+    expect(done('deepenRoute').cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual({
+      value: 20,
+      limit: 0.2,
+      basis: { kind: 'work', entry: 'e' },
+    });
+    expect(done('fitSpacer').positions[0]!.raised).toEqual({ value: 2, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
+    expect(done('openWindow').plates[0]!.openings[0]!.outline).toEqual({ ...window, basis: { kind: 'work', entry: 'e' } });
+    expect(done('trimPart')).toEqual(plainAnatomy());
+    expect(done('fitPart').positions[0]).toEqual(jasmine.objectContaining({ part: 'large', trimmed: { ears: 0.5, screws: 0 } }));
+  });
+
+  it('is told against what was found, with what can be undone of it', () => {
+    const left = done('fitPart', done('openWindow', done('fitSpacer', done('deepenRoute'))));
+    const differences = compareAnatomies(plainAnatomy(), left);
+    expect(differences.map((d) => d.kind)).toEqual(jasmine.arrayWithExactContents(['partChanged', 'raised', 'partTrimmed', 'windowFiled', 'resized']));
+    expect(undoRecipe(differences).map((s) => [s.kind, s.possible])).toEqual(
+      jasmine.arrayWithExactContents([
+        ['refitPart', true],
+        ['takeSpacerOut', true],
+        ['cannotReturnPart', false],
+        ['cannotUnfileWindow', false],
+        ['cannotPutWoodBack', false],
+      ]),
+    );
+    expect(compareAnatomies(left, structuredClone(left))).toEqual([]);
+  });
+
+  it('tells a plate made anew as one that can go back, and a traced one not at all', () => {
+    const a = plainAnatomy();
+    const plate = (outline: typeof window) => ({ ...a, plates: a.plates.map((p) => ({ ...p, outline })) });
+    const made = plate({ ...window, basis: { kind: 'work', entry: 'e' } });
+    expect(undoRecipe(compareAnatomies(a, made))).toEqual([{ kind: 'refitPlate', subject: 'plate', part: null, possible: true }]);
+    expect(compareAnatomies(a, plate(window))).toEqual([]);
+  });
+});

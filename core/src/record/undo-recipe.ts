@@ -2,7 +2,18 @@ import type { Difference } from '../instrument/index.js';
 
 /** How one difference between as found and as left can be taken back. */
 export interface UndoStep {
-  readonly kind: 'refitPart' | 'putInsertBack' | 'cannotPutWoodBack' | 'cannotUnmakeHole' | 'cannotNarrowHole' | 'drillAgain' | 'readAgain';
+  readonly kind:
+    | 'refitPart'
+    | 'putInsertBack'
+    | 'takeSpacerOut'
+    | 'refitPlate'
+    | 'cannotUnfileWindow'
+    | 'cannotReturnPart'
+    | 'cannotPutWoodBack'
+    | 'cannotUnmakeHole'
+    | 'cannotNarrowHole'
+    | 'drillAgain'
+    | 'readAgain';
   readonly subject: string;
   readonly part: string | null;
   readonly possible: boolean;
@@ -17,6 +28,14 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
         return { kind: 'cannotPutWoodBack', subject: d.cavity, part: null, possible: false };
       case 'partChanged':
         return { kind: 'refitPart', subject: d.place, part: d.before, possible: true };
+      case 'raised':
+        return { kind: 'takeSpacerOut', subject: d.place, part: null, possible: true };
+      case 'partTrimmed':
+        return { kind: 'cannotReturnPart', subject: d.place, part: d.part, possible: false };
+      case 'plateMade':
+        return { kind: 'refitPlate', subject: d.plate, part: null, possible: true };
+      case 'windowFiled':
+        return { kind: 'cannotUnfileWindow', subject: d.opening, part: null, possible: false };
       case 'insertChanged':
         return { kind: 'putInsertBack', subject: d.opening, part: null, possible: true };
       case 'holeAdded':

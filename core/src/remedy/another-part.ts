@@ -1,4 +1,4 @@
-import type { PickupChoice, PlanState } from '../check/index.js';
+import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { isPickup, stockOf } from '../part/index.js';
@@ -17,7 +17,7 @@ export function anotherPart(state: PlanState, choice: PickupChoice): readonly Pr
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
-      choice: { ...choice, part: p.id, insertFitted: insert?.fitted ?? false, route: null },
+      choice: { ...barePickup(choice), part: p.id, insertFitted: insert?.fitted ?? false },
       operations,
       risk: RISK.value,
       price: p.price,

@@ -20,7 +20,7 @@ export function fillAndReroute(state: PlanState, choice: PickupChoice, tools: re
     choice: { ...p.choice, fill: true } as PickupChoice,
     operations: [...p.operations, 'fillRoute'],
     risk: RISK.value,
-    lacks: [...p.lacks, ...(wood ? [] : ['an offcut for the block'])],
+    lacks: [...p.lacks, ...(wood ? [] : [{ kind: 'offcut' as const }])],
     wait: state.settings.waitForGlue,
   }));
 }

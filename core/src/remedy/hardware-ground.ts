@@ -1,7 +1,7 @@
 import { bareChoice, evaluatePlan, siteOf, withChoice, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
-import { stockOf, type Tool } from '../part/index.js';
+import { stockOf, type Lack, type Tool } from '../part/index.js';
 
 /** What a remedy for a part that is no pickup is made from: the place, what is found there, and what is wrong. */
 export interface HardwareGround {
@@ -52,8 +52,8 @@ export function priceOf(state: PlanState, part: string | null): number {
 }
 
 /** The part is not there: it has to be bought. */
-export function toBuy(state: PlanState, part: string | null): readonly string[] {
-  return part === null || stockOf(state.stock, part) > 0 ? [] : [state.parts[part]?.name ?? part];
+export function toBuy(state: PlanState, part: string | null): readonly Lack[] {
+  return part === null || stockOf(state.stock, part) > 0 ? [] : [{ kind: 'part', part }];
 }
 
 /** A size that is planned, with the limit of a drill. */

@@ -69,7 +69,7 @@ describe('the steps that open a hole', () => {
 
   it('name the drill that is missing, and the countersink', () => {
     const s = holeSteps(9, 12.1, [tools[0]!]);
-    expect(s.lacks).toEqual(['12.1 mm drill', 'countersink']);
+    expect(s.lacks).toEqual([{ kind: 'drill', diameter: 12.1 }, { kind: 'countersink' }]);
     expect(s.final).toBeCloseTo(12.1, 9);
   });
 
@@ -104,7 +104,7 @@ describe('ways out at a hole that is too small', () => {
 
   it('offers the part that goes in without a cut, and says that it has to be bought', () => {
     const other = list.find((o) => o.proposal.id === 'anotherPart/small')!;
-    expect([other.back.woodCut, other.proposal.lacks, other.proposal.price]).toEqual([false, ['small'], 500]);
+    expect([other.back.woodCut, other.proposal.lacks, other.proposal.price]).toEqual([false, [{ kind: 'part', part: 'small' }], 500]);
     expect(left(other)).toEqual([]);
   });
 
@@ -171,11 +171,11 @@ describe('ways out of other clashes', () => {
     const dowel: StockItem = { id: 'd', kind: 'dowel', wood: 'beech', diameter: 6, length: 500, quantity: 1, drawer: 'rack' };
     const s = stateWith([pin], [hole('button', 'screw', 4.6, { face: 'side', at: { x: 22, y: 0 } })], [], [dowel]);
     const o = of(options(s, at('button', 'pin')), 'plugAndRedrill');
-    expect(o.proposal.lacks).toEqual(['pin']);
+    expect(o.proposal.lacks).toEqual([{ kind: 'part', part: 'pin' }]);
     expect(o.proposal.wait).toBe(720);
     expect(o.evaluation.verdicts.find((v) => v.check === 'threadBites')!.class).not.toBe('clashes');
     const bare = of(options({ ...s, stock: [] }, at('button', 'pin')), 'plugAndRedrill');
-    expect(bare.proposal.lacks).toContain('dowel of 4.6 mm or more');
+    expect(bare.proposal.lacks).toContain({ kind: 'dowel', atLeast: 4.6 });
   });
 
   it('a new hole is moved to where the body clears, and drilled to size', () => {

@@ -1,4 +1,4 @@
-import type { PickupChoice, PlanState } from '../check/index.js';
+import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import type { Proposal } from './proposal.js';
 
 /** Keep what is there: the baseline, never ranked. */
@@ -7,6 +7,6 @@ export function keep(state: PlanState, choice: PickupChoice): readonly Proposal[
   const plate = state.anatomy.plates.find((p) => p.id === position?.plate);
   const insertFitted = plate?.openings.find((o) => o.id === position?.opening)?.insert?.fitted ?? false;
   return [
-    { id: 'keep', kind: 'keep', choice: { ...choice, part: position?.part ?? null, insertFitted, route: null }, operations: [], risk: 0, price: 0, lacks: [] },
+    { id: 'keep', kind: 'keep', choice: { ...barePickup(choice), part: position?.part ?? null, insertFitted }, operations: [], risk: 0, price: 0, lacks: [] },
   ];
 }

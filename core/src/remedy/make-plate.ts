@@ -1,6 +1,6 @@
 import { constant } from '../measure/index.js';
-import { asRegion, offsetRings } from '../shape/index.js';
 import { around, trouble, type HardwareGround } from './hardware-ground.js';
+import { grown } from './plate-for-pickup.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.2, 'memory', 'Risk of a remedy');
@@ -12,14 +12,13 @@ export function makePlate(g: HardwareGround): readonly Proposal[] {
   const bare = trouble(g, 'plateHides');
   if (!site?.plate || !bare) return [];
   const by = bare.wanted - (bare.clearance ?? 0) + (bare.worst ?? 0);
-  const [outline] = asRegion(offsetRings([site.plate.outline.outline], by));
+  const outline = grown(site.plate.outline, by);
   if (!outline) return [];
-  const plate = { ...site.plate, outline: { ...site.plate.outline, outline, basis: { kind: 'planned' as const }, across: null, along: null } };
   return [
     {
       id: `makePlate/${choice.part ?? ''}`,
       kind: 'makePlate',
-      choice: { ...choice, work: [{ kind: 'setPlate', plate }] },
+      choice: { ...choice, work: [{ kind: 'setPlate', plate: { ...site.plate, outline } }] },
       operations: around(g, 'makePlate'),
       risk: RISK.value,
       price: PRICE.value,

@@ -5,13 +5,15 @@ import type { Proposal } from './proposal.js';
 
 const RISK_CUT = constant(0.3, 'memory', 'Risk of a remedy');
 const RISK_SPACER = constant(0.05, 'memory', 'Risk of a remedy');
+const RISK_COVER = constant(0.15, 'memory', 'Risk of a remedy');
+const PRICE_COVER = constant(1500, 'memory', 'Prices to start with');
 const PRICE = constant(300, 'memory', 'Prices to start with');
 /** How sure a spacer is, mm [memory]. */
 const SPACER_LIMIT = 0.1;
 /** Depths go up to the next half millimetre. */
 const STEP = 0.5;
 
-/** A hollow that is too shallow: cut it deeper where the floor allows, or set its cover higher on a spacer. */
+/** A hollow that is too shallow: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
 export function moreDepth(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const short = trouble(g, 'depthForPart');
@@ -42,6 +44,15 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       operations: around(g, 'fitSpacer'),
       risk: RISK_SPACER.value,
       price: both.price + PRICE.value,
+    },
+    {
+      ...both,
+      id: `thickerCover/${choice.part ?? ''}`,
+      kind: 'thickerCover',
+      choice: { ...choice, work: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] },
+      operations: around(g, 'makePlate'),
+      risk: RISK_COVER.value,
+      price: both.price + PRICE_COVER.value,
     },
   ];
 }

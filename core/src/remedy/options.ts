@@ -1,19 +1,10 @@
-import {
-  evaluatePlan,
-  ofChoice,
-  withChoice,
-  type Choice,
-  type Evaluation,
-  type PickupChoice,
-  type Plan,
-  type PlanState,
-  type Verdict,
-} from '../check/index.js';
+import { barePickup, evaluatePlan, ofChoice, withChoice, type Choice, type Evaluation, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
 import { asItIs } from './as-it-is.js';
+import { deepenForPickup } from './deepen-for-pickup.js';
 import { drillNew } from './drill-new.js';
 import { fillAndReroute } from './fill-and-reroute.js';
 import { hardwareGround, type HardwareGround } from './hardware-ground.js';
@@ -24,12 +15,16 @@ import { hasTools, minutesOf } from './minutes.js';
 import { moreDepth } from './more-depth.js';
 import { move } from './move.js';
 import { openHole } from './open-hole.js';
+import type { PickupGround } from './pickup-ground.js';
+import { plateForPickup } from './plate-for-pickup.js';
 import { plugAndRedrill } from './plug-and-redrill.js';
 import { plugHole } from './plug-hole.js';
 import type { Proposal } from './proposal.js';
+import { raisePickup } from './raise-pickup.js';
 import { reroute } from './reroute.js';
 import { ownersWish, score, type Score, type Wish } from './score.js';
 import { sleeve } from './sleeve.js';
+import { trimPickup } from './trim-pickup.js';
 import { trim } from './trim.js';
 import { wayBackOfHardware } from './way-back-of-hardware.js';
 import { wayBack, type WayBack } from './way-back.js';
@@ -69,9 +64,11 @@ export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: 
 /** The same one after the other, not ranked yet: each is a sum of its own, between two of them the worker can tell how far it is. */
 export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): Generator<OptionInTurn, void> {
   const within: Within = (c) => evaluatePlan(state, withChoice(plan, c));
-  const now = within(choice.kind === 'pickup' ? { ...choice, route: null } : { ...choice, work: [] });
+  const now = within(choice.kind === 'pickup' ? barePickup(choice) : { ...choice, work: [] });
   const proposals =
-    choice.kind === 'pickup' ? forPickup(state, choice, tools, ofChoice(now, choice.id).verdicts) : forHardware(hardwareGround(state, plan, choice, tools));
+    choice.kind === 'pickup'
+      ? forPickup({ state, plan, choice, bare: barePickup(choice), tools, verdicts: ofChoice(now, choice.id).verdicts })
+      : forHardware(hardwareGround(state, plan, choice, tools));
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);
@@ -83,8 +80,18 @@ export function ranked(options: readonly Option[]): readonly Option[] {
   return [...options].sort(byRank);
 }
 
-function forPickup(state: PlanState, choice: PickupChoice, tools: readonly Tool[], verdicts: readonly Verdict[]): readonly Proposal[] {
-  return [...reroute(state, choice, tools), ...fillAndReroute(state, choice, tools, verdicts), ...anotherPart(state, choice), ...keep(state, choice)];
+function forPickup(g: PickupGround): readonly Proposal[] {
+  const { state, choice, tools, verdicts } = g;
+  return [
+    ...reroute(state, choice, tools),
+    ...fillAndReroute(state, choice, tools, verdicts),
+    ...deepenForPickup(g),
+    ...raisePickup(g),
+    ...trimPickup(g),
+    ...plateForPickup(g),
+    ...anotherPart(state, choice),
+    ...keep(state, choice),
+  ];
 }
 
 /** Each remedy for a part that is no pickup asks itself whether it is one here. */
@@ -169,7 +176,7 @@ function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: 
   if (p.kind === 'keep') return { kind: 'baseline' };
   const place = p.choice.kind === 'pickup' ? p.choice.position : p.choice.place.on === 'feature' ? p.choice.place.feature : null;
   if (back.woodCut && place !== null && wish.doNotTouch.includes(place)) return { kind: 'doNotTouch' };
-  if (wish.reversibleOnly && (back.woodCut || !back.works)) return { kind: 'reversibleOnly' };
+  if (wish.reversibleOnly && (back.woodCut || back.plateCut || !back.works)) return { kind: 'reversibleOnly' };
   const weak = weakest(evaluation, found, state.settings.strengthLeast);
   if (weak) return weak;
   const clashes = evaluation.verdicts.filter((v) => v.class === 'clashes').length;

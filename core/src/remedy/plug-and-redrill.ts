@@ -32,8 +32,8 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
       price: priceOf(state, choice.part),
       lacks: [
         ...toBuy(state, choice.part),
-        ...(dowel ? [] : [`dowel of ${bore.value.toFixed(1)} mm or more`]),
-        ...(drill ? [] : [`${wanted.toFixed(1)} mm drill`]),
+        ...(dowel ? [] : [{ kind: 'dowel' as const, atLeast: bore.value }]),
+        ...(drill ? [] : [{ kind: 'drill' as const, diameter: wanted }]),
       ],
       wait: settings.waitForGlue,
       by: final,

@@ -4,6 +4,9 @@ import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.15, 'memory', 'Risk of a remedy');
 
+/** A hole of unknown width is thought to want a dowel of this, mm [memory]. */
+const UNKNOWN = 6;
+
 /** A hole that nothing goes into any more is closed with a dowel finished to match, or with a decorative insert. */
 export function plugHole(g: HardwareGround): readonly Proposal[] {
   const { choice, state } = g;
@@ -20,7 +23,7 @@ export function plugHole(g: HardwareGround): readonly Proposal[] {
       operations: around(g, 'plugHole'),
       risk: RISK.value,
       price: 0,
-      lacks: dowel ? [] : [`dowel of ${(hole.diameter?.value ?? 6).toFixed(1)} mm or more`],
+      lacks: dowel ? [] : [{ kind: 'dowel', atLeast: hole.diameter?.value ?? UNKNOWN }],
       wait: state.settings.waitForGlue,
     },
   ];

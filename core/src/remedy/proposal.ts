@@ -1,6 +1,8 @@
 import type { Choice } from '../check/index.js';
 import type { HoleSteps } from '../cut/index.js';
+import type { TrimmedPickup } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
+import type { Lack } from '../part/index.js';
 
 export type RemedyKind =
   | 'keep'
@@ -17,6 +19,8 @@ export type RemedyKind =
   | 'trim'
   | 'move'
   | 'makePlate'
+  | 'reshapePlate'
+  | 'thickerCover'
   | 'plugHole';
 
 /** A way out, as the choice that it would make and what it would take. It judges nothing. */
@@ -30,12 +34,14 @@ export interface Proposal {
   readonly risk: number;
   /** In the smallest unit of currency. */
   readonly price: number;
-  /** What is missing in the shop: tools, parts, wood, in words. */
-  readonly lacks: readonly string[];
+  /** What is missing in the shop: tools, parts, wood. */
+  readonly lacks: readonly Lack[];
   /** The drills that open a hole. */
   readonly steps?: HoleSteps;
   /** Working time aside: glue that cures, minutes. */
   readonly wait?: number;
+  /** What is cut off a pickup. */
+  readonly trimmed?: TrimmedPickup;
   /** The number that matters: how wide, how deep, how far, mm. */
   readonly by?: number;
 }

@@ -1,4 +1,4 @@
-import type { PickupChoice, PlanState } from '../check/index.js';
+import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { pickupIn, type TemplateBit, type Tool } from '../part/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -24,7 +24,7 @@ export function reroute(state: PlanState, choice: PickupChoice, tools: readonly 
     {
       id: `reroute/${part.id}`,
       kind: 'reroute',
-      choice: { ...choice, insertFitted: false, route },
+      choice: { ...barePickup(choice), insertFitted: false, route },
       operations,
       risk: RISK.value,
       price: part.price,

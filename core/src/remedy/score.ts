@@ -64,12 +64,12 @@ export interface Scored {
 /** Checks that say whether something shows. */
 const SEEN: ReadonlySet<string> = new Set(['hiddenEdge', 'behindWindow', 'hidesHole', 'plateHides', 'oldHoleShows']);
 
-/** The weighted sum of the fixed scales, by the workshop's weights or the job's own. Reversible: 1 nothing cut, 0.5 the old part goes back in cut wood, 0 it does not. */
+/** The weighted sum of the fixed scales, by the workshop's weights or the job's own. Reversible: 1 nothing cut, 0.5 the part or a plate is, or the old part goes back in cut wood, 0 it does not. */
 export function score(o: Scored, s: Settings, weights: Weights = {}): Score {
   const seen = o.evaluation.verdicts.some((v) => SEEN.has(v.check) && v.class !== 'well' && v.class !== 'thin');
   const values: Readonly<Record<ScaleId, number>> = {
     owner: o.owner,
-    reversible: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut ? 0.5 : 1,
+    reversible: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut || o.back.plateCut ? 0.5 : 1,
     hidden: seen ? 0 : 1,
     tools: o.toolsHere ? 1 : 0,
     time: rest(o.minutes / LONGEST.value),

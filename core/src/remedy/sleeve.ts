@@ -23,7 +23,7 @@ export function sleeve(g: HardwareGround): readonly Proposal[] {
       operations: around(g, 'fitSleeve'),
       risk: RISK.value,
       price: priceOf(state, choice.part) + PRICE.value,
-      lacks: [...toBuy(state, choice.part), `sleeve ${bore.value.toFixed(1)} to ${inner.toFixed(1)} mm`],
+      lacks: [...toBuy(state, choice.part), { kind: 'sleeve', outer: bore.value, inner }],
       by: inner,
     },
   ];

@@ -21,5 +21,5 @@ export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, afte
   // what clashed already as it was found is not held against the way back
   const asFound = new Set(verdicts.length === 0 ? [] : evaluateChoice(state, old).verdicts.flatMap((v) => (v.class === 'clashes' ? [v.id] : [])));
   const works = verdicts.every((v) => v.class !== 'clashes' || asFound.has(v.id));
-  return { part, needsInsert: false, woodCut, partCut: (choice.trim ?? 0) > 0, verdicts, works };
+  return { part, needsInsert: false, woodCut, partCut: (choice.trim ?? 0) > 0, plateCut: false, verdicts, works };
 }

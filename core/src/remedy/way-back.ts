@@ -1,4 +1,5 @@
-import { evaluateChoice, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
+import { barePickup, evaluateChoice, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
+import type { Anatomy, PickupPosition } from '../instrument/index.js';
 
 /** What going back to the part that was there would need, judged in the anatomy that a plan would leave. */
 export interface WayBack {
@@ -9,6 +10,8 @@ export interface WayBack {
   readonly woodCut: boolean;
   /** The new part itself was cut: it cannot be returned. */
   readonly partCut: boolean;
+  /** The window of a plate was filed wider; the wood is as it was. */
+  readonly plateCut: boolean;
   readonly verdicts: readonly Verdict[];
   /** The old part goes in again without a clash. */
   readonly works: boolean;
@@ -19,7 +22,11 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
   const before = state.anatomy.positions.find((p) => p.id === choice.position);
   if (!before) throw new RangeError(`nothing here is called ${choice.position}`);
   const wasFitted = state.anatomy.plates.find((p) => p.id === before.plate)?.openings.find((o) => o.id === before.opening)?.insert?.fitted ?? false;
-  const back = evaluateChoice({ ...state, anatomy: after.anatomy }, { ...choice, part: before.part, insertFitted: wasFitted, leadsWanted: 0, route: null });
+  const back = evaluateChoice(
+    { ...state, anatomy: withoutSpacer(after.anatomy, before) },
+    { ...barePickup(choice), part: before.part, insertFitted: wasFitted, leadsWanted: 0 },
+  );
+  const work = choice.work ?? [];
   const partChecks = new Set([
     'partInRoute',
     'smallestCorner',
@@ -34,9 +41,16 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
   return {
     part: before.part,
     needsInsert: wasFitted && !choice.insertFitted,
-    woodCut: choice.route !== null,
-    partCut: false,
+    woodCut: choice.route !== null || work.some((w) => w.kind === 'setDepth'),
+    partCut: work.some((w) => w.kind === 'trimPickup'),
+    plateCut: work.some((w) => w.kind === 'sizeWindow'),
     verdicts,
     works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
   };
+}
+
+/** The spacer comes out with the part that it was made for. */
+function withoutSpacer(after: Anatomy, before: PickupPosition): Anatomy {
+  if (after.positions.every((p) => p.id !== before.id || p.raised === before.raised)) return after;
+  return { ...after, positions: after.positions.map((p) => (p.id === before.id ? before : p)) };
 }

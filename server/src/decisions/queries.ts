@@ -1,5 +1,5 @@
-import type { Decision, DecisionOption } from '@rinnovo/contract';
-import type { Choice } from '@rinnovo/core/check';
+import type { Decision, DecisionOption, KeptNumber } from '@rinnovo/contract';
+import type { Choice, Evaluation } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';
 
@@ -52,8 +52,9 @@ export async function decisionsOf(db: Knex, job: string): Promise<readonly Decis
   return rows.map(toDecision);
 }
 
-/** An option's numbers as they stand, to be kept with the decision. */
-export function snapshot(o: Option): DecisionOption {
+/** An option's numbers as they stand, to be kept with the decision; of the chosen one the whole plan's too. */
+export function snapshot(o: Option, whole: Evaluation | null): DecisionOption {
+  const { part, needsInsert, woodCut, partCut, plateCut, works } = o.back;
   return {
     id: o.proposal.id,
     kind: o.proposal.kind,
@@ -61,9 +62,15 @@ export function snapshot(o: Option): DecisionOption {
     total: o.score.total,
     minutes: o.minutes,
     wait: o.proposal.wait ?? 0,
-    lacks: o.proposal.lacks,
+    missing: o.proposal.lacks,
     price: o.proposal.price,
     excluded: o.excluded,
-    numbers: o.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class })),
+    numbers: numbersOf(o.evaluation),
+    back: { part, needsInsert, woodCut, partCut, plateCut, works },
+    ...(whole ? { whole: numbersOf(whole) } : {}),
   };
+}
+
+function numbersOf({ verdicts }: Evaluation): readonly KeptNumber[] {
+  return verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
 }

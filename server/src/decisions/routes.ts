@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { chooseRemedy, idParam } from '@rinnovo/contract';
-import { choiceOf, withChoice } from '@rinnovo/core/check';
+import { choiceOf, evaluatePlan, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted } from '@rinnovo/core/operation';
 import { optionsFor } from '@rinnovo/core/remedy';
@@ -58,7 +58,7 @@ export function decisionRoutes(db: Knex): Router {
           revision: body.revision,
           choice: body.choice,
           chosen: JSON.stringify(decided),
-          options: JSON.stringify(options.map(snapshot)),
+          options: JSON.stringify(options.map((o) => snapshot(o, o === chosen ? evaluatePlan(s.state, plan) : null))),
           write_id: writeId,
         });
         const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);

@@ -11,12 +11,14 @@ describe('the shop', () => {
 
   it('buys what the plans need and the drawers do not hold, and not what is counted in', async () => {
     const tuner = demoWorkshop.parts.find((p) => p.name.startsWith('Modern tuner'))!;
-    const line = (await list()).find((l) => l.part === tuner.id)!;
+    const line = (await list()).find((l) => l.what.kind === 'part' && l.what.part === tuner.id)!;
     expect([line.need, line.have, line.buy, line.leadDays, line.price]).toEqual([1, 0, 1, 10, 1850]);
-    expect(Object.values(line.jobs).map((j) => [j.label, j.title])).toEqual([['Sanderling', 'New electronics and tuners']]);
+    expect(Object.values(line.jobs).map((j) => [j.label, j.title, Object.values(j.places)])).toEqual([
+      ['Sanderling', 'New electronics and tuners', ['Tuner hole 1']],
+    ]);
     const id = randomUUID();
     await w.create(`/api/stock/${id}`, { id, kind: 'part', part: tuner.id, quantity: 6, drawer: 'B3' }).expect(201);
-    expect((await list()).some((l) => l.part === tuner.id)).toBeFalse();
+    expect((await list()).some((l) => l.what.kind === 'part' && l.what.part === tuner.id)).toBeFalse();
   });
 
   it('lets a cutter go, and keeps what readings rest on', async () => {

@@ -1,6 +1,8 @@
-import { noQuery, type BuyListLine, type Job } from '@rinnovo/contract';
+import { noQuery, type BuyListLine, type Job, type WaitingJob } from '@rinnovo/contract';
 import type { Choice } from '@rinnovo/core/check';
+import type { Anatomy } from '@rinnovo/core/instrument';
 import { buyList, type Need } from '@rinnovo/core/order';
+import { namesOf, placeOfChoice } from '@rinnovo/words';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -20,13 +22,16 @@ export function buyListRoutes(db: Knex): Router {
     readRoute(Joi.object({}), noQuery, async () => {
       const jobs = await activeJobs(db);
       const labels = await labelsOf(db, jobs);
-      const needs = (await Promise.all(jobs.map((j) => needsOf(db, j)))).flat();
+      const plans = await Promise.all(jobs.map((j) => neededBy(db, j)));
+      const needs = plans.flatMap((p) => p.needs);
       const items = buyList(needs, await allParts(db), await allStock(db)).map((line): BuyListLine => {
-        const waiting = jobs.filter((j) => line.holds.some((h) => h.job === j.id));
-        return {
-          ...line,
-          jobs: Object.fromEntries(waiting.map((j) => [j.id, { title: j.title, instrument: j.instrument, label: labels.get(j.instrument) ?? '' }])),
-        };
+        const waiting = plans.flatMap(({ job, places }): readonly (readonly [string, WaitingJob])[] => {
+          const held = line.holds.filter((h) => h.job === job.id);
+          if (held.length === 0) return [];
+          const named = Object.fromEntries(held.map((h) => [h.choice, places.get(h.choice) ?? h.choice]));
+          return [[job.id, { title: job.title, instrument: job.instrument, label: labels.get(job.instrument) ?? '', places: named }]];
+        });
+        return { ...line, jobs: Object.fromEntries(waiting) };
       });
       return { body: { items } };
     }),
@@ -44,24 +49,35 @@ async function labelsOf(db: Knex, jobs: readonly Job[]): Promise<ReadonlyMap<str
   return new Map(rows.map((r) => [r.id, r.label]));
 }
 
-async function needsOf(db: Knex, job: Job): Promise<readonly Need[]> {
+/** What a job's plan needs, and what its places are called. */
+interface Needed {
+  readonly job: Job;
+  readonly needs: readonly Need[];
+  readonly places: ReadonlyMap<string, string>;
+}
+
+async function neededBy(db: Knex, job: Job): Promise<Needed> {
   const record = await planOf(db, job.id);
-  if (!record) return [];
+  if (!record) return { job, needs: [], places: new Map() };
   const { document } = await anatomyOf(db, job.instrument);
   const decisions = await liveDecisions(db, job.id);
-  const sits = (c: Choice): string | null => {
-    if (c.kind === 'pickup') return document.positions.find((p) => p.id === c.position)?.part ?? null;
-    if (c.place.on === 'face') return document.holes.find((h) => h.id === c.id)?.part ?? null;
-    const { feature } = c.place;
-    return [...document.holes, ...document.cavities, ...document.plates].find((f) => f.id === feature)?.part ?? null;
-  };
-  return record.plan.choices.map((choice) => {
+  const { choices } = record.plan;
+  const names = namesOf(document, {});
+  const needs = choices.map((choice): Need => {
     const decision = decisions.find((d) => d.choice === choice.id);
     return {
       job: job.id,
       choice,
-      fitted: choice.part !== null && sits(choice) === choice.part,
-      lacks: decision?.options.find((o) => o.id === decision.option)?.lacks ?? [],
+      fitted: choice.part !== null && sitsAt(document, choice) === choice.part,
+      lacks: decision?.options.find((o) => o.id === decision.option)?.missing ?? [],
     };
   });
+  return { job, needs, places: new Map(choices.map((c) => [c.id, placeOfChoice(c, names)])) };
+}
+
+function sitsAt(a: Anatomy, c: Choice): string | null {
+  if (c.kind === 'pickup') return a.positions.find((p) => p.id === c.position)?.part ?? null;
+  if (c.place.on === 'face') return a.holes.find((h) => h.id === c.id)?.part ?? null;
+  const { feature } = c.place;
+  return [...a.holes, ...a.cavities, ...a.plates].find((f) => f.id === feature)?.part ?? null;
 }

@@ -5,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import { HOLE_TAKES, placesOf, type Choice, type PickupChoice } from '@rinnovo/core/check';
+import { barePickup, HOLE_TAKES, placesOf, type Choice, type PickupChoice } from '@rinnovo/core/check';
 import { isHardware, isPickup, stockOf, type Part } from '@rinnovo/core/part';
 import { nameOf } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
@@ -126,7 +126,7 @@ export class ChoiceBar {
   protected take(part: string | null): void {
     const c = this.choice();
     const alternatives = [...c.alternatives.filter((id) => id !== part), ...(c.part === null || c.part === part ? [] : [c.part])].slice(-20);
-    const choice: Choice = c.kind === 'pickup' ? { ...c, part, alternatives, route: null } : { ...c, part, alternatives, work: [] };
+    const choice: Choice = c.kind === 'pickup' ? { ...barePickup(c), part, alternatives } : { ...c, part, alternatives, work: [] };
     this.store.dispatch(planActions.choiceEdited({ choice }));
   }
 

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
 import { hasStarted } from '@rinnovo/core/operation';
-import { exclusionText, nameOf, priceText, REMEDY_WORDS } from '@rinnovo/words';
+import { exclusionText, nameOf, priceText, REMEDY_WORDS, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
@@ -21,6 +21,9 @@ import { selectJob, selectNames, selectOperations, selectYes } from '../../state
       <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ decision().at.slice(0, 10) }}
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
+    @if (back(); as text) {
+      <p>{{ text }}</p>
+    }
     @if (yes(); as y) {
       <p>
         The owner agreed {{ y.how }}, {{ y.at.slice(0, 10) }}, at <strong class="number">{{ price(y.price) }}</strong>: “{{ y.said }}”
@@ -111,6 +114,11 @@ export class DecisionMade {
     })),
   );
 
+  /** The way back as it stood then. */
+  protected readonly back = computed(() => {
+    const chosen = this.decision().options.find((o) => o.id === this.decision().option);
+    return chosen?.back ? wayBackText(chosen.back, this.names()) : null;
+  });
   protected readonly price = priceText;
 
   protected kind(option: string): string {

@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
-import { placesOf, type Choice } from '@rinnovo/core/check';
+import type { Choice } from '@rinnovo/core/check';
 import { byGravity, type VerdictClass } from '@rinnovo/core/measure';
-import { CLASS_WORDS, nameOf, upperFirst } from '@rinnovo/words';
+import { CLASS_WORDS, nameOf, placeOfChoice } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
-import { selectAnatomy, selectChoice, selectDecisions, selectNames, selectPlan, selectWhole } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectNames, selectPlan, selectWhole } from '../../state/selectors';
 import { headline } from '../../ui/marks';
 
 /** Every place of the plan with the part chosen for it and the gravest that is to be said of it. */
@@ -42,16 +42,11 @@ export class PlaceList {
   readonly add = output();
   private readonly store = inject(Store);
   private readonly toast = inject(MatSnackBar);
-  private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly whole = this.store.selectSignal(selectWhole);
   private readonly choice = this.store.selectSignal(selectChoice);
   private readonly decisions = this.store.selectSignal(selectDecisions);
-  private readonly places = computed(() => {
-    const a = this.anatomy();
-    return new Map((a ? placesOf(a) : []).map((p) => [p.id, p.name]));
-  });
   protected readonly headline = computed(() => {
     const whole = this.whole();
     return whole ? headline(whole.verdicts) : 'Working it out …';
@@ -72,8 +67,7 @@ export class PlaceList {
   }
 
   private where(c: Choice | undefined): string {
-    if (!c) return '';
-    return this.places().get(c.id) ?? (c.kind === 'hardware' && c.place.on === 'face' ? `New ${c.place.hole} hole` : upperFirst(nameOf(this.names(), c.id)));
+    return c ? placeOfChoice(c, this.names()) : '';
   }
 
   private row(c: Choice) {

@@ -5,7 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
-import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, priceText, remedyTitle, verdictTitle, wayBackText } from '@rinnovo/words';
+import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, lackText, priceText, remedyTitle, verdictTitle, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
@@ -135,7 +135,7 @@ export class RemedyList {
       back: wayBackText(option.back, names),
       cost: `${option.minutes} min${waitText(option.proposal.wait ?? 0)} · ${priceText(option.proposal.price)}`,
       steps: option.proposal.steps ? holeStepsText(option.proposal.steps) : '',
-      lacks: option.proposal.lacks.join(', '),
+      lacks: option.proposal.lacks.map((l) => lackText(l, names)).join(', '),
     };
   }
 }

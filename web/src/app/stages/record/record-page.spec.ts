@@ -1,3 +1,4 @@
+import { newHardwareChoice } from '@rinnovo/core/check';
 import { TestBed } from '@angular/core/testing';
 import { applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
@@ -44,8 +45,17 @@ describe('the record', () => {
       person: 'nell',
       at: '2026-01-03',
     };
-    const other = { ...decision, id: 'other', choice: 'tone hole', reason: 'the old one is silent' };
-    const { store } = jobOnScreen({ work: { decisions: [decision, other], consents: [consent] } });
+    const back = { part: 'two-coil', needsInsert: false, woodCut: true, partCut: false, plateCut: false, works: true };
+    const stood = { id: decision.option, kind: 'reroute' as const, part: 'two-coil', total: 60, minutes: 120, price: 0, excluded: null, numbers: [], back };
+    const cut = { ...decision, options: [stood] };
+    const other = {
+      ...decision,
+      id: 'other',
+      choice: 'tone hole',
+      chosen: newHardwareChoice('tone hole', { on: 'feature', feature: 'tone hole' }, null),
+      reason: 'the old one is silent',
+    };
+    const { store } = jobOnScreen({ work: { decisions: [cut, other], consents: [consent] } });
     const revision = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
     store.dispatch(
       resource.loaded({
@@ -61,6 +71,7 @@ describe('the record', () => {
     expect(text).toMatch(/New in the pickup route: main decision 18\.1 mm/);
     expect(text).toContain('nothing → Wide two-coil');
     expect(text).toContain('cannot be put back');
+    expect(text).toContain('The way back, as it stood: Wide two-coil goes back into what was cut');
     expect(text).toContain('“what she asked for”');
     expect(text).toContain('The owner agreed by phone, 2026-01-03, at 213.90: “do it”');
     expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2026-01-02/);

@@ -4,7 +4,20 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { undoRecipe } from '@rinnovo/core/record';
-import { labelText, lengthText, nameOf, OPERATION_WORDS, priceText, REMEDY_WORDS, targetText, undoText, upperFirst, type Names } from '@rinnovo/words';
+import {
+  labelText,
+  lengthText,
+  nameOf,
+  OPERATION_WORDS,
+  placeOfChoice,
+  priceText,
+  REMEDY_WORDS,
+  targetText,
+  undoText,
+  upperFirst,
+  wayBackText,
+  type Names,
+} from '@rinnovo/words';
 import { anatomy, ledger, people } from '../../state/resources';
 import { selectDecisions, selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -37,9 +50,10 @@ export class RecordPage {
       const yes = this.work()?.consents.find((c) => c.decision === d.id);
       return {
         id: d.id,
-        place: upperFirst(nameOf(this.names(), d.choice)),
+        place: placeOfChoice(d.chosen, this.names()),
         what: chosen ? REMEDY_WORDS[chosen.kind] : '',
         reason: d.reason,
+        back: chosen?.back ? wayBackText(chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${d.at.slice(0, 10)}`,
         owner: yes ? `The owner agreed ${yes.how}, ${yes.at.slice(0, 10)}, at ${priceText(yes.price)}: “${yes.said}”` : null,
       };
@@ -127,6 +141,14 @@ export class RecordPage {
         return `New: ${nameOf(names, d.hole)}`;
       case 'holePlugged':
         return `Plugged: ${nameOf(names, d.hole)}`;
+      case 'raised':
+        return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'let down'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;
+      case 'partTrimmed':
+        return `${upperFirst(nameOf(names, d.part ?? undefined))} was trimmed`;
+      case 'plateMade':
+        return `${upperFirst(nameOf(names, d.plate))}: made anew`;
+      case 'windowFiled':
+        return `${upperFirst(nameOf(names, d.opening))}: filed wider`;
       case 'insertChanged':
         return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'put in' : 'taken off'}`;
       case 'resized':

@@ -4,8 +4,9 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { BuyListLine } from '@rinnovo/contract';
 import { buyCsv } from '@rinnovo/core/format';
-import { priceText } from '@rinnovo/words';
+import { lackText, namesOf, priceText } from '@rinnovo/words';
 import { buyList } from '../../state/resources';
+import { selectParts } from '../../state/selectors';
 import { saveFile } from '../../ui/save-file';
 
 /** What the plans of all active jobs need and is not there, the longest wait first, and what waits for it. */
@@ -34,7 +35,7 @@ import { saveFile } from '../../ui/save-file';
           </tr>
         </thead>
         <tbody>
-          @for (l of lines(); track l.what) {
+          @for (l of rows(); track l.what) {
             <tr>
               <th scope="row">
                 @if (l.part) {
@@ -64,8 +65,15 @@ import { saveFile } from '../../ui/save-file';
   styleUrl: './shop-table.scss',
 })
 export class BuyPage {
-  private readonly list = inject(Store).selectSignal(buyList.select);
+  private readonly store = inject(Store);
+  private readonly list = this.store.selectSignal(buyList.select);
+  private readonly parts = this.store.selectSignal(selectParts);
   protected readonly lines = computed((): readonly BuyListLine[] => this.list().data ?? []);
+  /** Each with what it is called; a part of the shelf leads there. */
+  protected readonly rows = computed(() => {
+    const names = namesOf(null, this.parts());
+    return this.lines().map((l) => ({ ...l, what: lackText(l.what, names), part: l.what.kind === 'part' ? l.what.part : null }));
+  });
   protected readonly said = computed(() => {
     const lines = this.lines();
     const price = lines.reduce((s, l) => s + (l.price ?? 0), 0);
@@ -76,13 +84,13 @@ export class BuyPage {
   protected readonly money = priceText;
 
   /** What waits for it: the instrument, the place, the job. */
-  protected held(line: BuyListLine, { job, choice }: BuyListLine['holds'][number]): string {
-    const { label, title } = line.jobs[job] ?? { label: '', title: '' };
-    return `${label}, ${choice} (${title})`;
+  protected held({ jobs }: Pick<BuyListLine, 'jobs'>, { job, choice }: BuyListLine['holds'][number]): string {
+    const waiting = jobs[job];
+    return waiting ? `${waiting.label}, ${waiting.places[choice] ?? choice} (${waiting.title})` : choice;
   }
 
   protected saveCsv(): void {
-    const rows = this.lines().map((l) => ({ ...l, holds: l.holds.map((h) => this.held(l, h)).join('; ') }));
+    const rows = this.rows().map((l) => ({ ...l, holds: l.holds.map((h) => this.held(l, h)).join('; ') }));
     saveFile(buyCsv(rows), 'buy-list.csv', 'text/csv');
   }
 }

@@ -1,0 +1,26 @@
+/** Something that work needs and the shop has not; mm. */
+export type Lack =
+  | { readonly kind: 'part'; readonly part: string }
+  /** A piece of wood for a block. */
+  | { readonly kind: 'offcut' }
+  | { readonly kind: 'dowel'; readonly atLeast: number }
+  | { readonly kind: 'drill'; readonly diameter: number }
+  | { readonly kind: 'countersink' }
+  | { readonly kind: 'sleeve'; readonly outer: number; readonly inner: number };
+
+/** Two lacks with one key are the same thing to buy. */
+export function lackKey(l: Lack): string {
+  switch (l.kind) {
+    case 'part':
+      return `part ${l.part}`;
+    case 'dowel':
+      return `dowel ${l.atLeast.toFixed(1)}`;
+    case 'drill':
+      return `drill ${l.diameter.toFixed(1)}`;
+    case 'sleeve':
+      return `sleeve ${l.outer.toFixed(1)} ${l.inner.toFixed(1)}`;
+    case 'offcut':
+    case 'countersink':
+      return l.kind;
+  }
+}

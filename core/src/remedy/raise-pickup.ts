@@ -1,0 +1,32 @@
+import { constant } from '../measure/index.js';
+import { planned } from './hardware-ground.js';
+import { aroundPickup, DEPTHS, onlyDepth, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK = constant(0.05, 'memory', 'Risk of a remedy');
+const PRICE = constant(300, 'memory', 'Prices to start with');
+/** How sure a spacer is, mm [memory]. */
+const SPACER_LIMIT = 0.1;
+/** Spacers go up by half millimetres, and a pickup set higher than this stands in the strings [memory]. */
+const STEP = 0.5;
+const MOST = 4;
+
+/** A pickup that has not depth enough is set higher, on a spacer under its ring or plate: nothing is cut, and the strings come nearer. */
+export function raisePickup(g: PickupGround): readonly Proposal[] {
+  const shallow = troubles(g.verdicts, ...DEPTHS);
+  if (!onlyDepth(g.verdicts) || shallow.length === 0) return [];
+  const by = Math.ceil((Math.max(...shallow.map(short)) + SPACER_LIMIT) / STEP - 1e-9) * STEP;
+  if (by > MOST) return [];
+  return [
+    {
+      id: `spacer/${g.bare.part ?? ''}`,
+      kind: 'spacer',
+      choice: { ...g.bare, work: [{ kind: 'raisePickup', position: g.bare.position, by: planned(by, SPACER_LIMIT) }] },
+      operations: aroundPickup('fitSpacer'),
+      risk: RISK.value,
+      price: priceOfPickup(g) + PRICE.value,
+      lacks: [],
+      by,
+    },
+  ];
+}

@@ -30,19 +30,29 @@ export interface Room {
   readonly from: Plate | null;
 }
 
-/** Gathers a hardware choice's surroundings; null when no part is chosen. Throws RangeError when its part is no hardware. */
+const sites = new WeakMap<PlanState, WeakMap<Plan, Map<HardwareChoice, Site>>>();
+
+/** Gathers a hardware choice's surroundings, once for the same state and plan; null when no part is chosen. Throws RangeError when its part is no hardware. */
 export function siteOf(state: PlanState, plan: Plan, choice: HardwareChoice): Site | null {
   if (choice.part === null) return null;
-  const whole = state.parts[choice.part];
-  if (!whole) throw new RangeError(`nothing here is called ${choice.part}`);
+  const ofState = sites.get(state) ?? new WeakMap<Plan, Map<HardwareChoice, Site>>();
+  const known = ofState.get(plan) ?? new Map<HardwareChoice, Site>();
+  const site = known.get(choice) ?? gather(state, plan, choice, choice.part);
+  sites.set(state, ofState.set(plan, known.set(choice, site)));
+  return site;
+}
+
+function gather(state: PlanState, plan: Plan, choice: HardwareChoice, id: string): Site {
+  const whole = state.parts[id];
+  if (!whole) throw new RangeError(`nothing here is called ${id}`);
   if (!isHardware(whole)) throw new RangeError(`${whole.name} is a pickup: it needs a pickup’s place`);
   const part = trimmed(whole, choice.trim ?? 0);
   const { anatomy } = state;
   const { place } = choice;
-  const id = place.on === 'face' ? choice.id : place.feature;
-  const hole = anatomy.holes.find((h) => h.id === id) ?? null;
-  const slot = anatomy.cavities.find((c) => c.id === id) ?? null;
-  const plate = anatomy.plates.find((p) => p.id === id) ?? null;
+  const feature = place.on === 'face' ? choice.id : place.feature;
+  const hole = anatomy.holes.find((h) => h.id === feature) ?? null;
+  const slot = anatomy.cavities.find((c) => c.id === feature) ?? null;
+  const plate = anatomy.plates.find((p) => p.id === feature) ?? null;
   const at = middleOf(anatomy, choice, hole, slot, plate);
   return { state, plan, choice, part, hole, slot, plate, at, room: roomAt(anatomy, hole?.face ?? slot?.face ?? 'top', at, slot) };
 }

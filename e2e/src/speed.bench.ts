@@ -1,39 +1,11 @@
 // Figures for docs/performance.md: a move of the route to its verdicts in the worker, main-thread work per frame, first load, API reads.
 import { gzipSync } from 'node:zlib';
+import { answered, byName, frames, tell, watchWorker, type TraceEvent } from './measure.js';
 import { chooseReroute, stage } from './scenes.js';
 import { FIRST, test } from './workshop.js';
 
-const at = (sorted: readonly number[], share: number): number => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
-const sort = (list: readonly number[]): readonly number[] => [...list].sort((a, b) => a - b);
-const tell = (what: string, list: readonly number[], unit = 'ms'): void => {
-  const s = sort(list);
-  console.log(`${what}: median ${at(s, 0.5).toFixed(2)} ${unit}, p95 ${at(s, 0.95).toFixed(2)} ${unit} (${s.length})`);
-};
-
 test('a move of the route: worker and main thread', async ({ page, workshop, browser }) => {
-  await page.addInitScript(() => {
-    const Native = Worker;
-    const w = window as unknown as { moves: number[]; took: number[] };
-    w.moves = [];
-    w.took = [];
-    window.Worker = class extends Native {
-      constructor(url: string | URL, options?: WorkerOptions) {
-        super(url, options);
-        const sent = new Map<number, number>();
-        const post = this.postMessage.bind(this) as (m: unknown) => void;
-        this.postMessage = (m: { seq: number; kind: string }) => {
-          if (m.kind === 'evaluate') sent.set(m.seq, performance.now());
-          post(m);
-        };
-        this.addEventListener('message', ({ data }: MessageEvent<{ seq: number; took: number }>) => {
-          const begun = sent.get(data.seq);
-          if (begun === undefined) return;
-          w.moves.push(performance.now() - begun);
-          w.took.push(data.took);
-        });
-      }
-    };
-  });
+  await watchWorker(page, 'evaluate');
   await chooseReroute(page, workshop.url);
   await stage(page, workshop.url, 'cut');
   const box = (await page.locator('[data-moving] path').first().boundingBox())!;
@@ -47,10 +19,11 @@ test('a move of the route: worker and main thread', async ({ page, workshop, bro
     }
   };
   await wander(60);
-  await page.evaluate(() => Object.assign(window, { moves: [], took: [] }));
+  await answered(page);
   await wander(200);
-  tell('move to verdicts, in the worker', await page.evaluate(() => (window as unknown as { took: number[] }).took));
-  tell('move to verdicts, message to message', await page.evaluate(() => (window as unknown as { moves: number[] }).moves));
+  const { took, waited } = await answered(page);
+  tell('move to verdicts, in the worker', took);
+  tell('move to verdicts, message to message', waited);
   await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
   await wander(200);
   const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] };
@@ -58,63 +31,6 @@ test('a move of the route: worker and main thread', async ({ page, workshop, bro
   tell('main thread per frame: script, style, layout, paint', frames(trace.traceEvents));
   for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
 });
-
-interface TraceEvent {
-  readonly name: string;
-  readonly ph: string;
-  readonly ts: number;
-  readonly dur?: number;
-  /** Time the thread really ran. */
-  readonly tdur?: number;
-  readonly pid: number;
-  readonly tid: number;
-  readonly args?: { readonly name?: string };
-}
-
-const WORK = new Set([
-  'FunctionCall',
-  'EventDispatch',
-  'TimerFire',
-  'FireAnimationFrame',
-  'RunMicrotasks',
-  'UpdateLayoutTree',
-  'Layout',
-  'PrePaint',
-  'Paint',
-  'Layerize',
-  'Commit',
-  'HandlePostMessage',
-  'HitTest',
-]);
-
-/** The outermost working events of the page's main thread, summed by their name. */
-function byName(events: readonly TraceEvent[]): readonly (readonly [string, number])[] {
-  const sums = new Map<string, number>();
-  for (const e of outermost(events)) sums.set(e.name, (sums.get(e.name) ?? 0) + (e.tdur ?? e.dur ?? 0) / 1000);
-  return [...sums].sort((a, b) => b[1] - a[1]).slice(0, 6);
-}
-
-/** Thread time of the outermost working events on the page's main thread between one frame and the next, ms. */
-function frames(events: readonly TraceEvent[]): number[] {
-  const outer = outermost(events);
-  const commits = outer.filter((e) => e.name === 'Commit').map((e) => e.ts + (e.dur ?? 0));
-  return commits.slice(1).map((to, i) => outer.filter((e) => e.ts >= (commits[i] ?? 0) && e.ts < to).reduce((s, e) => s + (e.tdur ?? e.dur ?? 0), 0) / 1000);
-}
-
-function outermost(events: readonly TraceEvent[]): readonly TraceEvent[] {
-  const main = events.find(
-    (e) => e.name === 'thread_name' && e.args?.name === 'CrRendererMain' && events.some((f) => f.pid === e.pid && f.tid === e.tid && f.name === 'Commit'),
-  );
-  const mine = events.filter((e) => e.ph === 'X' && e.pid === main?.pid && e.tid === main.tid).sort((a, b) => a.ts - b.ts);
-  const outer: TraceEvent[] = [];
-  let end = 0;
-  for (const e of mine) {
-    if (!WORK.has(e.name) || e.ts < end) continue;
-    outer.push(e);
-    end = e.ts + (e.dur ?? 0);
-  }
-  return outer;
-}
 
 test('first load', async ({ page, workshop }) => {
   let bytes = 0;

@@ -22,6 +22,7 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   nutAndWasher: 'Nut and washer together',
   wantedThreadOver: 'Thread over nut and washer wanted',
   wantedBodyRoom: 'Room round a body wanted',
+  wantedBesideHole: 'Wood between holes wanted',
   wantedWireRoom: 'Room left in a wire bore wanted',
   filmThickness: 'Film of the finish on a wall',
   pressSmoothLeast: 'Least interference, smooth',

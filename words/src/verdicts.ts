@@ -37,6 +37,8 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   threadThrough: () => 'Thread beyond washer and nut',
   bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
+  hollowBehind: () => 'Hollow behind the hole',
+  holeBeside: (v, n) => `New hole from ${v.subject.against === 'body' ? 'the body’s edge' : `the ${nameOf(n, v.subject.against)}`}`,
   depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
   woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
   switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
@@ -82,6 +84,7 @@ export function clearanceText(v: Verdict, unit: LengthUnit): string {
 export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
   const title = verdictTitle(v, names);
   if (v.check === 'placeGone') return `${title}.`;
+  if (v.check === 'hollowBehind' && v.class === 'notMeasured' && !v.lacks) return `${title}: none is drawn; draw it in Anatomy before this can be judged.`;
   if (v.class === 'notMeasured') {
     const lacking = (v.lacks ?? []).map((l) => `${sizeWord(l.size)} of ${nameOf(names, l.part)}`);
     return `${title}: not measured; missing ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;

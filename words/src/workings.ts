@@ -114,6 +114,8 @@ const LABELS: Readonly<Record<string, string>> = {
   coverHolesLeft: 'left of that',
   holesOff: 'holes off the poles',
   drillDiameter: 'diameter',
+  hollowHere: 'hollow here',
+  woodBetween: 'least wood between',
   coverRaised: 'cover set higher',
   pickupRaised: 'set higher on its spacer',
   chainLeft: 'limit less what the chain is off',

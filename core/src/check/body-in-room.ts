@@ -1,6 +1,7 @@
 import { gapApart, gapInside, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
+import { HANGS } from './hangs.js';
 import { pocketsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, siteOf, type Site, sure } from './site.js';
@@ -113,6 +114,3 @@ function neighbours(site: Site): readonly Verdict[] {
     ];
   });
 }
-
-/** What has a body below the face that it hangs from. */
-const HANGS: ReadonlySet<string> = new Set(['pot', 'push-pull pot', 'lever switch', 'toggle switch', 'mini toggle', 'rotary switch', 'jack']);

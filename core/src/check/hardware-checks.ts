@@ -2,6 +2,8 @@ import type { Verdict } from './verdict.js';
 import { bodyInRoom } from './body-in-room.js';
 import { bushingInHole } from './bushing-in-hole.js';
 import { hidesHole } from './hides-hole.js';
+import { holeBeside } from './hole-beside.js';
+import { hollowBehind } from './hollow-behind.js';
 import { jackWithPlug } from './jack-with-plug.js';
 import { plateOver } from './plate-over.js';
 import { pressFit } from './press-fit.js';
@@ -19,6 +21,8 @@ export const HARDWARE_CHECKS: readonly ((site: Site) => readonly Verdict[])[] = 
   hidesHole,
   threadThrough,
   bodyInRoom,
+  hollowBehind,
+  holeBeside,
   switchInSlot,
   jackWithPlug,
   pressFit,

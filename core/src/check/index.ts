@@ -4,6 +4,7 @@ export * from './evaluate.js';
 export * from './choice.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';
-export { depthAt, siteOf, type Site } from './site.js';
+export { HANGS } from './hangs.js';
+export { depthAt, hollowAt, siteOf, type Site } from './site.js';
 export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
 export type { CheckId, Lacking, Subject, ThreadsMet, Verdict } from './verdict.js';

@@ -88,6 +88,11 @@ function roomAt(a: Anatomy, face: Hole['face'], at: Point, slot: Cavity | null):
   return other ? { cavity: other, from: null } : null;
 }
 
+/** Is there a hollow behind a point of a face, for what hangs there? The point is in the face's own frame. */
+export function hollowAt(a: Anatomy, face: Hole['face'], at: Point): boolean {
+  return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null) !== null;
+}
+
 /** The deepest pocket of a cavity under a point: how far it goes down there. */
 export function depthAt(a: Anatomy, c: Cavity, at: Point): { readonly depth: Dimension | null; readonly target: Target } | null {
   const under = c.pockets.filter((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));

@@ -28,6 +28,8 @@ export type CheckId =
   | 'threadThrough'
   | 'bodyInRoom'
   | 'besideNeighbour'
+  | 'hollowBehind'
+  | 'holeBeside'
   | 'depthForPart'
   | 'woodOver'
   | 'switchInSlot'

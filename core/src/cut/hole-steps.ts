@@ -1,4 +1,4 @@
-import { ownedDrills, type DrillSize, type Lack, type Tool } from '../part/index.js';
+import { drillAtOrAbove, ownedDrills, type DrillSize, type Lack, type Tool } from '../part/index.js';
 
 /** How a hole is opened from one size to another, mm. */
 export interface HoleSteps {
@@ -33,11 +33,30 @@ export function holeSteps(from: number, to: number, tools: readonly Tool[]): Hol
     if (next) drills.push(next);
     at = next?.diameter ?? reach;
   }
+  return { drills: last ? [...drills, last] : drills, ...ended(from, to, last, tools) };
+}
+
+/** A new hole in whole wood begins with a pilot of about this, mm [trade: docs/trade.md, Holes]. */
+const PILOT = 3;
+
+/**
+ * The drills of a new hole: a small pilot that gives the true place, then the full size from the show side.
+ * To 9.7 with a metric set to 10: 3.0, 9.7.
+ */
+export function newHoleSteps(to: number, tools: readonly Tool[]): HoleSteps {
+  const owned = ownedDrills(tools);
+  const last = drillAtOrAbove(to, owned);
+  const pilot = last && last.diameter > PILOT ? drillAtOrAbove(PILOT, owned) : null;
+  const drills = [pilot, last].flatMap((d, i, all) => (d && (i === 0 || d.diameter !== all[0]?.diameter) ? [d] : []));
+  return { drills, ...ended(0, to, last, tools) };
+}
+
+/** The size in the end, and what is missing for it. */
+function ended(from: number, to: number, last: DrillSize | null, tools: readonly Tool[]): Omit<HoleSteps, 'drills'> {
   const wanted = Math.ceil(to * 10 - 1e-6) / 10;
-  const reamer = tools.find((t) => t.kind === 'reamer' && t.from <= from && t.to >= to);
+  const reamer = from > 0 ? tools.find((t) => t.kind === 'reamer' && t.from <= from && t.to >= to) : undefined;
   const countersink = tools.some((t) => t.kind === 'countersink' && t.diameter > to);
   return {
-    drills: last ? [...drills, last] : drills,
     final: last?.diameter ?? (reamer ? to : wanted),
     lacks: [...(last || reamer ? [] : [{ kind: 'drill' as const, diameter: wanted }]), ...(countersink ? [] : [{ kind: 'countersink' as const }])],
     reamer: reamer?.name ?? null,

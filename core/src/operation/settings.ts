@@ -34,6 +34,7 @@ export const DEFAULT_SETTINGS = {
   nutAndWasher: mm(2.5, 0, 8, 'memory', 'Parts in holes'),
   wantedThreadOver: mm(0.5, 0, 5, 'memory', 'Parts in holes'),
   wantedBodyRoom: mm(1, 0, 10, 'memory', 'Parts in holes'),
+  wantedBesideHole: mm(3, 0, 20, 'memory', 'Parts in holes'),
   wantedWireRoom: mm(0.5, 0, 5, 'memory', 'Parts in holes'),
   filmThickness: mm(0.15, 0, 0.5, 'memory', 'Press fits'),
   pressSmoothLeast: mm(0.02, 0, 0.5, 'memory', 'Press fits'),

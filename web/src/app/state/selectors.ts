@@ -107,9 +107,11 @@ export const selectWhole = createSelector(resultsFeature.selectLive, resultsFeat
 /** What it says of the choice that is looked at. */
 export const selectEvaluation = createSelector(selectWhole, selectChoice, (whole, choice) => whole && choice && ofChoice(whole, choice.id));
 export const selectVerdicts = createSelector(selectLive, selectEvaluation, (live, full) => full?.verdicts ?? live?.verdicts ?? []);
-/** What was said of the choice when the plan last rested, be it older than the newest verdicts: what stands in lists does not come and go with each sum. */
-export const selectRested = createSelector(resultsFeature.selectFull, selectChoice, (full, choice): readonly Verdict[] =>
-  full && choice ? ofChoice(full.result, choice.id).verdicts : [],
+/** What was said of the whole plan when it last rested, be it older than the newest verdicts: what stands in lists does not come and go with each sum. */
+export const selectLastWhole = createSelector(resultsFeature.selectFull, (full) => full?.result ?? null);
+/** What it says of the choice that is looked at. */
+export const selectRested = createSelector(selectLastWhole, selectChoice, (whole, choice): readonly Verdict[] =>
+  whole && choice ? ofChoice(whole, choice.id).verdicts : [],
 );
 /** What is decided and in force. */
 export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.filter((d) => d.undoneAt === null) ?? []);

@@ -155,6 +155,24 @@ describe('the hand on the plan view', () => {
     expect(seen.length).toBe(1);
   });
 
+  it('moves what lies under a mark when the mark is pressed and pulled, and opens the mark all the same', async () => {
+    fixture.componentRef.setInput('marks', [{ id: 'clash', kind: 'clashes', x: 100, y: 100, title: 'Clash', text: '' }]);
+    fixture.componentRef.setInput('at', { x: 0, y: 0, turn: 0 });
+    await fixture.whenStable();
+    // what lies under the hand is asked of the screen itself
+    Object.assign((fixture.nativeElement as HTMLElement).style, { position: 'fixed', inset: '0 auto auto 0', width: '300px', height: '300px', zIndex: '9' });
+    const seen: Move[] = [];
+    const picked: string[] = [];
+    fixture.componentInstance.moved.subscribe((m) => seen.push(m));
+    fixture.componentInstance.picked.subscribe((id) => picked.push(id));
+    const mark = svg().querySelector('.mark circle')!;
+    touch('pointerdown', { x: 100, y: 100 }, mark);
+    touch('pointermove', { x: 107, y: 95 });
+    touch('pointerup', { x: 107, y: 95 });
+    expect(picked).toEqual(['clash']);
+    expect([seen.at(-1)?.to.x, seen.at(-1)?.to.y, seen.at(-1)?.dropped]).toEqual([7, -5, true]);
+  });
+
   it('pulls a handle, tells every step and the last one, and snaps unless Alt is held', async () => {
     const pulls: Pull[] = [];
     fixture.componentInstance.pulled.subscribe((p) => pulls.push(p));

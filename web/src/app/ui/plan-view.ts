@@ -221,7 +221,7 @@ export class PlanView {
       return;
     }
     const handle = (event.target as Element).getAttribute('data-handle');
-    const onLayer = this.movable() && (event.target as Element).closest('[data-moving]') !== null;
+    const onLayer = this.movable() && onMoving(event);
     this.grip = {
       kind: handle !== null ? 'pull' : onLayer ? 'move' : 'pan',
       start: through(toDrawing, event),
@@ -362,4 +362,11 @@ function throughPoint(matrix: DOMMatrix | null, screen: Point): Point {
 /** Positions are kept to 0.01 mm: a hundredth is finer than any template. */
 function hundredth(mm: number): number {
   return Math.round(mm * 100) / 100;
+}
+
+/** Is the hand on what can be moved? A mark that lies on it does not take it out of the hand. */
+function onMoving(event: PointerEvent): boolean {
+  const target = event.target as Element;
+  if (target.closest('[data-moving]')) return true;
+  return target.closest('.mark') !== null && document.elementsFromPoint(event.clientX, event.clientY).some((e) => e.closest('[data-moving]'));
 }

@@ -1,4 +1,7 @@
 import { TestBed } from '@angular/core/testing';
+import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
+import { planActions } from '../../state/plan.actions';
+import { planFeature } from '../../state/plan.feature';
 import { button, host, jobOnScreen } from '../../../testing/job';
 import { FitPage } from './fit-page';
 
@@ -22,5 +25,29 @@ describe('the fit page', () => {
     await fixture.whenStable();
     expect(planned(host(fixture))).toBe(0);
     expect(host(fixture).querySelector('rn-verdict-list')!.textContent).toBe(before);
+  });
+
+  it('keeps the map and the other places as they are while a part is moved over it', async () => {
+    const { store } = jobOnScreen();
+    const fixture = TestBed.createComponent(FitPage);
+    await fixture.whenStable();
+    const row = (): string => host(fixture).querySelector('[data-choice="pickup"]')!.textContent;
+    const before = row();
+    expect(before).toContain('clash');
+    const at = (x: number, y: number) => newHardwareChoice('new', { on: 'face', face: 'top', at: { x, y }, hole: 'pot' }, 'two-coil');
+    const plan = store.selectSignal(planFeature.selectDraft)()!;
+    store.dispatch(planActions.edited({ plan: withChoice(plan, at(60, 240)) }));
+    store.dispatch(planActions.lookAt({ choice: 'new' }));
+    await fixture.whenStable();
+    const view = (): string | null => host(fixture).querySelector('rn-plan-view svg')!.getAttribute('viewBox');
+    const seen = view();
+    store.dispatch(planActions.choiceEdited({ choice: at(72, 231) }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-moving]')!.getAttribute('transform')).toContain('72 231');
+    expect(view()).toBe(seen);
+    expect(row()).toBe(before);
+    store.dispatch(planActions.lookAt({ choice: 'pickup' }));
+    await fixture.whenStable();
+    expect(view()).not.toBe(seen);
   });
 });

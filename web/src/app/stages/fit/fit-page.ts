@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { pickupIn } from '@rinnovo/core/part';
@@ -14,6 +14,7 @@ import { drawChosen, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/d
 import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
+import { same } from '../../ui/same';
 import { VerdictList } from '../../ui/verdict-list';
 import { AddChoice } from './add-choice';
 import { BeginPlan } from './begin-plan';
@@ -69,11 +70,15 @@ export class FitPage {
   protected readonly judged = computed(() => this.preview()?.evaluation.verdicts ?? this.verdicts());
   protected readonly headline = computed(() => headline(this.judged()));
   protected readonly grave = computed(() => this.judged().some((v) => v.class === 'clashes'));
+  private readonly inView = computed(() => ({ a: this.anatomy(), id: this.choice()?.id, part: this.choice()?.part, mirrored: this.leftHanded() }), {
+    equal: (x, y) => x.a === y.a && x.id === y.id && x.part === y.part && x.mirrored === y.mirrored,
+  });
+  /** Round the place as it comes into view: the map stays where it is while the part is moved over it. */
   protected readonly frame = computed(() => {
-    const a = this.anatomy();
-    const c = this.choice();
+    const { a, mirrored } = this.inView();
+    const c = untracked(this.choice);
     if (!a || !c) return { x: 0, y: 0, width: 100, height: 100 };
-    return seenFrame(c.kind === 'pickup' ? frameOfPosition(a, c.position) : frameOfPlace(a, c, this.parts()), this.leftHanded());
+    return seenFrame(c.kind === 'pickup' ? frameOfPosition(a, c.position) : frameOfPlace(a, c, untracked(this.parts)), mirrored);
   });
   /** The lengths of the verdict that is open, for the drawing. */
   protected readonly spans = computed(() => {
@@ -86,13 +91,21 @@ export class FitPage {
     const close = this.near() ? frameOfSpans(this.spans()) : null;
     return close ? seenFrame(close, this.leftHanded()) : this.frame();
   });
+  /** What a move of the part in the hand leaves as it is: the pickup's place, and the other parts of the plan. */
+  private readonly place = computed(
+    () => {
+      const c = this.drawn();
+      return c?.kind === 'pickup' ? { position: c.position, insertFitted: c.insertFitted, part: c.part } : { position: '', insertFitted: true, part: null };
+    },
+    { equal: same },
+  );
+  private readonly others = computed(() => (this.plan()?.choices ?? []).filter((o) => o.id !== this.drawn()?.id), {
+    equal: (a, b) => a.length === b.length && a.every((c, i) => c === b[i]),
+  });
   protected readonly paths = computed(() => {
     const a = this.anatomy();
-    const c = this.drawn();
-    if (!a || !c) return [];
-    const place = c.kind === 'pickup' ? c : { position: '', insertFitted: true };
-    const others = (this.plan()?.choices ?? []).filter((o) => o.id !== c.id);
-    return [...drawPlace(a, place, c.kind === 'pickup' ? pickupIn(this.parts(), c.part) : null), ...drawChosen(a, others, this.parts())];
+    const place = this.place();
+    return a ? [...drawPlace(a, place, pickupIn(this.parts(), place.part)), ...drawChosen(a, this.others(), this.parts())] : [];
   });
   protected readonly moving = computed(() => {
     const c = this.drawn();

@@ -6,7 +6,7 @@ import type { Choice } from '@rinnovo/core/check';
 import { byGravity, type VerdictClass } from '@rinnovo/core/measure';
 import { CLASS_WORDS, nameOf, placeOfChoice } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
-import { selectChoice, selectDecisions, selectNames, selectPlan, selectWhole } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectNames, selectLastWhole, selectPlan, selectVerdicts } from '../../state/selectors';
 import { headline } from '../../ui/marks';
 
 /** Every place of the plan with the part chosen for it and the gravest that is to be said of it. */
@@ -44,7 +44,8 @@ export class PlaceList {
   private readonly toast = inject(MatSnackBar);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly plan = this.store.selectSignal(selectPlan);
-  private readonly whole = this.store.selectSignal(selectWhole);
+  private readonly whole = this.store.selectSignal(selectLastWhole);
+  private readonly newest = this.store.selectSignal(selectVerdicts);
   private readonly choice = this.store.selectSignal(selectChoice);
   private readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly headline = computed(() => {
@@ -71,7 +72,9 @@ export class PlaceList {
   }
 
   private row(c: Choice) {
-    const verdicts = (this.whole()?.verdicts ?? []).filter((v) => v.choice === c.id).sort(byGravity);
+    const here = this.choice()?.id === c.id;
+    // the one in the hand by its newest verdicts, the others by the last sum of the whole plan
+    const verdicts = here ? this.newest().toSorted(byGravity) : (this.whole()?.verdicts ?? []).filter((v) => v.choice === c.id);
     const gravest: VerdictClass | null = verdicts[0]?.class ?? null;
     return {
       id: c.id,
@@ -80,7 +83,7 @@ export class PlaceList {
       class: gravest ?? '',
       sign: gravest ? CLASS_WORDS[gravest].sign : '…',
       word: gravest === null ? (this.whole() ? 'nothing to compare' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),
-      here: this.choice()?.id === c.id,
+      here,
       decided: this.decisions().some((d) => d.choice === c.id),
     };
   }

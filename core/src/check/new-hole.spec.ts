@@ -1,0 +1,123 @@
+import type { Cavity, Hole } from '../instrument/index.js';
+import type { Dimension } from '../measure/index.js';
+import { newHoleSteps } from '../cut/index.js';
+import { typicalHardware, type Hardware, type HardwareKind, type SizeId, type Tool } from '../part/index.js';
+import { optionsFor } from '../remedy/index.js';
+import { roundedRectangle, type Point } from '../shape/index.js';
+import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlanState, type Verdict } from './index.js';
+
+const d = (value: number): Dimension => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
+const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => ({
+  ...typicalHardware(kind, 'part', 'part'),
+  sizes: Object.fromEntries(Object.entries(sizes).map(([k, v]) => [k, d(v)])),
+});
+const pot = part('pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 13, washer: 14 });
+const hole = (at: Point, more: Partial<Hole> = {}): Hole => ({
+  id: 'there',
+  name: 'There',
+  kind: 'pot',
+  face: 'top',
+  frame: 'body',
+  at,
+  diameter: dim(8),
+  bare: null,
+  through: true,
+  depth: null,
+  limit: 0.1,
+  basis: { kind: 'told' },
+  hiddenBy: null,
+  condition: 'sound',
+  ...more,
+});
+/** A control cavity of the back, 60 × 90 round (60, 240), 36 deep in a body of 44. */
+const control: Cavity = {
+  id: 'control',
+  name: 'Control',
+  kind: 'control',
+  face: 'back',
+  frame: 'body',
+  hiddenBy: null,
+  condition: 'sound',
+  pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(36), bored: false }],
+};
+function stateWith(of: Hardware, holes: readonly Hole[], cavities: readonly Cavity[]): PlanState {
+  const a = plainAnatomy();
+  const s = plainState({ ...a, holes, cavities: [...a.cavities, ...cavities] });
+  return { ...s, parts: { ...s.parts, [of.id]: of } };
+}
+const at = (x: number, y: number): HardwareChoice => newHardwareChoice('new', { on: 'face', face: 'top', at: { x, y }, hole: 'pot' }, 'part');
+const verdict = (s: PlanState, c: HardwareChoice, check: Verdict['check'], against?: string): Verdict | undefined =>
+  evaluateChoice(s, c).verdicts.find((v) => v.check === check && (against === undefined || v.subject.against === against));
+
+describe('what hangs below a new hole', () => {
+  it('has nothing to hang in where the wood is whole: all of its depth is missing', () => {
+    const v = verdict(stateWith(pot, [], []), at(60, 240), 'hollowBehind')!;
+    expect([v.class, v.clearance, v.wanted]).toEqual(['clashes', -13, 1]);
+  });
+
+  it('is judged by the hollow behind it where there is one', () => {
+    const s = stateWith(pot, [], [control]);
+    expect(verdict(s, at(60, 240), 'hollowBehind')).toBeUndefined();
+    expect(verdict(s, at(60, 240), 'bodyInRoom')!.class).toBe('well');
+  });
+
+  it('is not asked of what has no body, nor in the side of the body', () => {
+    expect(verdict(stateWith(part('ferrule', { outer: 8 }), [], []), at(60, 240), 'hollowBehind')).toBeUndefined();
+    const side = newHardwareChoice('new', { on: 'face', face: 'side', at: { x: 10, y: 20 }, hole: 'jack' }, 'part');
+    expect(verdict(stateWith(part('jack', { bushing: 9.4, depthBelow: 28 }), [], []), side, 'hollowBehind')).toBeUndefined();
+  });
+
+  it('behind a hole that is there, is not drawn yet: not measured, which is no clash', () => {
+    const v = verdict(stateWith(pot, [hole({ x: 60, y: 240 })], []), newHardwareChoice('there', { on: 'feature', feature: 'there' }, 'part'), 'hollowBehind')!;
+    expect([v.class, v.missing]).toEqual(['notMeasured', []]);
+  });
+
+  it('moves to the nearest spot with a hollow, not looking where there is none', () => {
+    const s = stateWith(pot, [], [control]);
+    const choice = at(30, 240);
+    const moved = optionsFor(s, { format: 2, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
+      (o) => o.proposal.kind === 'move',
+    )!;
+    const { place } = moved.proposal.choice as HardwareChoice;
+    // from the wall at 30: 12 for its half body, 1 wanted, 0.3 for the errors, in whole steps
+    expect(place.on === 'face' && place.at.x).toBe(44);
+    expect(moved.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
+  });
+});
+
+describe('wood beside a new hole', () => {
+  // 9.4 + 0.2 wide: 4.8 from its middle to its edge
+  it('is told to the nearest hole: 30 − 4.8 − 4 = 21.2', () => {
+    const v = verdict(stateWith(pot, [hole({ x: 60, y: 270 }), hole({ x: 60, y: 320 }, { id: 'far' })], [control]), at(60, 240), 'holeBeside', 'there')!;
+    expect(v.clearance).toBeCloseTo(21.2, 6);
+    expect(v.class).toBe('well');
+  });
+
+  it('clashes with a hole that it would break into, and not with one that is plugged or in the other face', () => {
+    const near = { x: 65, y: 240 };
+    const s = (more: Partial<Hole>): PlanState => stateWith(pot, [hole(near, more)], [control]);
+    expect(verdict(s({}), at(60, 240), 'holeBeside', 'there')!.clearance).toBeCloseTo(-3.8, 6);
+    expect(verdict(s({ condition: 'plugged' }), at(60, 240), 'holeBeside', 'there')).toBeUndefined();
+    expect(verdict(s({ face: 'back' }), at(60, 240), 'holeBeside', 'there')).toBeUndefined();
+  });
+
+  it('is told to a hollow of its face, and to the body’s edge: at x = 150 of 160, 10 − 4.8 = 5.2', () => {
+    const s = stateWith(pot, [], []);
+    expect(verdict(s, at(150, 240), 'holeBeside', 'body')!.clearance).toBeCloseTo(5.2, 6);
+    // the route of 80 × 30 round (0, 110) ends at x = 40
+    expect(verdict(s, at(50, 110), 'holeBeside', 'route')!.clearance).toBeCloseTo(5.2, 6);
+  });
+});
+
+describe('the drills of a new hole', () => {
+  const set: Tool = { id: 'set', kind: 'drills', name: 'Set', system: 'metric', from: 1, to: 10 };
+  it('are a pilot and the full size', () => {
+    expect(newHoleSteps(9.65, [set]).drills.map((x) => x.name)).toEqual(['3.0 mm', '9.7 mm']);
+    expect(newHoleSteps(2.5, [set]).drills.map((x) => x.name)).toEqual(['2.5 mm']);
+  });
+  it('name what is missing', () => {
+    const s = newHoleSteps(12.05, [set]);
+    expect([s.final, s.drills, s.lacks]).toEqual([12.1, [], [{ kind: 'drill', diameter: 12.1 }, { kind: 'countersink' }]]);
+  });
+});

@@ -1,0 +1,129 @@
+// Figures for docs/performance.md: a plan of 40 parts on 120 features in the page itself: a part in the hand, and the ways out in the batch worker.
+import type { Page } from '@playwright/test';
+import { answered, byName, frames, tell, watchWorker, type TraceEvent } from './measure.js';
+import { FIRST, test, type Workshop } from './workshop.js';
+
+const JOB = '00000000-0000-4000-8000-000000000021';
+const told = { kind: 'told' } as const;
+const outline = (x: number, y: number) => ({
+  vertices: [
+    { x: x - 29, y: y - 15, bulge: 0 },
+    { x: x + 29, y: y - 15, bulge: 0 },
+    { x: x + 29, y: y + 15, bulge: 0 },
+    { x: x - 29, y: y + 15, bulge: 0 },
+  ],
+});
+const holes = Array.from({ length: 98 }, (_, i) => ({
+  id: `hole ${i}`,
+  name: `Hole ${i}`,
+  kind: 'pot',
+  face: 'top',
+  frame: 'body',
+  at: { x: -130 + (i % 10) * 26, y: 200 + Math.floor(i / 10) * 26 },
+  diameter: { value: 8, limit: 0.1, basis: told },
+  bare: null,
+  through: true,
+  depth: null,
+  limit: 0.1,
+  basis: told,
+  hiddenBy: null,
+  condition: 'sound',
+}));
+const cavities = Array.from({ length: 16 }, (_, i) => ({
+  id: `cavity ${i}`,
+  name: `Cavity ${i}`,
+  kind: 'control',
+  face: 'back',
+  frame: 'body',
+  hiddenBy: null,
+  condition: 'sound',
+  pockets: [
+    {
+      id: 'c',
+      set: 'found',
+      outline: { outline: outline(-110 + (i % 4) * 70, 200 + Math.floor(i / 4) * 34), limit: 0.25, basis: told, across: null, along: null },
+      depth: { value: 32, limit: 0.1, basis: told },
+      bored: false,
+    },
+  ],
+}));
+
+/** The demo's first instrument with 120 features, and 40 parts planned for it: the last a pot for a hole that is not there yet. */
+async function wholeShop({ url }: Workshop): Promise<void> {
+  const get = async (path: string): Promise<unknown> => (await fetch(url + path)).json();
+  const { document } = (await get(`/api/instruments/${FIRST}/anatomy`)) as { document: { cavities: object[] } };
+  const { items: people } = (await get('/api/people')) as { items: { id: string }[] };
+  const { items: parts } = (await get('/api/parts')) as { items: { part: { id: string; kind: string } }[] };
+  const put = async (path: string, version: string, body: unknown): Promise<void> => {
+    const headers = { 'Content-Type': 'application/json', 'If-Match': version, 'Write-Id': crypto.randomUUID(), Person: people[0]?.id ?? '' };
+    const answer = await fetch(url + path, { method: 'PUT', headers, body: JSON.stringify(body) });
+    if (!answer.ok) throw new Error(await answer.text());
+  };
+  await put(`/api/instruments/${FIRST}/anatomy`, '"1"', { document: { ...document, holes, cavities: [...document.cavities, ...cavities] } });
+  const goes = parts.filter(({ part }) => ['pot', 'push-pull pot', 'jack', 'mini toggle'].includes(part.kind)).map(({ part }) => part.id);
+  const pot = parts.find(({ part }) => part.kind === 'pot')?.part.id ?? null;
+  const { version, plan } = (await get(`/api/jobs/${JOB}/plan`)) as { version: number; plan: { choices: object[] } };
+  const choice = (id: string, place: object, part: string | null): object => ({ kind: 'hardware', id, place, part, alternatives: [], count: 1, work: [] });
+  const more = Array.from({ length: 38 }, (_, i) => choice(`hole ${i}`, { on: 'feature', feature: `hole ${i}` }, goes[i % goes.length] ?? null));
+  const fresh = choice('new', { on: 'face', face: 'top', at: { x: 20, y: 330 }, hole: 'pot' }, pot);
+  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [...plan.choices.slice(0, 1), ...more, fresh] }, revision: 2 });
+}
+
+async function lookAt(page: Page, choice: string): Promise<void> {
+  const row = page.locator(`[data-choice="${choice}"]`);
+  await row.click();
+  await page.locator(`[data-choice="${choice}"][aria-current="true"]`).waitFor();
+}
+
+test('a part in the hand, of 40 on 120 features', async ({ page, workshop, browser }) => {
+  await wholeShop(workshop);
+  await watchWorker(page, 'evaluate');
+  await page.goto(`${workshop.url}/i/${FIRST}/fit`);
+  await lookAt(page, 'new');
+  const path = page.locator('[data-moving] path').first();
+  await path.waitFor();
+  const box = (await path.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const wander = async (moves: number): Promise<void> => {
+    for (let i = 0; i < moves; i++) {
+      await page.mouse.move(x + 20 * Math.sin(i / 9), y + 16 * Math.cos(i / 7));
+      await page.waitForTimeout(16);
+    }
+  };
+  await wander(60);
+  await answered(page);
+  await wander(300);
+  const { took, waited } = await answered(page);
+  tell('a part in the hand to its verdicts, in the worker', took);
+  tell('a part in the hand to its verdicts, message to message', waited);
+  await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
+  await wander(200);
+  const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: TraceEvent[] };
+  await page.mouse.up();
+  tell('main thread per frame, a part of 40 in the hand', frames(trace.traceEvents));
+  for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
+});
+
+test('ways out of ten of 40 places, one after another in the batch worker', async ({ page, workshop }) => {
+  await wholeShop(workshop);
+  await watchWorker(page, 'options');
+  await page.goto(`${workshop.url}/i/${FIRST}/fit`);
+  const ways = page.locator('[data-remedy]');
+  await ways.first().waitFor();
+  for (let round = 0; round < 3; round++) {
+    await answered(page);
+    let found = 0;
+    for (let i = 0; i < 10; i++) {
+      await lookAt(page, `hole ${i + round * 10}`);
+      await page.locator('rn-remedy-list .working').waitFor({ state: 'hidden' });
+      await page.waitForTimeout(150);
+      found += await ways.count();
+    }
+    const { waited } = await answered(page);
+    console.log(
+      `${found} ways out of ${waited.length} places, question to last answer: ${waited.reduce((s, t) => s + t, 0).toFixed(0)} ms together, the longest ${Math.max(...waited).toFixed(0)} ms`,
+    );
+  }
+});

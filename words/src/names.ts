@@ -30,9 +30,14 @@ export function namesOf(anatomy: Anatomy | null, parts: Shelf): Names {
   return out;
 }
 
+/** A hole that is planned: its kind, then a mark of its own. */
+const FRESH = /^new (\w+) [0-9a-f]{8}$/;
+
 export function nameOf(names: Names, id: string | undefined): string {
   if (id === undefined) return '';
   if (id.startsWith('planned ')) return 'new route';
+  const fresh = FRESH.exec(id);
+  if (fresh) return `new ${fresh[1] ?? ''} hole`;
   return names[id] ?? id;
 }
 

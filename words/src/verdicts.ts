@@ -56,6 +56,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   threadsMeet: (v, n) => `Thread of the ${nameOf(n, v.subject.against)}`,
   wiresInBore: () => 'All wires through the bore',
   plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} hidden`,
+  sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} underneath, on a ${v.subject.against ?? ''} top`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
 };
 
@@ -71,11 +72,14 @@ export function verdictTitle(v: Verdict, names: Names): string {
   return TITLES[v.check](v, names);
 }
 
+/** What is no number and no count. */
+const YES_OR_NO: ReadonlySet<CheckId> = new Set<CheckId>(['stringCount', 'coverGround', 'sitsOnTop']);
+
 /** The verdict's number as a phrase: `1.12 mm ± 0.35`. */
 export function clearanceText(v: Verdict, unit: LengthUnit): string {
   if (v.clearance === null || v.worst === null) return '—';
   if (v.threads) return v.class === 'clashes' ? `${v.threads.mine} in ${v.threads.theirs}` : v.threads.mine;
-  if (v.check === 'stringCount' || v.check === 'coverGround') return v.clearance >= 0 ? 'yes' : 'no';
+  if (YES_OR_NO.has(v.check)) return v.clearance >= 0 ? (v.class === 'thin' ? 'look' : 'yes') : 'no';
   if (v.unit === 'count') return v.clearance >= 0 ? 'enough' : `${String(-v.clearance)} too few`;
   return `${lengthText(v.clearance, unit)} ± ${limitText(v.worst, unit)}`;
 }
@@ -90,7 +94,8 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
     return `${title}: not measured; missing ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
   }
   if (v.threads) return `${title}: ${threadsText(v.threads)}`;
-  if (v.check === 'stringCount' || v.check === 'coverGround') return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
+  if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it lies only where the carving is flat; lay it on and look whether it rocks.`;
+  if (YES_OR_NO.has(v.check)) return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
   const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';
   const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';

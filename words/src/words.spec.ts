@@ -7,6 +7,7 @@ import {
   bestPlaceText,
   holeStepsText,
   lackText,
+  nameOf,
   placeOfChoice,
   trimmedText,
   wayBackText,
@@ -203,6 +204,7 @@ describe('more words of fit', () => {
     expect(on({ on: 'feature', feature: 'back cavity' })).toBe('Long back cavity');
     expect(on({ on: 'face', face: 'top', at: { x: 0, y: 0 }, hole: 'pot' })).toBe('New pot hole');
     expect(placeOfChoice(newPickupChoice('window', null), names)).toBe('Wide window');
+    expect(nameOf(names, 'new pot d324de56')).toBe('new pot hole');
   });
 
   it('has a word for every number of the shop', () => {

@@ -9,6 +9,7 @@ import { plateOver } from './plate-over.js';
 import { pressFit } from './press-fit.js';
 import { screwInWood, threadBites } from './screw-in-wood.js';
 import type { Site } from './site.js';
+import { sitsOnTop } from './sits-on-top.js';
 import { switchInSlot } from './switch-in-slot.js';
 import { threadThrough } from './thread-through.js';
 import { threadsMeet } from './threads-meet.js';
@@ -32,5 +33,6 @@ export const HARDWARE_CHECKS: readonly ((site: Site) => readonly Verdict[])[] = 
   threadsMeet,
   wiresInBore,
   plateOver,
+  sitsOnTop,
 ];
 export { siteOf, type Site } from './site.js';

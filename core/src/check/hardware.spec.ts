@@ -46,6 +46,7 @@ const control: Cavity = {
 };
 
 interface Given {
+  readonly body?: Anatomy['body'];
   readonly holes?: readonly Hole[];
   readonly cavities?: readonly Cavity[];
   readonly plates?: readonly Plate[];
@@ -59,6 +60,7 @@ function judge(parts: readonly Hardware[], choices: readonly HardwareChoice[], g
     cavities: [...a.cavities, ...(given.cavities ?? [])],
     holes: [...(given.holes ?? [])],
     plates: [...a.plates, ...(given.plates ?? [])],
+    body: given.body ?? a.body,
     headstock: { ...a.headstock, thickness: given.headstock === undefined ? null : dim(given.headstock) },
   };
   const state = plainState(anatomy);
@@ -329,6 +331,20 @@ describe('another plate in the place of the old one', () => {
     // the route is 80 wide, the plate 82: 1.0 a side; the screw 16 above and 3 beside the middle of the corner, r 5
     expect(of(verdicts, 'plateHides').clearance).toBeCloseTo(1, 6);
     expect(of(verdicts, 'screwBeside', 'screw 1').clearance).toBeCloseTo(Math.hypot(3, 16) - 5 - 2.8448 / 2, 3);
+  });
+});
+
+describe('a plate on the top', () => {
+  const lies = (form: string | undefined, carve: 'flat' | 'carved'): Verdict | undefined => {
+    const body = { ...plainAnatomy().body, carve: { kind: carve, height: null } };
+    return judge([part('plate', {}, { traits: form === undefined ? {} : { form } })], [at('plate', 'plate')], { body }).find((v) => v.check === 'sitsOnTop');
+  };
+
+  it('goes with it, rocks on it, or is to be looked at; nothing is said while its form is not told', () => {
+    expect([lies('flat', 'flat')!.class, lies('tapered', 'flat')!.class, lies('arched', 'carved')!.class]).toEqual(['well', 'well', 'well']);
+    expect(lies('arched', 'flat')!.class).toBe('clashes');
+    expect(lies('flat', 'carved')!.class).toBe('thin');
+    expect(lies(undefined, 'flat')).toBeUndefined();
   });
 });
 

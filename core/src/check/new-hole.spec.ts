@@ -5,7 +5,7 @@ import { typicalHardware, type Hardware, type HardwareKind, type SizeId, type To
 import { optionsFor } from '../remedy/index.js';
 import { roundedRectangle, type Point } from '../shape/index.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
-import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlanState, type Verdict } from './index.js';
+import { evaluateChoice, newHardwareChoice, spotForHole, type HardwareChoice, type PlanState, type Verdict } from './index.js';
 
 const d = (value: number): Dimension => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
 const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => ({
@@ -119,5 +119,15 @@ describe('the drills of a new hole', () => {
   it('name what is missing', () => {
     const s = newHoleSteps(12.05, [set]);
     expect([s.final, s.drills, s.lacks]).toEqual([12.1, [], [{ kind: 'drill', diameter: 12.1 }, { kind: 'countersink' }]]);
+  });
+});
+
+describe('where a new hole is first thought of', () => {
+  it('is over the control cavity of the other face, in the middle of the body where there is none, nowhere on a side', () => {
+    const bare = plainAnatomy();
+    const a = { ...bare, cavities: [...bare.cavities.filter((c) => c.id !== 'back'), control] };
+    expect(spotForHole(a, 'top')).toEqual({ x: 60, y: 240 });
+    expect(spotForHole({ ...a, cavities: [] }, 'top')).toEqual({ x: 0, y: 180 });
+    expect(spotForHole(a, 'side')).toBeNull();
   });
 });

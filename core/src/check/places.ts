@@ -1,4 +1,5 @@
-import type { Anatomy, HoleKind, Plate } from '../instrument/index.js';
+import { toBody, type Anatomy, type HoleFace, type HoleKind, type Plate } from '../instrument/index.js';
+import { bounds, type Point } from '../shape/index.js';
 import type { HardwareKind } from '../part/index.js';
 import type { Choice, HardwareChoice, PickupChoice, PlaceRef } from './choice.js';
 
@@ -87,6 +88,17 @@ export function newPickupChoice(position: string, part: string | null): PickupCh
 /** Any other part for a place, with nothing done for it yet. */
 export function newHardwareChoice(id: string, place: PlaceRef, part: string | null): HardwareChoice {
   return { kind: 'hardware', id, place, part, alternatives: [], count: 1, work: [] };
+}
+
+/** Where a new hole of a face is first thought of: over the control cavity of the other face, else in the middle of the body; null on other faces. */
+export function spotForHole(a: Anatomy, face: HoleFace): Point | null {
+  if (face !== 'top' && face !== 'back') return null;
+  const hollows = a.cavities.filter((c) => c.face !== face && c.pockets.length > 0);
+  const hollow = hollows.find((c) => c.kind === 'control') ?? hollows[0];
+  const over = hollow ? hollow.pockets.map((p) => toBody(a, hollow.frame, p.outline.outline)) : a.body.outline ? [a.body.outline.outline] : [];
+  if (over.length === 0) return null;
+  const box = bounds(over);
+  return { x: Math.round((box.minX + box.maxX) / 2), y: Math.round((box.minY + box.maxY) / 2) };
 }
 
 /** Is the place of a choice still on the instrument? */

@@ -46,7 +46,8 @@ export type CheckId =
   | 'threadBites'
   | 'threadsMeet'
   | 'wiresInBore'
-  | 'plateHides';
+  | 'plateHides'
+  | 'sitsOnTop';
 
 /** What was compared with what, by the ids of features, sets, levels and rows. */
 export interface Subject {

@@ -19,7 +19,8 @@ function widerWindow(g: PickupGround): readonly Proposal[] {
   const { anatomy } = g.state;
   const position = anatomy.positions.find((p) => p.id === g.bare.position);
   const plate = anatomy.plates.find((p) => p.id === position?.plate);
-  const tight = troubles(g.verdicts, 'windowGap')[0];
+  // a thin gap is a gap: nothing is filed for it
+  const tight = troubles(g.verdicts, 'windowGap').find((v) => v.class !== 'thin');
   const window = tight?.subject.against;
   if (!plate || !tight || window === undefined) return [];
   const by = short(tight) + FILED;

@@ -56,12 +56,14 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
 
 /** Least room round a place, mm. */
 const ROOM = 26;
+/** A hole that is not there yet is looked at with what is round it. */
+const ROUND = 75;
 
 /** The surroundings of a place: the part itself, and enough of what is round it. */
 export function frameOfPlace(a: Anatomy, choice: HardwareChoice, shelf: Shelf): Frame {
   const { x, y } = pointOfPlace(a, choice);
   const part = shelf[choice.part ?? ''];
   const shape = part && !isPickup(part) && part.shape ? bounds([part.shape.outline.outline]) : null;
-  const half = Math.max(ROOM, shape ? Math.max(shape.maxX - shape.minX, shape.maxY - shape.minY) / 2 + 8 : 0);
+  const half = Math.max(choice.place.on === 'face' ? ROUND : ROOM, shape ? Math.max(shape.maxX - shape.minX, shape.maxY - shape.minY) / 2 + 8 : 0);
   return { x: x - half, y: y - half, width: 2 * half, height: 2 * half };
 }

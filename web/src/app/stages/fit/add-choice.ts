@@ -4,12 +4,13 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { HOLE_TAKES, newHardwareChoice, newPickupChoice, placesOf, type Placeable } from '@rinnovo/core/check';
+import { HOLE_TAKES, newHardwareChoice, newPickupChoice, placesOf, spotForHole, type Placeable } from '@rinnovo/core/check';
 import { HOLE_FACES, type HoleFace, type HoleKind } from '@rinnovo/core/instrument';
 import { isHardware, isPickup } from '@rinnovo/core/part';
 import { planActions } from '../../state/plan.actions';
 import { parts } from '../../state/resources';
 import { selectAnatomy, selectPlan } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 
 /** A new hole is no place of the instrument yet; nothing at all can go to a place, too. */
@@ -50,6 +51,7 @@ const NOTHING = 'nothing';
             }
           </mat-select>
         </mat-form-field>
+        <p class="soft">It can be moved by hand on the map afterwards.</p>
         <rn-length-field label="Middle, across" [(text)]="x" [min]="-400" [max]="400" [refusal]="refusals().x" />
         <rn-length-field label="Middle, along" [(text)]="y" [min]="-1200" [max]="1200" [refusal]="refusals().y" />
       }
@@ -99,6 +101,7 @@ export class AddChoice {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly kept = this.store.selectSignal(parts.select);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly fields = viewChildren(LengthField);
   protected readonly fresh = NEW;
   protected readonly nothing = NOTHING;
@@ -112,8 +115,13 @@ export class AddChoice {
   protected readonly where = linkedSignal(() => this.places()[0]?.id ?? NEW);
   protected readonly hole = signal<HoleKind>('pot');
   protected readonly face = signal<HoleFace>('top');
-  protected readonly x = signal('');
-  protected readonly y = signal('');
+  /** It begins where such a hole usually goes; the hand moves it on the map afterwards. */
+  private readonly spot = computed(() => {
+    const a = this.anatomy();
+    return a ? spotForHole(a, this.face()) : null;
+  });
+  protected readonly x = linkedSignal(() => this.typed(this.spot()?.x));
+  protected readonly y = linkedSignal(() => this.typed(this.spot()?.y));
   protected readonly refusals = signal<{ readonly x: string | null; readonly y: string | null }>({ x: null, y: null });
   private readonly place = computed(() => this.places().find((p) => p.id === this.where()) ?? null);
   /** What of the shelf goes there. */
@@ -130,6 +138,10 @@ export class AddChoice {
     computation: (list, before) => (before?.value === NOTHING || list.some((p) => p.id === before?.value) ? (before?.value ?? null) : null),
   });
   protected readonly problem = signal<string | null>(null);
+
+  private typed(mm: number | undefined): string {
+    return mm === undefined ? '' : this.unit() === 'mm' ? String(mm) : `${mm}mm`;
+  }
 
   protected add(event: Event): void {
     event.preventDefault();

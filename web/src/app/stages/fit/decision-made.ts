@@ -21,6 +21,9 @@ import { selectJob, selectNames, selectOperations, selectYes } from '../../state
       <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ decision().at.slice(0, 10) }}
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
+    @if (stale()) {
+      <p class="stale">Decided on revision {{ decision().revision }}; the instrument is at {{ now() }}: these are the numbers of then.</p>
+    }
     @if (back(); as text) {
       <p>{{ text }}</p>
     }
@@ -101,6 +104,8 @@ export class DecisionMade {
     const { chosen } = this.decision();
     return chosen.kind === 'pickup' && chosen.route !== null;
   });
+  protected readonly now = computed(() => this.held().version);
+  protected readonly stale = computed(() => this.now() !== null && this.now() !== this.decision().revision);
   protected readonly problem = signal<string | null>(null);
   protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
   protected readonly yes = this.store.selectSignal(selectYes);

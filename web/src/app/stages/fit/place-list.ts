@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
@@ -42,6 +42,7 @@ export class PlaceList {
   readonly add = output();
   private readonly store = inject(Store);
   private readonly toast = inject(MatSnackBar);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly whole = this.store.selectSignal(selectLastWhole);
@@ -53,6 +54,17 @@ export class PlaceList {
     return whole ? headline(whole.verdicts) : 'Working it out …';
   });
   protected readonly rows = computed(() => (this.plan()?.choices ?? []).map((c) => this.row(c)));
+
+  private readonly here = computed(() => this.choice()?.id);
+
+  /** A place that comes into view elsewhere, a new one at the end of the list above all, is shown here too. */
+  constructor() {
+    afterRenderEffect(() => {
+      const here = this.here();
+      const row = [...this.host.nativeElement.querySelectorAll<HTMLElement>('[data-choice]')].find((r) => r.dataset['choice'] === here);
+      row?.closest('li')?.scrollIntoView({ block: 'nearest' });
+    });
+  }
 
   protected look(choice: string): void {
     this.store.dispatch(planActions.lookAt({ choice }));

@@ -1,0 +1,17 @@
+import { countVerdict, type Verdict } from './verdict.js';
+import type { Site } from './site.js';
+
+const LIES: ReadonlySet<string> = new Set(['ring', 'plate', 'guard']);
+
+/**
+ * Does a plate, guard or ring lie on the top as it is made for [trade: docs/trade.md, Plates on tops]? An arched one rocks on a flat top: no.
+ * A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not told.
+ */
+export function sitsOnTop(site: Site): readonly Verdict[] {
+  const { part, plate, choice, state } = site;
+  const { form } = part.traits;
+  if (plate?.face !== 'top' || !LIES.has(part.kind) || !form || (choice.place.on === 'feature' && choice.place.screw !== undefined)) return [];
+  const carved = state.anatomy.body.carve.kind === 'carved';
+  const judged = countVerdict('sitsOnTop', { feature: choice.id, item: form, against: carved ? 'carved' : 'flat' }, form === 'arched' && !carved ? -1 : 0, 0);
+  return [carved && form !== 'arched' ? { ...judged, class: 'thin' } : judged];
+}

@@ -1,9 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  untracked,
+  viewChild,
+  type WritableSignal,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
+import { Store } from '@ngrx/store';
 import { part as partSchema } from '@rinnovo/contract';
 import {
   COVER_GROUNDS,
@@ -24,10 +39,13 @@ import { PART_KIND_WORDS, partProblemText, priceText, TRAIT_WORDS } from '@rinno
 import { attempt } from '../../ui/attempt';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { same } from '../../ui/same';
+import { Drafts } from '../../state/drafts';
+import { viewFeature } from '../../state/view.feature';
 import { ShelfCommands } from '../../state/shelf-commands';
 import { CoilFields } from './coil-fields';
 import { WAYS, type Way } from './known-by';
 import { fieldsOf, readLeads, readScrews, withTold } from './part-fields';
+import { draftOf, type TypedPart } from './typed-part';
 import { SizeFields } from './size-fields';
 
 /** Everything that is known of one part, typed once. Nothing is kept until it can be kept whole, and nothing typed is lost. */
@@ -57,6 +75,11 @@ export class PartForm {
   protected readonly grounds = COVER_GROUNDS;
   protected readonly way = signal<Way>('calliper');
   protected readonly said = signal('');
+
+  /** What was typed before and not kept came back. */
+  protected readonly restored = signal(false);
+  private readonly drafts = inject(Drafts);
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
 
   private readonly settled = computed(() => this.part(), { equal: same });
   protected readonly name = linkedSignal(() => this.settled().name);
@@ -97,6 +120,62 @@ export class PartForm {
   protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
   protected readonly levelIds = computed(() => this.levels().map((l) => l.id));
   protected readonly isPot = computed(() => ['pot', 'push-pull pot'].includes(this.settled().kind));
+
+  /** Every field that is typed, for the draft. */
+  private readonly typed: Readonly<Record<string, WritableSignal<unknown>>> = {
+    name: this.name,
+    price: this.price,
+    leadDays: this.leadDays,
+    replacedBy: this.replacedBy,
+    note: this.note,
+    traits: this.traits,
+    thread: this.thread,
+    gauge: this.gauge,
+    kiloohms: this.kiloohms,
+    shape: this.shape,
+    screws: this.screws,
+    leads: this.leads,
+    strings: this.strings,
+    colours: this.colours,
+    coils: this.coils,
+    coverGround: this.coverGround,
+    levels: this.levels,
+    way: this.way,
+  };
+  private readonly draft = computed(() => ({ fields: Object.fromEntries(Object.entries(this.typed).map(([k, s]) => [k, s()])), sizes: this.sizes().typed() }), {
+    equal: same,
+  });
+  private readonly draftName = computed(() => draftOf(this.settled().id, this.version()));
+
+  constructor() {
+    effect((onCleanup) => {
+      const [what, part] = [this.draftName(), this.settled()];
+      let here = true;
+      onCleanup(() => (here = false));
+      void this.drafts.of<TypedPart>(what).then((d) => {
+        if (here && d?.kept.part.id === part.id) this.restore(d.kept);
+      });
+    });
+    let clean: { readonly part: Part; readonly draft: unknown } | null = null;
+    afterRenderEffect(() => {
+      const [part, draft, unit] = [this.settled(), this.draft(), untracked(this.unit)];
+      if (clean?.part !== part) clean = { part, draft };
+      else if (!same(clean.draft, draft))
+        void this.drafts.keep(this.draftName(), { version: this.version() ?? 0, kept: { part, ...draft, unit } satisfies TypedPart });
+    });
+  }
+
+  private restore({ fields, sizes, unit }: TypedPart): void {
+    for (const [key, value] of Object.entries(fields)) this.typed[key]?.set(value);
+    this.sizes().restore(sizes, unit);
+    this.restored.set(true);
+  }
+
+  /** Nothing of what was typed is wanted any more. */
+  protected async forget(): Promise<void> {
+    await this.drafts.drop(this.draftName());
+    this.given.emit();
+  }
 
   protected text(event: Event): string {
     return (event.target as HTMLInputElement | HTMLTextAreaElement).value;
@@ -144,6 +223,8 @@ export class PartForm {
       return;
     }
     if (await this.attempt.run(() => this.commands.keep(next, this.version()))) {
+      await this.drafts.drop(this.draftName());
+      this.restored.set(false);
       this.said.set('Kept');
       this.kept.emit(next.id);
     }

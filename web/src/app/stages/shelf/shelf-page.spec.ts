@@ -5,7 +5,9 @@ import { Store } from '@ngrx/store';
 import type { KeptPart } from '@rinnovo/contract';
 import { typicalHardware, typicalPickup, type Hardware, type Part } from '@rinnovo/core/part';
 import { provideHeld } from '../../state/held';
+import { Drafts } from '../../state/drafts';
 import { outlines, parts, stock, WORKSHOP } from '../../state/resources';
+import { viewActions } from '../../state/view.feature';
 import { setUp } from '../../../testing/fixture';
 import { ShelfPage } from './shelf-page';
 
@@ -18,12 +20,30 @@ const screw: Hardware = {
 const pickup = typicalPickup('humbucker', id(3), 'Two coils');
 const kept = (part: Part, away = false): KeptPart => ({ part, away, version: 1 });
 
+/** The browser's database, in memory: it outlives the page. */
+class HeldDrafts {
+  readonly kept = new Map<string, unknown>();
+  of(what: string): Promise<unknown> {
+    return Promise.resolve(structuredClone(this.kept.get(what)) ?? null);
+  }
+  keep(what: string, draft: unknown): Promise<void> {
+    this.kept.set(what, structuredClone(draft));
+    return Promise.resolve();
+  }
+  drop(what: string): Promise<void> {
+    this.kept.delete(what);
+    return Promise.resolve();
+  }
+}
+
 describe('the part shelf', () => {
+  let drafts = new HeldDrafts();
+  beforeEach(() => (drafts = new HeldDrafts()));
   let http: HttpTestingController;
   let store: Store;
 
   async function open(part?: string): Promise<ComponentFixture<ShelfPage>> {
-    TestBed.configureTestingModule({ providers: [...provideHeld(parts, stock, outlines), provideRouter([])] });
+    TestBed.configureTestingModule({ providers: [...provideHeld(parts, stock, outlines), provideRouter([]), { provide: Drafts, useValue: drafts }] });
     http = setUp();
     store = TestBed.inject(Store);
     const fixture = TestBed.createComponent(ShelfPage);
@@ -134,5 +154,61 @@ describe('the part shelf', () => {
     expect(sent.request.headers.get('If-Match')).toBe('"3"');
     expect(sent.request.body).toEqual({ id: id(9), kind: 'part', part: id(2), quantity: 6, drawer: 'C1' });
     sent.flush({ item: sent.request.body as object, version: 4 });
+  });
+
+  it('has what was typed of a part again after the page went down, until it is kept', async () => {
+    const f = await open(id(1));
+    press(f, 'Measure and change');
+    await settle(f);
+    expect(drafts.kept.size).toBe(0);
+    type(f, '[data-size=bushing] input', '9.52');
+    type(f, 'rn-part-form input[maxlength="500"]', 'from the box of odds');
+    await settle(f);
+    expect([...drafts.kept.keys()]).toEqual([`part ${id(1)}`]);
+
+    TestBed.resetTestingModule();
+    const again = await open(id(1));
+    press(again, 'Measure and change');
+    await settle(again);
+    await settle(again);
+    expect(host(again).querySelector('rn-part-form [role=status]')!.textContent).toContain('not kept is back');
+    expect(host(again).querySelector<HTMLInputElement>('[data-size=bushing] input')!.value).toBe('9.52');
+    expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="500"]')!.value).toBe('from the box of odds');
+    press(again, 'Throw it away');
+    await settle(again);
+    expect(drafts.kept.size).toBe(0);
+    expect(host(again).querySelector('rn-part-form')).toBeNull();
+  });
+
+  it('offers a new part that was begun, with what was typed of it', async () => {
+    const f = await open();
+    f.componentInstance.begin('jack');
+    await settle(f);
+    type(f, 'rn-part-form input[maxlength="120"]', 'Stiff jack');
+    await settle(f);
+
+    TestBed.resetTestingModule();
+    const again = await open();
+    await settle(again);
+    expect(host(again).querySelector('.list')!.textContent).toContain('A new part was begun');
+    press(again, 'Go on with it');
+    await settle(again);
+    await settle(again);
+    expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="120"]')!.value).toBe('Stiff jack');
+    press(again, 'Forget it');
+    await settle(again);
+    await settle(again);
+    expect(host(again).querySelector('.list')!.textContent).not.toContain('A new part was begun');
+  });
+
+  it('keeps a typed size typed when the unit changes, told in the new one', async () => {
+    const f = await open(id(1));
+    press(f, 'Measure and change');
+    await settle(f);
+    type(f, '[data-size=bushing] input', '9.525');
+    await settle(f);
+    store.dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    await settle(f);
+    expect(host(f).querySelector<HTMLInputElement>('[data-size=bushing] input')!.value).toBe('0.3750in');
   });
 });

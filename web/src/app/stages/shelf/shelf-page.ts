@@ -22,6 +22,7 @@ import {
 } from '@rinnovo/core/part';
 import { GROUP_WORDS, PART_KIND_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
+import { Drafts } from '../../state/drafts';
 import { ShelfCommands } from '../../state/shelf-commands';
 import { parts, stock, WORKSHOP } from '../../state/resources';
 import { selectParts, selectStock } from '../../state/selectors';
@@ -29,6 +30,7 @@ import { PartDrawing } from '../../ui/part-drawing';
 import { saveFile } from '../../ui/save-file';
 import { PartFacts } from './part-facts';
 import { PartForm } from './part-form';
+import { BEGUN, type TypedPart } from './typed-part';
 import { StockLine } from './stock-line';
 
 const GROUPS = Object.keys(GROUP_WORDS) as readonly PartGroup[];
@@ -110,8 +112,16 @@ export class ShelfPage {
     return p ? problemText(p) : '';
   });
 
+  private readonly drafts = inject(Drafts);
+  /** A part that was begun once and never put on the shelf. */
+  protected readonly begun = signal<Part | null>(null);
+
   constructor() {
     effect(() => this.load());
+    effect(() => {
+      // asked anew whenever the new part on the screen is put down
+      if (this.draft() === null) void this.drafts.of<TypedPart>(BEGUN).then((d) => this.begun.set(d?.kept.part ?? null));
+    });
     effect(() => {
       this.part();
       this.draft.set(null);
@@ -129,6 +139,15 @@ export class ShelfPage {
 
   protected kindsOf(group: PartGroup): readonly { readonly kind: Part['kind']; readonly word: string }[] {
     return this.kinds.filter((k) => k.group === group);
+  }
+
+  protected goOn(): void {
+    this.draft.set(this.begun());
+  }
+
+  protected async forgetBegun(): Promise<void> {
+    await this.drafts.drop(BEGUN);
+    this.begun.set(null);
   }
 
   begin(kind: Part['kind']): void {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, viewChildren } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Dimension } from '@rinnovo/core/measure';
+import { parseLength, type Dimension, type LengthUnit } from '@rinnovo/core/measure';
 import { limitText, partBasisText } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -64,12 +64,24 @@ export class SizeFields {
   private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, f.known ? fieldText(f.known.value, this.unit()) : ''])), {
     equal: same,
   });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+  /** As they stand; what was typed stays typed when the unit changes, in the new one. */
+  protected readonly texts = linkedSignal<Shown, Readonly<Record<string, string>>>({
+    source: () => ({ unit: this.unit(), of: this.shown() }),
+    computation: (now, before) =>
+      before && before.source.unit !== now.unit ? inUnit(typedOf(before.value, before.source.of), before.source.unit, now) : now.of,
+  });
+  /** What was typed anew. */
+  readonly typed = computed(() => typedOf(this.texts(), this.shown()), { equal: same });
   /** Fields that were left empty and may not be. */
   protected readonly refusals = linkedSignal<Readonly<Record<string, string>>>(() => {
     this.shown();
     return {};
   });
+
+  /** Texts that were typed before are there again, in whatever unit that was. */
+  restore(texts: Readonly<Record<string, string>>, unit: LengthUnit): void {
+    this.texts.set(inUnit(texts, unit, { unit: this.unit(), of: this.shown() }));
+  }
 
   protected set(key: string, text: string): void {
     this.texts.update((t) => ({ ...t, [key]: text }));
@@ -92,4 +104,23 @@ export class SizeFields {
     this.refusals.set(empty);
     return good && Object.keys(empty).length === 0 ? out : null;
   }
+}
+
+/** What is known, as the fields show it in a unit. */
+interface Shown {
+  readonly unit: LengthUnit;
+  readonly of: Readonly<Record<string, string>>;
+}
+
+function typedOf(texts: Readonly<Record<string, string>>, shown: Readonly<Record<string, string>>): Readonly<Record<string, string>> {
+  return Object.fromEntries(Object.entries(texts).filter(([key, text]) => text !== (shown[key] ?? '')));
+}
+
+/** Typed texts over what is shown; a length that can be read is told in the unit of now, another stays as it was typed. */
+function inUnit(typed: Readonly<Record<string, string>>, then: LengthUnit, now: Shown): Readonly<Record<string, string>> {
+  const told = Object.entries(typed).map(([key, text]) => {
+    const length = then === now.unit ? null : parseLength(text, then);
+    return [key, length?.ok ? fieldText(length.mm, now.unit) : text] as const;
+  });
+  return { ...now.of, ...Object.fromEntries(told) };
 }

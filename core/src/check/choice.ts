@@ -199,6 +199,11 @@ export function sameChoice(a: Choice, b: Choice): boolean {
   return sameData(a, b);
 }
 
+/** Are two places the same, in whatever order their fields stand? */
+export function samePlace(a: PlaceRef, b: PlaceRef): boolean {
+  return sameData(a, b);
+}
+
 function sameData(a: unknown, b: unknown): boolean {
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return a === b;
   const keys = Object.keys(a);

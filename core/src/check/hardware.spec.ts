@@ -171,6 +171,16 @@ describe('a switch, a jack', () => {
     expect(of(verdicts, 'depthForPart').clearance).toBeCloseTo(-0.5, 9);
   });
 
+  it('a jack in a plate over a hollow of 28 has no room for the 32 of the plug, whatever the body is', () => {
+    const jack = part('jack', { bushing: 9.4, plugInside: 32, body: 23, depthBelow: 20 });
+    const over = { ...plainAnatomy().plates[0]!, id: 'jack plate', openings: [], outline: edge(roundedRectangle(70, 100, 4, { x: 60, y: 240 })) };
+    const hollow: Cavity = { ...control, id: 'jack cavity', face: 'top', hiddenBy: 'jack plate', pockets: [{ ...control.pockets[0]!, depth: dim(28) }] };
+    const given = { holes: [hole('socket', 'jack', 9.8)], cavities: [hollow], plates: [over] };
+    expect(of(judge([jack], [at('socket', 'jack')], given), 'plugInside').clearance).toBeCloseTo(-4, 9);
+    const raised = { ...given, cavities: [{ ...hollow, raised: dim(5.5) }] };
+    expect(of(judge([jack], [at('socket', 'jack')], raised), 'plugInside').clearance).toBeCloseTo(1.5, 9);
+  });
+
   it('a jack in a bore of 28 at the side has no room for the 31 of the plug; on a face of 44 it has 13', () => {
     const jack = part('jack', { bushing: 9.4, plugInside: 31, body: 23, leafSwing: 7 });
     const side = hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), at: { x: 20, y: 300 } });

@@ -3,21 +3,26 @@ import type { Target } from '../quantity/index.js';
 import { gapInside } from '../shape/index.js';
 import { pocketsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
-import { bodyLeaf, bodyOutline, judged, known, placeLeaf, type Site, sure } from './site.js';
+import type { Hole } from '../instrument/index.js';
+import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
 
 /**
  * Has a jack room with the plug in it: behind its mouth for the plug's tip, and beside it for the leaf that swings out?
- * On a face the room behind is all of the body; at the side it is the depth of its bore. Plug inside 30–32 [std IEC 60603-11, from memory].
+ * Through the wood of a face the room behind is all of the body; in a plate over a hollow it is the hollow's depth, at the side that of its bore.
+ * Plug inside 30–32 [std IEC 60603-11, from memory]: 32 in a hollow of 28 lacks 4 [law].
  */
 export function jackWithPlug(site: Site): readonly Verdict[] {
   const { part, hole, state, room, at } = site;
   if ((part.kind !== 'jack' && part.kind !== 'end-pin jack') || !hole) return [];
   const { settings, anatomy } = state;
-  const onFace = hole.face === 'top' || hole.face === 'back';
-  const target: Target = onFace ? { quantity: 'bodyThickness', feature: 'body' } : { quantity: 'holeDepth', feature: hole.id };
-  const behind: Dimension | null = onFace ? anatomy.body.thickness : hole.depth;
+  const { behind, target, label } = roomBehind(site, hole);
   const tip = judged(site, 'plugInside', '', { targets: [[behind, target]], sizes: ['plugInside'] }, settings.wantedDepth, () =>
-    sum('plugLeft', [1, leaf(onFace ? 'bodyThickness' : 'holeDepth', sure(behind), target)], [-1, known(site, 'plugInside')]),
+    sum(
+      'plugLeft',
+      [1, leaf(label, sure(behind), target)],
+      ...(room?.from && room.cavity.raised ? [[1, leaf('coverRaised', room.cavity.raised)] as const] : []),
+      [-1, known(site, 'plugInside')],
+    ),
   );
   const swing = part.sizes.leafSwing;
   const swung = swing ? bodyOutline(part, at, swing.value) : null;
@@ -47,4 +52,17 @@ export function jackWithPlug(site: Site): readonly Verdict[] {
       gap.at,
     ),
   ];
+}
+
+interface Behind {
+  readonly behind: Dimension | null;
+  readonly target: Target;
+  readonly label: 'bodyThickness' | 'holeDepth' | 'pocketDepth';
+}
+
+function roomBehind({ room, state: { anatomy }, at }: Site, hole: Hole): Behind {
+  if (hole.face !== 'top' && hole.face !== 'back') return { behind: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, label: 'holeDepth' };
+  const floor = room?.from ? depthAt(anatomy, room.cavity, at) : null;
+  if (floor) return { behind: floor.depth, target: floor.target, label: 'pocketDepth' };
+  return { behind: anatomy.body.thickness, target: { quantity: 'bodyThickness', feature: 'body' }, label: 'bodyThickness' };
 }

@@ -1,4 +1,5 @@
 import { goesInto, isHardware, looksAlike, type Hardware } from '../part/index.js';
+import { samePlace } from './choice.js';
 import { countVerdict, type Verdict } from './verdict.js';
 import type { Site } from './site.js';
 
@@ -9,7 +10,10 @@ import type { Site } from './site.js';
 export function threadsMeet({ part, hole, slot, state, plan, choice }: Site): readonly Verdict[] {
   if (part.thread === null) return [];
   const here = hole ?? slot;
-  const ids = [here?.part ?? null, ...plan.choices.filter((c) => c.id !== choice.id && c.kind === 'hardware' && sharesPlace(c, choice)).map((c) => c.part)];
+  const ids = [
+    here?.part ?? null,
+    ...plan.choices.filter((c) => c.id !== choice.id && c.kind === 'hardware' && samePlace(c.place, choice.place)).map((c) => c.part),
+  ];
   return ids.flatMap((id): readonly Verdict[] => {
     const mate = id === null ? undefined : state.parts[id];
     if (!mate || !isHardware(mate) || mate.id === part.id || mate.thread === null || !mates(part, mate)) return [];
@@ -17,10 +21,6 @@ export function threadsMeet({ part, hole, slot, state, plan, choice }: Site): re
     const v = countVerdict('threadsMeet', { feature: choice.id, item: part.thread ?? '', against: mate.id }, same ? 1 : 0, 1);
     return [{ ...v, threads: { mine: part.thread ?? '', theirs: mate.thread, alike: part.thread !== null && looksAlike(part.thread, mate.thread) } }];
   });
-}
-
-function sharesPlace(a: { readonly kind: string } & object, b: Site['choice']): boolean {
-  return 'place' in a && JSON.stringify(a.place) === JSON.stringify(b.place);
 }
 
 function mates(a: Hardware, b: Hardware): boolean {

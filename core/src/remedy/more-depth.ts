@@ -1,4 +1,4 @@
-import { depthAt } from '../check/index.js';
+import { depthAt, type Verdict } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
@@ -16,11 +16,14 @@ const STEP = 0.5;
 /** A hollow that is too shallow: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
 export function moreDepth(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
-  const short = trouble(g, 'depthForPart');
   const room = site?.room;
+  // in a plate over it the hollow must also hold the plug of a jack
+  const asked = [trouble(g, 'depthForPart'), room?.from ? trouble(g, 'plugInside') : null];
+  const missing = (v: Verdict): number => v.wanted - (v.clearance ?? 0) + (v.worst ?? 0);
+  const short = asked.reduce((w, v) => (v && (!w || missing(v) > missing(w)) ? v : w), null);
   const below = room && depthAt(state.anatomy, room.cavity, site.at);
   if (!site || !room || !short || !below?.depth || below.target.part === undefined) return [];
-  const by = Math.ceil((short.wanted - (short.clearance ?? 0) + (short.worst ?? 0)) / STEP - 1e-9) * STEP;
+  const by = Math.ceil(missing(short) / STEP - 1e-9) * STEP;
   const both = { price: priceOf(state, choice.part), lacks: toBuy(state, choice.part), by };
   return [
     {

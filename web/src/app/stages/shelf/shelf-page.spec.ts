@@ -190,7 +190,7 @@ describe('the part shelf', () => {
     TestBed.resetTestingModule();
     const again = await open();
     await settle(again);
-    expect(host(again).querySelector('.list')!.textContent).toContain('A new part was begun');
+    expect(host(again).querySelector('.list')!.textContent).toContain('not on the shelf yet: Stiff jack');
     press(again, 'Go on with it');
     await settle(again);
     await settle(again);

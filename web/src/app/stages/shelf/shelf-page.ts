@@ -114,13 +114,14 @@ export class ShelfPage {
 
   private readonly drafts = inject(Drafts);
   /** A part that was begun once and never put on the shelf. */
-  protected readonly begun = signal<Part | null>(null);
+  protected readonly begun = signal<TypedPart | null>(null);
+  protected readonly begunName = computed(() => String(this.begun()?.fields['name'] ?? ''));
 
   constructor() {
     effect(() => this.load());
     effect(() => {
       // asked anew whenever the new part on the screen is put down
-      if (this.draft() === null) void this.drafts.of<TypedPart>(BEGUN).then((d) => this.begun.set(d?.kept.part ?? null));
+      if (this.draft() === null) void this.drafts.of<TypedPart>(BEGUN).then((d) => this.begun.set(d?.kept ?? null));
     });
     effect(() => {
       this.part();
@@ -142,7 +143,7 @@ export class ShelfPage {
   }
 
   protected goOn(): void {
-    this.draft.set(this.begun());
+    this.draft.set(this.begun()?.part ?? null);
   }
 
   protected async forgetBegun(): Promise<void> {

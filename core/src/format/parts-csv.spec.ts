@@ -11,6 +11,7 @@ const pot: Part = {
   kiloohms: 500,
   traits: { taper: 'audio' },
   leadDays: 5,
+  replacedBy: id(4),
 };
 const ring: Part = {
   ...typicalHardware('ring', id(2), '=HYPERLINK("x")'),
@@ -65,6 +66,9 @@ describe('the shelf as a table', () => {
       'wood screw,Half,,,,,4.5',
       'plate,Drawn,,,,{broken,',
     ];
+    expect(readPartsCsv('kind,name,replaced by\npot,Gone,the long one\n', fresh).problems).toEqual([
+      { line: 2, column: 'replaced by', fault: 'cannotBe', saw: 'the long one' },
+    ]);
     const { parts, problems } = readPartsCsv(rows.join('\n'), fresh);
     expect(parts.map((p) => p.line)).toEqual([2]);
     expect(problems.map((p) => [p.line, p.column, p.fault])).toEqual([

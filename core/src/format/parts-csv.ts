@@ -20,7 +20,7 @@ import {
 } from '../part/index.js';
 
 const TRAITS: readonly TraitId[] = ['shaftEnd', 'taper', 'form', 'surface', 'fixing', 'headForm', 'wiring'];
-const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'note', 'thread', 'gauge', 'kiloohms'] as const;
+const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'replaced by', 'note', 'thread', 'gauge', 'kiloohms'] as const;
 /** The columns of the shelf as a table: what every part has, every size that any kind has, what is chosen from lists, and the drawn rest as JSON. */
 export const PART_COLUMNS: readonly string[] = [...FIRST, ...TRAITS, ...SIZE_IDS, 'drawn'];
 
@@ -58,6 +58,8 @@ function cell(p: Part, column: string): string {
       return String(p.price);
     case 'lead days':
       return text(p.leadDays);
+    case 'replaced by':
+      return p.replacedBy ?? '';
     case 'note':
       return p.note ?? '';
     case 'drawn':
@@ -96,6 +98,9 @@ export interface ReadPartsCsv {
   readonly parts: readonly { readonly line: number; readonly part: Part }[];
   readonly problems: readonly PartCsvProblem[];
 }
+
+/** How a part is named in the table. */
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 type Row = Readonly<Record<string, string | undefined>>;
 
@@ -140,7 +145,9 @@ function readRow(row: Row, line: number, freshId: () => string): { line: number;
   if (![...HARDWARE_KINDS, ...PICKUP_KINDS].includes(kind as HardwareKind)) wrong('kind', 'unknownKind');
   if (get('name') === '') wrong('name', 'noName');
   if (problems.length > 0) return { problems };
-  const id = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(get('id')) ? get('id').toLowerCase() : freshId();
+  const id = ID.test(get('id')) ? get('id').toLowerCase() : freshId();
+  const by = get('replaced by').toLowerCase();
+  if (by !== '' && !ID.test(by)) wrong('replaced by', 'cannotBe');
   const days = whole('lead days', 1000);
   const base = {
     format: 1 as const,
@@ -148,6 +155,7 @@ function readRow(row: Row, line: number, freshId: () => string): { line: number;
     name: get('name').slice(0, 120),
     price: whole('price', 100_000_000) ?? 0,
     ...(days === null ? {} : { leadDays: days }),
+    ...(by === '' ? {} : { replacedBy: by }),
     ...(get('note') === '' ? {} : { note: get('note').slice(0, 500) }),
   };
   const sizes = (allowed: readonly SizeId[]): Readonly<Partial<Record<SizeId, Dimension>>> =>

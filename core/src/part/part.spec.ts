@@ -6,6 +6,7 @@ import {
   partProblems,
   PICKUP_KINDS,
   replacementOf,
+  replacementsFirst,
   SIZES,
   typicalHardware,
   typicalPickup,
@@ -79,6 +80,8 @@ describe('what cannot be of a part', () => {
     expect(partProblems({ ...c, replacedBy: 'gone' }, { c })).toEqual([{ kind: 'noSuchReplacement', part: 'gone' }]);
     expect(partProblems(a, { a, b, c })).toEqual([]);
     expect(replacementOf('a', { a, b, c })).toBe('c');
+    expect(replacementsFirst([a, b, c]).map((p) => p.id)).toEqual(['c', 'b', 'a']);
+    expect(replacementsFirst([c, a]).map((p) => p.id)).toEqual(['c', 'a']);
     expect(() => replacementOf('a', { a, b: { ...b, replacedBy: 'a' } })).toThrowError(RangeError);
   });
 });

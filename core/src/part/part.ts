@@ -36,6 +36,13 @@ function chainOf(id: string, shelf: Shelf): { readonly ids: readonly string[]; r
   return { ids, circle: false };
 }
 
+/** The same parts, each after what replaces it: as they can be put on a shelf one by one. What goes round in a circle stays where it is. */
+export function replacementsFirst(parts: readonly Part[]): readonly Part[] {
+  const among: Shelf = Object.fromEntries(parts.map((p) => [p.id, p]));
+  const steps = new Map(parts.map((p) => [p.id, chainOf(p.id, among).ids.length]));
+  return [...parts].sort((a, b) => (steps.get(a.id) ?? 0) - (steps.get(b.id) ?? 0));
+}
+
 /** What is wrong with a part as it would stand on the shelf; nothing when it can be. */
 export function partProblems(part: Part, shelf: Shelf): readonly PartProblem[] {
   const out: PartProblem[] = outlinesOf(part)

@@ -4,7 +4,7 @@ import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { Store } from '@ngrx/store';
 import { part as partSchema } from '@rinnovo/contract';
 import { MOST_PART_LINES, readPartsCsv } from '@rinnovo/core/format';
-import { partProblems, type Part } from '@rinnovo/core/part';
+import { partProblems, replacementsFirst, type Part } from '@rinnovo/core/part';
 import { PART_KIND_WORDS, partCsvProblemText, partProblemText } from '@rinnovo/words';
 import { parts } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
@@ -112,7 +112,7 @@ export class ImportParts {
     const { parts: found, problems } = readPartsCsv(await file.text(), () => crypto.randomUUID());
     const shelf = { ...this.shelf(), ...Object.fromEntries(found.map(({ part }) => [part.id, part])) };
     const judged = found.map(({ part, line }) => ({ part, line, why: this.wrongWith(part, shelf) }));
-    this.read.set(judged.filter((j) => j.why === null).map((j) => j.part));
+    this.read.set(replacementsFirst(judged.filter((j) => j.why === null).map((j) => j.part)));
     this.problems.set([...problems.map(partCsvProblemText), ...judged.flatMap((j) => (j.why === null ? [] : [`Line ${j.line}: ${j.why}`]))]);
   }
 

@@ -115,7 +115,10 @@ export class ShelfPage {
   private readonly drafts = inject(Drafts);
   /** A part that was begun once and never put on the shelf. */
   protected readonly begun = signal<TypedPart | null>(null);
-  protected readonly begunName = computed(() => String(this.begun()?.fields['name'] ?? ''));
+  protected readonly begunName = computed(() => {
+    const name = this.begun()?.fields['name'];
+    return typeof name === 'string' ? name : '';
+  });
 
   constructor() {
     effect(() => this.load());

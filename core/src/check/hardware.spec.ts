@@ -1,49 +1,15 @@
 // Expected numbers are worked out by hand beside each; common practice, no source, where a wanted value is of the trade.
 import type { Anatomy, Cavity, Hole, HoleKind, Plate } from '../instrument/index.js';
-import { leavesOf, rootSumSquare, valueOf, worstCase, type Dimension, type Working } from '../measure/index.js';
-import { typicalHardware, type Hardware, type HardwareKind, type SizeId } from '../part/index.js';
+import { leavesOf, rootSumSquare, valueOf, worstCase, type Working } from '../measure/index.js';
+import type { Hardware, HardwareKind, SizeId } from '../part/index.js';
 import { roundedRectangle, stadium, type Outline } from '../shape/index.js';
+import { controlOf, d, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
 import { evaluatePlan, newHardwareChoice, type HardwareChoice, type PlaceRef, type Verdict } from './index.js';
 
-const d = (value: number, limit = 0.05): Dimension => ({ value, limit, basis: { kind: 'measured', tool: 'calliper' } });
-
-function part(kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware {
-  return { ...typicalHardware(kind, kind, kind), sizes: Object.fromEntries(Object.entries(sizes).map(([k, v]) => [k, d(v)])), ...more };
-}
-
-function hole(id: string, kind: HoleKind, diameter: number | null, more: Partial<Hole> = {}): Hole {
-  return {
-    id,
-    name: id,
-    kind,
-    face: 'top',
-    frame: 'body',
-    at: { x: 60, y: 240 },
-    diameter: diameter === null ? null : dim(diameter),
-    bare: null,
-    through: true,
-    depth: null,
-    limit: 0.1,
-    basis: { kind: 'told' },
-    hiddenBy: null,
-    condition: 'sound',
-    ...more,
-  };
-}
-
-/** A control cavity in the back, 60 × 90 r 8 round (60, 240), 36 deep in a body of 44: 8 of wood over it. */
-const control: Cavity = {
-  id: 'control',
-  name: 'Control',
-  kind: 'control',
-  face: 'back',
-  frame: 'body',
-  hiddenBy: null,
-  condition: 'sound',
-  pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(36), bored: false }],
-};
+const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware => partOf(kind, kind, sizes, more);
+const control = controlOf(36);
 
 interface Given {
   readonly body?: Anatomy['body'];

@@ -1,46 +1,15 @@
 import type { Cavity, Hole } from '../instrument/index.js';
-import type { Dimension } from '../measure/index.js';
 import { newHoleSteps } from '../cut/index.js';
-import { typicalHardware, type Hardware, type HardwareKind, type SizeId, type Tool } from '../part/index.js';
+import type { Hardware, HardwareKind, SizeId, Tool } from '../part/index.js';
 import { optionsFor } from '../remedy/index.js';
-import { roundedRectangle, type Point } from '../shape/index.js';
-import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { controlOf, hole, partOf } from '../testing/hardware.js';
+import { plainAnatomy, plainState } from '../testing/plan.js';
 import { evaluateChoice, newHardwareChoice, spotForHole, type HardwareChoice, type PlanState, type Verdict } from './index.js';
 
-const d = (value: number): Dimension => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
-const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => ({
-  ...typicalHardware(kind, 'part', 'part'),
-  sizes: Object.fromEntries(Object.entries(sizes).map(([k, v]) => [k, d(v)])),
-});
+const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => partOf('part', kind, sizes);
 const pot = part('pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 13, washer: 14 });
-const hole = (at: Point, more: Partial<Hole> = {}): Hole => ({
-  id: 'there',
-  name: 'There',
-  kind: 'pot',
-  face: 'top',
-  frame: 'body',
-  at,
-  diameter: dim(8),
-  bare: null,
-  through: true,
-  depth: null,
-  limit: 0.1,
-  basis: { kind: 'told' },
-  hiddenBy: null,
-  condition: 'sound',
-  ...more,
-});
-/** A control cavity of the back, 60 × 90 round (60, 240), 36 deep in a body of 44. */
-const control: Cavity = {
-  id: 'control',
-  name: 'Control',
-  kind: 'control',
-  face: 'back',
-  frame: 'body',
-  hiddenBy: null,
-  condition: 'sound',
-  pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(36), bored: false }],
-};
+const there = (x: number, y: number, more: Partial<Hole> = {}): Hole => hole('there', 'pot', 8, { at: { x, y }, ...more });
+const control = controlOf(36);
 function stateWith(of: Hardware, holes: readonly Hole[], cavities: readonly Cavity[]): PlanState {
   const a = plainAnatomy();
   const s = plainState({ ...a, holes, cavities: [...a.cavities, ...cavities] });
@@ -69,7 +38,7 @@ describe('what hangs below a new hole', () => {
   });
 
   it('behind a hole that is there, is not drawn yet: not measured, which is no clash', () => {
-    const v = verdict(stateWith(pot, [hole({ x: 60, y: 240 })], []), newHardwareChoice('there', { on: 'feature', feature: 'there' }, 'part'), 'hollowBehind')!;
+    const v = verdict(stateWith(pot, [there(60, 240)], []), newHardwareChoice('there', { on: 'feature', feature: 'there' }, 'part'), 'hollowBehind')!;
     expect([v.class, v.missing]).toEqual(['notMeasured', []]);
   });
 
@@ -89,14 +58,13 @@ describe('what hangs below a new hole', () => {
 describe('wood beside a new hole', () => {
   // 9.4 + 0.2 wide: 4.8 from its middle to its edge
   it('is told to the nearest hole: 30 − 4.8 − 4 = 21.2', () => {
-    const v = verdict(stateWith(pot, [hole({ x: 60, y: 270 }), hole({ x: 60, y: 320 }, { id: 'far' })], [control]), at(60, 240), 'holeBeside', 'there')!;
+    const v = verdict(stateWith(pot, [there(60, 270), there(60, 320, { id: 'far' })], [control]), at(60, 240), 'holeBeside', 'there')!;
     expect(v.clearance).toBeCloseTo(21.2, 6);
     expect(v.class).toBe('well');
   });
 
   it('clashes with a hole that it would break into, and not with one that is plugged or in the other face', () => {
-    const near = { x: 65, y: 240 };
-    const s = (more: Partial<Hole>): PlanState => stateWith(pot, [hole(near, more)], [control]);
+    const s = (more: Partial<Hole>): PlanState => stateWith(pot, [there(65, 240, more)], [control]);
     expect(verdict(s({}), at(60, 240), 'holeBeside', 'there')!.clearance).toBeCloseTo(-3.8, 6);
     expect(verdict(s({ condition: 'plugged' }), at(60, 240), 'holeBeside', 'there')).toBeUndefined();
     expect(verdict(s({ face: 'back' }), at(60, 240), 'holeBeside', 'there')).toBeUndefined();

@@ -122,7 +122,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
     ...c.deeper.map((d): Draft => ({
       kind: 'deepenTo',
       numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
-      names: { pocket: d.pocket },
+      names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
       asks: null,
     })),
   ],

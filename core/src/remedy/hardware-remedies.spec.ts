@@ -1,10 +1,10 @@
 import { evaluatePlan, newHardwareChoice, ofChoice, withChoice, type HardwareChoice, type PlaceRef, type PlanState } from '../check/index.js';
 import { holeSteps } from '../cut/index.js';
-import type { Cavity, Hole, HoleKind } from '../instrument/index.js';
-import type { Dimension } from '../measure/index.js';
-import { typicalHardware, type Hardware, type HardwareKind, type SizeId, type StockItem, type Tool } from '../part/index.js';
+import type { Cavity, Hole } from '../instrument/index.js';
+import type { Hardware, HardwareKind, SizeId, StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
-import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { controlOf, hole, partOf } from '../testing/hardware.js';
+import { edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { optionsFor, type Option, type Wish } from './index.js';
 
 const wish: Wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
@@ -12,39 +12,8 @@ const tools: readonly Tool[] = [
   { id: 'set', kind: 'drills', name: 'Set', system: 'metric', from: 3, to: 10 },
   { id: 'sink', kind: 'countersink', name: 'Countersink', diameter: 16 },
 ];
-const d = (value: number): Dimension => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
-function part(id: string, kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware {
-  return { ...typicalHardware(kind, id, id), price: 500, sizes: Object.fromEntries(Object.entries(sizes).map(([k, v]) => [k, d(v)])), ...more };
-}
-function hole(id: string, kind: HoleKind, diameter: number, more: Partial<Hole> = {}): Hole {
-  return {
-    id,
-    name: id,
-    kind,
-    face: 'top',
-    frame: 'body',
-    at: { x: 60, y: 240 },
-    diameter: dim(diameter),
-    bare: null,
-    through: true,
-    depth: null,
-    limit: 0.1,
-    basis: { kind: 'told' },
-    hiddenBy: null,
-    condition: 'sound',
-    ...more,
-  };
-}
-const control = (depth: number): Cavity => ({
-  id: 'control',
-  name: 'Control',
-  kind: 'control',
-  face: 'back',
-  frame: 'body',
-  hiddenBy: null,
-  condition: 'sound',
-  pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(depth), bored: false }],
-});
+const part = (id: string, kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware =>
+  partOf(id, kind, sizes, { price: 500, ...more });
 
 const long = part('long', 'pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 13, washer: 14 });
 const small = part('small', 'pot', { bushing: 6.9, threadLength: 14, body: 16, depthBelow: 11, washer: 11 });
@@ -80,7 +49,7 @@ describe('the steps that open a hole', () => {
 
 describe('ways out at a hole that is too small', () => {
   const stock: readonly StockItem[] = [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '1' }];
-  const s = stateWith([long, small, old], [hole('volume', 'pot', 8, { part: 'old' })], [control(38)], stock);
+  const s = stateWith([long, small, old], [hole('volume', 'pot', 8, { part: 'old' })], [controlOf(38)], stock);
   const list = options(s, at('volume', 'long'));
 
   it('opens it to the bushing and 0.2 and what is not sure: 9.4 + 0.2 + 0.1 = 9.7', () => {
@@ -121,7 +90,7 @@ describe('ways out at a hole that is too small', () => {
 
 describe('ways out of other clashes', () => {
   it('a hole too wide gets a sleeve: nothing is cut', () => {
-    const s = stateWith([small], [hole('volume', 'pot', 9.8)], [control(38)]);
+    const s = stateWith([small], [hole('volume', 'pot', 9.8)], [controlOf(38)]);
     const o = of(options(s, at('volume', 'small')), 'sleeve');
     expect(o.proposal.by).toBeCloseTo(6.9 + 0.2 + 0.1, 9);
     expect(o.back.woodCut).toBeFalse();
@@ -130,7 +99,7 @@ describe('ways out of other clashes', () => {
 
   it('a hollow too shallow is cut deeper where the wood allows, or its cover is set higher', () => {
     const tall = part('tall', 'push-pull pot', { bushing: 9.4, threadLength: 19, body: 24, depthBelow: 31, washer: 14 });
-    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [control(30)]);
+    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [controlOf(30)]);
     // 30 − 31 = −1; wanted 1, ± 0.1: 2.1 up to 2.5
     const list = options(s, at('volume', 'tall'));
     expect(of(list, 'deepen').proposal.by).toBeCloseTo(2.5, 9);
@@ -141,7 +110,7 @@ describe('ways out of other clashes', () => {
 
   it('does not cut deeper what leaves too little for strength', () => {
     const tall = part('tall', 'push-pull pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 41, washer: 14 });
-    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [control(40)]);
+    const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [controlOf(40)]);
     // 40 + 2.5 leaves 1.5 of 44
     expect(of(options(s, at('volume', 'tall')), 'deepen').excluded?.kind).toBe('strength');
   });
@@ -156,7 +125,7 @@ describe('ways out of other clashes', () => {
       openings: [],
       screws: [{ x: 60, y: 240, gauge: 4 }],
     };
-    const s0 = stateWith([screw], [], [control(30)]);
+    const s0 = stateWith([screw], [], [controlOf(30)]);
     const s = { ...s0, anatomy: { ...s0.anatomy, plates: [...s0.anatomy.plates, plate] } };
     const place: PlaceRef = { on: 'feature', feature: 'cover', screw: 0 };
     const c = newHardwareChoice('cover screw 1', place, 'screw');
@@ -179,7 +148,7 @@ describe('ways out of other clashes', () => {
   });
 
   it('a new hole is moved to where the body clears, and drilled to size', () => {
-    const s = stateWith([long], [], [control(38)], [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '' }]);
+    const s = stateWith([long], [], [controlOf(38)], [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '' }]);
     // 8 off the wall of the cavity its body of 24 stands 4 in the wood
     const c = newHardwareChoice('new', { on: 'face', face: 'top', at: { x: 82, y: 240 }, hole: 'pot' }, 'long');
     const list = optionsFor(s, { format: 2, choices: [c] }, c, tools, wish);

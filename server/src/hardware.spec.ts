@@ -85,7 +85,7 @@ describe('a part that is no pickup, through the API', () => {
     const judged = () => ofChoice(evaluatePlan(s.state, s.record.plan), 'volume');
     const thin = () =>
       judged()
-        .verdicts.filter((v) => v.class === 'thin')
+        .verdicts.filter((v) => v.class === 'thin' || v.check === 'hollowBehind')
         .map((v) => ({ verdict: v.id, reason: 'it holds' }));
     const clear = () => ({ job: job.id, decision, planVersion: s.record.version, revision: s.revision, accepted: thin(), seen: seenOf(judged()) });
     expect((await w.create(`/api/clearances/${randomUUID()}`, clear())).status).toBe(409);

@@ -134,7 +134,7 @@ describe('words', () => {
   it('tell how a gate stands', () => {
     const target = { quantity: 'bodyThickness', feature: 'body' } as const;
     expect(gateText({ kind: 'reading', target, state: 'one', ok: false }, names, String)).toBe('Measure a second time, blind: body thickness');
-    expect(gateText({ kind: 'thin', verdict: 'v', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept it with a reason');
+    expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept it with a reason');
   });
 
   it('say why a remedy is off the list', () => {

@@ -150,7 +150,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}`;
     case 'thin':
-      return `${titleOf(item.verdict)}: thin; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
+      return `${titleOf(item.verdict)}: ${item.class === 'thin' ? 'thin' : 'none is drawn, so look'}; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
   }
 }
 

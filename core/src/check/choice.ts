@@ -132,7 +132,7 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
     { kind: 'fitPart', position: choice.position, part: choice.part },
     { kind: 'setInsert', plate: where.plate, opening: where.opening, fitted: choice.insertFitted },
   ];
-  const work = choice.work ?? [];
+  const work = (choice.work ?? []).filter((c) => !isDone(anatomy, c));
   if (!choice.route) return [...changes, ...work];
   const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
   const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
@@ -141,23 +141,31 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
   const { place } = choice;
+  const work = choice.work.filter((c) => !isDone(anatomy, c));
   if (place.on === 'face') {
     const hole = newHole(choice.id, place, settings);
-    if (anatomy.holes.some((h) => h.id === hole.id)) return [...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
-    return [{ kind: 'addHole', hole }, ...choice.work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
+    if (anatomy.holes.some((h) => h.id === hole.id)) return [...work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
+    return [{ kind: 'addHole', hole }, ...work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
   }
   if (!featureOf(anatomy, place.feature)) throw new RangeError(`nothing here is called ${place.feature}`);
-  if (place.screw !== undefined) return choice.work;
+  if (place.screw !== undefined) return work;
   const there = [...anatomy.holes, ...anatomy.cavities].find((f) => f.id === place.feature)?.part ?? null;
   const mate = parts[there ?? '']?.kind;
   const part = parts[choice.part ?? ''];
   // what is screwed into another part leaves that one where it is
-  if (part && mate !== undefined && goesInto(part.kind, mate)) return choice.work;
+  if (part && mate !== undefined && goesInto(part.kind, mate)) return work;
   const fit: Change = { kind: 'fitHardware', feature: place.feature, part: choice.part };
   const plate = anatomy.plates.find((p) => p.id === place.feature);
-  const made = choice.work.some((w) => w.kind === 'setPlate');
+  const made = work.some((w) => w.kind === 'setPlate');
   const laid = plate && part && isHardware(part) && !made ? plateAs(plate, part) : null;
-  return [...choice.work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
+  return [...work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
+}
+
+/** A floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
+function isDone(anatomy: Anatomy, change: Change): boolean {
+  if (change.kind !== 'setDepth') return false;
+  const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.pockets.find((p) => p.id === change.pocket)?.depth;
+  return cut?.basis.kind === 'work' && cut.value >= change.depth.value - change.depth.limit;
 }
 
 /** A new hole as it is thought of: its place as sure as a template lays it, its size still to be chosen. */

@@ -100,7 +100,7 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
 /** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */
 function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed'> {
   const work = choices[operation.decision]?.work ?? [];
-  const deeper = work.flatMap((w) => (w.kind === 'setDepth' ? [{ pocket: w.pocket, depth: w.depth.value }] : []));
+  const deeper = work.flatMap((w) => (w.kind === 'setDepth' ? [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }] : []));
   const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;
   const sized = work.find((w) => w.kind === 'sizeHole');
   if (!sized) return { steps: [], final: null, deeper, trimmed };

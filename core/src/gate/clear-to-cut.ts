@@ -9,7 +9,8 @@ export type GateItem =
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
   | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: false }
-  | { readonly kind: 'thin'; readonly verdict: string; readonly ok: boolean }
+  /** To be accepted with a reason: it is thin, or a hollow is not drawn. */
+  | { readonly kind: 'thin'; readonly verdict: string; readonly class: 'thin' | 'notMeasured'; readonly ok: boolean }
   | { readonly kind: 'consent'; readonly ok: boolean };
 
 /** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
@@ -35,12 +36,13 @@ const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
 
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured;
- * thin ones one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on.
+ * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on.
  */
 export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: readonly Reading[], accepted: ReadonlySet<string>, consent: Consent): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
-    if (v.class === 'thin') return [{ kind: 'thin', verdict: v.id, ok: accepted.has(v.id) }];
+    if (v.class === 'thin' || (v.check === 'hollowBehind' && v.class === 'notMeasured'))
+      return [{ kind: 'thin', verdict: v.id, class: v.class, ok: accepted.has(v.id) }];
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: false }];
   });
   const targets = restsOn(evaluation.verdicts, found);

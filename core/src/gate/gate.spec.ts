@@ -1,10 +1,11 @@
-import { evaluateChoice, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, type PlannedPocket, newHardwareChoice } from '../check/index.js';
 import type { Operation } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { hole, partOf } from '../testing/hardware.js';
 import { benchNow, clearToCut, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
@@ -58,6 +59,16 @@ describe('clear to cut', () => {
   it('asks a client first, and nobody of the workshop’s own instrument', () => {
     expect(clearToCut(evaluation, state.anatomy, twice, thin, 'needed').items.filter((i) => !i.ok)).toEqual([{ kind: 'consent', ok: false }]);
     expect(clearToCut(evaluation, state.anatomy, twice, thin, 'given').clear).toBeTrue();
+  });
+
+  it('lets a hollow that nobody drew be accepted with a reason, as what is thin', () => {
+    const pot = partOf('pot', 'pot', { bushing: 7.5, depthBelow: 13, body: 24 });
+    const s = plainState({ ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] });
+    const judged = evaluateChoice({ ...s, parts: { ...s.parts, pot } }, newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'));
+    const undrawn = (accepted: readonly string[]) =>
+      clearToCut(judged, s.anatomy, [], new Set(accepted), 'own').items.filter((i) => i.kind === 'thin' && i.class === 'notMeasured');
+    expect(undrawn([])).toEqual([{ kind: 'thin', verdict: 'hollowBehind/volume//', class: 'notMeasured', ok: false }]);
+    expect(undrawn(['hollowBehind/volume//']).every((i) => i.ok)).toBeTrue();
   });
 
   it('is refused for each single thing that is missing', () => {
@@ -176,6 +187,23 @@ describe('the bench', () => {
       ['left', 22.5],
       ['right', 22.5],
     ]);
+  });
+
+  it('asks for the depth of each floor that is cut deeper, and says what is filed or cut off a pickup', () => {
+    const depth = (value: number) => ({ value, limit: 0.2, basis: { kind: 'planned' as const } });
+    const work = [
+      { kind: 'setDepth' as const, cavity: 'route', pocket: 'old', depth: depth(20) },
+      { kind: 'setDepth' as const, cavity: 'route', pocket: 'ear', depth: depth(24) },
+      { kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0.7, screws: 0 } },
+    ];
+    const cards = (kind: Operation['kind']) =>
+      benchNow({ ...input, operations: [{ ...operation, kind }], choices: { [operation.decision]: plainChoice({ work }) } }).cards;
+    const deepening = cards('deepenRoute').filter((c) => c.kind === 'deepenTo');
+    expect(deepening.map((c) => [c.names['pocket'], c.asks?.expected, c.asks?.target])).toEqual([
+      ['old', 20, { quantity: 'pocketDepth', feature: 'route', part: 'old' }],
+      ['ear', 24, { quantity: 'pocketDepth', feature: 'route', part: 'ear' }],
+    ]);
+    expect(cards('trimPart').map((c) => [c.names['ears'], c.names['screws']])).toEqual([[0.7, 0]]);
   });
 
   it('is hindered by a shut gate', () => {

@@ -43,7 +43,7 @@ export interface CardContext {
   readonly steps: readonly DrillSize[];
   readonly final: number | null;
   /** Floors that are cut deeper, and to what depth, mm. */
-  readonly deeper: readonly { readonly pocket: string; readonly depth: number }[];
+  readonly deeper: readonly { readonly cavity: string; readonly pocket: string; readonly depth: number }[];
   /** What is cut off a pickup; null where nothing is. */
   readonly trimmed: TrimmedPickup | null;
   readonly cavity: string;
@@ -123,7 +123,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
       kind: 'deepenTo',
       numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
       names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
-      asks: null,
+      asks: { expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
     })),
   ],
   fitSpacer: () => [plain('setSpacer')],

@@ -92,7 +92,7 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   fitSleeve: { kind: 'fitSleeve', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
   deepenRoute: { kind: 'deepenRoute', irreversible: true, minutes: ['minutesSetUp', 'minutesPass'], cautions: ['router', 'dust', 'irreversible'] },
   fitSpacer: { kind: 'fitSpacer', irreversible: false, minutes: ['minutesTrace'], cautions: [] },
-  trimPart: { kind: 'trimPart', irreversible: true, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
+  trimPart: { kind: 'trimPart', irreversible: false, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
   fillRoute: { kind: 'fillRoute', irreversible: true, minutes: ['minutesFill'], cautions: ['glue', 'irreversible'] },
   makePlate: { kind: 'makePlate', irreversible: false, minutes: ['minutesPlate'], cautions: ['router', 'dust'] },
   openWindow: { kind: 'openWindow', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust'] },

@@ -47,15 +47,18 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
 }
 
 /** What of a choice's work a finished operation did, on the word of its entry. */
-function broughtBy({ kind, entry }: DoneWork, work: readonly Change[]): readonly Change[] {
-  const brings = BRINGS[kind];
-  return brings ? work.filter(brings).map((c) => onEntry(c, entry)) : [];
+function broughtBy(done: DoneWork, work: readonly Change[]): readonly Change[] {
+  const brings = BRINGS[done.kind];
+  return brings ? work.filter(brings).map((c) => onEntry(c, done)) : [];
 }
 
-function onEntry(c: Change, entry: string): Change {
+function onEntry(c: Change, { entry, depths }: DoneWork): Change {
   const basis = { kind: 'work', entry } as const;
   if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
-  if (c.kind === 'setDepth') return { ...c, depth: { ...c.depth, basis } };
+  if (c.kind === 'setDepth') {
+    const read = depths.find((d) => d.pocket === c.pocket);
+    return { ...c, depth: read ? { value: read.value, limit: read.limit, basis: { kind: 'work', entry: read.entry } } : { ...c.depth, basis } };
+  }
   if (c.kind === 'raisePickup' || c.kind === 'raiseCover') return { ...c, by: { ...c.by, basis } };
   if (c.kind === 'sizePlate' || c.kind === 'sizeWindow') return { ...c, outline: { ...c.outline, basis } };
   if (c.kind === 'setPlate')

@@ -211,6 +211,10 @@ describe('as left', () => {
     expect(ways(20)).toEqual(['carryOn', 'shimUnderPart', 'stopAndFill']);
     expect(ways(26)).toEqual(['acceptThin', 'shimUnderPart', 'stopAndFill']);
     expect(ways(30)).toEqual(['stopAndFill']);
+    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', pocket: 'old', depth: { value: 20, limit: 0.2, basis: { kind: 'planned' } } }] });
+    const found = consequenceOf(plainState(), deeper, { kind: 'tooDeep', pocket: 'old', depth: 26 });
+    expect(found.evaluation.anatomy.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth!.value).toBe(26);
+    expect(found.waysOn.find((x) => x.id === 'acceptThin')!.possible).toBeTrue();
   });
 });
 
@@ -278,6 +282,12 @@ describe('work at a pickup that is no route', () => {
     expect(done('fitSpacer').positions[0]!.raised).toEqual({ value: 2, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
     expect(done('openWindow').plates[0]!.openings[0]!.outline).toEqual({ ...window, basis: { kind: 'work', entry: 'e' } });
     expect(done('trimPart')).toEqual(plainAnatomy());
+    const read = { pocket: 'old', value: 20.1, limit: 0.05, entry: 'e2' };
+    const left = asLeft({ kind: 'deepenRoute', decision: 'd', choice: chosen, entry: 'e', depths: [read] }, plainAnatomy(), plainState());
+    const floor = { value: 20.1, limit: 0.05, basis: { kind: 'work' as const, entry: 'e2' } };
+    expect(left.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual(floor);
+    // what is cut stands in the plan too, as it was read
+    expect(evaluateChoice(plainState(left), chosen).anatomy.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual(floor);
     expect(done('fitPart').positions[0]).toEqual(jasmine.objectContaining({ part: 'large', trimmed: { ears: 0.5, screws: 0 } }));
   });
 

@@ -18,10 +18,7 @@ export interface Consequence {
 
 /** A pocket found too deep changes the plan's route to what is now in the wood, is evaluated again and offers ways on. A floor that was thin before is not held against it. */
 export function consequenceOf(state: PlanState, choice: PickupChoice, mishap: Mishap): Consequence {
-  const changed =
-    mishap.kind === 'tooDeep' && choice.route
-      ? { ...choice, route: { ...choice.route, pockets: choice.route.pockets.map((p) => (p.id === mishap.pocket ? { ...p, depth: mishap.depth } : p)) } }
-      : choice;
+  const changed = mishap.kind === 'tooDeep' ? asDeepAs(choice, mishap.pocket, mishap.depth) : choice;
   const evaluation = evaluateChoice(state, changed);
   const floors = evaluation.verdicts.filter((v) => v.check === 'floor');
   const broken = floors.some((v) => v.class === 'clashes' || v.class === 'tooClose');
@@ -40,5 +37,15 @@ export function consequenceOf(state: PlanState, choice: PickupChoice, mishap: Mi
       { id: 'shimUnderPart', possible: !broken && mishap.kind === 'tooDeep' },
       { id: 'stopAndFill', possible: true },
     ],
+  };
+}
+
+/** The choice with a pocket as deep as it came out: of its route, or of a floor that was only to be cut deeper. */
+function asDeepAs(choice: PickupChoice, pocket: string, depth: number): PickupChoice {
+  const { route, work } = choice;
+  return {
+    ...choice,
+    route: route && { ...route, pockets: route.pockets.map((p) => (p.id === pocket ? { ...p, depth } : p)) },
+    ...(work ? { work: work.map((w) => (w.kind === 'setDepth' && w.pocket === pocket ? { ...w, depth: { ...w.depth, value: depth } } : w)) } : {}),
   };
 }

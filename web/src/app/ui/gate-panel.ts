@@ -162,7 +162,9 @@ export class GatePanel {
     this.busy.set(true);
     this.problem.set(null);
     try {
-      const accepted = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: (this.reasons()[v.id] ?? '').trim() }));
+      const accepted = (this.judged()?.items ?? []).flatMap((i) =>
+        i.kind === 'thin' ? [{ verdict: i.verdict, reason: (this.reasons()[i.verdict] ?? '').trim() }] : [],
+      );
       await this.commands.clearToCut(job, decision, record, revision, accepted, evaluation.verdicts);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

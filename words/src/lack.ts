@@ -7,7 +7,7 @@ export function lackText(l: Lack, names: Names): string {
     case 'part':
       return nameOf(names, l.part);
     case 'offcut':
-      return 'an offcut for the block';
+      return 'an offcut of wood';
     case 'dowel':
       return `dowel of ${l.atLeast.toFixed(1)} mm or more`;
     case 'drill':

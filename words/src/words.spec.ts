@@ -188,7 +188,7 @@ describe('more words of fit', () => {
     expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel of 9.5 mm or more');
     expect(said({ kind: 'drill', diameter: 12.1 })).toBe('12.1 mm drill');
     expect(said({ kind: 'sleeve', outer: 10, inner: 8.2 })).toBe('sleeve 10.0 to 8.2 mm');
-    expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['an offcut for the block', 'countersink']);
+    expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['an offcut of wood', 'countersink']);
   });
 
   it('says what is cut off a pickup, and that a filed window stays wide', () => {

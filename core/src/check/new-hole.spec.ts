@@ -2,8 +2,9 @@ import type { Cavity, Hole } from '../instrument/index.js';
 import { newHoleSteps } from '../cut/index.js';
 import type { Hardware, HardwareKind, SizeId, Tool } from '../part/index.js';
 import { optionsFor } from '../remedy/index.js';
+import { roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
-import { plainAnatomy, plainState } from '../testing/plan.js';
+import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { evaluateChoice, newHardwareChoice, spotForHole, type HardwareChoice, type PlanState, type Verdict } from './index.js';
 
 const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => partOf('part', kind, sizes);
@@ -94,7 +95,8 @@ describe('where a new hole is first thought of', () => {
   it('is over the control cavity of the other face, in the middle of the body where there is none, nowhere on a side', () => {
     const bare = plainAnatomy();
     const a = { ...bare, cavities: [...bare.cavities.filter((c) => c.id !== 'back'), control] };
-    expect(spotForHole(a, 'top')).toEqual({ x: 60, y: 240 });
+    const shallow = { ...control, id: 'shallow', pockets: [{ ...control.pockets[0]!, depth: dim(12), outline: edge(roundedRectangle(20, 20, 2)) }] };
+    expect(spotForHole({ ...a, cavities: [shallow, ...a.cavities] }, 'top')).toEqual({ x: 60, y: 240 });
     expect(spotForHole({ ...a, cavities: [] }, 'top')).toEqual({ x: 0, y: 180 });
     expect(spotForHole(a, 'side')).toBeNull();
   });

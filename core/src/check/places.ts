@@ -1,4 +1,4 @@
-import { toBody, type Anatomy, type HoleFace, type HoleKind, type Plate } from '../instrument/index.js';
+import { toBody, type Anatomy, type Cavity, type HoleFace, type HoleKind, type Plate } from '../instrument/index.js';
 import { bounds, type Point } from '../shape/index.js';
 import type { HardwareKind } from '../part/index.js';
 import type { Choice, HardwareChoice, PickupChoice, PlaceRef } from './choice.js';
@@ -90,10 +90,11 @@ export function newHardwareChoice(id: string, place: PlaceRef, part: string | nu
   return { kind: 'hardware', id, place, part, alternatives: [], count: 1, work: [] };
 }
 
-/** Where a new hole of a face is first thought of: over the control cavity of the other face, else in the middle of the body; null on other faces. */
+/** Where a new hole of a face is first thought of: over the deepest control cavity of the other face, else in the middle of the body; null on other faces. */
 export function spotForHole(a: Anatomy, face: HoleFace): Point | null {
   if (face !== 'top' && face !== 'back') return null;
-  const hollows = a.cavities.filter((c) => c.face !== face && c.pockets.length > 0);
+  const deepest = (c: Cavity): number => Math.max(...c.pockets.map((p) => p.depth?.value ?? 0));
+  const hollows = a.cavities.filter((c) => c.face !== face && c.pockets.length > 0).sort((p, q) => deepest(q) - deepest(p));
   const hollow = hollows.find((c) => c.kind === 'control') ?? hollows[0];
   const over = hollow ? hollow.pockets.map((p) => toBody(a, hollow.frame, p.outline.outline)) : a.body.outline ? [a.body.outline.outline] : [];
   if (over.length === 0) return null;

@@ -1,3 +1,4 @@
 export * from './as-left.js';
+export * from './places-worked-on.js';
 export * from './undo-recipe.js';
 export * from './went-wrong.js';

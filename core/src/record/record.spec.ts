@@ -1,4 +1,4 @@
-import { evaluateChoice, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, newHardwareChoice, type PlannedPocket } from '../check/index.js';
 import {
   acceptReading,
   anatomyFromSizes,
@@ -18,7 +18,7 @@ import {
 import { secondReading, type Reading } from '../quantity/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { asLeft, consequenceOf, undoRecipe } from './index.js';
+import { asLeft, consequenceOf, placesWorkedOn, undoRecipe } from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
@@ -305,6 +305,14 @@ describe('work at a pickup that is no route', () => {
       ]),
     );
     expect(compareAnatomies(left, structuredClone(left))).toEqual([]);
+  });
+
+  it('touches its place, its hollow and its window, and nothing of another choice', () => {
+    const here = placesWorkedOn(chosen, plainAnatomy());
+    expect([...here].sort()).toEqual(['here', 'route', 'window']);
+    const pot = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null);
+    const deeper = { kind: 'setDepth' as const, cavity: 'control', pocket: 'c', depth: { value: 38, ...limits } };
+    expect([...placesWorkedOn({ ...pot, work: [deeper] }, plainAnatomy())].sort()).toEqual(['control', 'volume']);
   });
 
   it('tells a plate made anew as one that can go back, and a traced one not at all', () => {

@@ -1,6 +1,7 @@
 import { FOUND_SET, type PickupChoice, type PlanState, type Verdict } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { Tool } from '../part/index.js';
+import { woodToBuy } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 import { reroute } from './reroute.js';
 
@@ -10,7 +11,6 @@ const RISK = constant(0.5, 'memory', 'Risk of a remedy');
 export function fillAndReroute(state: PlanState, choice: PickupChoice, tools: readonly Tool[], verdicts: readonly Verdict[]): readonly Proposal[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  const wood = state.stock.some((s) => s.kind === 'offcut' && s.quantity > 0);
   const bare = verdicts.some((v) => v.check === 'hiddenEdge' && v.subject.item === FOUND_SET && v.class !== 'well' && v.class !== 'thin');
   if (!cavity || (cavity.hiddenBy !== null && !bare)) return [];
   return reroute(state, choice, tools).map((p) => ({
@@ -20,7 +20,7 @@ export function fillAndReroute(state: PlanState, choice: PickupChoice, tools: re
     choice: { ...p.choice, fill: true } as PickupChoice,
     operations: [...p.operations, 'fillRoute'],
     risk: RISK.value,
-    lacks: [...p.lacks, ...(wood ? [] : [{ kind: 'offcut' as const }])],
+    lacks: [...p.lacks, ...woodToBuy(state)],
     wait: state.settings.waitForGlue,
   }));
 }

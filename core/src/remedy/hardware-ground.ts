@@ -56,6 +56,11 @@ export function toBuy(state: PlanState, part: string | null): readonly Lack[] {
   return part === null || stockOf(state.stock, part) > 0 ? [] : [{ kind: 'part', part }];
 }
 
+/** A piece of wood for a block or a spacer, where none lies in a drawer. */
+export function woodToBuy(state: PlanState): readonly Lack[] {
+  return state.stock.some((s) => s.kind === 'offcut' && s.quantity > 0) ? [] : [{ kind: 'offcut' }];
+}
+
 /** A size that is planned, with the limit of a drill. */
 export function planned(value: number, limit: number): Dimension {
   return { value, limit, basis: { kind: 'planned' } };

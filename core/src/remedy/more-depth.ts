@@ -1,6 +1,6 @@
 import { depthAt, type Verdict } from '../check/index.js';
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { around, planned, priceOf, toBuy, trouble, woodToBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK_CUT = constant(0.3, 'memory', 'Risk of a remedy');
@@ -47,6 +47,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       operations: around(g, 'fitSpacer'),
       risk: RISK_SPACER.value,
       price: both.price + PRICE.value,
+      lacks: [...both.lacks, ...woodToBuy(state)],
     },
     {
       ...both,

@@ -54,6 +54,10 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
     expect(clearance(o, 'depthUnderScrews')).toBeCloseTo(1.5, 9);
     const sum = o.evaluation.verdicts.find((v) => v.check === 'depthUnderScrews')!.working!;
     expect(JSON.stringify(sum)).toContain('pickupRaised');
+    expect(o.proposal.lacks).toEqual([{ kind: 'offcut' }]);
+    const s = withPart(deep);
+    const wood = { id: 'w', kind: 'offcut' as const, wood: 'maple', length: 90, width: 20, thickness: 3, quantity: 1, drawer: '' };
+    expect(of(options({ ...s, stock: [...s.stock, wood] }, 'deep'), 'spacer').proposal.lacks).toEqual([]);
   });
 
   it('offers no spacer that would lift it into the strings', () => {

@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { planned } from './hardware-ground.js';
+import { planned, woodToBuy } from './hardware-ground.js';
 import { aroundPickup, DEPTHS, onlyDepth, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
@@ -25,7 +25,7 @@ export function raisePickup(g: PickupGround): readonly Proposal[] {
       operations: aroundPickup('fitSpacer'),
       risk: RISK.value,
       price: priceOfPickup(g) + PRICE.value,
-      lacks: [],
+      lacks: woodToBuy(g.state),
       by,
     },
   ];

@@ -3,8 +3,10 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
+import { compareAnatomies } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
-import { exclusionText, nameOf, priceText, REMEDY_WORDS, wayBackText } from '@rinnovo/words';
+import { placesWorkedOn, undoRecipe } from '@rinnovo/core/record';
+import { exclusionText, nameOf, priceText, REMEDY_WORDS, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
@@ -51,7 +53,14 @@ import { selectJob, selectNames, selectOperations, selectYes } from '../../state
       <button matButton type="button" [disabled]="started()" (click)="takeBack()">Take it back</button>
     </p>
     @if (started()) {
-      <p class="soft">Work on it has begun: what is cut stays cut. The way back is in Record.</p>
+      <p class="soft">Work on it has begun: what is cut stays cut, so it is not taken back here. What leads back from what was done so far:</p>
+      <ul>
+        @for (u of undo(); track u.text) {
+          <li [class.problem]="!u.possible">{{ u.text }}</li>
+        } @empty {
+          <li>Nothing of the instrument has changed yet: put the old part back.</li>
+        }
+      </ul>
     }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
@@ -100,6 +109,13 @@ export class DecisionMade {
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly started = computed(() => this.operations().some((o) => o.decision === this.decision().id && hasStarted(o)));
+  /** How what was done at this place so far is taken back. */
+  protected readonly undo = computed(() => {
+    const data = this.held().data;
+    const places = data ? placesWorkedOn(this.decision().chosen, data.now.document) : new Set<string>();
+    const steps = data ? undoRecipe(compareAnatomies(data.found.document, data.now.document)) : [];
+    return steps.filter((s) => places.has(s.subject)).map((s) => ({ text: undoText(s, this.names()), possible: s.possible }));
+  });
   protected readonly cuts = computed(() => {
     const { chosen } = this.decision();
     return chosen.kind === 'pickup' && chosen.route !== null;

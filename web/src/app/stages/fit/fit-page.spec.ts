@@ -1,8 +1,11 @@
 import { TestBed } from '@angular/core/testing';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
+import { applyChanges } from '@rinnovo/core/instrument';
+import { anatomy as resource } from '../../state/resources';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
-import { button, host, jobOnScreen } from '../../../testing/job';
+import { anatomy } from '../../../testing/fixture';
+import { button, choice, decision, host, jobOnScreen, operation, route } from '../../../testing/job';
 import { FitPage } from './fit-page';
 
 const planned = (element: HTMLElement): number => element.querySelectorAll('rn-plan-view [data-moving] path').length;
@@ -49,5 +52,21 @@ describe('the fit page', () => {
     store.dispatch(planActions.lookAt({ choice: 'pickup' }));
     await fixture.whenStable();
     expect(view()).not.toBe(seen);
+  });
+
+  it('tells of work that has begun what leads back from it, instead of taking it back', async () => {
+    const { store } = jobOnScreen({ choice: { ...choice, route }, work: { decisions: [decision], operations: [operation('fitPart', { state: 'done' })] } });
+    const fixture = TestBed.createComponent(FitPage);
+    await fixture.whenStable();
+    const said = (): string => host(fixture).querySelector('rn-decision-made')!.textContent;
+    expect(said()).toContain('Nothing of the instrument has changed yet');
+    expect(button(fixture, 'Take it back').disabled).toBeTrue();
+    const left = applyChanges(anatomy, [{ kind: 'fitPart', position: 'pickup', part: 'two-coil' }]);
+    const at = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
+    const data = { found: { ...at, revision: 1, document: anatomy }, now: { ...at, revision: 4, document: left } };
+    store.dispatch(resource.loaded({ of: 'i', data, version: 4 }));
+    await fixture.whenStable();
+    expect(said()).toContain('Take the part at the pickup out again.');
+    expect(said()).toContain('Decided on revision 1; the instrument is at 4');
   });
 });

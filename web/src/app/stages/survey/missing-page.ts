@@ -55,9 +55,9 @@ import { SurveyNav } from './survey-nav';
                   }
                 </th>
                 <td>
-                  <span aria-hidden="true">{{ r.sign }}</span> {{ r.word }}
+                  <span aria-hidden="true">{{ r.sign }}</span> {{ r.word }}{{ r.skipped ? ';' : '' }}
                   @if (r.skipped) {
-                    <span class="soft">; cannot be measured: {{ r.skipped }}</span>
+                    <span class="soft">cannot be measured: {{ r.skipped }}</span>
                   }
                 </td>
                 <td>{{ r.holdsUp }}</td>

@@ -1,4 +1,5 @@
-import { gapApart, gapInside, type Region } from '../shape/index.js';
+import type { Hardware } from '../part/index.js';
+import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { HANGS } from './hangs.js';
@@ -66,7 +67,7 @@ function besideWalls(site: Site, body: Region, against: string): Verdict {
   const { state, room, choice, part } = site;
   if (!room) throw new RangeError('no room to hang in');
   const walls = regionOf(state.anatomy, room.cavity);
-  const gap = gapInside(body, walls);
+  const gap = insideWalls(site, body, walls);
   return verdict(
     'bodyInRoom',
     { feature: choice.id, item: 'body', against },
@@ -84,6 +85,21 @@ function besideWalls(site: Site, body: Region, against: string): Verdict {
   );
 }
 
+const insides = new WeakMap<Region, WeakMap<Hardware, Map<string, Gap>>>();
+
+/** How a body lies between walls: worked out once for the same part at the same spot of the same hollow. */
+function insideWalls({ part, at }: Site, body: Region, walls: Region): Gap {
+  const ofWalls = insides.get(walls) ?? new WeakMap<Hardware, Map<string, Gap>>();
+  const known = ofWalls.get(part) ?? new Map<string, Gap>();
+  const key = `${at.x}|${at.y}`;
+  const gap = known.get(key) ?? gapInside(body, walls);
+  insides.set(walls, ofWalls.set(part, known.size < MOST_SPOTS ? known.set(key, gap) : known));
+  return gap;
+}
+
+/** A part that is dragged about is remembered at so many spots. */
+const MOST_SPOTS = 200;
+
 /** The bodies of the plan's other parts that hang in the same hollow. */
 function neighbours(site: Site): readonly Verdict[] {
   const { plan, choice, part, room, at, state } = site;
@@ -92,8 +108,9 @@ function neighbours(site: Site): readonly Verdict[] {
   return plan.choices.flatMap((other): readonly Verdict[] => {
     if (other.kind !== 'hardware' || other.id === choice.id) return [];
     const beside = siteOf(state, plan, other);
-    const theirs = beside && HANGS.has(beside.part.kind) ? bodyOutline(beside.part, beside.at) : null;
-    if (!beside || !theirs || beside.room?.cavity.id !== room.cavity.id) return [];
+    if (beside?.room?.cavity.id !== room.cavity.id || !HANGS.has(beside.part.kind)) return [];
+    const theirs = bodyOutline(beside.part, beside.at);
+    if (!theirs) return [];
     const gap = gapApart([mine], [theirs]);
     return [
       verdict(

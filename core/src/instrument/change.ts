@@ -53,8 +53,10 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'fitHardware': {
       if (!featureOf(a, change.feature)) throw new RangeError(`nothing here is called ${change.feature}`);
       const { part } = change;
-      const fit = <T extends { readonly id: string }>(x: T): T => (x.id === change.feature ? { ...x, part } : x);
-      return { ...a, holes: a.holes.map(fit), plates: a.plates.map(fit), cavities: a.cavities.map(fit) };
+      // the lists that do not hold it stay the very same, for what is remembered of them
+      const fitIn = <T extends { readonly id: string }>(list: readonly T[]): readonly T[] =>
+        list.some((x) => x.id === change.feature) ? list.map((x) => (x.id === change.feature ? { ...x, part } : x)) : list;
+      return { ...a, holes: fitIn(a.holes), plates: fitIn(a.plates), cavities: fitIn(a.cavities) };
     }
     case 'setPlate':
       need(a.plates, change.plate.id);

@@ -136,6 +136,10 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
         diameter: dimension.required(),
       }),
     },
+    {
+      is: 'moveHole',
+      then: Joi.object({ kind: is('moveHole'), hole: localId.required(), at: point.required(), limit: limit.required(), basis: basis.required() }),
+    },
     { is: 'closeHole', then: Joi.object({ kind: is('closeHole'), hole: localId.required() }) },
     {
       is: 'setDepth',
@@ -146,6 +150,11 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
         depth: dimension.required(),
       }),
     },
+    {
+      is: 'sizePocket',
+      then: Joi.object({ kind: is('sizePocket'), cavity: localId.required(), pocket: localId.required(), outline: featureOutline.required() }),
+    },
+    { is: 'deepenHole', then: Joi.object({ kind: is('deepenHole'), hole: localId.required(), depth: dimension.required() }) },
     { is: 'raiseCover', then: Joi.object({ kind: is('raiseCover'), cavity: localId.required(), by: dimension.required() }) },
     { is: 'raisePickup', then: Joi.object({ kind: is('raisePickup'), position: localId.required(), by: dimension.required() }) },
     { is: 'trimPickup', then: Joi.object({ kind: is('trimPickup'), position: localId.required(), trimmed: trimmed.required() }) },

@@ -37,9 +37,15 @@ export function remedyTitle(o: Option, names: Names): string {
     case 'trim':
       return o.proposal.trimmed ? `${upperFirst(trimmedText(o.proposal.trimmed))} of ${part}` : `Cut ${part} ${mm} shorter`;
     case 'move':
-      return `Move the hole by ${mm}`;
+      return choice.kind === 'hardware' && choice.place.on === 'feature' ? `Plug the hole and drill it anew ${mm} beside` : `Move the hole by ${mm}`;
     case 'makePlate':
       return `Make the plate anew, ${mm} larger all round`;
+    case 'widenHollow':
+      return `Widen the hollow round ${part}, by ${mm} at its tightest`;
+    case 'openSlot':
+      return `Open the slot by ${mm} for ${part}`;
+    case 'deepenBore':
+      return `Bore the hole ${mm} deep`;
     case 'reshapePlate':
       return `File the window ${mm} wider all round`;
     case 'plugHole':
@@ -74,6 +80,9 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
   makePlate: 'Make the plate anew',
   reshapePlate: 'File the window wider',
   thickerCover: 'Make a thicker cover',
+  widenHollow: 'Widen the hollow',
+  openSlot: 'Open the slot',
+  deepenBore: 'Bore deeper',
   plugHole: 'Close the hole',
 };
 

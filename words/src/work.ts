@@ -28,6 +28,9 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   fillRoute: 'Fill the old route',
   makePlate: 'Make the plate',
   openWindow: 'File the window wider',
+  widenHollow: 'Widen the hollow',
+  openSlot: 'Open the slot',
+  deepenBore: 'Bore deeper',
   fitHardware: 'Fit the new part',
 };
 
@@ -71,6 +74,9 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
       : `Cover the coils of ${n['part']} against filings, clamp it between wood and ${trimmedText({ ears: Number(n['ears']), screws: Number(n['screws']) })}. Break the edges.`,
   fillIn: () => 'Glue a block of the same grain into the old route, tight all round.',
   fileWindow: (n) => `File the window evenly all round, try ${n['part']} in it again and again; break the edge.`,
+  widenTo: (n) => `Lay ${n['part']} in its place, draw round it with the room it wants, and rout to the line in passes, to the depth that is there.`,
+  openSlotTo: (n) => `File the slot evenly at its ends and sides; try the lever of ${n['part']} through its whole way.`,
+  boreDeeper: () => 'Flag the bit, bore slowly to the depth, clear the dust and measure.',
   cutPlate: (n) => `Cut the new plate by the old one: ${n['part']}.`,
   fitHardware: (n) => `Fit ${n['part']}; screws waxed, driven by hand.`,
 };

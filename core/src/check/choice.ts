@@ -161,8 +161,12 @@ function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Set
   return [...work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
 }
 
-/** A floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
+/** A hollow that was widened already; a floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
 function isDone(anatomy: Anatomy, change: Change): boolean {
+  if (change.kind === 'addPockets') {
+    const into = anatomy.cavities.find((c) => c.id === change.cavity);
+    return into !== undefined && change.pockets.every((p) => isCut(into, p));
+  }
   if (change.kind !== 'setDepth') return false;
   const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.pockets.find((p) => p.id === change.pocket)?.depth;
   return cut?.basis.kind === 'work' && cut.value >= change.depth.value - change.depth.limit;

@@ -14,6 +14,7 @@ import { switchInSlot } from './switch-in-slot.js';
 import { threadThrough } from './thread-through.js';
 import { threadsMeet } from './threads-meet.js';
 import { tunerOnHeadstock } from './tuner-on-headstock.js';
+import { widened } from './widened.js';
 import { wiresInBore } from './wires-in-bore.js';
 
 /** Every check of a part that is no pickup; each asks itself whether it has anything to say of this kind. */
@@ -34,5 +35,6 @@ export const HARDWARE_CHECKS: readonly ((site: Site) => readonly Verdict[])[] = 
   wiresInBore,
   plateOver,
   sitsOnTop,
+  widened,
 ];
 export { siteOf, type Site } from './site.js';

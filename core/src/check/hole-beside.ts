@@ -6,13 +6,14 @@ import { placeLeaf, type Site } from './site.js';
 import { verdict, type Verdict } from './verdict.js';
 
 /**
- * A hole that is not there yet: how much wood is left to the nearest hole or hollow of its face, and to the body's edge.
+ * A hole that is not there yet, or is drilled anew elsewhere: how much wood is left to the nearest hole or hollow of its face, and to the body's edge.
  * 9.6 wide, 30 from the middle of a hole of 8: 21.2 [law]. Wanted 3 [memory].
  */
 export function holeBeside(site: Site): readonly Verdict[] {
   const { choice, part, hole, state, at, room } = site;
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
-  if (choice.place.on !== 'face' || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
+  const fresh = choice.place.on === 'face' || choice.work.some((w) => w.kind === 'moveHole');
+  if (!fresh || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
   const { anatomy, settings } = state;
   const mine: Region = [circle(through.value + settings.wantedHoleOver, at)];
   const judge = (against: string, measure: GeometryNode['measure'], theirs: Region, gap: Gap, allowance: Leaf): Verdict =>

@@ -103,7 +103,8 @@ function holeWork(operation: Operation, { choices, state, tools }: BenchInput): 
   const deeper = work.flatMap((w) => (w.kind === 'setDepth' ? [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }] : []));
   const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;
   const sized = work.find((w) => w.kind === 'sizeHole');
-  if (!sized) return { steps: [], final: null, deeper, trimmed };
+  const bored = work.find((w) => w.kind === 'deepenHole');
+  if (!sized) return { steps: [], final: bored?.depth.value ?? null, deeper, trimmed };
   const now = state.anatomy.holes.find((h) => h.id === sized.hole)?.diameter?.value ?? 0;
   return { steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value, deeper, trimmed };
 }

@@ -131,6 +131,17 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   fillRoute: () => [plain('fillIn'), plain('waitForGlue'), plain('levelPlug')],
   makePlate: (c) => [plain('cutPlate', { part: c.partName })],
   openWindow: (c) => [plain('fileWindow', { part: c.partName }), plain('tryPart', { part: c.partName })],
+  widenHollow: (c) => [plain('unplug'), plain('widenTo', { part: c.partName }), plain('tryPart', { part: c.partName })],
+  openSlot: (c) => [plain('openSlotTo', { part: c.partName }), plain('tryPart', { part: c.partName })],
+  deepenBore: (c) => [
+    {
+      kind: 'boreDeeper',
+      numbers: c.final === null ? [] : [{ label: 'depthWanted', working: setting('depthWanted', c.final, 'plan') }],
+      names: {},
+      asks: null,
+    },
+    plain('tryPart', { part: c.partName }),
+  ],
   fitHardware: (c) => [plain('fitHardware', { part: c.partName })],
 };
 

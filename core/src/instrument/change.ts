@@ -1,4 +1,5 @@
-import type { Dimension } from '../measure/index.js';
+import type { Basis, Dimension } from '../measure/index.js';
+import type { Point } from '../shape/index.js';
 import type { Anatomy, Cavity, FeatureOutline, Hole, Opening, PickupPosition, Plate, Pocket, TrimmedPickup } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
@@ -16,10 +17,16 @@ export type Change =
   | { readonly kind: 'sizeWindow'; readonly plate: string; readonly window: string; readonly outline: FeatureOutline }
   /** A hole made wider, or narrower by a plug or a sleeve: how wide it is from then on. */
   | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'plug' | 'sleeve'; readonly diameter: Dimension }
+  /** A hole that is plugged and drilled anew elsewhere. */
+  | { readonly kind: 'moveHole'; readonly hole: string; readonly at: Point; readonly limit: number; readonly basis: Basis }
   /** A hole that is no hole any more. */
   | { readonly kind: 'closeHole'; readonly hole: string }
   /** How deep a pocket is from then on. */
   | { readonly kind: 'setDepth'; readonly cavity: string; readonly pocket: string; readonly depth: Dimension }
+  /** A pocket with another edge: a slot that was opened. */
+  | { readonly kind: 'sizePocket'; readonly cavity: string; readonly pocket: string; readonly outline: FeatureOutline }
+  /** How deep a bore is from then on. */
+  | { readonly kind: 'deepenHole'; readonly hole: string; readonly depth: Dimension }
   /** A cover set on a spacer: how far it stands off from then on. */
   | { readonly kind: 'raiseCover'; readonly cavity: string; readonly by: Dimension }
   /** A pickup set higher on a spacer: how much from then on. */
@@ -67,13 +74,16 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return withPlate(a, change.plate, (p) => ({ ...p, openings: windowsWith(p.openings, change.window, change.outline) }));
     case 'sizeHole':
       return withHole(a, change.hole, (h) => ({ ...h, diameter: change.diameter, bare: null, condition: 'sound' }));
+    case 'moveHole':
+      return withHole(a, change.hole, (h) => ({ ...h, at: change.at, limit: change.limit, basis: change.basis, condition: 'sound' }));
     case 'closeHole':
       return withHole(a, change.hole, (h) => ({ ...h, diameter: null, bare: null, depth: null, condition: 'plugged', part: null }));
-    case 'setDepth': {
-      need(need(a.cavities, change.cavity).pockets, change.pocket);
-      const set = (p: Pocket): Pocket => (p.id === change.pocket ? { ...p, depth: change.depth } : p);
-      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, pockets: c.pockets.map(set) } : c)) };
-    }
+    case 'setDepth':
+      return withPocket(a, change.cavity, change.pocket, (p) => ({ ...p, depth: change.depth }));
+    case 'sizePocket':
+      return withPocket(a, change.cavity, change.pocket, (p) => ({ ...p, outline: change.outline }));
+    case 'deepenHole':
+      return withHole(a, change.hole, (h) => ({ ...h, depth: change.depth }));
     case 'raiseCover':
       need(a.cavities, change.cavity);
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, raised: change.by } : c)) };
@@ -88,6 +98,11 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return withPlate(a, change.plate, (p) => ({ ...p, openings: p.openings.map(fit) }));
     }
   }
+}
+
+function withPocket(a: Anatomy, cavity: string, id: string, f: (p: Pocket) => Pocket): Anatomy {
+  need(need(a.cavities, cavity).pockets, id);
+  return { ...a, cavities: a.cavities.map((c) => (c.id === cavity ? { ...c, pockets: c.pockets.map((p) => (p.id === id ? f(p) : p)) } : c)) };
 }
 
 function withPlate(a: Anatomy, id: string, f: (p: Plate) => Plate): Anatomy {

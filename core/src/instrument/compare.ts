@@ -8,10 +8,14 @@ export type Difference =
   | { readonly kind: 'pocketGone'; readonly cavity: string; readonly pocket: string; readonly set: string }
   | { readonly kind: 'holeAdded'; readonly hole: string }
   | { readonly kind: 'holePlugged'; readonly hole: string }
+  /** Plugged and drilled anew elsewhere. */
+  | { readonly kind: 'holeMoved'; readonly hole: string }
   | { readonly kind: 'partChanged'; readonly place: string; readonly before: string | null; readonly after: string | null }
   /** A cover or a pickup set higher on a spacer, or let down again, mm. */
   | { readonly kind: 'raised'; readonly place: string; readonly by: number }
   | { readonly kind: 'partTrimmed'; readonly place: string; readonly part: string | null }
+  /** A slot that was opened: its pocket is the old one, wider. */
+  | { readonly kind: 'pocketOpened'; readonly cavity: string; readonly pocket: string }
   /** A plate made anew: the old one is kept. */
   | { readonly kind: 'plateMade'; readonly plate: string }
   | { readonly kind: 'windowFiled'; readonly plate: string; readonly opening: string }
@@ -37,13 +41,14 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
     const old = before.holes.find((x) => x.id === h.id);
     if (!old) out.push({ kind: 'holeAdded', hole: h.id });
     else if (h.condition === 'plugged' && old.condition !== 'plugged') out.push({ kind: 'holePlugged', hole: h.id });
+    else if (h.basis.kind === 'work' && Math.hypot(h.at.x - old.at.x, h.at.y - old.at.y) > 0.001) out.push({ kind: 'holeMoved', hole: h.id });
   }
   const was = partsIn(before);
   for (const [place, part] of partsIn(after)) {
     const old = was.get(place) ?? null;
     if (old !== part) out.push({ kind: 'partChanged', place, before: old, after: part });
   }
-  out.push(...raisedOrTrimmed(before, after), ...platesWorked(before, after));
+  out.push(...pocketsOpened(before, after), ...raisedOrTrimmed(before, after), ...platesWorked(before, after));
   for (const plate of after.plates) {
     for (const o of plate.openings) {
       const old = before.plates.find((p) => p.id === plate.id)?.openings.find((q) => q.id === o.id)?.insert;
@@ -78,6 +83,17 @@ function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[]
     return p.trimmed && (was?.part !== p.part || as(was.trimmed) !== as(p.trimmed)) ? [{ kind: 'partTrimmed', place: p.id, part: p.part }] : [];
   });
   return [...raised, ...trimmed];
+}
+
+/** Pockets of old whose edge is another by work that was done. */
+function pocketsOpened(before: Anatomy, after: Anatomy): readonly Difference[] {
+  return after.cavities.flatMap((c) => {
+    const old = before.cavities.find((x) => x.id === c.id);
+    return c.pockets.flatMap((p): readonly Difference[] => {
+      const was = old?.pockets.find((q) => q.id === p.id);
+      return was && p.outline.basis.kind === 'work' && was.outline.basis.kind !== 'work' ? [{ kind: 'pocketOpened', cavity: c.id, pocket: p.id }] : [];
+    });
+  });
 }
 
 /** Plates whose outline or window is another by work that was done; a reading that corrects them is none. */

@@ -22,6 +22,9 @@ export type OperationKind =
   | 'fillRoute'
   | 'makePlate'
   | 'openWindow'
+  | 'widenHollow'
+  | 'openSlot'
+  | 'deepenBore'
   | 'fitHardware';
 
 /** What a step of an operation is: a card on the bench. */
@@ -61,6 +64,9 @@ export type StepKind =
   | 'waitForGlue'
   | 'cutPlate'
   | 'fileWindow'
+  | 'widenTo'
+  | 'openSlotTo'
+  | 'boreDeeper'
   | 'fitHardware';
 
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
@@ -96,6 +102,14 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   fillRoute: { kind: 'fillRoute', irreversible: true, minutes: ['minutesFill'], cautions: ['glue', 'irreversible'] },
   makePlate: { kind: 'makePlate', irreversible: false, minutes: ['minutesPlate'], cautions: ['router', 'dust'] },
   openWindow: { kind: 'openWindow', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust'] },
+  widenHollow: {
+    kind: 'widenHollow',
+    irreversible: true,
+    minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
+    cautions: ['router', 'dust', 'irreversible'],
+  },
+  openSlot: { kind: 'openSlot', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust', 'irreversible'] },
+  deepenBore: { kind: 'deepenBore', irreversible: true, minutes: ['minutesHole'], cautions: ['handDrill', 'irreversible'] },
   fitHardware: { kind: 'fitHardware', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
 };
 

@@ -43,7 +43,7 @@ export type Rule = PrecedeRule | RequireRule | GateRule | StepRule;
 
 const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
 /** What cannot be taken back at a hole or a plate. */
-const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute', 'openWindow'];
+const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute', 'openWindow', 'widenHollow', 'openSlot', 'deepenBore'];
 
 /** The trade's order of work as data; common practice, reasons in words/. */
 export const RULES: readonly Rule[] = [

@@ -52,7 +52,8 @@ function broughtBy(done: DoneWork, work: readonly Change[]): readonly Change[] {
   return brings ? work.filter(brings).map((c) => onEntry(c, done)) : [];
 }
 
-function onEntry(c: Change, { entry, depths }: DoneWork): Change {
+function onEntry(c: Change, done: DoneWork): Change {
+  const { entry, depths } = done;
   const basis = { kind: 'work', entry } as const;
   if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
   if (c.kind === 'setDepth') {
@@ -60,7 +61,10 @@ function onEntry(c: Change, { entry, depths }: DoneWork): Change {
     return { ...c, depth: read ? { value: read.value, limit: read.limit, basis: { kind: 'work', entry: read.entry } } : { ...c.depth, basis } };
   }
   if (c.kind === 'raisePickup' || c.kind === 'raiseCover') return { ...c, by: { ...c.by, basis } };
-  if (c.kind === 'sizePlate' || c.kind === 'sizeWindow') return { ...c, outline: { ...c.outline, basis } };
+  if (c.kind === 'addPockets') return { ...c, pockets: c.pockets.map((p) => asCut(p, done)) };
+  if (c.kind === 'moveHole') return { ...c, basis };
+  if (c.kind === 'deepenHole') return { ...c, depth: { ...c.depth, basis } };
+  if (c.kind === 'sizePlate' || c.kind === 'sizeWindow' || c.kind === 'sizePocket') return { ...c, outline: { ...c.outline, basis } };
   if (c.kind === 'setPlate')
     return { ...c, plate: { ...c.plate, outline: c.plate.outline.basis.kind === 'planned' ? { ...c.plate.outline, basis } : c.plate.outline } };
   return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
@@ -70,12 +74,15 @@ function onEntry(c: Change, { entry, depths }: DoneWork): Change {
 const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> = {
   openHole: (c) => c.kind === 'sizeHole' && c.by === 'drill',
   plugHole: (c) => c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by === 'plug'),
-  drillHole: (c) => c.kind === 'addHole' || c.kind === 'sizeHole',
+  drillHole: (c) => c.kind === 'addHole' || c.kind === 'sizeHole' || c.kind === 'moveHole',
   fitSleeve: (c) => c.kind === 'sizeHole' && c.by === 'sleeve',
   deepenRoute: (c) => c.kind === 'setDepth',
   fitSpacer: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
   makePlate: (c) => c.kind === 'raiseCover' || c.kind === 'sizePlate',
   openWindow: (c) => c.kind === 'sizeWindow',
+  widenHollow: (c) => c.kind === 'addPockets',
+  openSlot: (c) => c.kind === 'sizePocket',
+  deepenBore: (c) => c.kind === 'deepenHole',
   fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
 };

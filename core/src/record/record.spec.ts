@@ -1,10 +1,11 @@
-import { evaluateChoice, newHardwareChoice, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlannedPocket } from '../check/index.js';
 import {
   acceptReading,
   anatomyFromSizes,
   applyChanges,
   compareAnatomies,
   partsOf,
+  type Anatomy,
   type Hole,
   dimensionAt,
   outlineAt,
@@ -17,6 +18,7 @@ import {
 } from '../instrument/index.js';
 import { secondReading, type Reading } from '../quantity/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
+import { hole } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { asLeft, consequenceOf, placesWorkedOn, undoRecipe } from './index.js';
 
@@ -313,6 +315,41 @@ describe('work at a pickup that is no route', () => {
     const pot = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null);
     const deeper = { kind: 'setDepth' as const, cavity: 'control', pocket: 'c', depth: { value: 38, ...limits } };
     expect([...placesWorkedOn({ ...pot, work: [deeper] }, plainAnatomy())].sort()).toEqual(['control', 'volume']);
+  });
+
+  it('of a hollow, a slot or a bore is left on the word of its entry, and told as what stays', () => {
+    const a = { ...plainAnatomy(), holes: [hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), through: false })] };
+    const opened = edge(roundedRectangle(90, 34, 5, { x: 0, y: 110 }));
+    const more = { id: 'room for volume', set: 'planned', outline: { ...opened, basis: limits.basis }, depth: { value: 18, ...limits }, bored: false };
+    const work: HardwareChoice['work'] = [
+      { kind: 'deepenHole', hole: 'socket', depth: { value: 33, ...limits } },
+      { kind: 'sizePocket', cavity: 'route', pocket: 'old', outline: opened },
+      { kind: 'addPockets', cavity: 'back', pockets: [more] },
+    ];
+    const jack = { ...newHardwareChoice('socket', { on: 'feature', feature: 'socket' }, 'small'), work };
+    const after = (['deepenBore', 'openSlot', 'widenHollow'] as const).reduce<Anatomy>(
+      (left, kind) => asLeft({ kind, decision: '12345678', choice: jack, entry: 'e', depths: [] }, left, plainState()),
+      a,
+    );
+    expect(after.holes[0]!.depth).toEqual({ value: 33, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
+    expect(after.cavities.find((c) => c.id === 'route')!.pockets.map((p) => [p.id, p.outline.basis.kind])).toEqual([['old', 'work']]);
+    expect(after.cavities.find((c) => c.id === 'back')!.pockets.map((p) => p.id)).toEqual(['b', 'room for volume 12345678']);
+    const differences = compareAnatomies(a, after);
+    expect(differences.map((d) => d.kind)).toEqual(jasmine.arrayWithExactContents(['pocketOpened', 'pocketAdded', 'resized']));
+    expect(undoRecipe(differences).every((s) => s.kind === 'cannotPutWoodBack')).toBeTrue();
+    // what is cut counts once
+    expect(evaluateChoice(plainState(after), { ...jack, part: null }).anatomy.cavities.find((c) => c.id === 'back')!.pockets.length).toBe(2);
+  });
+
+  it('tells a hole that was plugged and drilled anew beside as one that was made', () => {
+    const a = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] };
+    const moved = { kind: 'moveHole' as const, hole: 'volume', at: { x: 68, y: 240 }, limit: 0.1, basis: { kind: 'planned' as const } };
+    const pot = { ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'small'), work: [moved] };
+    const left = asLeft({ kind: 'drillHole', decision: 'd', choice: pot, entry: 'e', depths: [] }, a, plainState());
+    expect(left.holes[0]!.at).toEqual({ x: 68, y: 240 });
+    expect(undoRecipe(compareAnatomies(a, left)).map((s) => s.kind)).toEqual(['cannotUnmakeHole']);
+    // a hole that a reading moved was not drilled
+    expect(compareAnatomies(a, { ...a, holes: [{ ...a.holes[0]!, at: { x: 61, y: 240 } }] })).toEqual([]);
   });
 
   it('tells a plate made anew as one that can go back, and a traced one not at all', () => {

@@ -25,6 +25,7 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
     switch (d.kind) {
       case 'pocketAdded':
       case 'pocketGone':
+      case 'pocketOpened':
         return { kind: 'cannotPutWoodBack', subject: d.cavity, part: null, possible: false };
       case 'partChanged':
         return { kind: 'refitPart', subject: d.place, part: d.before, possible: true };
@@ -39,13 +40,14 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
       case 'insertChanged':
         return { kind: 'putInsertBack', subject: d.opening, part: null, possible: true };
       case 'holeAdded':
+      case 'holeMoved':
         return { kind: 'cannotUnmakeHole', subject: d.hole, part: null, possible: false };
       case 'holePlugged':
         return { kind: 'drillAgain', subject: d.hole, part: null, possible: true };
       case 'resized':
         if (d.beyond && d.target.quantity === 'holeDiameter' && (d.after ?? 0) > (d.before ?? 0))
           return { kind: 'cannotNarrowHole', subject: d.target.feature, part: null, possible: false };
-        if (d.beyond && d.target.quantity === 'pocketDepth' && (d.after ?? 0) > (d.before ?? 0))
+        if (d.beyond && (d.target.quantity === 'pocketDepth' || d.target.quantity === 'holeDepth') && (d.after ?? 0) > (d.before ?? 0))
           return { kind: 'cannotPutWoodBack', subject: d.target.feature, part: null, possible: false };
         return { kind: 'readAgain', subject: d.target.feature, part: null, possible: true };
     }

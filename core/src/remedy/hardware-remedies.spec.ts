@@ -4,7 +4,7 @@ import type { Cavity, Hole } from '../instrument/index.js';
 import type { Hardware, HardwareKind, SizeId, StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
-import { edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { optionsFor, type Option, type Wish } from './index.js';
 
 const wish: Wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
@@ -174,5 +174,87 @@ describe('ways out of other clashes', () => {
     const s = stateWith([old], [hole('volume', 'pot', 8, { part: 'old' })], []);
     const c: HardwareChoice = { ...at('volume', 'old'), part: null };
     expect(of(options(s, c), 'plugHole').evaluation.anatomy.holes[0]!.condition).toBe('plugged');
+  });
+});
+
+describe('a hollow, a slot or a bore that is too small', () => {
+  it('is widened round the body, with the walls that are left then; it cannot be put back', () => {
+    const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36)]);
+    const c = at('volume', 'long');
+    // the wall at x = 30 is 6 from the middle of a body of 24: 6 too near
+    const o = of(options(s, c), 'widenHollow');
+    expect(o.evaluation.verdicts.find((v) => v.check === 'bodyInRoom')!.class).toBe('well');
+    expect([o.excluded, o.back.woodCut]).toEqual([null, true]);
+    // half a body of 24, wanted 1, errors 0.175 and a template's 0.1: 13.275 round the middle at 36, the body's edge lies at 160
+    const edge = o.evaluation.verdicts.find((v) => v.check === 'edgeOfBody')!;
+    expect(edge.clearance).toBeCloseTo(160 - 36 - 13.275, 2);
+    expect(o.proposal.operations).toContain('widenHollow');
+  });
+
+  it('or its hole is plugged and drilled anew beside it, as near as it will do: 6 missing, 1 wanted and errors, in whole steps 8', () => {
+    const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36)]);
+    const o = of(options(s, at('volume', 'long')), 'move');
+    expect([o.proposal.by, o.excluded, o.back.woodCut]).toEqual([8, null, true]);
+    expect(o.evaluation.anatomy.holes[0]!.at).toEqual({ x: 44, y: 240 });
+    expect(o.proposal.operations).toEqual(jasmine.arrayContaining(['plugHole', 'drillHole']));
+    expect(o.proposal.lacks).toContain({ kind: 'dowel', atLeast: 9.8 });
+    // another pot 30 beside is 6 clear of it; 18 beside it is 6 too near
+    const two = stateWith([long], [hole('volume', 'pot', 9.8), hole('tone', 'pot', 9.8, { at: { x: 60, y: 258 } })], [controlOf(36)]);
+    const plan = { format: 2 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
+    const apart = of(optionsFor(two, plan, plan.choices[0]!, tools, wish), 'move');
+    expect(apart.proposal.by).toBe(8);
+    expect(apart.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
+  });
+
+  it('is not widened into what lies beside it or below: then it is off the list', () => {
+    const beside = {
+      ...controlOf(20),
+      id: 'beside',
+      pockets: [{ ...controlOf(20).pockets[0]!, outline: edge(roundedRectangle(20, 40, 3, { x: 18, y: 240 })) }],
+    };
+    const over = { ...beside, id: 'over', face: 'top' as const };
+    const with_ = (other: typeof beside | typeof over): Option => {
+      const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36), other]);
+      return of(options(s, at('volume', 'long')), 'widenHollow');
+    };
+    expect(with_(beside).excluded?.kind).toBe('strength');
+    const below = with_(over);
+    // 44 − 36 − 20: twelve too much
+    expect(below.evaluation.verdicts.find((v) => v.check === 'floor')!.clearance).toBe(-12);
+    expect(below.excluded?.kind).toBe('strength');
+  });
+
+  it('thins the wood for a thread that is too short: 8 of wood, nut and washer 2.5, a thread of 9.5: 1.65 with what is wanted and not sure, so 2.0', () => {
+    const short = part('short', 'pot', { bushing: 9.4, threadLength: 9.5, body: 24, depthBelow: 13, washer: 14 });
+    const s = stateWith([short], [hole('volume', 'pot', 9.8)], [controlOf(36)]);
+    const list = options(s, at('volume', 'short'));
+    const o = of(list, 'deepen');
+    expect(o.proposal.choice.work).toEqual([jasmine.objectContaining({ kind: 'setDepth', depth: jasmine.objectContaining({ value: 38 }) })]);
+    expect(o.evaluation.verdicts.find((v) => v.check === 'threadThrough')!.clearance).toBeCloseTo(1, 9);
+    expect(of(list, 'spacer')).toBeUndefined();
+  });
+
+  it('opens a slot by what lever and file want, at its ends or its sides', () => {
+    const slot: Cavity = {
+      ...controlOf(6.5),
+      id: 'slot',
+      kind: 'slot',
+      face: 'top',
+      pockets: [{ ...controlOf(6.5).pockets[0]!, outline: edge(roundedRectangle(2.6, 26, 1.3, { x: 60, y: 240 })) }],
+    };
+    const lever = part('lever', 'lever switch', { slotLength: 28, slotWidth: 1.8, depthBelow: 30 });
+    const o = of(options(stateWith([lever], [], [slot, controlOf(36)]), at('slot', 'lever')), 'openSlot');
+    const along = o.evaluation.verdicts.find((v) => v.check === 'switchInSlot' && v.subject.item === 'along')!;
+    expect([along.class, o.back.woodCut, o.excluded]).toEqual(['well', true, null]);
+    const across = o.evaluation.verdicts.find((v) => v.check === 'switchInSlot' && v.subject.item === 'across')!;
+    expect(across.clearance).toBeCloseTo(0.8, 6);
+  });
+
+  it('bores a jack’s hole in the side deeper: 28 for 31 of plug and 1 to spare, to 32.5', () => {
+    const jack = part('jack', 'jack', { bushing: 9.4, plugInside: 31, body: 23 });
+    const side = hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), through: false, at: { x: 20, y: 300 } });
+    const o = of(options(stateWith([jack], [side], []), at('socket', 'jack')), 'deepenBore');
+    expect(o.proposal.by).toBe(32.5);
+    expect(o.evaluation.verdicts.find((v) => v.check === 'plugInside')!.class).toBe('well');
   });
 });

@@ -13,32 +13,35 @@ const SPACER_LIMIT = 0.1;
 /** Depths go up to the next half millimetre. */
 const STEP = 0.5;
 
-/** A hollow that is too shallow: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
+/** A hollow that is too shallow, or that leaves more wood than the thread goes through: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
 export function moreDepth(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const room = site?.room;
   // in a plate over it the hollow must also hold the plug of a jack
-  const asked = [trouble(g, 'depthForPart'), room?.from ? trouble(g, 'plugInside') : null];
+  const thread = trouble(g, 'threadThrough');
+  const wood = room?.from || thread?.class === 'thin' ? null : thread;
+  const asked = [trouble(g, 'depthForPart'), room?.from ? trouble(g, 'plugInside') : wood];
   const missing = (v: Verdict): number => v.wanted - (v.clearance ?? 0) + (v.worst ?? 0);
   const short = asked.reduce((w, v) => (v && (!w || missing(v) > missing(w)) ? v : w), null);
   const below = room && depthAt(state.anatomy, room.cavity, site.at);
   if (!site || !room || !short || !below?.depth || below.target.part === undefined) return [];
   const by = Math.ceil(missing(short) / STEP - 1e-9) * STEP;
   const both = { price: priceOf(state, choice.part), lacks: toBuy(state, choice.part), by };
-  return [
-    {
-      ...both,
-      id: `deepen/${choice.part ?? ''}`,
-      kind: 'deepen',
-      choice: {
-        ...choice,
-        work: [
-          { kind: 'setDepth', cavity: room.cavity.id, pocket: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) },
-        ],
-      },
-      operations: around(g, 'deepenRoute'),
-      risk: RISK_CUT.value,
+  const deeper: Proposal = {
+    ...both,
+    id: `deepen/${choice.part ?? ''}`,
+    kind: 'deepen',
+    choice: {
+      ...choice,
+      work: [{ kind: 'setDepth', cavity: room.cavity.id, pocket: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) }],
     },
+    operations: around(g, 'deepenRoute'),
+    risk: RISK_CUT.value,
+  };
+  // wood that is too thick for a thread is no matter of the cover
+  if (short.check === 'threadThrough') return [deeper];
+  return [
+    deeper,
     {
       ...both,
       id: `spacer/${choice.part ?? ''}`,

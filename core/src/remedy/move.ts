@@ -1,47 +1,85 @@
 import { evaluateIn, HANGS, hollowAt, withChoice, type HardwareChoice } from '../check/index.js';
+import { newHoleSteps } from '../cut/index.js';
 import { constant } from '../measure/index.js';
-import { around, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import type { Point } from '../shape/index.js';
+import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import { drillNew } from './drill-new.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.2, 'memory', 'Risk of a remedy');
-/** How far a new hole is moved at most, by which steps, and in how many directions [memory]. */
+const RISK_PLUG = constant(0.35, 'memory', 'Risk of a remedy');
+/** How far a hole is moved at most, by which steps, and in how many directions [memory]. */
 const FURTHEST = 24;
 const STEP = 1;
 const WAYS = 16;
 
-/** A new hole is moved to the nearest spot where it clears what is round it, and its body walls and neighbours. */
+/** A hole is moved to the nearest spot where it clears what is round it, and its body walls and neighbours: a new one as it is planned, one that is there by a plug and a new hole beside. */
 export function move(g: HardwareGround): readonly Proposal[] {
-  const { state, plan, choice, verdicts, site } = g;
-  const { place } = choice;
+  const { site, state, verdicts, choice } = g;
+  const hole = site?.hole;
   const crowded = (list: typeof verdicts): boolean => list.some((v) => CROWDING.has(v.check) && v.class !== 'well');
-  if (place.on !== 'face' || !crowded(verdicts)) return [];
-  const hangs = site !== null && HANGS.has(site.part.kind);
+  const thinOnly = verdicts.every((v) => !CROWDING.has(v.check) || v.class === 'well' || v.class === 'thin');
+  if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
+  const hangs = HANGS.has(site.part.kind);
   for (let far = STEP; far <= FURTHEST; far += STEP) {
     for (let i = 0; i < WAYS; i++) {
       const a = (2 * Math.PI * i) / WAYS;
-      const at = { x: place.at.x + far * Math.cos(a), y: place.at.y + far * Math.sin(a) };
-      const moved: HardwareChoice = { ...choice, place: { ...place, at } };
-      if (hangs && !hollowAt(state.anatomy, place.face, at)) continue;
-      const there = evaluateIn(state, withChoice(plan, moved), moved).verdicts;
-      if (!there.some((v) => CROWDING.has(v.check)) || crowded(there)) continue;
-      const [drilled] = drillNew({ ...g, choice: moved });
-      return [
-        {
-          id: `move/${choice.part ?? ''}`,
-          kind: 'move',
-          choice: drilled?.choice ?? moved,
-          operations: around(g, 'drillHole'),
-          risk: RISK.value,
-          price: priceOf(state, choice.part),
-          lacks: drilled?.lacks ?? toBuy(state, choice.part),
-          ...(drilled?.steps ? { steps: drilled.steps } : {}),
-          by: far,
-        },
-      ];
+      const at = { x: hole.at.x + far * Math.cos(a), y: hole.at.y + far * Math.sin(a) };
+      if (hangs && !hollowAt(state.anatomy, hole.face, at)) continue;
+      const moved = movedTo(g, at);
+      const there = evaluateIn(state, withChoice(g.plan, moved), moved).verdicts;
+      if (there.some((v) => CROWDING.has(v.check)) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
     }
   }
   return [];
+}
+
+function isInFace(face: string): boolean {
+  return face === 'top' || face === 'back';
+}
+
+/** The choice with its hole elsewhere, its size not yet asked about. */
+function movedTo({ choice, site, state }: HardwareGround, at: Point): HardwareChoice {
+  if (choice.place.on === 'face') return { ...choice, place: { ...choice.place, at } };
+  return { ...choice, work: [{ kind: 'moveHole', hole: site?.hole?.id ?? '', at, limit: state.settings.limitTemplate, basis: { kind: 'planned' } }] };
+}
+
+function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposal {
+  const [drilled] = drillNew({ ...g, choice: moved });
+  return {
+    id: `move/${g.choice.part ?? ''}`,
+    kind: 'move',
+    choice: drilled?.choice ?? moved,
+    operations: around(g, 'drillHole'),
+    risk: RISK.value,
+    price: priceOf(g.state, g.choice.part),
+    lacks: drilled?.lacks ?? toBuy(g.state, g.choice.part),
+    ...(drilled?.steps ? { steps: drilled.steps } : {}),
+    by: far,
+  };
+}
+
+function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
+  const { site, state, tools, choice } = g;
+  const moved = movedTo(g, at);
+  const hole = site?.hole;
+  const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
+  const steps = through && newHoleSteps(through.value + state.settings.wantedHoleOver + through.limit, tools);
+  const old = hole?.diameter?.value ?? 0;
+  const dowel = state.stock.some((s) => s.kind === 'dowel' && s.quantity > 0 && s.diameter >= old);
+  const sized =
+    hole && steps ? [{ kind: 'sizeHole' as const, hole: hole.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }] : [];
+  return {
+    id: `move/${choice.part ?? ''}`,
+    kind: 'move',
+    choice: { ...moved, work: [...moved.work, ...sized] },
+    operations: around(g, 'plugHole', 'drillHole'),
+    risk: RISK_PLUG.value,
+    price: priceOf(state, choice.part),
+    lacks: [...toBuy(state, choice.part), ...(dowel ? [] : [{ kind: 'dowel' as const, atLeast: old }]), ...(steps ? steps.lacks : [])],
+    wait: state.settings.waitForGlue,
+    by: far,
+  };
 }
 
 const CROWDING: ReadonlySet<string> = new Set(['bodyInRoom', 'besideNeighbour', 'leafSwing', 'hollowBehind', 'holeBeside']);

@@ -4,6 +4,7 @@ import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
 import { asItIs } from './as-it-is.js';
+import { deepenBore } from './deepen-bore.js';
 import { deepenForPickup } from './deepen-for-pickup.js';
 import { drillNew } from './drill-new.js';
 import { fillAndReroute } from './fill-and-reroute.js';
@@ -15,6 +16,7 @@ import { hasTools, minutesOf } from './minutes.js';
 import { moreDepth } from './more-depth.js';
 import { move } from './move.js';
 import { openHole } from './open-hole.js';
+import { openSlot } from './open-slot.js';
 import type { PickupGround } from './pickup-ground.js';
 import { plateForPickup } from './plate-for-pickup.js';
 import { plugAndRedrill } from './plug-and-redrill.js';
@@ -26,6 +28,7 @@ import { ownersWish, score, type Score, type Wish } from './score.js';
 import { sleeve } from './sleeve.js';
 import { trimPickup } from './trim-pickup.js';
 import { trim } from './trim.js';
+import { widenHollow } from './widen-hollow.js';
 import { wayBackOfHardware } from './way-back-of-hardware.js';
 import { wayBack, type WayBack } from './way-back.js';
 
@@ -102,6 +105,9 @@ const FOR_HARDWARE: readonly ((g: HardwareGround) => readonly Proposal[])[] = [
   plugAndRedrill,
   sleeve,
   moreDepth,
+  widenHollow,
+  openSlot,
+  deepenBore,
   trim,
   move,
   makePlate,

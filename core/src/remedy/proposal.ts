@@ -21,6 +21,9 @@ export type RemedyKind =
   | 'makePlate'
   | 'reshapePlate'
   | 'thickerCover'
+  | 'widenHollow'
+  | 'openSlot'
+  | 'deepenBore'
   | 'plugHole';
 
 /** A way out, as the choice that it would make and what it would take. It judges nothing. */

@@ -2,9 +2,11 @@ import { bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type 
 import type { Change } from '../instrument/index.js';
 import type { WayBack } from './way-back.js';
 
+const CUTS: ReadonlySet<Change['kind']> = new Set<Change['kind']>(['setDepth', 'moveHole', 'addPockets', 'sizePocket', 'deepenHole']);
+
 /** What cannot be undone of the work at a place. */
 function isCut(c: Change): boolean {
-  return c.kind === 'addHole' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || c.kind === 'setDepth';
+  return c.kind === 'addHole' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || CUTS.has(c.kind);
 }
 
 /** Evaluates the part that was there in the place as it would be left: does it go back, and was anything cut? */

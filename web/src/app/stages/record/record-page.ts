@@ -139,8 +139,12 @@ export class RecordPage {
         return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
       case 'holeAdded':
         return `New: ${nameOf(names, d.hole)}`;
+      case 'holeMoved':
+        return `Plugged, and drilled anew beside: ${nameOf(names, d.hole)}`;
       case 'holePlugged':
         return `Plugged: ${nameOf(names, d.hole)}`;
+      case 'pocketOpened':
+        return `${upperFirst(nameOf(names, d.cavity))}: opened wider`;
       case 'raised':
         return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'let down'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;
       case 'partTrimmed':

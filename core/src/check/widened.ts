@@ -1,0 +1,87 @@
+import { toBody } from '../instrument/index.js';
+import { leaf, sum } from '../measure/index.js';
+import type { Target } from '../quantity/index.js';
+import { bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
+import { outlineLeaf, pocketsLeaf, regionOf } from './place.js';
+import type { Site } from './site.js';
+import { missingVerdict, verdict, type Verdict } from './verdict.js';
+
+/**
+ * A hollow that is widened for a part: the wood left to the hollows beside it, to the body's edge, and over what lies below in the other face.
+ * Body 44, widened to 36 over a route of 18 from the top: none, and 10 too much [law].
+ */
+export function widened(site: Site): readonly Verdict[] {
+  const { anatomy, settings } = site.state;
+  return site.choice.work.flatMap((w): readonly Verdict[] => {
+    const cavity = w.kind === 'addPockets' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
+    if (w.kind !== 'addPockets' || !cavity) return [];
+    const more: Region = w.pockets.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+    const others = anatomy.cavities.filter((c) => c.id !== cavity.id && c.pockets.length > 0);
+    const beside = others.flatMap((c) => {
+      const theirs = regionOf(anatomy, c);
+      if (c.face !== cavity.face && regionsOverlap(more, theirs)) return [];
+      const gap = gapApart(more, theirs);
+      const working = {
+        op: 'geometry' as const,
+        label: 'wallBetween',
+        measure: 'apart' as const,
+        a: more,
+        b: theirs,
+        value: gap.clearance,
+        allowances: [pocketsLeaf(cavity, w.pockets), pocketsLeaf(c, c.pockets)],
+      };
+      const wanted = c.kind === 'neck pocket' ? settings.wantedWallAtPocket : settings.wantedWall;
+      return [verdict('wall', { feature: site.choice.id, item: cavity.id, against: c.id }, working, wanted, gap.at)];
+    });
+    const nearest = beside.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
+    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, w.pockets), ...overHollows(site, more, w.pockets)];
+  });
+}
+
+type Pockets = Parameters<typeof pocketsLeaf>[1];
+
+function toEdge(site: Site, cavity: string, more: Region, pockets: Pockets): readonly Verdict[] {
+  const { anatomy, settings } = site.state;
+  const body = anatomy.body.outline;
+  const of = anatomy.cavities.find((c) => c.id === cavity);
+  if (!body || !of) return [];
+  const edge = [body.outline];
+  const gap = gapInside(more, edge);
+  const working = {
+    op: 'geometry' as const,
+    label: 'wallToEdge',
+    measure: 'inside' as const,
+    a: more,
+    b: edge,
+    value: gap.clearance,
+    allowances: [pocketsLeaf(of, pockets), outlineLeaf(body, 'body')],
+  };
+  return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.wantedWall, gap.at)];
+}
+
+function overHollows(site: Site, more: Region, pockets: Pockets): readonly Verdict[] {
+  const { anatomy, settings } = site.state;
+  const depth = pockets[0]?.depth ?? null;
+  const cavity = site.room?.cavity;
+  if (!depth || !cavity) return [];
+  const box = bounds(more);
+  const at = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
+  return anatomy.cavities
+    .filter((c) => c.face !== cavity.face)
+    .flatMap((c) => c.pockets.filter((p) => regionsOverlap(more, [toBody(anatomy, c.frame, p.outline.outline)])).map((p) => ({ c, p })))
+    .map(({ c, p }) => {
+      const subject = { feature: site.choice.id, item: `${cavity.id}/${depth.value.toFixed(3)}`, against: c.id };
+      const theirs: Target = { quantity: 'pocketDepth', feature: c.id, part: p.id };
+      const { thickness } = anatomy.body;
+      if (!thickness || !p.depth)
+        return missingVerdict('floor', subject, [...(thickness ? [] : [body]), ...(p.depth ? [] : [theirs])], settings.wantedFloor, at);
+      const working = sum(
+        'floorLeft',
+        [1, leaf('bodyThickness', thickness, body)],
+        [-1, leaf('pocketDepth', depth)],
+        [-1, leaf('depthBelow', p.depth, theirs)],
+      );
+      return verdict('floor', subject, working, settings.wantedFloor, at);
+    });
+}

@@ -1,0 +1,29 @@
+import { constant } from '../measure/index.js';
+import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK = constant(0.25, 'memory', 'Risk of a remedy');
+/** Depths go up to the next half millimetre. */
+const STEP = 0.5;
+
+/** A bore in the side that is too short for a jack with its plug in is bored deeper. A bore of 28 for 31 of plug, 1 wanted: to 32.5. */
+export function deepenBore(g: HardwareGround): readonly Proposal[] {
+  const { site, state, choice } = g;
+  const hole = site?.hole;
+  const short = trouble(g, 'plugInside');
+  if (!hole?.depth || !short || hole.face === 'top' || hole.face === 'back') return [];
+  const limit = state.settings.limitPlannedDepth;
+  const to = Math.ceil((hole.depth.value - (short.clearance ?? 0) + short.wanted + (short.worst ?? 0) + limit) / STEP - 1e-9) * STEP;
+  return [
+    {
+      id: `deepenBore/${choice.part ?? ''}`,
+      kind: 'deepenBore',
+      choice: { ...choice, work: [{ kind: 'deepenHole', hole: hole.id, depth: planned(to, limit) }] },
+      operations: around(g, 'deepenBore'),
+      risk: RISK.value,
+      price: priceOf(state, choice.part),
+      lacks: toBuy(state, choice.part),
+      by: to,
+    },
+  ];
+}

@@ -1,0 +1,39 @@
+import { BODY_FRAME } from '../instrument/index.js';
+import { constant } from '../measure/index.js';
+import { bounds, moveOutline, stadium } from '../shape/index.js';
+import { around, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import type { Proposal } from './proposal.js';
+
+const RISK = constant(0.3, 'memory', 'Risk of a remedy');
+/** How sure a filed slot is, mm [memory]. */
+const FILED = 0.2;
+
+/** A slot that is too short or too narrow for its lever: opened at its ends and sides by what is missing, round at the ends. */
+export function openSlot(g: HardwareGround): readonly Proposal[] {
+  const { site, state, choice } = g;
+  const slot = site?.slot;
+  const pocket = slot?.pockets[0];
+  const missing = (item: string): number => {
+    const v = trouble(g, 'switchInSlot', item);
+    return v ? v.wanted - (v.clearance ?? 0) + (v.worst ?? 0) + 2 * FILED : 0;
+  };
+  const [longer, wider] = [missing('along'), missing('across')];
+  if (!slot || !pocket || slot.frame !== BODY_FRAME || (longer === 0 && wider === 0)) return [];
+  const b = bounds([pocket.outline.outline]);
+  const upright = b.maxY - b.minY >= b.maxX - b.minX;
+  const [w, h] = [b.maxX - b.minX + (upright ? wider : longer), b.maxY - b.minY + (upright ? longer : wider)];
+  const outline = moveOutline(stadium(w, h), (b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2);
+  const edge = { outline, limit: FILED / 2, basis: { kind: 'planned' as const }, across: null, along: null };
+  return [
+    {
+      id: `openSlot/${choice.part ?? ''}`,
+      kind: 'openSlot',
+      choice: { ...choice, work: [{ kind: 'sizePocket', cavity: slot.id, pocket: pocket.id, outline: edge }] },
+      operations: around(g, 'openSlot'),
+      risk: RISK.value,
+      price: priceOf(state, choice.part),
+      lacks: toBuy(state, choice.part),
+      by: Math.max(longer, wider),
+    },
+  ];
+}

@@ -5,7 +5,7 @@ import type { Target } from '../quantity/index.js';
 import { HANGS } from './hangs.js';
 import { pocketsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
-import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, siteOf, type Site, sure } from './site.js';
+import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type Site, sure } from './site.js';
 
 /** Does the body clear the walls of the hollow it hangs in, and its floor or cover? A body of 24 in the middle of a 40 wide cavity: 8.0 [law]. */
 export function bodyInRoom(site: Site): readonly Verdict[] {
@@ -100,6 +100,9 @@ function insideWalls({ part, at }: Site, body: Region, walls: Region): Gap {
 /** A part that is dragged about is remembered at so many spots. */
 const MOST_SPOTS = 200;
 
+/** Further apart than this no two bodies meet, and nothing more is asked about them, mm. */
+const FAR = 120;
+
 /** The bodies of the plan's other parts that hang in the same hollow. */
 function neighbours(site: Site): readonly Verdict[] {
   const { plan, choice, part, room, at, state } = site;
@@ -107,6 +110,8 @@ function neighbours(site: Site): readonly Verdict[] {
   if (!room || !mine) return [];
   return plan.choices.flatMap((other): readonly Verdict[] => {
     if (other.kind !== 'hardware' || other.id === choice.id) return [];
+    const there = middleOfPlace(state.anatomy, other);
+    if (Math.hypot(there.x - at.x, there.y - at.y) > FAR) return [];
     const beside = siteOf(state, plan, other);
     if (beside?.room?.cavity.id !== room.cavity.id || !HANGS.has(beside.part.kind)) return [];
     const theirs = bodyOutline(beside.part, beside.at);

@@ -53,6 +53,16 @@ export function evaluateIn(state: PlanState, plan: Plan, choice: Choice): Evalua
   return { anatomy, verdicts: verdictsOn({ ...state, anatomy }, plan, choice).toSorted(byGravity) };
 }
 
+/** The instrument as a whole plan would leave it, for many small steps from there. */
+export function leftBy(state: PlanState, plan: Plan): PlanState {
+  return { ...state, anatomy: anatomyAfter(state, plan, []) };
+}
+
+/** What is said of one choice after a further change, where the plan is laid in already: what a search for a spot asks hundreds of times. */
+export function evaluateStep(left: PlanState, plan: Plan, choice: Choice, changes: readonly Change[]): readonly Verdict[] {
+  return verdictsOn({ ...left, anatomy: applyChanges(left.anatomy, changes) }, plan, choice);
+}
+
 /** A plan of this one choice. */
 export function evaluateChoice(state: PlanState, choice: Choice): Evaluation {
   return evaluatePlan(state, { format: 2, choices: [choice] });

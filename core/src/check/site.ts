@@ -88,6 +88,13 @@ function roomAt(a: Anatomy, face: Hole['face'], at: Point, slot: Cavity | null):
   return other ? { cavity: other, from: null } : null;
 }
 
+/** The middle of the place of a choice, in the body's frame. */
+export function middleOfPlace(a: Anatomy, choice: HardwareChoice): Point {
+  const id = choice.place.on === 'face' ? choice.id : choice.place.feature;
+  const find = <T extends { readonly id: string }>(list: readonly T[]): T | null => list.find((f) => f.id === id) ?? null;
+  return middleOf(a, choice, find(a.holes), find(a.cavities), find(a.plates));
+}
+
 /** Is there a hollow behind a point of a face, for what hangs there? The point is in the face's own frame. */
 export function hollowAt(a: Anatomy, face: Hole['face'], at: Point): boolean {
   return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null) !== null;

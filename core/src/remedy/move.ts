@@ -1,5 +1,6 @@
-import { evaluateIn, HANGS, hollowAt, withChoice, type HardwareChoice } from '../check/index.js';
+import { evaluateStep, HANGS, hollowAt, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
 import { newHoleSteps } from '../cut/index.js';
+import type { Change } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
 import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
@@ -21,13 +22,14 @@ export function move(g: HardwareGround): readonly Proposal[] {
   const thinOnly = verdicts.every((v) => !CROWDING.has(v.check) || v.class === 'well' || v.class === 'thin');
   if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
   const hangs = HANGS.has(site.part.kind);
+  const left = leftBy(state, withChoice(g.plan, choice));
   for (let far = STEP; far <= FURTHEST; far += STEP) {
     for (let i = 0; i < WAYS; i++) {
       const a = (2 * Math.PI * i) / WAYS;
       const at = { x: hole.at.x + far * Math.cos(a), y: hole.at.y + far * Math.sin(a) };
       if (hangs && !hollowAt(state.anatomy, hole.face, at)) continue;
       const moved = movedTo(g, at);
-      const there = evaluateIn(state, withChoice(g.plan, moved), moved).verdicts;
+      const there = evaluateStep(left, g.plan, moved, [toSpot(g, at)]);
       if (there.some((v) => CROWDING.has(v.check)) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
     }
   }
@@ -39,9 +41,13 @@ function isInFace(face: string): boolean {
 }
 
 /** The choice with its hole elsewhere, its size not yet asked about. */
-function movedTo({ choice, site, state }: HardwareGround, at: Point): HardwareChoice {
-  if (choice.place.on === 'face') return { ...choice, place: { ...choice.place, at } };
-  return { ...choice, work: [{ kind: 'moveHole', hole: site?.hole?.id ?? '', at, limit: state.settings.limitTemplate, basis: { kind: 'planned' } }] };
+function movedTo(g: HardwareGround, at: Point): HardwareChoice {
+  const { choice } = g;
+  return choice.place.on === 'face' ? { ...choice, place: { ...choice.place, at } } : { ...choice, work: [toSpot(g, at)] };
+}
+
+function toSpot({ site, state }: HardwareGround, at: Point): Change {
+  return { kind: 'moveHole', hole: site?.hole?.id ?? '', at, limit: state.settings.limitTemplate, basis: { kind: 'planned' } };
 }
 
 function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposal {

@@ -91,6 +91,10 @@ export function barePickup(choice: PickupChoice): PickupChoice {
   return fill === undefined && work === undefined && choice.route === null ? choice : { ...rest, route: null };
 }
 
+export function isHardwareChoice(c: Choice): c is HardwareChoice {
+  return c.kind === 'hardware';
+}
+
 export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }

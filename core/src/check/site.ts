@@ -95,9 +95,9 @@ export function middleOfPlace(a: Anatomy, choice: HardwareChoice): Point {
   return middleOf(a, choice, find(a.holes), find(a.cavities), find(a.plates));
 }
 
-/** Is there a hollow behind a point of a face, for what hangs there? The point is in the face's own frame. */
-export function hollowAt(a: Anatomy, face: Hole['face'], at: Point): boolean {
-  return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null) !== null;
+/** The hollow behind a point of a face, for what hangs there; null where the wood is whole. The point is in the face's own frame. */
+export function hollowAt(a: Anatomy, face: Hole['face'], at: Point): Cavity | null {
+  return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null)?.cavity ?? null;
 }
 
 /** The deepest pocket of a cavity under a point: how far it goes down there. */

@@ -1,4 +1,4 @@
-import { bareChoice, evaluatePlan, siteOf, withChoice, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
+import { siteOf, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { stockOf, type Lack, type Tool } from '../part/index.js';
@@ -16,18 +16,16 @@ export interface HardwareGround {
   readonly verdicts: readonly Verdict[];
 }
 
-/** Gathers it for a choice with nothing done for it yet. */
-export function hardwareGround(state: PlanState, plan: Plan, choice: HardwareChoice, tools: readonly Tool[]): HardwareGround {
-  const bare = bareChoice(choice);
-  const evaluation = evaluatePlan(state, withChoice(plan, bare));
+/** Gathers it for a choice with nothing done for it yet, from what was said of that in the whole plan. */
+export function hardwareGround(state: PlanState, plan: Plan, bare: HardwareChoice, tools: readonly Tool[], evaluation: Evaluation): HardwareGround {
   return {
     state,
     plan,
     choice: bare,
     tools,
     site: siteOf({ ...state, anatomy: evaluation.anatomy }, plan, bare),
-    found: foundAt(state, choice),
-    verdicts: evaluation.verdicts.filter((v) => v.choice === choice.id),
+    found: foundAt(state, bare),
+    verdicts: evaluation.verdicts.filter((v) => v.choice === bare.id),
   };
 }
 

@@ -1,4 +1,4 @@
-import { evaluateStep, HANGS, hollowAt, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
+import { evaluateStep, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
 import { newHoleSteps } from '../cut/index.js';
 import type { Change } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
@@ -6,6 +6,7 @@ import type { Point } from '../shape/index.js';
 import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import { drillNew } from './drill-new.js';
 import type { Proposal } from './proposal.js';
+import { quickNo } from './spots.js';
 
 const RISK = constant(0.2, 'memory', 'Risk of a remedy');
 const RISK_PLUG = constant(0.35, 'memory', 'Risk of a remedy');
@@ -21,13 +22,13 @@ export function move(g: HardwareGround): readonly Proposal[] {
   const crowded = (list: typeof verdicts): boolean => list.some((v) => CROWDING.has(v.check) && v.class !== 'well');
   const thinOnly = verdicts.every((v) => !CROWDING.has(v.check) || v.class === 'well' || v.class === 'thin');
   if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
-  const hangs = HANGS.has(site.part.kind);
   const left = leftBy(state, withChoice(g.plan, choice));
+  const no = quickNo(left, g.plan, site);
   for (let far = STEP; far <= FURTHEST; far += STEP) {
     for (let i = 0; i < WAYS; i++) {
       const a = (2 * Math.PI * i) / WAYS;
       const at = { x: hole.at.x + far * Math.cos(a), y: hole.at.y + far * Math.sin(a) };
-      if (hangs && !hollowAt(state.anatomy, hole.face, at)) continue;
+      if (no(at)) continue;
       const moved = movedTo(g, at);
       const there = evaluateStep(left, g.plan, moved, [toSpot(g, at)]);
       if (there.some((v) => CROWDING.has(v.check)) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];

@@ -1,4 +1,15 @@
-import { barePickup, evaluatePlan, ofChoice, withChoice, type Choice, type Evaluation, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import {
+  bareChoice,
+  barePickup,
+  evaluatePlan,
+  ofChoice,
+  withChoice,
+  type Choice,
+  type Evaluation,
+  type Plan,
+  type PlanState,
+  type Verdict,
+} from '../check/index.js';
 import { planCutting, type CuttingPlan } from '../cut/index.js';
 import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
@@ -66,12 +77,13 @@ export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: 
 
 /** The same one after the other, not ranked yet: each is a sum of its own, between two of them the worker can tell how far it is. */
 export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): Generator<OptionInTurn, void> {
-  const within: Within = (c) => evaluatePlan(state, withChoice(plan, c));
-  const now = within(choice.kind === 'pickup' ? barePickup(choice) : { ...choice, work: [] });
-  const proposals =
-    choice.kind === 'pickup'
-      ? forPickup({ state, plan, choice, bare: barePickup(choice), tools, verdicts: ofChoice(now, choice.id).verdicts })
-      : forHardware(hardwareGround(state, plan, choice, tools));
+  const judged = new Map<Choice, Evaluation>();
+  const within: Within = (c) => {
+    const known = judged.get(c) ?? evaluatePlan(state, withChoice(plan, c));
+    judged.set(c, known);
+    return known;
+  };
+  const { now, proposals } = proposalsFor(state, plan, choice, tools, within);
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);
@@ -81,6 +93,24 @@ export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, too
 /** The best first, the excluded after, the baseline last. */
 export function ranked(options: readonly Option[]): readonly Option[] {
   return [...options].sort(byRank);
+}
+
+/** How things stand with nothing done for the choice, and what can be done. */
+function proposalsFor(
+  state: PlanState,
+  plan: Plan,
+  choice: Choice,
+  tools: readonly Tool[],
+  within: Within,
+): { readonly now: Evaluation; readonly proposals: readonly Proposal[] } {
+  if (choice.kind === 'pickup') {
+    const bare = barePickup(choice);
+    const now = within(bare);
+    return { now, proposals: forPickup({ state, plan, choice, bare, tools, verdicts: ofChoice(now, choice.id).verdicts }) };
+  }
+  const bare = bareChoice(choice);
+  const now = within(bare);
+  return { now, proposals: forHardware(hardwareGround(state, plan, bare, tools, now)) };
 }
 
 function forPickup(g: PickupGround): readonly Proposal[] {

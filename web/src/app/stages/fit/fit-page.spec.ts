@@ -3,6 +3,7 @@ import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import { applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
 import { planActions } from '../../state/plan.actions';
+import { resultActions, resultsFeature } from '../../state/results.feature';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../../testing/fixture';
 import { button, choice, decision, host, jobOnScreen, operation, route } from '../../../testing/job';
@@ -68,5 +69,23 @@ describe('the fit page', () => {
     await fixture.whenStable();
     expect(said()).toContain('Take the part at the pickup out again.');
     expect(said()).toContain('Decided on revision 1; the instrument is at 4');
+  });
+
+  it('draws the instrument as a way out without a route would leave it', async () => {
+    const { store } = jobOnScreen();
+    const fixture = TestBed.createComponent(FitPage);
+    await fixture.whenStable();
+    const plates = (): number => host(fixture).querySelectorAll('rn-plan-view path.plate').length;
+    expect(plates()).toBe(1);
+    const options = store.selectSignal(resultsFeature.selectOptions)()!;
+    const result = options.result.map((o) => (o.proposal.kind === 'keep' ? { ...o, evaluation: { ...o.evaluation, anatomy: { ...anatomy, plates: [] } } } : o));
+    store.dispatch(resultActions.optionsWorkedOut({ computed: { ...options, result } }));
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('[data-remedy^="keep"] [aria-pressed]')!.click();
+    await fixture.whenStable();
+    expect(plates()).toBe(0);
+    button(fixture, 'Back to the plan as it stands').click();
+    await fixture.whenStable();
+    expect(plates()).toBe(1);
   });
 });

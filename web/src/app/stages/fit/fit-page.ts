@@ -102,8 +102,14 @@ export class FitPage {
   private readonly others = computed(() => (this.plan()?.choices ?? []).filter((o) => o.id !== this.drawn()?.id), {
     equal: (a, b) => a.length === b.length && a.every((c, i) => c === b[i]),
   });
+  /** The instrument on the map: as a way out that is looked at would leave it, but for a planned route, which is drawn over what is there. */
+  private readonly shownAnatomy = computed(() => {
+    const option = this.preview();
+    const c = option?.proposal.choice;
+    return option && !(c?.kind === 'pickup' && c.route) ? option.evaluation.anatomy : this.anatomy();
+  });
   protected readonly paths = computed(() => {
-    const a = this.anatomy();
+    const a = this.shownAnatomy();
     const place = this.place();
     return a ? [...drawPlace(a, place, pickupIn(this.parts(), place.part)), ...drawChosen(a, this.others(), this.parts())] : [];
   });
@@ -115,14 +121,14 @@ export class FitPage {
   });
   protected readonly at = computed(() => {
     const c = this.drawn();
-    const a = this.anatomy();
+    const a = this.shownAnatomy();
     if (c?.kind === 'pickup') return c.route?.at ?? { x: 0, y: 0, turn: 0 };
     return c && a ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
   });
-  /** A new hole goes where the hand puts it, until it is decided. */
+  /** A new hole goes where the hand puts it, until it is decided; not while a way out is looked at. */
   protected readonly movable = computed(() => {
     const c = this.choice();
-    return c?.kind === 'hardware' && c.place.on === 'face' && this.decision() === null;
+    return c?.kind === 'hardware' && c.place.on === 'face' && this.decision() === null && this.preview() === null;
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();

@@ -16,10 +16,11 @@ import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 import { ScoreCompare } from './score-compare';
 
-/** What the planned cut leaves standing, told even where it is well: hidden edge, walls to its neighbours, floors. */
-function isLeftByCut(v: Verdict): boolean {
-  const checks: readonly CheckId[] = ['hiddenEdge', 'wall', 'floor'];
-  return checks.includes(v.check) && v.subject.item?.split('/')[0] === PLANNED_SET;
+/** What a cut leaves standing and what hides it, told even where it is well: of a route its hidden edge, walls and floors, of a hole its washer and the wood round it. */
+function isLeftByCut(v: Verdict, woodCut: boolean): boolean {
+  const ofRoute: readonly CheckId[] = ['hiddenEdge', 'wall', 'floor'];
+  const ofHole: readonly CheckId[] = ['hidesHole', 'plateHides', 'holeBeside', 'woodOver', 'wall', 'floor'];
+  return v.choice === v.subject.feature ? woodCut && ofHole.includes(v.check) : ofRoute.includes(v.check) && v.subject.item?.split('/')[0] === PLANNED_SET;
 }
 
 /** The ways out side by side, each worked out; one is chosen with a reason. */
@@ -111,7 +112,7 @@ export class RemedyList {
   private row(option: Option) {
     const names = this.names();
     const { verdicts } = option.evaluation;
-    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || isLeftByCut(v)));
+    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || isLeftByCut(v, option.back.woodCut)));
     const f = option.cutting?.figures;
     return {
       option,

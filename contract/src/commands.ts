@@ -1,5 +1,5 @@
 import type { Loose } from './loose.js';
-import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type SettingKey } from '@rinnovo/core/operation';
+import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
@@ -185,6 +185,24 @@ export const chooseRemedy = Joi.object<Loose<ChooseRemedy>, true>({
   seen: seen.required(),
 });
 
+/** Go back from a decision whose work has begun: what was on the screen goes along. */
+export interface GoBack {
+  readonly decision: string;
+  readonly reason: string;
+  readonly operations: readonly OperationKind[];
+  readonly seen: readonly SeenNumber[];
+}
+export const goBackFrom = Joi.object<Loose<GoBack>, true>({
+  decision: uuid.required(),
+  reason: text.required(),
+  operations: Joi.array()
+    .items(Joi.string().valid(...Object.keys(OPERATIONS)))
+    .max(20)
+    .unique()
+    .required(),
+  seen: seen.required(),
+});
+
 export interface ClearToCut {
   readonly job: string;
   readonly decision: string;
@@ -269,9 +287,6 @@ export interface SaveSettings {
 export const saveSettings = Joi.object<SaveSettings>({
   own: Joi.object(Object.fromEntries(SETTING_KEYS.map((k) => [k, Joi.number().min(DEFAULT_SETTINGS[k].min).max(DEFAULT_SETTINGS[k].max)]))).required(),
 });
-
-/** Every operation kind, for routes that filter by it. */
-export const operationKind = Joi.string().valid(...Object.keys(OPERATIONS));
 
 const wantedKinds = Joi.array()
   .items(Joi.string().valid(...WORK_KINDS))

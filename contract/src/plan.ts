@@ -25,6 +25,7 @@ const chosen = {
   id: localId.required(),
   part: uuid.allow(null).required(),
   alternatives: Joi.array().items(uuid).max(20).unique().required(),
+  returns: Joi.boolean().valid(true),
 };
 
 const pickupChoice = Joi.object<Loose<PickupChoice>, true>({

@@ -1,9 +1,10 @@
 import type { Choice, Plan } from '@rinnovo/core/check';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
-import type { Operation, SettingKey, Settings } from '@rinnovo/core/operation';
+import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { BuyLine, Waiver } from '@rinnovo/core/order';
 import type { Lack, Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
+import type { UndoStep } from '@rinnovo/core/record';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
 import type { Option, WayBack, Wish } from '@rinnovo/core/remedy';
@@ -168,6 +169,17 @@ export interface DecisionOption {
   readonly back?: Omit<WayBack, 'verdicts'>;
   /** Of the one that was chosen: what the whole plan came to with it. */
   readonly whole?: readonly KeptNumber[];
+  /** Of a way back: what stays for good. */
+  readonly stays?: readonly UndoStep[];
+}
+
+/** What leads back from a decision whose work has begun. */
+export interface ReturnPlan {
+  readonly operations: readonly OperationKind[];
+  readonly stays: readonly UndoStep[];
+  readonly minutes: number;
+  /** What was there, in the instrument as it would be again. */
+  readonly numbers: readonly KeptNumber[];
 }
 
 /** A verdict as it stood. */
@@ -233,7 +245,7 @@ export interface LedgerEntry {
   readonly instrument: string;
   readonly job: string;
   readonly operation: string;
-  readonly kind: OperationKindOf;
+  readonly kind: OperationKind;
   readonly step: string;
   readonly outcome: 'done' | 'wentWrong';
   readonly note: string;
@@ -247,8 +259,6 @@ export interface LedgerEntry {
   readonly person: string;
   readonly at: string;
 }
-
-type OperationKindOf = Operation['kind'];
 
 export interface WaiverRecord extends Waiver {
   readonly job: string;

@@ -1,4 +1,5 @@
 // The whole path in the real interface by mouse: survey → choice → clash → remedy → cut → order → bench → record, and the database afterwards.
+import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe.js';
 import { READINGS, readTwice } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
@@ -152,4 +153,43 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   expect(await db('waivers').count('* as n').first()).toEqual({ n: '1' });
   expect(await db('clearances').count('* as n').first()).toEqual({ n: '1' });
   expect(await db('readings').where({ instrument: FIRST, blind: true }).count('* as n').first()).toEqual({ n: '7' });
+
+  // The owner wants the old one back: by operations of their own, with a reason; the wood stays away.
+  await page.getByRole('link', { name: 'Order the way back' }).click();
+  const way = page.locator('rn-go-back');
+  await expect(way).toContainText('The wood cut from the neck pickup route cannot be put back');
+  await way.getByRole('button', { name: 'Go back …' }).click();
+  await way.getByRole('button', { name: 'Order the way back' }).click();
+  await expect(way.getByRole('alert')).toContainText('Say why');
+  await expectAccessible(page, 'the way back');
+  await way.getByLabel('Why back').fill('she misses the old sound');
+  await way.getByRole('button', { name: 'Order the way back' }).click();
+  await expect(page.locator('rn-decision-made')).toContainText('Go back to what was there');
+  await page.getByRole('link', { name: 'To the order' }).click();
+  for (const work of ['Take the pickup out', 'Put the insert back', 'Fit and solder the pickup']) await expect(page.getByText(work).first()).toBeVisible();
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await doneOnBench(page);
+  await page.getByRole('link', { name: 'To Record' }).click();
+  await expect(page.getByText('Taken back,')).toBeVisible();
+  await expect(page.getByText('she misses the old sound')).toBeVisible();
+  await expect(page.getByText('Put Workshop slim single-coil back')).toBeHidden();
+  const left = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+    document: { positions: { part: string }[]; cavities: { id: string; pockets: unknown[] }[] };
+  };
+  const found = (await db('anatomy_revisions').where({ instrument: FIRST, revision: 1 }).first()) as typeof left;
+  expect(left.document.positions[0]!.part).toBe(found.document.positions[0]!.part);
+  expect(left.document.cavities.find((c) => c.id === 'neck route')!.pockets.length).toBe(6);
 });
+
+/** Every step that is left, one after another. */
+async function doneOnBench(page: Page): Promise<void> {
+  for (let i = 0; i < 20 && !(await page.getByText('All work is done').isVisible()); i++) {
+    const crumbs = await page.locator('.crumbs').innerText();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(async () => {
+      const over = await page.getByText('All work is done').isVisible();
+      expect(over || (await page.locator('.crumbs').innerText()) !== crumbs).toBe(true);
+    }).toPass({ timeout: 15_000 });
+  }
+  await expect(page.getByText('All work is done')).toBeVisible();
+}

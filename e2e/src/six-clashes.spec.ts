@@ -52,7 +52,7 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   await expect(page.locator('rn-place-list')).toContainText('decided');
 
   await page.goto(`${workshop.url}/i/${SANDERLING}/order`);
-  for (const work of ['Open the hole', 'Plug the hole', 'Fill the old route', 'Route to the template, in passes', 'Fit the new part'])
+  for (const work of ['Open the hole', 'Plug the hole', 'Fill the old route', 'Route to the template, in passes', 'Fit the part'])
     await expect(page.getByText(work).first()).toBeVisible();
 
   await page.goto(`${workshop.url}/i/${SANDERLING}/fit`);

@@ -9,6 +9,7 @@ import { anatomyRoutes } from './anatomy/routes.js';
 import { consentRoutes } from './consents/routes.js';
 import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
+import { wayBackRoutes } from './decisions/way-back-routes.js';
 import { answerErrors, sendProblem } from './http/errors.js';
 import { ProblemError } from './http/problems.js';
 import { serveApplication } from './http/application.js';
@@ -103,6 +104,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/shop', shopRoutes(db));
   api.use('/buy-list', buyListRoutes(db));
   api.use('/decisions', decisionRoutes(db));
+  api.use('/ways-back', wayBackRoutes(db));
   api.use('/consents', consentRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));

@@ -1,6 +1,6 @@
 // A hole that is too small for the chosen pot: chosen, decided, read twice, cleared, opened step by step, and recorded.
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, Decision, Problem } from '@rinnovo/contract';
+import type { AnatomyRevision, Decision, Problem, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
 import { benchNow } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
@@ -47,7 +47,24 @@ describe('a part that is no pickup, through the API', () => {
     await w.create(`/api/readings/${randomUUID()}`, body).expect(201);
   }
 
-  it('goes from the clash to the opened hole, and takes nothing from the pickup’s plan', async () => {
+  const wayBack = async (decision: string): Promise<ReturnPlan> => (await w.get(`/api/decisions/${decision}/way-back`).expect(200)).body as ReturnPlan;
+
+  /** Logs the next steps on the bench, as many as there are at most; what they were. */
+  async function work(most: number): Promise<readonly string[]> {
+    const done: string[] = [];
+    while (done.length < most) {
+      const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+      const card = bench.cards[bench.now];
+      if (!bench.operation || !card) break;
+      done.push(card.kind);
+      const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
+      const step = { operation: bench.operation.id, step: card.key, outcome: 'done', mishap: null, note: '', minutes: 1, measured: null, seen: numbers };
+      await w.create(`/api/ledger/${randomUUID()}`, step).expect(201);
+    }
+    return done;
+  }
+
+  it('goes from the clash to the opened hole and back, and takes nothing from the pickup’s plan', async () => {
     const before = await anatomy();
     const document: Anatomy = { ...before.document, holes: [...before.document.holes, volume] };
     await w.change(`/api/instruments/${instrument}/anatomy`, before.revision, { document }).expect(200);
@@ -95,31 +112,51 @@ describe('a part that is no pickup, through the API', () => {
     s = await loadJobState(w.db, job.id);
     await w.create(`/api/clearances/${randomUUID()}`, clear()).expect(201);
 
-    const done: string[] = [];
-    for (let i = 0; i < 40; i++) {
-      s = await loadJobState(w.db, job.id);
-      const bench = benchNow(benchInput(s));
-      const card = bench.cards[bench.now];
-      if (!bench.operation || !card) break;
-      done.push(card.kind);
-      const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-      await w
-        .create(`/api/ledger/${randomUUID()}`, {
-          operation: bench.operation.id,
-          step: card.key,
-          outcome: 'done',
-          mishap: null,
-          note: '',
-          minutes: 1,
-          measured: null,
-          seen: numbers,
-        })
-        .expect(201);
-    }
-    expect(done).toEqual(['scratchFinish', 'backBoard', 'openTo', 'openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware']);
+    await w.get(`/api/decisions/${decision}/way-back`).expect(409);
+    expect(await work(3)).toEqual(['scratchFinish', 'backBoard', 'openTo']);
+    // half opened: the way back has the hole as wide as the last drill
+    const half = await wayBack(decision);
+    expect([half.operations, half.stays.map((x) => x.kind)]).toEqual([[], ['cannotNarrowHole']]);
+    const done = await work(40);
+    expect(done).toEqual(['openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware']);
     const hole = (await anatomy()).document.holes.find((h) => h.id === 'volume')!;
     // 9.4 + 0.2 wanted + what is not sure of hole and bushing: the next drill is 9.7
     expect([hole.diameter?.value, hole.diameter?.basis.kind, hole.part]).toEqual([9.7, 'work', pot.id]);
+    s = await loadJobState(w.db, job.id);
     expect(s.record.plan.choices.map((c) => c.id)).toEqual(['neck pickup', 'volume']);
+    await goesBack(decision);
   });
+
+  /** Once work has begun: by operations of its own; the part comes out, the hole stays, the reason is kept. */
+  async function goesBack(opened: string): Promise<void> {
+    const refused = await w.remove(`/api/decisions/${opened}`, 1);
+    expect([refused.status, (refused.body as Problem).type]).toEqual([409, '/problems/work-started']);
+    const way = await wayBack(opened);
+    expect([way.operations, way.stays.map((x) => x.kind)]).toEqual([['removeHardware'], ['cannotNarrowHole']]);
+    const body = {
+      decision: opened,
+      reason: 'the owner wants the old sound',
+      operations: way.operations,
+      seen: way.numbers.map(({ id, clearance }) => ({ id, clearance })),
+    };
+    expect((await w.create(`/api/ways-back/${randomUUID()}`, { ...body, reason: '' })).status).toBe(400);
+    expect((await w.create(`/api/ways-back/${randomUUID()}`, { ...body, operations: [] })).status).toBe(409);
+    expect((await w.create(`/api/ways-back/${randomUUID()}`, { ...body, decision: randomUUID() })).status).toBe(404);
+    const id = randomUUID();
+    const write = randomUUID();
+    const first = await w.create(`/api/ways-back/${id}`, body, write).expect(201);
+    expect((await w.create(`/api/ways-back/${id}`, body, write)).body).toEqual(first.body);
+    // the same again is another's: the decision is no more in force
+    expect((await w.create(`/api/ways-back/${randomUUID()}`, body)).status).toBe(404);
+    const kept = (first.body as { decision: Decision }).decision;
+    expect([kept.options.map((o) => o.kind), kept.options[0]!.stays!.length, kept.chosen.returns]).toEqual([['goBack'], 1, true]);
+    expect(await work(40)).toEqual(['takeHardwareOut']);
+    const hole = (await anatomy()).document.holes.find((h) => h.id === 'volume')!;
+    expect([hole.part, hole.diameter!.value]).toEqual([null, 9.7]);
+    const all = ((await w.get(`/api/jobs/${job.id}/work`)).body as { decisions: readonly Decision[] }).decisions;
+    expect(all.map((x) => [x.id, x.undoneAt === null])).toEqual([
+      [id, true],
+      [opened, false],
+    ]);
+  }
 });

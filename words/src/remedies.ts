@@ -50,6 +50,8 @@ export function remedyTitle(o: Option, names: Names): string {
       return `File the window ${mm} wider all round`;
     case 'plugHole':
       return 'Close the hole with a dowel or an insert';
+    case 'goBack':
+      return 'Go back to what was there';
   }
 }
 
@@ -84,6 +86,7 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
   openSlot: 'Open the slot',
   deepenBore: 'Bore deeper',
   plugHole: 'Close the hole',
+  goBack: 'Go back to what was there',
 };
 
 /** How a hole is opened, drill by drill; finish first. */

@@ -8,7 +8,7 @@ import { targetText } from './verdicts.js';
 
 export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   meterPart: 'Meter the new pickup',
-  removePart: 'Take the old pickup out',
+  removePart: 'Take the pickup out',
   takeOffInsert: 'Take the insert off the plate',
   tracePlate: 'Trace the mounted plate',
   fixTemplate: 'Fix the template',
@@ -16,8 +16,8 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   routePasses: 'Route to the template, in passes',
   boreWells: 'Bore the wells',
   testFit: 'Test-fit the real part',
-  fitPart: 'Fit and solder the new pickup',
-  removeHardware: 'Take the old part out',
+  fitPart: 'Fit and solder the pickup',
+  removeHardware: 'Take the part out',
   openHole: 'Open the hole',
   plugHole: 'Plug the hole',
   drillHole: 'Drill the hole',
@@ -31,7 +31,11 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   widenHollow: 'Widen the hollow',
   openSlot: 'Open the slot',
   deepenBore: 'Bore deeper',
-  fitHardware: 'Fit the new part',
+  fitHardware: 'Fit the part',
+  putInsertBack: 'Put the insert back',
+  takeSpacerOut: 'Take the spacer out',
+  refitPlate: 'Put the old plate back',
+  takeSleeveOut: 'Take the sleeve out',
 };
 
 const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
@@ -56,7 +60,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   tryPart: (n) => `Try ${n['part']} with its screws and springs, plate on.`,
   fit: (n) => `Hang ${n['part']} and set its height.`,
   solder: () => 'Solder the leads by their established colours.',
-  takeHardwareOut: () => 'Take the old part out; mark its wires; bag it with its screws.',
+  takeHardwareOut: () => 'Take the part out; mark its wires; bag it with its screws.',
   scratchFinish: () => 'Scratch the finish back with the countersink, turned by hand, so that it cannot flake.',
   backBoard: () => 'Clamp a backing board where the drill comes out.',
   openTo: (n) => `Open with the ${n['bit']}; turned backwards it cuts slowly and tears least.`,
@@ -78,7 +82,11 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   openSlotTo: (n) => `File the slot evenly at its ends and sides; try the lever of ${n['part']} through its whole way.`,
   boreDeeper: () => 'Flag the bit, bore slowly to the depth, clear the dust and measure.',
   cutPlate: (n) => `Cut the new plate by the old one: ${n['part']}.`,
-  fitHardware: (n) => `Fit ${n['part']}; screws waxed, driven by hand.`,
+  fitHardware: (n) => `Fit ${n['part'] === '' ? 'what was there' : n['part']}; screws waxed, driven by hand.`,
+  putInsert: () => 'Put the insert back into its slot; see that it sits flush.',
+  takeSpacer: () => 'Take the spacer out; keep it with the instrument.',
+  putPlateBack: () => 'Put the old plate back by its own screws; keep the new one.',
+  pullSleeve: () => 'Scratch the finish round it, then draw the sleeve straight out; turn it out with a drill of its own bore if it was glued.',
 };
 
 export function stepText(card: StepCard): string {
@@ -116,6 +124,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   plugBeforeDrilling: 'A plug is glued and cured before its hole is drilled anew: a fresh one turns with the drill.',
   holeBeforeFitting: 'The place is ready before the part goes in.',
   fillBeforeCutting: 'What is filled is cured before the new line is traced and cut in it.',
+  backBeforeRefitting: 'The place is as it was before the old pickup goes in again.',
   oldPartOutBeforeFilling: 'The old pickup comes out before its route is filled.',
   partInHand: 'The part is in hand before its step begins.',
   unplugBeforeChange: 'Router unplugged before every bit or depth change.',
@@ -184,7 +193,7 @@ export function undoText(step: UndoStep, names: Names): string {
     case 'cannotReturnPart':
       return `What was cut off ${nameOf(names, step.part ?? undefined)} cannot be put back: it cannot be returned.`;
     case 'cannotPutWoodBack':
-      return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back; choose the old part in Fit to see whether it still goes in.`;
+      return `The wood cut from the ${nameOf(names, step.subject)} cannot be put back.`;
     case 'cannotUnmakeHole':
       return `The hole that was made, ${nameOf(names, step.subject)}, can be plugged; it will show where nothing covers it.`;
     case 'cannotNarrowHole':

@@ -26,6 +26,8 @@ interface ChoiceBase {
   /** null: nothing goes there; what is there comes out. */
   readonly part: string | null;
   readonly alternatives: readonly string[];
+  /** What was there before goes in again: it lies on the bench and is not bought. */
+  readonly returns?: true;
 }
 
 /** A pickup for one pickup place, and what is done so that it goes in. */
@@ -87,8 +89,8 @@ export function bareChoice({ kind, id, place, part, alternatives, count }: Hardw
 
 /** The same of a pickup's: neither a route nor other work. */
 export function barePickup(choice: PickupChoice): PickupChoice {
-  const { fill, work, ...rest } = choice;
-  return fill === undefined && work === undefined && choice.route === null ? choice : { ...rest, route: null };
+  const { fill, work, returns, ...rest } = choice;
+  return fill === undefined && work === undefined && returns === undefined && choice.route === null ? choice : { ...rest, route: null };
 }
 
 export function isHardwareChoice(c: Choice): c is HardwareChoice {

@@ -110,6 +110,7 @@ function holeWork(operation: Operation, { choices, state, tools }: BenchInput): 
 }
 
 function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {
-  const part = choices[operation.decision]?.part ?? null;
-  return part === null || stockOf(state.stock, part) > 0;
+  const choice = choices[operation.decision];
+  const part = choice?.part ?? null;
+  return part === null || choice?.returns === true || stockOf(state.stock, part) > 0;
 }

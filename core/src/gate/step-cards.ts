@@ -143,6 +143,10 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
     plain('tryPart', { part: c.partName }),
   ],
   fitHardware: (c) => [plain('fitHardware', { part: c.partName })],
+  putInsertBack: () => [plain('putInsert')],
+  takeSpacerOut: () => [plain('takeSpacer')],
+  refitPlate: () => [plain('putPlateBack')],
+  takeSleeveOut: () => [plain('pullSleeve')],
 };
 
 const diameter = (mm: number): CardNumber => ({ label: 'drillDiameter', working: setting('drillDiameter', mm, 'plan') });

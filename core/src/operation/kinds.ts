@@ -25,7 +25,11 @@ export type OperationKind =
   | 'widenHollow'
   | 'openSlot'
   | 'deepenBore'
-  | 'fitHardware';
+  | 'fitHardware'
+  | 'putInsertBack'
+  | 'takeSpacerOut'
+  | 'refitPlate'
+  | 'takeSleeveOut';
 
 /** What a step of an operation is: a card on the bench. */
 export type StepKind =
@@ -67,7 +71,11 @@ export type StepKind =
   | 'widenTo'
   | 'openSlotTo'
   | 'boreDeeper'
-  | 'fitHardware';
+  | 'fitHardware'
+  | 'putInsert'
+  | 'takeSpacer'
+  | 'putPlateBack'
+  | 'pullSleeve';
 
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
 
@@ -111,6 +119,10 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   openSlot: { kind: 'openSlot', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust', 'irreversible'] },
   deepenBore: { kind: 'deepenBore', irreversible: true, minutes: ['minutesHole'], cautions: ['handDrill', 'irreversible'] },
   fitHardware: { kind: 'fitHardware', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
+  putInsertBack: { kind: 'putInsertBack', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
+  takeSpacerOut: { kind: 'takeSpacerOut', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
+  refitPlate: { kind: 'refitPlate', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
+  takeSleeveOut: { kind: 'takeSleeveOut', irreversible: false, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
 };
 
 export type OperationState = 'proposed' | 'ready' | 'doing' | 'done' | 'failed' | 'dropped';

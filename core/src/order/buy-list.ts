@@ -37,7 +37,7 @@ export function buyList(needs: readonly Need[], shelf: Shelf, stock: readonly St
 function partLines(needs: readonly Need[], shelf: Shelf, stock: readonly StockItem[]): readonly BuyLine[] {
   const byPart = new Map<string, { count: number; holds: { job: string; choice: string }[] }>();
   for (const { job, choice, fitted } of needs) {
-    if (choice.part === null || fitted || !shelf[choice.part]) continue;
+    if (choice.part === null || fitted || choice.returns || !shelf[choice.part]) continue;
     const id = stockOf(stock, choice.part) > 0 ? choice.part : replacementOf(choice.part, shelf);
     const line = byPart.get(id) ?? { count: 0, holds: [] };
     line.count += choice.kind === 'hardware' ? choice.count : 1;

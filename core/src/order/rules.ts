@@ -45,6 +45,9 @@ const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
 /** What cannot be taken back at a hole or a plate. */
 const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute', 'openWindow', 'widenHollow', 'openSlot', 'deepenBore'];
 
+/** What leads back to what was there. */
+const BACK: readonly OperationKind[] = ['putInsertBack', 'takeSpacerOut', 'refitPlate', 'takeSleeveOut'];
+
 /** The trade's order of work as data; common practice, reasons in words/. */
 export const RULES: readonly Rule[] = [
   { id: 'meterBeforeFitting', type: 'precede', before: ['meterPart'], after: ['removePart', 'boreBulk', 'fitPart'], strength: 'should' },
@@ -52,7 +55,7 @@ export const RULES: readonly Rule[] = [
     id: 'oldPartOutFirst',
     type: 'precede',
     before: ['removePart'],
-    after: ['takeOffInsert', 'tracePlate', 'fixTemplate', 'testFit', 'deepenRoute', 'fitSpacer', 'makePlate', 'openWindow', ...CUTS],
+    after: ['takeOffInsert', 'tracePlate', 'fixTemplate', 'testFit', 'deepenRoute', 'fitSpacer', 'makePlate', 'openWindow', ...BACK, ...CUTS],
     strength: 'must',
   },
   { id: 'insertOffBeforeTrace', type: 'precede', before: ['takeOffInsert'], after: ['tracePlate', 'testFit'], strength: 'must' },
@@ -74,17 +77,18 @@ export const RULES: readonly Rule[] = [
     id: 'oldHardwareOutFirst',
     type: 'precede',
     before: ['removeHardware'],
-    after: ['fitSleeve', 'fitSpacer', 'makePlate', 'fitHardware', ...HOLE_WORK],
+    after: ['fitSleeve', 'fitSpacer', 'makePlate', 'fitHardware', ...BACK, ...HOLE_WORK],
     strength: 'must',
   },
   { id: 'plugBeforeDrilling', type: 'precede', before: ['plugHole'], after: ['drillHole'], strength: 'must' },
   {
     id: 'holeBeforeFitting',
     type: 'precede',
-    before: ['fitSleeve', 'fitSpacer', 'makePlate', 'trimPart', ...HOLE_WORK],
+    before: ['fitSleeve', 'fitSpacer', 'makePlate', 'trimPart', ...BACK, ...HOLE_WORK],
     after: ['fitHardware'],
     strength: 'must',
   },
+  { id: 'backBeforeRefitting', type: 'precede', before: BACK, after: ['fitPart'], strength: 'must' },
   { id: 'fillBeforeCutting', type: 'precede', before: ['fillRoute'], after: ['tracePlate', 'fixTemplate', ...CUTS], strength: 'must' },
   { id: 'oldPartOutBeforeFilling', type: 'precede', before: ['removePart'], after: ['fillRoute'], strength: 'must' },
   { id: 'twoReadings', type: 'gate', kinds: [...CUTS, ...HOLE_WORK, 'fillRoute'], state: 'clearToCut', strength: 'must' },

@@ -32,7 +32,8 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
     case 'fitPart':
       return [{ kind: 'fitPart', position: position.id, part: choice.part }, ...broughtBy(work, choice.work ?? [])];
     case 'takeOffInsert':
-      return [{ kind: 'setInsert', plate: position.plate, opening: position.opening, fitted: false }];
+    case 'putInsertBack':
+      return [{ kind: 'setInsert', plate: position.plate, opening: position.opening, fitted: work.kind === 'putInsertBack' }];
     case 'routePasses':
     case 'boreWells': {
       const bored = work.kind === 'boreWells';
@@ -53,6 +54,8 @@ function broughtBy(done: DoneWork, work: readonly Change[]): readonly Change[] {
 }
 
 function onEntry(c: Change, done: DoneWork): Change {
+  // what comes back is what it was, and as well known
+  if (RETURNS.has(done.kind)) return c;
   const { entry, depths } = done;
   const basis = { kind: 'work', entry } as const;
   if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
@@ -70,6 +73,8 @@ function onEntry(c: Change, done: DoneWork): Change {
   return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
 }
 
+const RETURNS: ReadonlySet<OperationKind> = new Set<OperationKind>(['takeSpacerOut', 'refitPlate', 'takeSleeveOut']);
+
 /** Which changes of a choice's work an operation brings about; fitting brings the part itself. */
 const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> = {
   openHole: (c) => c.kind === 'sizeHole' && c.by === 'drill',
@@ -85,12 +90,19 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
   deepenBore: (c) => c.kind === 'deepenHole',
   fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
+  takeSpacerOut: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
+  refitPlate: (c) => c.kind === 'raiseCover' || c.kind === 'sizePlate' || c.kind === 'setPlate',
+  takeSleeveOut: (c) => c.kind === 'sizeHole' && c.by === 'sleeve',
 };
 
 function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<typeof choiceChanges>[1]): readonly Change[] {
   const { kind } = work;
-  if (kind === 'removeHardware')
-    return choice.place.on === 'feature' && choice.place.screw === undefined ? [{ kind: 'fitHardware', feature: choice.place.feature, part: null }] : [];
+  if (kind === 'removeHardware') {
+    const { place } = choice;
+    const feature = place.on === 'face' ? choice.id : place.screw === undefined ? place.feature : null;
+    const there = place.on === 'feature' || state.anatomy.holes.some((h) => h.id === feature);
+    return feature !== null && there ? [{ kind: 'fitHardware', feature, part: null }] : [];
+  }
   const there = (c: Change): boolean => c.kind !== 'addHole' || !state.anatomy.holes.some((h) => h.id === c.hole.id);
   return broughtBy(work, choiceChanges(choice, state).filter(there));
 }

@@ -24,7 +24,8 @@ export type RemedyKind =
   | 'widenHollow'
   | 'openSlot'
   | 'deepenBore'
-  | 'plugHole';
+  | 'plugHole'
+  | 'goBack';
 
 /** A way out, as the choice that it would make and what it would take. It judges nothing. */
 export interface Proposal {

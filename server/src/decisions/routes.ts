@@ -1,5 +1,4 @@
-import { randomUUID } from 'node:crypto';
-import { chooseRemedy, idParam } from '@rinnovo/contract';
+import { chooseRemedy, idParam, noQuery } from '@rinnovo/contract';
 import { choiceOf, evaluatePlan, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted } from '@rinnovo/core/operation';
@@ -8,11 +7,13 @@ import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
+import { readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
-import { decisionById, snapshot } from './queries.js';
+import { returnTold, wayBackOf } from './go-back.js';
+import { addOperations, decisionById, snapshot } from './queries.js';
 
 /** /api/decisions/:id: choosing a remedy is a command; taking it back is refused once work on it has begun. */
 export function decisionRoutes(db: Knex): Router {
@@ -62,22 +63,14 @@ export function decisionRoutes(db: Knex): Router {
           write_id: writeId,
         });
         const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);
-        if (chosen.proposal.operations.length > 0) {
-          await trx('operations').insert(
-            chosen.proposal.operations.map((kind) => ({
-              id: randomUUID(),
-              job: body.job,
-              decision: params.id,
-              kind,
-              feature: decided.kind === 'pickup' ? decided.position : decided.id,
-              state: 'proposed',
-              write_id: writeId,
-            })),
-          );
-        }
+        await addOperations(trx, params.id, body.job, decided, chosen.proposal.operations, writeId);
         return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, [params.id]) } };
       },
     }),
+  );
+  router.get(
+    '/:id/way-back',
+    readRoute(idParam, noQuery, async ({ id }) => ({ body: returnTold(await wayBackOf(db, id)) })),
   );
   router.delete(
     '/:id',
@@ -91,7 +84,7 @@ export function decisionRoutes(db: Knex): Router {
         const operations = await operationsOf(trx, [params.id]);
         const started = operations.filter(hasStarted);
         if (started.length > 0) {
-          throw new ProblemError('work-started', { detail: 'What is cut stays cut: plan the way back instead.', current: started });
+          throw new ProblemError('work-started', { detail: 'What is cut stays cut: order the way back instead.', current: started });
         }
         await trx('operations').where({ decision: params.id }).update({ state: 'dropped', write_id: writeId });
         await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });

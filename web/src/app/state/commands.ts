@@ -12,6 +12,7 @@ import type {
   LogStep,
   Person,
   PlanRecord,
+  ReturnPlan,
   SeenNumber,
 } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
@@ -187,6 +188,16 @@ export class Commands {
   async takeDecisionBack(job: Job, decision: Decision): Promise<void> {
     await firstValueFrom(this.api.takeBack(`/decisions/${decision.id}`));
     this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  /** Goes back from begun work; what was worked out for it goes along. */
+  async goBack(job: Job, decision: Decision, way: ReturnPlan, reason: string): Promise<void> {
+    const seen = way.numbers.map((n) => ({ id: n.id, clearance: n.clearance }));
+    const body = { decision: decision.id, reason, operations: way.operations, seen };
+    const { body: answer } = await firstValueFrom(this.api.create<{ plan: PlanRecord }>(`/ways-back/${crypto.randomUUID()}`, body));
+    this.store.dispatch(planActions.loaded({ record: answer.plan, draft: null }));
+    this.store.dispatch(work.load({ of: job.id }));
+    this.reloadInstrument(job.instrument);
   }
 
   /** What the owner agreed to. */

@@ -3,19 +3,18 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
-import { compareAnatomies } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
-import { placesWorkedOn, undoRecipe } from '@rinnovo/core/record';
 import { exclusionText, nameOf, priceText, REMEDY_WORDS, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
 import { selectJob, selectNames, selectOperations, selectYes } from '../../state/selectors';
+import { GoBack } from './go-back';
 
 /** What was chosen, why, and against what; it can be taken back until work on it begins. */
 @Component({
   selector: 'rn-decision-made',
-  imports: [MatButtonModule, RouterLink],
+  imports: [MatButtonModule, RouterLink, GoBack],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Decided</h2>
@@ -52,15 +51,16 @@ import { selectJob, selectNames, selectOperations, selectYes } from '../../state
       <a matButton="filled" [routerLink]="['/i', instrument(), cuts() ? 'cut' : 'order']">{{ cuts() ? 'To the cut' : 'To the order' }}</a>
       <button matButton type="button" [disabled]="started()" (click)="takeBack()">Take it back</button>
     </p>
-    @if (started()) {
-      <p class="soft">Work on it has begun: what is cut stays cut, so it is not taken back here. What leads back from what was done so far:</p>
+    @if (stays().length > 0) {
+      <p>What stays for good:</p>
       <ul>
-        @for (u of undo(); track u.text) {
-          <li [class.problem]="!u.possible">{{ u.text }}</li>
-        } @empty {
-          <li>Nothing of the instrument has changed yet: put the old part back.</li>
+        @for (u of stays(); track u) {
+          <li>{{ u }}</li>
         }
       </ul>
+    }
+    @if (started() && !goesBack()) {
+      <rn-go-back [decision]="decision()" />
     }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
@@ -109,13 +109,10 @@ export class DecisionMade {
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly started = computed(() => this.operations().some((o) => o.decision === this.decision().id && hasStarted(o)));
-  /** How what was done at this place so far is taken back. */
-  protected readonly undo = computed(() => {
-    const data = this.held().data;
-    const places = data ? placesWorkedOn(this.decision().chosen, data.now.document) : new Set<string>();
-    const steps = data ? undoRecipe(compareAnatomies(data.found.document, data.now.document)) : [];
-    return steps.filter((s) => places.has(s.subject)).map((s) => ({ text: undoText(s, this.names()), possible: s.possible }));
-  });
+  private readonly option = computed(() => this.decision().options.find((o) => o.id === this.decision().option));
+  /** Is it a way back itself? */
+  protected readonly goesBack = computed(() => this.option()?.kind === 'goBack');
+  protected readonly stays = computed(() => (this.option()?.stays ?? []).map((u) => undoText(u, this.names())));
   protected readonly cuts = computed(() => {
     const { chosen } = this.decision();
     return chosen.kind === 'pickup' && chosen.route !== null;
@@ -129,7 +126,7 @@ export class DecisionMade {
     this.decision().options.map((o) => ({
       id: o.id,
       title: `${REMEDY_WORDS[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
-      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'off the list') : o.total.toFixed(1),
+      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'off the list') : o.kind === 'goBack' ? '' : o.total.toFixed(1),
       why: o.excluded ? exclusionText(o.excluded) : '',
       minutes: o.minutes,
     })),
@@ -137,8 +134,8 @@ export class DecisionMade {
 
   /** The way back as it stood then. */
   protected readonly back = computed(() => {
-    const chosen = this.decision().options.find((o) => o.id === this.decision().option);
-    return chosen?.back ? wayBackText(chosen.back, this.names()) : null;
+    const back = this.option()?.back;
+    return back ? wayBackText(back, this.names()) : null;
   });
   protected readonly price = priceText;
 

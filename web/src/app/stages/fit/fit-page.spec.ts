@@ -1,12 +1,13 @@
+import type { TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
+import type { Decision, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
-import { applyChanges } from '@rinnovo/core/instrument';
-import { anatomy as resource } from '../../state/resources';
+import { anatomy as resource, work } from '../../state/resources';
 import { planActions } from '../../state/plan.actions';
 import { resultActions, resultsFeature } from '../../state/results.feature';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../../testing/fixture';
-import { button, choice, decision, host, jobOnScreen, operation, route } from '../../../testing/job';
+import { button, choice, decision, host, jobOnScreen, operation, route, settle, type } from '../../../testing/job';
 import { FitPage } from './fit-page';
 
 const planned = (element: HTMLElement): number => element.querySelectorAll('rn-plan-view [data-moving] path').length;
@@ -55,19 +56,69 @@ describe('the fit page', () => {
     expect(view()).not.toBe(seen);
   });
 
-  it('tells of work that has begun what leads back from it, instead of taking it back', async () => {
-    const { store } = jobOnScreen({ choice: { ...choice, route }, work: { decisions: [decision], operations: [operation('fitPart', { state: 'done' })] } });
+  it('orders the way back from work that has begun, with a reason, instead of taking it back', async () => {
+    const { http, store } = jobOnScreen({
+      choice: { ...choice, route },
+      work: { decisions: [decision], operations: [operation('fitPart', { state: 'done' })] },
+    });
     const fixture = TestBed.createComponent(FitPage);
-    await fixture.whenStable();
+    // it is never stable while the server owes an answer
+    await settle(50);
     const said = (): string => host(fixture).querySelector('rn-decision-made')!.textContent;
-    expect(said()).toContain('Nothing of the instrument has changed yet');
     expect(button(fixture, 'Take it back').disabled).toBeTrue();
-    const left = applyChanges(anatomy, [{ kind: 'fitPart', position: 'pickup', part: 'two-coil' }]);
-    const at = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
-    const data = { found: { ...at, revision: 1, document: anatomy }, now: { ...at, revision: 4, document: left } };
-    store.dispatch(resource.loaded({ of: 'i', data, version: 4 }));
+    const way: ReturnPlan = {
+      operations: ['removePart', 'putInsertBack'],
+      stays: [{ kind: 'cannotPutWoodBack', subject: 'route', part: null, possible: false }],
+      minutes: 44,
+      numbers: [{ id: 'floor', clearance: 7, class: 'well' }],
+    };
+    const asked = (): TestRequest => http.expectOne('/api/decisions/decision/way-back');
+    asked().flush({ title: 'Not now', status: 409, type: '/problems/not-now' }, { status: 409, statusText: 'not now' });
+    await settle();
     await fixture.whenStable();
-    expect(said()).toContain('Take the part at the pickup out again.');
+    expect(said()).toContain('Not now');
+    button(fixture, 'Try again').click();
+    await settle(50);
+    asked().flush(way);
+    await settle();
+    await fixture.whenStable();
+    for (const what of ['Take the pickup out', 'Put the insert back', 'The wood cut from the pickup route', 'goes in again without a clash; 44 min'])
+      expect(said()).toContain(what);
+    button(fixture, 'Go back …').click();
+    await fixture.whenStable();
+    const form = (): HTMLFormElement => host(fixture).querySelector('rn-go-back form')!;
+    form().dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(said()).toContain('Say why');
+    await type(fixture, 'rn-go-back form input', 'the old sound');
+    form().dispatchEvent(new Event('submit'));
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ways-back/'));
+    expect(put.request.body).toEqual({ decision: 'decision', reason: 'the old sound', operations: way.operations, seen: [{ id: 'floor', clearance: 7 }] });
+    put.flush({ type: '/problems/numbers-differ', title: 'The server works out other numbers', status: 409 }, { status: 409, statusText: 'differ' });
+    await settle(50);
+    expect(said()).toContain('other numbers');
+    // it is asked for anew, and what was typed stays
+    asked().flush(way);
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector<HTMLInputElement>('rn-go-back form input')!.value).toBe('the old sound');
+    // the way back itself tells what stays, and offers no way back from it
+    const back: Decision = {
+      ...decision,
+      option: 'goBack',
+      revision: 1,
+      options: [{ id: 'goBack', kind: 'goBack', part: null, total: 0, minutes: 44, price: 0, excluded: null, numbers: way.numbers, stays: way.stays }],
+    };
+    const held = { decisions: [back], operations: [operation('removePart', { state: 'done' })], waivers: [], clearances: [], consents: [] };
+    store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
+    await fixture.whenStable();
+    expect(said()).toContain('Go back to what was there');
+    expect(said()).toContain('The wood cut from the pickup route');
+    expect(host(fixture).querySelector('rn-go-back')).toBeNull();
+    const at = { instrument: 'i', revision: 4, document: anatomy, cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
+    store.dispatch(resource.loaded({ of: 'i', data: { found: { ...at, revision: 1 }, now: at }, version: 4 }));
+    await fixture.whenStable();
     expect(said()).toContain('Decided on revision 1; the instrument is at 4');
   });
 

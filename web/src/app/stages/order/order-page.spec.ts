@@ -22,7 +22,7 @@ describe('the order of the work', () => {
     const titles = [...host(fixture).querySelectorAll('li')].map((li) => li.dataset['operation']);
     expect(titles).toEqual([
       'Meter the new pickup',
-      'Take the old pickup out',
+      'Take the pickup out',
       'Trace the mounted plate',
       'Fix the template',
       'Bore out the bulk',

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
+import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
 import {
   labelText,
@@ -19,7 +21,7 @@ import {
   type Names,
 } from '@rinnovo/words';
 import { anatomy, ledger, people } from '../../state/resources';
-import { selectDecisions, selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
+import { selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
@@ -27,7 +29,7 @@ import { PlanView } from '../../ui/plan-view';
 /** What was done, as found beside as left, and what can be undone; prints as the report. */
 @Component({
   selector: 'rn-record-page',
-  imports: [MatButtonModule, MatButtonToggleModule, PlanView],
+  imports: [MatButtonModule, MatButtonToggleModule, RouterLink, PlanView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './record-page.html',
   styleUrl: './record-page.scss',
@@ -41,11 +43,10 @@ export class RecordPage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly job = this.store.selectSignal(selectJob);
-  private readonly decided = this.store.selectSignal(selectDecisions);
   private readonly work = this.store.selectSignal(selectWork);
   /** Every decision of the job: its place, what was chosen and why, and what the owner said to it. */
   protected readonly decisions = computed(() =>
-    this.decided().map((d) => {
+    (this.work()?.decisions ?? []).map((d) => {
       const chosen = d.options.find((o) => o.id === d.option);
       const yes = this.work()?.consents.find((c) => c.decision === d.id);
       return {
@@ -53,6 +54,8 @@ export class RecordPage {
         place: placeOfChoice(d.chosen, this.names()),
         what: chosen ? REMEDY_WORDS[chosen.kind] : '',
         reason: d.reason,
+        until: d.undoneAt === null ? null : `Taken back, ${d.undoneAt.slice(0, 10)}.`,
+        stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
         back: chosen?.back ? wayBackText(chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${d.at.slice(0, 10)}`,
         owner: yes ? `The owner agreed ${yes.how}, ${yes.at.slice(0, 10)}, at ${priceText(yes.price)}: “${yes.said}”` : null,
@@ -101,6 +104,9 @@ export class RecordPage {
       revision: e.revisionAfter === e.revisionBefore ? '' : `revision ${e.revisionBefore} → ${e.revisionAfter}`,
     })),
   );
+  /** Work of a decision has begun: its way back can be ordered. */
+  protected readonly begun = computed(() => (this.work()?.operations ?? []).some(hasStarted));
+  protected readonly fit = computed(() => ['/i', this.held().of ?? '', 'fit']);
   protected readonly title = computed(() => this.job()?.title ?? '');
   protected readonly file = computed(() => `/api/instruments/${this.held().of ?? ''}/passport`);
 

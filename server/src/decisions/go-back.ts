@@ -1,0 +1,51 @@
+import type { Decision, LedgerEntry, ReturnPlan } from '@rinnovo/contract';
+import { evaluateChoice, type Evaluation } from '@rinnovo/core/check';
+import { hasStarted, type Operation } from '@rinnovo/core/operation';
+import { goBack, type Return, type WorkSoFar } from '@rinnovo/core/record';
+import { minutesOfOperation } from '@rinnovo/core/remedy';
+import type { Knex } from 'knex';
+import { anatomyOf } from '../anatomy/queries.js';
+import { ProblemError } from '../http/problems.js';
+import { loadJobState, type JobState } from '../jobs/job-state.js';
+import { decisionById, numbersOf } from './queries.js';
+
+/** A decision whose work has begun, and what leads back from it. */
+export interface WayBackOf {
+  readonly s: JobState;
+  readonly decision: Decision;
+  readonly operations: readonly Operation[];
+  readonly back: Return;
+  /** What was there, judged in the instrument as it would be again. */
+  readonly evaluation: Evaluation;
+  readonly minutes: number;
+}
+
+/** What leads back from a decision in force; throws not-found, and not-now where nothing has begun: that one is taken back. */
+export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
+  const decision = await decisionById(db, id);
+  if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
+  const s = await loadJobState(db, decision.job);
+  const operations = s.operations.filter((o) => o.decision === id);
+  if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'Nothing of it has begun: take it back.' });
+  const was = await anatomyOf(db, s.job.instrument, decision.revision);
+  const work = operations.map((o) => soFar(o, s.ledger));
+  const back = goBack(id, decision.chosen, work, was.document, s.state.anatomy, s.state);
+  const evaluation = evaluateChoice({ ...s.state, anatomy: back.anatomy }, back.choice);
+  const minutes = back.operations.reduce((sum, kind) => sum + minutesOfOperation(kind, null, s.state.settings), 0);
+  return { s, decision, operations, back, evaluation, minutes };
+}
+
+export function returnTold({ back, evaluation, minutes }: WayBackOf): ReturnPlan {
+  return { operations: back.operations, stays: back.stays, minutes, numbers: numbersOf(evaluation) };
+}
+
+function soFar(o: Operation, ledger: readonly LedgerEntry[]): WorkSoFar {
+  const mine = ledger.filter((l) => l.operation === o.id);
+  return {
+    kind: o.kind,
+    state: o.state,
+    steps: mine.map((l) => ({ kind: l.step.replace(/^\d+ /, ''), drill: l.numbers['drillDiameter'] ?? null })),
+    depths: mine.flatMap((l) => (l.measured ? [{ pocket: l.measured.pocket, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [])),
+    entry: mine.at(-1)?.id ?? '',
+  };
+}

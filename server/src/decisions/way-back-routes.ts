@@ -1,0 +1,75 @@
+import { goBackFrom, idParam, type DecisionOption } from '@rinnovo/contract';
+import { withChoice } from '@rinnovo/core/check';
+import { differences } from '@rinnovo/core/gate';
+import { Router } from 'express';
+import type { Knex } from 'knex';
+import { addRevision, lockRevision } from '../anatomy/queries.js';
+import { ProblemError } from '../http/problems.js';
+import { writeRoute } from '../http/write.js';
+import { operationsOf } from '../operations/queries.js';
+import { keepPlan, planOf } from '../plans/queries.js';
+import { returnTold, wayBackOf, type WayBackOf } from './go-back.js';
+import { addOperations, decisionById } from './queries.js';
+
+/**
+ * /api/ways-back/:id: going back from begun work is a decision of its own. What has not begun is dropped, what was cut so far stands in the
+ * anatomy, and the operations that lead back take their place.
+ */
+export function wayBackRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: goBackFrom,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        const held = await decisionById(trx, body.decision);
+        if (!held) throw new ProblemError('not-found', { detail: 'No decision has that id.' });
+        await planOf(trx, held.job, true);
+        await trx('operations').where({ decision: body.decision }).forUpdate().select('id');
+        const way = await wayBackOf(trx, body.decision);
+        const { s, decision, back } = way;
+        demandSeen(way, body);
+        const newest = await lockRevision(trx, s.job.instrument);
+        const entry = s.ledger.findLast((l) => way.operations.some((o) => o.id === l.operation))?.id ?? null;
+        const revision =
+          back.anatomy === s.state.anatomy
+            ? newest
+            : await addRevision(trx, newest, { instrument: s.job.instrument, document: back.anatomy, cause: 'work', entry, person, writeId });
+        await trx('operations').where({ decision: decision.id }).whereNot({ state: 'done' }).update({ state: 'dropped', write_id: writeId });
+        await trx('decisions').where({ id: decision.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
+        await trx('decisions').insert({
+          id: params.id,
+          job: decision.job,
+          option: 'goBack',
+          reason: body.reason,
+          person,
+          plan_version: s.record.version + 1,
+          revision,
+          choice: decision.choice,
+          chosen: JSON.stringify(back.choice),
+          options: JSON.stringify([asOption(way)]),
+          write_id: writeId,
+        });
+        const record = await keepPlan(trx, decision.job, withChoice(s.record.plan, back.choice), revision, s.record.version + 1, writeId);
+        await addOperations(trx, params.id, decision.job, back.choice, back.operations, writeId);
+        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, [params.id]) } };
+      },
+    }),
+  );
+  return router;
+}
+
+/** What was on the screen must be what the server works out. */
+function demandSeen(way: WayBackOf, body: { readonly operations: readonly string[]; readonly seen: Parameters<typeof differences>[0] }): void {
+  const { operations } = way.back;
+  const same = operations.length === body.operations.length && operations.every((kind) => body.operations.includes(kind));
+  if (!same || differences(body.seen, way.evaluation.verdicts).length > 0)
+    throw new ProblemError('numbers-differ', { current: returnTold(way), yours: { operations: body.operations, seen: body.seen } });
+}
+
+function asOption(way: WayBackOf): DecisionOption {
+  const { numbers, stays, minutes } = returnTold(way);
+  return { id: 'goBack', kind: 'goBack', part: way.back.choice.part, total: 0, minutes, price: 0, excluded: null, numbers, stays };
+}

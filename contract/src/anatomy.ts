@@ -44,6 +44,9 @@ export const pocket = Joi.object<Loose<Pocket>, true>({
   bored: Joi.boolean().required(),
 });
 
+/** Hollows that one runs into on purpose. */
+export const joins = Joi.array().items(localId).min(1).max(20).unique();
+
 const cavity = Joi.object<Loose<Cavity>, true>({
   id: localId.required(),
   name: text.required(),
@@ -55,6 +58,7 @@ const cavity = Joi.object<Loose<Cavity>, true>({
   condition: condition.required(),
   part: uuid.allow(null),
   raised: dimension,
+  joins,
 });
 
 export const holeKind = Joi.string().valid('screw', 'string', 'stud', 'pot', 'switch', 'jack', 'tuner', 'wire', 'other');
@@ -119,7 +123,10 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
   switch: [
     { is: 'fitPart', then: Joi.object({ kind: is('fitPart'), position: localId.required(), part: uuid.allow(null).required() }) },
     { is: 'fitHardware', then: Joi.object({ kind: is('fitHardware'), feature: localId.required(), part: uuid.allow(null).required() }) },
-    { is: 'addPockets', then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required() }) },
+    {
+      is: 'addPockets',
+      then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required(), joins }),
+    },
     { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
     { is: 'sizePlate', then: Joi.object({ kind: is('sizePlate'), plate: localId.required(), outline: featureOutline.required() }) },
     {

@@ -5,7 +5,7 @@ import { SCALES, type Wish } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
-import { change, holeKind } from './anatomy.js';
+import { change, holeKind, joins } from './anatomy.js';
 import { outline, placement, point } from './shapes.js';
 
 const plannedPocket = Joi.object<Loose<PlannedPocket>, true>({
@@ -18,6 +18,7 @@ const plannedPocket = Joi.object<Loose<PlannedPocket>, true>({
 const route = Joi.object<Loose<PlannedRoute>, true>({
   at: placement.required(),
   pockets: Joi.array().items(plannedPocket).min(1).max(50).unique('id').required(),
+  joins,
 });
 
 /** What every choice has. */

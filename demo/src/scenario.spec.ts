@@ -30,6 +30,7 @@ function stateOf(thickness: number, backDepth: number): PlanState {
     parts: Object.fromEntries(pickups.map((p) => [p.id, p])),
     stock,
     settings: settingsWith(),
+    tools,
   };
 }
 

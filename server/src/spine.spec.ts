@@ -48,6 +48,7 @@ describe('the spine, through the API', () => {
         parts: Object.fromEntries(list.map((p) => [p.id, p])),
         stock: items,
         settings: s.settings,
+        tools: s.tools,
       },
       record,
       revision: revision.revision,

@@ -7,6 +7,7 @@ export * from './parts.js';
 export * from './readings-csv.js';
 export * from './price.js';
 export * from './remedies.js';
+export * from './route.js';
 export * from './shop.js';
 export * from './verdicts.js';
 export * from './work.js';

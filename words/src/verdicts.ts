@@ -57,6 +57,9 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   wiresInBore: () => 'All wires through the bore',
   plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} hidden`,
   sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} underneath, on a ${v.subject.against ?? ''} top`,
+  cutterInCorner: () => 'A template bit here goes into the smallest corner',
+  plateScrewInAir: (v, n) =>
+    `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in the wood beside the ${nameOf(n, v.subject.against)}`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
 };
 
@@ -73,7 +76,7 @@ export function verdictTitle(v: Verdict, names: Names): string {
 }
 
 /** What is no number and no count. */
-const YES_OR_NO: ReadonlySet<CheckId> = new Set<CheckId>(['stringCount', 'coverGround', 'sitsOnTop']);
+const YES_OR_NO: ReadonlySet<CheckId> = new Set<CheckId>(['stringCount', 'coverGround', 'sitsOnTop', 'cutterInCorner']);
 
 /** The verdict's number as a phrase: `1.12 mm ± 0.35`. */
 export function clearanceText(v: Verdict, unit: LengthUnit): string {

@@ -17,6 +17,8 @@ export interface PlannedPocket {
 export interface PlannedRoute {
   readonly at: Placement;
   readonly pockets: readonly PlannedPocket[];
+  /** Hollows that it runs into on purpose, by their ids: no wall is asked for between them. */
+  readonly joins?: readonly string[];
 }
 
 /** What every choice has: the part for its place, and what else is thought of there. */
@@ -101,6 +103,11 @@ export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }
 
+/** What a route runs into, as a change carries it. */
+export function joinsOf({ joins }: PlannedRoute): { readonly joins?: readonly string[] } {
+  return joins ? { joins } : {};
+}
+
 /** The set of the pockets that an instrument came with. */
 export const FOUND_SET = 'found';
 
@@ -142,7 +149,7 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
   if (!choice.route) return [...changes, ...work];
   const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
   const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
-  return [...changes, ...work, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets }];
+  return [...changes, ...work, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets, ...joinsOf(choice.route) }];
 }
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {

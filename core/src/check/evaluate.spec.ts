@@ -226,3 +226,34 @@ describe('a plan of several choices', () => {
     expect(new Set(all.verdicts.map((v) => v.choice))).toEqual(new Set(['here', 'there']));
   });
 });
+
+describe('what a cutter and a plate’s screws say of a new route', () => {
+  const cut = (radius: number) =>
+    plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, radius), depth: 18, bored: false }] } });
+  const said = (s: PlanState, radius: number, check: Verdict['check']): Verdict | undefined =>
+    evaluateChoice(s, cut(radius)).verdicts.find((v) => v.check === check);
+
+  it('a corner takes a bit of its own radius and none that is thicker; without any bit, or without a route, it says nothing', () => {
+    // 9.525 / 2 = 4.7625
+    expect([said(plainState(), 4.7625, 'cutterInCorner')!.class, said(plainState(), 4.75, 'cutterInCorner')!.class]).toEqual(['well', 'clashes']);
+    expect(said({ ...plainState(), tools: [] }, 1, 'cutterInCorner')).toBeUndefined();
+    expect(evaluateChoice(plainState(), plainChoice()).verdicts.find((v) => v.check === 'cutterInCorner')).toBeUndefined();
+  });
+
+  it('the worst screw of the plate stands in the wood beside the route, or in the air', () => {
+    const screwed = (x: number): PlanState => {
+      const a = plainAnatomy();
+      const screws = [
+        { x: -50, y: 110, gauge: 4, length: null },
+        { x, y: 110, gauge: 4, length: null },
+      ];
+      return plainState({ ...a, plates: a.plates.map((p) => ({ ...p, screws })) });
+    };
+    // 48 − 43 less half of a #4 shank, 2.845
+    const clear = said(screwed(48), 5, 'plateScrewInAir')!;
+    expect(clear.clearance).toBeCloseTo(48 - 43 - 2.8448 / 2, 3);
+    expect([clear.subject.item, clear.class]).toEqual(['screw 2', 'well']);
+    expect(said(screwed(41), 5, 'plateScrewInAir')!.class).toBe('clashes');
+    expect(said(screwed(45.5), 5, 'plateScrewInAir')!.class).toBe('thin');
+  });
+});

@@ -3,6 +3,7 @@ import { byGravity } from '../measure/index.js';
 import { behindWindow } from './behind-window.js';
 import { choiceChanges, type Choice, type HardwareChoice, type PickupChoice, type Plan } from './choice.js';
 import { coverFits } from './cover-fits.js';
+import { cutterInCorner } from './cutter-in-corner.js';
 import { floors } from './floor.js';
 import { HARDWARE_CHECKS, siteOf } from './hardware-checks.js';
 import { hiddenEdge } from './hidden-edge.js';
@@ -10,6 +11,7 @@ import { leads } from './leads.js';
 import { partInRoute } from './part-in-route.js';
 import { placeOf, type PlaceOfPart, type PlanState } from './place.js';
 import { isThere } from './places.js';
+import { plateScrewInAir } from './plate-screw-in-air.js';
 import { polesUnderStrings } from './poles-under-strings.js';
 import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
@@ -31,6 +33,8 @@ const PICKUP_CHECKS: readonly ((place: PlaceOfPart) => readonly Verdict[])[] = [
   walls,
   edgeOfBody,
   floors,
+  cutterInCorner,
+  plateScrewInAir,
   polesUnderStrings,
   coverFits,
   travel,

@@ -2,7 +2,7 @@ import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, P
 import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
-import { isPickup, type Pickup, type Shelf, type StockItem } from '../part/index.js';
+import { isPickup, type Pickup, type Shelf, type StockItem, type Tool } from '../part/index.js';
 import { asFitted } from './as-fitted.js';
 import type { PickupChoice } from './choice.js';
 import { placeOutline, type Outline, type Region } from '../shape/index.js';
@@ -14,6 +14,8 @@ export interface PlanState {
   /** What lies in the drawers. */
   readonly stock: readonly StockItem[];
   readonly settings: Settings;
+  /** What the shop cuts and drills with. */
+  readonly tools: readonly Tool[];
 }
 
 /** A pickup position with what it is made of, and the part that is to be there. */

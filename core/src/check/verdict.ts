@@ -47,7 +47,9 @@ export type CheckId =
   | 'threadsMeet'
   | 'wiresInBore'
   | 'plateHides'
-  | 'sitsOnTop';
+  | 'sitsOnTop'
+  | 'cutterInCorner'
+  | 'plateScrewInAir';
 
 /** What was compared with what, by the ids of features, sets, levels and rows. */
 export interface Subject {

@@ -4,7 +4,7 @@ import { cutOf } from './hidden-edge.js';
 import { outlineLeaf, pocketsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 
-/** The wood left between each cut and the hollows beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Hollows of the other face that lie under the cut are the floor's business. */
+/** The wood left between each cut and the hollows beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Hollows of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a hollow on purpose. */
 export function walls(place: PlaceOfPart): readonly Verdict[] {
   const { cavity, state } = place;
   const { anatomy, settings } = state;
@@ -14,7 +14,8 @@ export function walls(place: PlaceOfPart): readonly Verdict[] {
     const route = regionOf(anatomy, cavity, pockets);
     return neighbours.flatMap((n: Cavity) => {
       const other = regionOf(anatomy, n);
-      if (n.face !== cavity.face && regionsOverlap(route, other)) return [];
+      const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
+      if ((n.face !== cavity.face || joined) && regionsOverlap(route, other)) return [];
       const gap = gapApart(route, other);
       return verdict(
         'wall',

@@ -2,10 +2,10 @@ import type { PlannedPocket } from '../check/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
 import type { TemplateBit } from '../part/index.js';
-import { pickupIn, woodScrewShank } from '../part/index.js';
+import { woodScrewShank } from '../part/index.js';
 import { circle, roundedRectangle } from '../shape/index.js';
 import { plainState, plainTools } from '../testing/plan.js';
-import { boreDepth, depthSetUps, judgeTemplateBits, leastTemplate, planClearing, planCutting, planPasses, routeFigures, sectionAt } from './index.js';
+import { boreDepth, depthSetUps, judgeTemplateBits, leastTemplate, planClearing, planCutting, planPasses, routeFigures } from './index.js';
 
 const IN = 25.4;
 const settings = settingsWith();
@@ -106,19 +106,6 @@ describe('figures', () => {
     expect(Math.abs(f.leftOver)).toBeLessThan(0.05);
     expect(Math.abs(f.addedVolume - ((fresh - old) * 18 + fresh * 1))).toBeLessThan(15);
     expect(f.smallestCorner).toBeCloseTo(5, 9);
-  });
-});
-
-describe('section', () => {
-  it('cuts body, hollows and part where they are', () => {
-    const s = plainState();
-    const pieces = sectionAt(s.anatomy, 110, { pickup: pickupIn(s.parts, 'small')!, at: { x: 0, y: 110 } });
-    const route = pieces.find((p) => p.id === 'route/old')!;
-    expect([route.from, route.to, route.top, route.bottom]).toEqual([-40, 40, 0, 18]);
-    const back = pieces.find((p) => p.id === 'back/b')!;
-    expect([back.top, back.bottom]).toEqual([30, 44]);
-    expect(pieces.filter((p) => p.kind === 'plate').length).toBe(2);
-    expect(pieces.filter((p) => p.kind === 'screw').length).toBe(2);
   });
 });
 

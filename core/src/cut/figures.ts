@@ -9,6 +9,8 @@ export interface RouteFigures {
   readonly addedArea: number;
   /** Old less new: hidden by the cover, or plugged first. */
   readonly leftOver: number;
+  /** Of that, what no plate hides. */
+  readonly leftInSight: number;
   readonly together: number;
   /** Area of the route by itself; a move does not change it. */
   readonly ownArea: number;
@@ -58,11 +60,19 @@ export function routeFigures(state: PlanState, cavity: Cavity, route: PlannedRou
   return {
     addedArea,
     leftOver: together - mine.area,
+    leftInSight: leftInSight(state, cavity, old, fresh),
     together,
     ownArea: mine.area,
     addedVolume: addedVolume(placed, cavity.pockets, mine, addedArea, (p) => toBody(state.anatomy, cavity.frame, p.outline.outline)),
     smallestCorner: mine.corner,
   };
+}
+
+/** What of the old hollow stays open beside the new one and under no plate, mm². */
+function leftInSight({ anatomy }: PlanState, cavity: Cavity, old: readonly Outline[], fresh: readonly Outline[]): number {
+  const plate = anatomy.plates.find((p) => p.id === cavity.hiddenBy);
+  const cover = plate ? [toBody(anatomy, plate.frame, plate.outline.outline)] : [];
+  return differenceArea(old, [...fresh, ...cover]);
 }
 
 /**

@@ -1,10 +1,10 @@
 import { toBody, type Anatomy, type Face } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
-import { bounds, crossings, placeOutline, type Interval } from '../shape/index.js';
+import { circle, crossings, nearest, placeOutline, placePoint, segmentsOf, type Interval, type Outline, type Placement, type Point } from '../shape/index.js';
 
-/** A rectangle of a section: across in x, down in z from the top face, mm. */
+/** A rectangle of a section: along its line in from–to, down in z from the top face, mm. */
 export interface SectionPiece extends Interval {
-  readonly kind: 'body' | 'cavity' | 'part' | 'screw' | 'plate';
+  readonly kind: 'body' | 'cavity' | 'hole' | 'part' | 'screw' | 'spring' | 'travel' | 'plate';
   readonly id: string;
   /** For a cavity: which cut. */
   readonly set: string | null;
@@ -13,66 +13,112 @@ export interface SectionPiece extends Interval {
   readonly bottom: number;
 }
 
-/** What is cut by the plane across the strings at y: body, hollows, plates and the part in its place. Pieces of unknown depth are left out. */
-export function sectionAt(
-  anatomy: Anatomy,
-  y: number,
-  part: { readonly pickup: Pickup; readonly at: { readonly x: number; readonly y: number } } | null,
-): readonly SectionPiece[] {
+/** Where a section is taken: from one point of the body's plan to another, seen with `from` on the left. */
+export interface SectionLine {
+  readonly from: Point;
+  readonly to: Point;
+}
+
+/** The surface of the top along a section's line: how far along, and how far above the plane at the body's edge (negative), mm. */
+export type Surface = readonly { readonly along: number; readonly z: number }[];
+
+/** A part where it sits. */
+export interface PartAt {
+  readonly pickup: Pickup;
+  readonly at: Point;
+}
+
+/** A line as long as two ends lie apart, mm. */
+export function lengthOf({ from, to }: SectionLine): number {
+  return Math.hypot(to.x - from.x, to.y - from.y);
+}
+
+/**
+ * What is cut by the plane through a line of the plan: body, hollows, holes, plates and the part in its place, as long as the line. Pieces of unknown depth are left out.
+ * The same line on an instrument that is turned and moved gives the same section.
+ */
+export function sectionAlong(anatomy: Anatomy, line: SectionLine, part: PartAt | null): readonly SectionPiece[] {
   const thickness = anatomy.body.thickness?.value;
-  if (thickness === undefined) return [];
+  if (thickness === undefined || lengthOf(line) < 1e-6) return [];
+  const cut = cutter(line);
   const pieces: SectionPiece[] = [];
-  const edge = anatomy.body.outline ? crossings(anatomy.body.outline.outline, y) : [];
+  const edge = anatomy.body.outline ? cut(anatomy.body.outline.outline) : [];
   for (const i of edge) pieces.push({ kind: 'body', id: 'body', set: null, face: 'top', ...i, top: 0, bottom: thickness });
-  for (const c of anatomy.cavities) {
-    for (const p of c.pockets) {
-      if (!p.depth) continue;
-      const [top, bottom] = c.face === 'top' ? [0, p.depth.value] : [thickness - p.depth.value, thickness];
-      for (const i of crossings(toBody(anatomy, c.frame, p.outline.outline), y)) {
-        pieces.push({ kind: 'cavity', id: `${c.id}/${p.id}`, set: p.set, face: c.face, ...i, top, bottom });
-      }
-    }
+  const hollow = (kind: 'cavity' | 'hole', id: string, set: string | null, face: Face, depth: number, outline: Outline): void => {
+    const [top, bottom] = face === 'top' ? [0, depth] : [thickness - depth, thickness];
+    for (const i of cut(outline)) pieces.push({ kind, id, set, face, ...i, top, bottom });
+  };
+  for (const c of anatomy.cavities)
+    for (const p of c.pockets) if (p.depth) hollow('cavity', `${c.id}/${p.id}`, p.set, c.face, p.depth.value, toBody(anatomy, c.frame, p.outline.outline));
+  for (const h of anatomy.holes) {
+    const depth = h.through ? thickness : h.depth?.value;
+    if (!h.diameter || depth === undefined || (h.face !== 'top' && h.face !== 'back')) continue;
+    hollow('hole', h.id, null, h.face, depth, toBody(anatomy, h.frame, circle(h.diameter.value, h.at)));
   }
   for (const plate of anatomy.plates) {
     const t = plate.thickness?.value ?? 0;
     const z = plate.face === 'top' ? { top: -t, bottom: 0 } : { top: thickness, bottom: thickness + t };
-    const holes = plate.openings.flatMap((o) => crossings(toBody(anatomy, plate.frame, (o.insert?.fitted ? o.insert.slot : o.outline).outline), y));
-    for (const i of crossings(toBody(anatomy, plate.frame, plate.outline.outline), y)) {
+    const holes = plate.openings.flatMap((o) => cut(toBody(anatomy, plate.frame, (o.insert?.fitted ? o.insert.slot : o.outline).outline)));
+    for (const i of cut(toBody(anatomy, plate.frame, plate.outline.outline)))
       for (const solid of without(i, holes)) pieces.push({ kind: 'plate', id: plate.id, set: null, face: plate.face, ...solid, ...z });
-    }
   }
-  return part ? [...pieces, ...partPieces(part.pickup, part.at, y)] : pieces;
+  return part ? [...pieces, ...partPieces(part, line, cut, pieces)] : pieces;
 }
 
-function partPieces(pickup: Pickup, at: { readonly x: number; readonly y: number }, y: number): SectionPiece[] {
+/** Turns the plan so that the line lies along x, and tells where an outline is cut by it, no further than the line goes. */
+function cutter(line: SectionLine): (outline: Outline) => readonly Interval[] {
+  const turned = alongX(line);
+  const far = lengthOf(line);
+  return (outline) =>
+    crossings(placeOutline(outline, turned), 0).flatMap((i) => {
+      const held = { from: Math.max(0, i.from), to: Math.min(far, i.to) };
+      return held.to - held.from > 1e-6 ? [held] : [];
+    });
+}
+
+/** The placement that takes a line's beginning to the origin and the line along x. */
+function alongX({ from, to }: SectionLine): Placement {
+  const turn = (-Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
+  return { ...placePoint({ x: -from.x, y: -from.y }, { x: 0, y: 0, turn }), turn };
+}
+
+/** A spring is drawn this much wider than its screw on each side, mm [memory]. */
+const SPRING = 1.2;
+
+function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<typeof cutter>, wood: readonly SectionPiece[]): SectionPiece[] {
   const here = { ...at, turn: 0 };
+  const piece = (kind: SectionPiece['kind'], id: string, i: Interval, top: number, bottom: number): SectionPiece => ({
+    kind,
+    id,
+    set: null,
+    face: 'top',
+    from: i.from,
+    to: i.to,
+    top,
+    bottom,
+  });
+  const down = pickup.sizes?.travelDown?.value ?? 0;
   const levels = pickup.levels.flatMap((level) =>
-    level.shapes.flatMap((s) =>
-      crossings(placeOutline(s.outline, here), y).map((i): SectionPiece => ({
-        kind: 'part',
-        id: level.id,
-        set: null,
-        face: 'top',
-        ...i,
-        top: level.from,
-        bottom: level.lowest.value,
-      })),
-    ),
+    level.shapes
+      .flatMap((s) => [...cut(placeOutline(s.outline, here))])
+      .flatMap((i) => [
+        piece('part', level.id, i, level.from, level.lowest.value),
+        ...(down > 0 ? [piece('travel', level.id, i, level.lowest.value, level.lowest.value + down)] : []),
+      ]),
   );
   const half = pickup.screws.diameter / 2;
-  const ears = pickup.levels.map((l) => l.lowest.value);
-  const screws = pickup.screws.at
-    .filter((p) => Math.abs(at.y + p.y - y) < half)
-    .map((p): SectionPiece => ({
-      kind: 'screw',
-      id: 'screw',
-      set: null,
-      face: 'top',
-      from: at.x + p.x - half,
-      to: at.x + p.x + half,
-      top: Math.min(0, ...ears),
-      bottom: pickup.screws.lowest.value,
-    }));
+  const head = Math.min(0, ...pickup.levels.map((l) => l.lowest.value));
+  const ear = pickup.levels.find((l) => l.id === 'ears')?.lowest.value;
+  const floorAt = (x: number): number =>
+    Math.max(0, ...wood.filter((p) => p.kind === 'cavity' && p.face === 'top' && p.from < x && p.to > x).map((p) => p.bottom));
+  const screws = pickup.screws.at.flatMap((p): SectionPiece[] => {
+    const middle = placePoint({ x: at.x + p.x, y: at.y + p.y }, alongX(line));
+    if (Math.abs(middle.y) >= half || middle.x < 0 || middle.x > lengthOf(line)) return [];
+    const i = { from: middle.x - half, to: middle.x + half };
+    const floor = floorAt(middle.x);
+    const spring = ear !== undefined && floor > ear ? [piece('spring', 'spring', { from: i.from - SPRING, to: i.to + SPRING }, ear, floor)] : [];
+    return [...spring, piece('screw', 'screw', i, head, pickup.screws.lowest.value)];
+  });
   return [...levels, ...screws];
 }
 
@@ -90,9 +136,30 @@ function without(whole: Interval, holes: readonly Interval[]): Interval[] {
   );
 }
 
-/** How wide the body is at y, for the drawing's scale; null when its outline is not known. */
-export function widthAt(anatomy: Anatomy, y: number): Interval | null {
-  if (!anatomy.body.outline) return null;
-  const box = bounds([anatomy.body.outline.outline]);
-  return y > box.minY && y < box.maxY ? { from: box.minX, to: box.maxX } : null;
+/** How far in from the body's edge a top rises to its height: a carve in a curve, a bevel straight, mm [memory]: only the height is ever read. */
+const RISES_WITHIN = { carved: 60, bevelled: 25 } as const;
+/** Places along the line at which the surface is worked out. */
+const PLACES = 64;
+
+/** The surface of a carved or bevelled top along a line, by its height over the edge and a typical rise; null where it is flat or nothing is known of it. */
+export function surfaceAlong({ body }: Anatomy, line: SectionLine): Surface | null {
+  const { carve, outline } = body;
+  if (carve.kind === 'flat' || !carve.height || !outline) return null;
+  const { kind, height } = carve;
+  const edge = segmentsOf(outline.outline);
+  const inside = cutter(line)(outline.outline);
+  return inside.flatMap((i) =>
+    Array.from({ length: PLACES + 1 }, (_, n) => {
+      const along = i.from + ((i.to - i.from) * n) / PLACES;
+      const p = pointAlong(line, along);
+      const deep = Math.min(1, nearest([{ kind: 'line', from: p, to: p }], edge).distance / RISES_WITHIN[kind]);
+      return { along, z: -height.value * (kind === 'carved' ? Math.sin((deep * Math.PI) / 2) : deep) };
+    }),
+  );
+}
+
+/** A point of the plan so many mm along a line. */
+export function pointAlong({ from, to }: SectionLine, along: number): Point {
+  const far = Math.hypot(to.x - from.x, to.y - from.y);
+  return { x: from.x + ((to.x - from.x) * along) / far, y: from.y + ((to.y - from.y) * along) / far };
 }

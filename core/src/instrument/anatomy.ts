@@ -45,6 +45,8 @@ export interface Cavity {
   readonly part?: string | null;
   /** How far its cover stands off on a spacer, mm; not there: it lies on the wood. */
   readonly raised?: Dimension;
+  /** Hollows that it runs into on purpose, by their ids: no wall is asked for where they meet. */
+  readonly joins?: readonly string[];
 }
 
 export type HoleKind = 'screw' | 'string' | 'stud' | 'pot' | 'switch' | 'jack' | 'tuner' | 'wire' | 'other';

@@ -6,7 +6,7 @@ import { addFeature, featureOf } from './feature.js';
 /** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
 export type Change =
   | { readonly kind: 'fitPart'; readonly position: string; readonly part: string | null }
-  | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[] }
+  | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[]; readonly joins?: readonly string[] }
   /** What sits in a hole or a slot, or what a plate is; null: nothing any more. */
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
   /** A plate with another outline, other openings and screw places: another one in its place. */
@@ -54,7 +54,8 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'addPockets': {
       need(a.cavities, change.cavity);
       const kept = (c: Cavity): readonly Pocket[] => c.pockets.filter((p) => !change.pockets.some((q) => q.id === p.id));
-      const add = (c: Cavity): Cavity => ({ ...c, pockets: [...kept(c), ...change.pockets] });
+      const joins = (c: Cavity): Partial<Cavity> => (change.joins ? { joins: [...new Set([...(c.joins ?? []), ...change.joins])] } : {});
+      const add = (c: Cavity): Cavity => ({ ...c, pockets: [...kept(c), ...change.pockets], ...joins(c) });
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };
     }
     case 'fitHardware': {

@@ -1,6 +1,6 @@
 import { recognise } from '../shape/index.js';
 import { dim, plainAnatomy } from '../testing/plan.js';
-import { addFeature, boundsOf, edgeNear, featureOf, firstFeature, handlesOf, snap, snapLines, stretchFeature, type Anatomy } from './index.js';
+import { addFeature, boundsOf, edgeNear, featureOf, firstFeature, handlesOf, snap, snapLines, stretchFeature, stringsAt, type Anatomy } from './index.js';
 
 const added = (kind: Parameters<typeof firstFeature>[0], at = { x: 10, y: 300 }): Anatomy =>
   addFeature(plainAnatomy(), firstFeature(kind, 'new', 'New', 'top', at));
@@ -80,5 +80,20 @@ describe('the edge that a finger means', () => {
     expect(edgeNear(a, null, 'along', { x: 0, y: -350 })).toEqual({ of: 'nut', side: 'middle' });
     expect(edgeNear(a, 'body', 'along', { x: 0, y: 10 })).toEqual({ of: 'pocket mouth', side: 'middle' });
     expect(edgeNear({ ...a, neck: { ...a.neck, nutToMouth: null } }, null, 'along', { x: 0, y: -350 }).of).toBe('pocket mouth');
+  });
+});
+
+describe('the strings', () => {
+  it('run evenly between the outer ones: 35.5 to 52.5 over 635, 485 from the nut, 48.48 apart', () => {
+    const a = {
+      ...plainAnatomy(),
+      strings: { count: 6, spreadAtNut: dim(35.5), spreadAtSaddles: dim(52.5) },
+      neck: { ...plainAnatomy().neck, scale: dim(635), nutToMouth: dim(392) },
+    };
+    const x = stringsAt(a, 93)!;
+    expect(x.length).toBe(6);
+    expect(x[5]! - x[0]!).toBeCloseTo(48.484, 3);
+    expect(x[1]! - x[0]!).toBeCloseTo(48.484 / 5, 3);
+    expect(stringsAt({ ...a, neck: { ...a.neck, scale: null } }, 93)).toBeNull();
   });
 });

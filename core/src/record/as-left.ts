@@ -1,4 +1,4 @@
-import { choiceChanges, FOUND_SET, routePockets, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
+import { choiceChanges, FOUND_SET, joinsOf, routePockets, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Pocket } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -38,7 +38,9 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
     case 'boreWells': {
       const bored = work.kind === 'boreWells';
       const pockets = choice.route ? routePockets(choice.route, state.settings).filter((p) => p.bored === bored) : [];
-      return pockets.length === 0 ? [] : [{ kind: 'addPockets', cavity: position.cavity, pockets: pockets.map((p) => asCut(p, work)) }];
+      return pockets.length === 0
+        ? []
+        : [{ kind: 'addPockets', cavity: position.cavity, pockets: pockets.map((p) => asCut(p, work)), ...(choice.route ? joinsOf(choice.route) : {}) }];
     }
     case 'fillRoute':
       return choice.fill ? [{ kind: 'fillPockets', cavity: position.cavity, set: FOUND_SET }] : [];

@@ -3,7 +3,7 @@ import { constant } from '../measure/index.js';
 import { pickupIn, type TemplateBit, type Tool } from '../part/index.js';
 import type { OperationKind } from '../operation/index.js';
 import type { Proposal } from './proposal.js';
-import { routeForPart } from './route-for-part.js';
+import { routeForPart } from '../cut/index.js';
 
 const RISK = constant(0.4, 'memory', 'Risk of a remedy');
 

@@ -1,3 +1,4 @@
+import { containsPoint } from './contains.js';
 import { intersections } from './intersections.js';
 import { segmentsOf, type Outline } from './outline.js';
 import { bounds } from './measures.js';
@@ -18,6 +19,13 @@ export function crossings(outline: Outline, y: number): readonly Interval[] {
     .sort((a, b) => a - b)
     .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > 1e-6);
   const out: Interval[] = [];
-  for (let i = 0; i + 1 < xs.length; i += 2) out.push({ from: xs[i] ?? 0, to: xs[i + 1] ?? 0 });
+  for (let i = 0; i + 1 < xs.length; i++) {
+    const [from, to] = [xs[i] ?? 0, xs[i + 1] ?? 0];
+    // a line that only touches a corner is inside on both sides of it or on neither
+    if (!containsPoint(outline, { x: (from + to) / 2, y })) continue;
+    const last = out.at(-1);
+    if (last?.to === from) out[out.length - 1] = { from: last.from, to };
+    else out.push({ from, to });
+  }
   return out;
 }

@@ -120,7 +120,13 @@ export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
     boxPickup('large', 84, 38, 17),
     boxPickup('other', 59, 23, 16, { kind: 'slim humbucker' }),
   ];
-  return { anatomy, parts: Object.fromEntries(parts.map((p) => [p.id, p])), stock: parts.map((p) => inDrawer(p.id)), settings: settingsWith() };
+  return {
+    anatomy,
+    parts: Object.fromEntries(parts.map((p) => [p.id, p])),
+    stock: parts.map((p) => inDrawer(p.id)),
+    settings: settingsWith(),
+    tools: plainTools,
+  };
 }
 
 export const plainTools: readonly Tool[] = [

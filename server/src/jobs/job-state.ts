@@ -53,7 +53,7 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
     job,
     record,
     revision: anatomy.revision,
-    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings },
+    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools },
     tools: shop.tools,
     readings: await readingsOf(db, job.instrument),
     decisions,

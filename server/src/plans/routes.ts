@@ -66,7 +66,7 @@ async function refuseOnceCut(trx: Knex.Transaction, job: string, old: Plan, next
 /** Names the first choice that no verdict can be made of: its place has gone, or its part. */
 async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anatomy, plan: Plan): Promise<void> {
   const parts = await allParts(trx);
-  const { settings } = await shopOf(trx);
+  const { settings, tools } = await shopOf(trx);
   for (const [i, choice] of plan.choices.entries()) {
     const wrong = [choice.part, ...choice.alternatives].find((id) => id !== null && !parts[id]);
     if (wrong !== undefined)
@@ -75,7 +75,7 @@ async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anato
       throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place is not on this instrument any more' }] });
     }
     try {
-      evaluateChoice({ anatomy, parts, stock: [], settings }, choice);
+      evaluateChoice({ anatomy, parts, stock: [], settings, tools }, choice);
     } catch (error) {
       if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: error.message }] });
       throw error;

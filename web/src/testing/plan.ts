@@ -19,7 +19,7 @@ const pickup: Pickup = {
 };
 
 /** What the workers of specs hold. */
-export const planState: PlanState = { anatomy, parts: { p: pickup }, stock: [], settings: settingsWith() };
+export const planState: PlanState = { anatomy, parts: { p: pickup }, stock: [], settings: settingsWith(), tools: [] };
 
 const choice: PickupChoice = {
   ...newPickupChoice('pickup', 'p'),

@@ -33,7 +33,11 @@ export const KEY_MAP: readonly KeyLine[] = [
   { keys: 'u', does: 'Next unit: mm, inch fractions, decimal inch' },
   { keys: 'Tab, Shift Tab', does: 'Next and previous control' },
   { keys: 'Enter, Space', does: 'Open or choose what has the focus' },
-  { keys: 'Arrow keys', does: 'On a drawing: move what is chosen by 0.1 mm, with Shift by 1 mm; with nothing chosen, or with Alt, the paper' },
+  {
+    keys: 'Arrow keys',
+    does: 'On a drawing: move what is chosen by 0.1 mm, with Shift by 1 mm, with Ctrl by 5 mm; with nothing chosen, or with Alt, the paper',
+  },
+  { keys: 'Page Up, Page Down', does: 'On Cut: turn the route by 0.1°, with Shift by 1°' },
   { keys: '+, −, 0', does: 'On a drawing: nearer, further, all of it' },
   { keys: 'Escape', does: 'Close what is open' },
 ];

@@ -1,3 +1,4 @@
+import { settingsWith } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
 import type { ToldReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
@@ -55,7 +56,7 @@ const selectGround = createSelector(
 
 /** Everything the core evaluates a plan from; null until all of it is here. */
 export const selectPlanState = createSelector(selectGround, selectParts, selectStock, (g, parts, stock): PlanState | null =>
-  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings } : null,
+  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, tools: g.shop.tools } : null,
 );
 
 /** What the state is called in the worker: it changes when the instrument, the shelf, the drawers or the shop do, not while the plan is moved. */
@@ -91,6 +92,8 @@ function readable(r: ToldReading): readonly Reading[] {
   return r.value === null || r.raw === null ? [] : [{ ...r, value: r.value, raw: r.raw }];
 }
 
+/** The shop's numbers in force; the starting ones until they are here. */
+export const selectSettings = createSelector(shop.select, (s) => s.data?.settings ?? settingsWith());
 export const selectTools = createSelector(shop.select, (s) => s.data?.tools ?? []);
 /** All that the worker computes from, in one piece: never half of an old and half of a new state. */
 export const selectComputable = createSelector(selectPlanState, selectStateKey, selectTools, selectPlan, selectChoice, (state, key, tools, plan, choice) =>

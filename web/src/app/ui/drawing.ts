@@ -1,6 +1,6 @@
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
 import { pathData } from '@rinnovo/core/format';
-import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, stringsAt, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
 import { circle, placeOutline, placePoint, bounds, type Outline, type Point } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
@@ -23,7 +23,8 @@ export type LineKind =
   | 'part'
   | 'string'
   | 'edge'
-  | 'gone';
+  | 'gone'
+  | 'section';
 
 /** One closed or open path of the drawing, in mm. */
 export interface DrawnPath {
@@ -105,13 +106,13 @@ function drawBoard(a: Anatomy): readonly DrawnPath[] {
 export function drawLines(a: Anatomy, frame: Frame): readonly DrawnPath[] {
   const [from, to] = [frame.y - frame.height, frame.y + 2 * frame.height];
   const out: DrawnPath[] = [{ id: 'centre line', kind: 'centre', d: `M0 ${from}L0 ${to}`, title: 'Centre line' }];
-  const { spreadAtNut, spreadAtSaddles } = a.strings;
-  const { scale, nutToMouth } = a.neck;
-  if (spreadAtNut && spreadAtSaddles && scale && nutToMouth) {
-    const half = (y: number): number => (spreadAtNut.value + ((spreadAtSaddles.value - spreadAtNut.value) * (nutToMouth.value + y)) / scale.value) / 2;
-    for (const side of [-1, 1])
-      out.push({ id: `string ${side}`, kind: 'string', d: `M${side * half(from)} ${from}L${side * half(to)} ${to}`, title: 'Outer string' });
-  }
+  const [upper, lower] = [stringsAt(a, from), stringsAt(a, to)];
+  if (upper && lower)
+    for (const [side, i] of [
+      [-1, 0],
+      [1, upper.length - 1],
+    ] as const)
+      out.push({ id: `string ${side}`, kind: 'string', d: `M${upper[i]} ${from}L${lower[i]} ${to}`, title: 'Outer string' });
   return out;
 }
 

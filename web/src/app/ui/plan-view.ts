@@ -76,8 +76,10 @@ const LEAST_ROOM = 2.2;
 const SNAP_REACH = 7;
 /** A hand that moved less than this on the screen clicked, px. */
 const CLICK = 4;
-const FINE = 0.1;
-const COARSE = 1;
+/** What an arrow key moves by, mm: alone, with Shift, with Ctrl. */
+const STEPS = { fine: 0.1, coarse: 1, far: 5 } as const;
+/** What Page Up and Page Down turn by, degrees: alone, with Shift. */
+const TURNS = { fine: 0.1, coarse: 1 } as const;
 
 /**
  * A plan to scale in mm: fixed paths, one layer that may be moved, marks. It knows no store and no instrument.
@@ -98,6 +100,8 @@ export class PlanView {
   readonly moving = input<readonly DrawnPath[]>([]);
   readonly at = input<Placement>({ x: 0, y: 0, turn: 0 });
   readonly movable = input(false);
+  /** Page Up and Page Down turn the moving layer. */
+  readonly turnable = input(false);
   readonly marks = input<readonly Mark[]>([]);
   readonly selected = input<string | null>(null);
   /** Seen from the back: mirrored. */
@@ -313,7 +317,7 @@ export class PlanView {
   }
 
   protected key(event: KeyboardEvent): void {
-    const step = event.shiftKey ? COARSE : FINE;
+    const step = event.ctrlKey || event.metaKey ? STEPS.far : event.shiftKey ? STEPS.coarse : STEPS.fine;
     const ways: Record<string, Point> = {
       ArrowLeft: { x: -step, y: 0 },
       ArrowRight: { x: step, y: 0 },
@@ -324,6 +328,10 @@ export class PlanView {
     if (event.key === '+' || event.key === '=') this.zoom(1 / 1.25);
     else if (event.key === '-') this.zoom(1.25);
     else if (event.key === '0') this.showAll();
+    else if (this.turnable() && this.movable() && (event.key === 'PageUp' || event.key === 'PageDown')) {
+      event.preventDefault();
+      this.turn((event.key === 'PageUp' ? -1 : 1) * (event.shiftKey ? TURNS.coarse : TURNS.fine));
+    }
     if (!way) return;
     event.preventDefault();
     if (!this.movable() || event.altKey) {
@@ -335,6 +343,13 @@ export class PlanView {
     const at = this.pose();
     const side = this.mirrored() ? -1 : 1;
     const to = { ...at, x: hundredth(at.x + side * way.x), y: hundredth(at.y + way.y) };
+    this.pose.set(to);
+    this.moved.emit({ to, dropped: true });
+  }
+
+  private turn(by: number): void {
+    const at = this.pose();
+    const to = { ...at, turn: hundredth(at.turn + (this.mirrored() ? -by : by)) };
     this.pose.set(to);
     this.moved.emit({ to, dropped: true });
   }

@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSig
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { sectionAt } from '@rinnovo/core/cut';
+import { alongPart, lengthOf, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
+import type { PlannedRoute } from '@rinnovo/core/check';
 import { pickupIn } from '@rinnovo/core/part';
-import type { Placement } from '@rinnovo/core/shape';
-import { bounds, placeOutline } from '@rinnovo/core/shape';
-import { lengthText } from '@rinnovo/words';
+import type { Placement, Point } from '@rinnovo/core/shape';
+import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
+import { lengthText, routeProblemText } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
@@ -20,6 +21,8 @@ import {
   selectOperations,
   selectParts,
   selectPickupChoice,
+  selectSettings,
+  selectTools,
   selectVerdicts,
 } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -27,17 +30,31 @@ import { OPERATIONS } from '@rinnovo/core/operation';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
-import { PlanView, type Move } from '../../ui/plan-view';
+import { PlanView, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
 import { readable } from '../../ui/readable';
 import { SectionView } from '../../ui/section-view';
 import { VerdictList } from '../../ui/verdict-list';
 import { CuttingTable } from './cutting-table';
 import { PoseFields } from './pose-fields';
+import { RouteOutline } from './route-outline';
+
+/** Small handles, wherever they are: they lie beside what they pull. */
+const HANDLE_ROOM = 60;
+/** Radius of a usual bit, for a shop that has no template bit yet, mm [trade]. */
+const USUAL_CUTTER = 4.7625;
+/** The turn comes to rest at straight within this, degrees. */
+const STRAIGHT = 1;
+
+/** How far a route is turned when the grip over it is pulled to a point, to 0.1°. */
+function turnTo(at: Point, to: Point): number {
+  const degrees = (Math.atan2(to.x - at.x, at.y - to.y) * 180) / Math.PI;
+  return Math.abs(degrees) < STRAIGHT ? 0 : Math.round(degrees * 10) / 10;
+}
 
 /** The route on its place, moved by hand, keys or numbers with its verdicts live; the section; and what is cut with what. */
 @Component({
   selector: 'rn-cut-page',
-  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, GatePanel],
+  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, RouteOutline, GatePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut-page.html',
   styleUrl: './cut-page.scss',
@@ -56,12 +73,14 @@ export class CutPage {
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   protected readonly open = signal<string | null>(null);
-  protected readonly tab = signal<'verdicts' | 'cutting' | 'gate'>('verdicts');
+  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'gate'>('verdicts');
 
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly headline = computed(() => headline(this.verdicts()));
   protected readonly route = computed(() => this.plan()?.route ?? null);
-  private readonly decision = this.store.selectSignal(selectDecision);
+  private readonly tools = this.store.selectSignal(selectTools);
+  private readonly settings = this.store.selectSignal(selectSettings);
+  protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly begun = computed(() =>
     this.operations().some((o) => o.decision === this.decision()?.id && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')),
   );
@@ -71,6 +90,8 @@ export class CutPage {
     return pockets ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, pockets }) : [];
   });
   protected readonly at = computed(() => this.route()?.at ?? { x: 0, y: 0, turn: 0 });
+  /** Why no cut can be begun. */
+  protected readonly problem = signal<string | null>(null);
   protected readonly inHand = signal(false);
   /** Where the route was last let go: what is typed there is overwritten by the hand alone, never by a sum that comes late. */
   protected readonly settledAt = linkedSignal<{ at: Placement; inHand: boolean }, Placement>({
@@ -82,7 +103,7 @@ export class CutPage {
   /** The list's verdicts: while the hand moves, marks and headline follow every frame, and a number stands long enough to be read. */
   protected readonly listed = computed(() => (this.inHand() ? this.readable() : this.verdicts()));
   private readonly positionId = computed(() => this.plan()?.position ?? '');
-  private readonly pickup = computed(() => pickupIn(this.parts(), this.plan()?.part ?? null));
+  protected readonly pickup = computed(() => pickupIn(this.parts(), this.plan()?.part ?? null));
   private readonly insertFitted = computed(() => this.plan()?.insertFitted ?? false);
   private readonly surroundings = computed(() => {
     const a = this.anatomy();
@@ -95,14 +116,16 @@ export class CutPage {
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
-    return a ? drawLines(a, this.frame()) : [];
+    const { from, to } = this.sectionLine();
+    const cut = { id: 'section line', kind: 'section' as const, d: `M${from.x} ${from.y}L${to.x} ${to.y}`, title: 'Where the section is taken' };
+    return a ? [...drawLines(a, this.frame()), cut] : [];
   });
   protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
   protected readonly figures = computed(() => {
     const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
     if (this.inHand()) return 'The areas follow when you let go.';
-    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} in sight)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);
@@ -110,10 +133,42 @@ export class CutPage {
     const after = this.resting()?.result.anatomy;
     const position = after?.positions.find((p) => p.id === this.positionId());
     const pickup = this.pickup();
-    return after && position ? sectionAt(after, position.at.y, pickup ? { pickup, at: position.at } : null) : [];
+    return after && position ? sectionAlong(after, this.sectionLine(), pickup ? { pickup, at: position.at } : null) : [];
   });
-  protected readonly sectionFrom = computed(() => this.surroundings().x - 12);
-  protected readonly sectionTo = computed(() => this.surroundings().x + this.surroundings().width + 12);
+  protected readonly surface = computed(() => {
+    const after = this.resting()?.result.anatomy;
+    return after ? surfaceAlong(after, this.sectionLine()) : null;
+  });
+  /** Where the section is taken: across the pickup until somebody pulls its ends. */
+  protected readonly sectionLine = linkedSignal<SectionLine>(() => this.across());
+  protected readonly sectionLength = computed(() => lengthOf(this.sectionLine()));
+  private readonly across = computed((): SectionLine => {
+    const { x, width } = this.surroundings();
+    const y = this.anatomy()?.positions.find((p) => p.id === this.positionId())?.at.y ?? 0;
+    return { from: { x: x + 3, y }, to: { x: x + width - 3, y } };
+  });
+  /** The ends of the section's line, and the grip that turns the route. */
+  protected readonly handles = computed((): readonly PlanHandle[] => {
+    const { from, to } = this.sectionLine();
+    const ends: readonly PlanHandle[] = [
+      { ...from, id: 'section from', title: 'Pull: where the section begins', room: HANDLE_ROOM },
+      { ...to, id: 'section to', title: 'Pull: where the section ends', room: HANDLE_ROOM },
+    ];
+    const grip = this.begun() ? null : this.turnGrip();
+    return grip ? [...ends, { ...placePoint(grip, this.at()), id: 'turn', title: 'Pull round: turns the route', room: HANDLE_ROOM }] : ends;
+  });
+  /** Over the route, in its own frame. */
+  private readonly turnGrip = computed(() => {
+    const pockets = this.pockets();
+    return pockets ? { x: 0, y: bounds(pockets.map((p) => p.outline)).minY - 5 } : null;
+  });
+  protected readonly snapper = computed((): Snapper | null => {
+    const a = this.anatomy();
+    const pockets = this.pockets();
+    const cavity = a?.positions.find((p) => p.id === this.positionId())?.cavity;
+    if (!a || !pockets || cavity === undefined) return null;
+    return { move: (to, reach) => snapRoute(a, cavity, { at: to, pockets }, to, reach), pull: (_handle, to) => ({ to, across: null, along: null }) };
+  });
   /** What was found where the route came to rest, for the reader of the screen. */
   protected readonly said = computed(() => {
     const resting = this.resting();
@@ -130,6 +185,41 @@ export class CutPage {
       const choice = this.plan()?.id;
       if (choice !== undefined && looked()?.id !== choice) this.store.dispatch(planActions.lookAt({ choice }));
     });
+  }
+
+  /** Along the strings through the route's middle, or across the pickup again. */
+  protected lay(way: 'across' | 'along'): void {
+    const { y, height } = this.surroundings();
+    const { x } = this.at();
+    this.sectionLine.set(way === 'across' ? this.across() : { from: { x, y: y + 3 }, to: { x, y: y + height - 3 } });
+  }
+
+  protected pull({ id, to, dropped }: Pull): void {
+    if (id === 'turn') {
+      this.inHand.set(!dropped && to !== null);
+      if (to) this.place({ ...this.at(), turn: turnTo(this.at(), to) });
+    } else if (to) {
+      this.sectionLine.update((l) => (id === 'section from' ? { ...l, from: to } : { ...l, to }));
+    }
+  }
+
+  /** A cut from scratch: along the part's own outline, at its place. */
+  protected begin(): void {
+    const a = this.anatomy();
+    const plan = this.plan();
+    const part = this.pickup();
+    const position = a?.positions.find((p) => p.id === plan?.position);
+    if (!plan || !part || !position) return;
+    const radii = this.tools().flatMap((t) => (t.kind === 'template' ? [t.diameter / 2] : []));
+    const { settings } = this;
+    const made = alongPart(part, { ...position.at, turn: 0 }, settings().routeSide, radii.length > 0 ? Math.min(...radii) : USUAL_CUTTER, settings());
+    if ('route' in made) this.reroute(made.route);
+    else this.problem.set(routeProblemText(made.problem));
+  }
+
+  protected reroute(route: PlannedRoute): void {
+    const plan = this.plan();
+    if (plan && !this.begun()) this.store.dispatch(planActions.choiceEdited({ choice: { ...plan, insertFitted: false, route } }));
   }
 
   protected move(move: Move): void {

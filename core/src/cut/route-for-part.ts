@@ -5,7 +5,11 @@ import { bounds, circle, moveOutline, roundedRectangle, toPoint } from '../shape
 
 /** Sizes of a route go up to the next half millimetre. */
 const STEP = 0.5;
-const up = (mm: number): number => Math.ceil(mm / STEP - 1e-9) * STEP;
+
+/** A length as the next half millimetre. */
+export function upToHalf(mm: number): number {
+  return Math.ceil(mm / STEP - 1e-9) * STEP;
+}
 
 /**
  * The route that a part asks for, in its own frame, with corners of the cutter's radius.
@@ -17,33 +21,37 @@ export function routeForPart(part: Pickup, corner: number, s: Settings): readonl
   const b = bounds(base.shapes.map((x) => x.outline));
   const main: PlannedPocket = {
     id: 'main',
-    outline: roundedRectangle(up(b.maxX - b.minX + 2 * s.routeSide), up(b.maxY - b.minY + 2 * s.routeSide), corner),
-    depth: up(base.lowest.value + s.routeUnder),
+    outline: roundedRectangle(upToHalf(b.maxX - b.minX + 2 * s.routeSide), upToHalf(b.maxY - b.minY + 2 * s.routeSide), corner),
+    depth: upToHalf(base.lowest.value + s.routeUnder),
     bored: false,
   };
-  const wells = part.screws.at.map((p, i): PlannedPocket => ({
+  return [main, ...ears(part, corner, s), ...wellsFor(part, s).filter((w) => w.depth > main.depth)];
+}
+
+/** A bored well under each height screw, a little deeper than its point. */
+export function wellsFor(part: Pickup, s: Settings): readonly PlannedPocket[] {
+  return part.screws.at.map((p, i) => ({
     id: `well ${i + 1}`,
     outline: moveOutline(circle(s.wellDiameter), p.x, p.y),
-    depth: up(part.screws.lowest.value + s.routeUnderScrews),
+    depth: upToHalf(part.screws.lowest.value + s.routeUnderScrews),
     bored: true,
   }));
-  return [main, ...ears(part, corner, s), ...wells.filter((w) => w.depth > main.depth)];
 }
 
 function ears(part: Pickup, corner: number, s: Settings): PlannedPocket[] {
   const level = part.levels.find((l) => l.id === 'ears');
   if (!level) return [];
   const all = bounds(level.shapes.map((x) => x.outline));
-  const over = up(all.maxX - all.minX + 2 * s.routeEarEnd);
-  const height = up(all.maxY - all.minY + 2 * s.routeEarSide);
+  const over = upToHalf(all.maxX - all.minX + 2 * s.routeEarEnd);
+  const height = upToHalf(all.maxY - all.minY + 2 * s.routeEarSide);
   return level.shapes.map((shape, i) => {
     const lug = bounds([shape.outline]);
     const side = Math.sign((lug.minX + lug.maxX) / 2) || 1;
-    const width = up(Math.max(lug.maxX - lug.minX + 3 * s.routeEarEnd + 1, 2 * corner + STEP));
+    const width = upToHalf(Math.max(lug.maxX - lug.minX + 3 * s.routeEarEnd + 1, 2 * corner + STEP));
     return {
       id: `ear ${i + 1}`,
       outline: roundedRectangle(width, height, corner, toPoint(side * (over / 2 - width / 2), 0)),
-      depth: up(level.lowest.value + s.routeUnder),
+      depth: upToHalf(level.lowest.value + s.routeUnder),
       bored: false,
     };
   });

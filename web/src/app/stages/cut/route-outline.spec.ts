@@ -1,0 +1,84 @@
+import { TestBed } from '@angular/core/testing';
+import type { PlannedRoute } from '@rinnovo/core/check';
+import { bounds } from '@rinnovo/core/shape';
+import { button, choice, host, jobOnScreen, pickup, route, type } from '../../../testing/job';
+import { RouteOutline } from './route-outline';
+
+async function panel(more: Partial<typeof choice> = {}) {
+  jobOnScreen({ choice: { ...choice, route } });
+  const fixture = TestBed.createComponent(RouteOutline);
+  const made: PlannedRoute[] = [];
+  fixture.componentRef.setInput('choice', { ...choice, route, ...more });
+  // whoever holds the choice gives the new route back
+  fixture.componentInstance.changed.subscribe((r) => {
+    made.push(r);
+    fixture.componentRef.setInput('choice', { ...choice, ...more, route: r });
+  });
+  await fixture.whenStable();
+  const press = async (text: string): Promise<void> => {
+    button(fixture, text).click();
+    await fixture.whenStable();
+  };
+  const said = (): string => host(fixture).querySelector('[role=alert]')?.textContent.trim() ?? '';
+  return { fixture, made, press, said };
+}
+
+const across = (r: PlannedRoute): number => {
+  const b = bounds(r.pockets.filter((p) => p.id === 'main').map((p) => p.outline));
+  return b.maxX - b.minX;
+};
+
+describe('the outline of a route', () => {
+  it('is made along the part with the clearance that was typed, and undone', async () => {
+    const { fixture, made, press, said } = await panel();
+    const clearance = async (text: string): Promise<void> => {
+      const field = [...host(fixture).querySelectorAll('rn-length-field')].find((f) => f.textContent.includes('Clearance'))!;
+      field.id = 'clearance';
+      await type(fixture, '#clearance input', text);
+    };
+    await clearance('wide');
+    await press('Along its outline');
+    expect([made.length, said()]).toEqual([0, 'Not a length: 22.2, 7/8, 1 3/32, .875in or a sum']);
+    await clearance('2');
+    await press('Along its outline');
+    const b = bounds(pickup.levels.find((l) => l.id === 'base')!.shapes.map((x) => x.outline));
+    expect(across(made[0]!)).toBeCloseTo(b.maxX - b.minX + 4, 1);
+    await press('Undo');
+    expect(made.at(-1)).toEqual(route);
+    expect(button(fixture, 'Undo').disabled).toBeTrue();
+  });
+
+  it('has depths that are typed, and keeps one floor', async () => {
+    const { fixture, made, press, said } = await panel();
+    await type(fixture, 'form rn-length-field input', '21.5');
+    host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(made.at(-1)!.pockets[0]!.depth).toBe(21.5);
+    await press('Leave it out');
+    expect(said()).toContain('One floor has to stay');
+    expect(made.length).toBe(1);
+  });
+
+  it('takes the old hollow in, is mirrored, and says why a channel does not come of it', async () => {
+    const { made, press, said } = await panel();
+    await press('Take the old hollow in');
+    expect(across(made.at(-1)!)).toBeGreaterThan(across(route));
+    await press('Mirror it');
+    expect(made.at(-1)!.at.x).toBe(0);
+    await press('Join them by it');
+    expect(said()).toBe('Say which hollow it goes to.');
+  });
+
+  it('says that no part is chosen, and does nothing once cutting has begun', async () => {
+    const without = await panel({ part: null });
+    await without.press('Along its outline');
+    expect(without.said()).toBe('Choose the part in Fit first.');
+    TestBed.resetTestingModule();
+    const { fixture, made } = await panel();
+    fixture.componentRef.setInput('locked', true);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Cutting has begun');
+    button(fixture, 'Mirror it').click();
+    expect(made).toEqual([]);
+  });
+});

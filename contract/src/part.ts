@@ -169,7 +169,7 @@ export const stockItem: Joi.AlternativesSchema<StockItem> = Joi.alternatives<Sto
 const named = { id: localId.required(), name: text.max(120).required() };
 const edged = { ...named, sharpened: day.allow(null) };
 const cutter = { ...edged, diameter: size.max(200).required() };
-const routed = { ...cutter, cuttingLength: size.max(200).required(), reach: size.max(300).required() };
+const routed = { ...cutter, cuttingLength: size.max(200).required(), reach: size.max(300).required(), endCutting: Joi.boolean() };
 const span = { from: size.max(100).required(), to: size.max(100).min(Joi.ref('from')).required() };
 const kind = (...kinds: readonly string[]): Joi.StringSchema =>
   Joi.string()

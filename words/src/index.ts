@@ -1,4 +1,5 @@
 export * from './imports.js';
+export * from './cutting.js';
 export * from './instrument.js';
 export * from './lack.js';
 export * from './length.js';

@@ -47,6 +47,7 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   bearingContact: 'Bearing on its template',
   templateThickness: 'Template in the drawer',
   straightEdge: 'Straight edge',
+  boringShare: 'Share of the bulk that is bored, where it can be',
   leaveForTemplateBit: 'Left for the template bit',
   minutesTrace: 'Trace a plate',
   minutesTemplate: 'Fix a template',
@@ -101,9 +102,9 @@ export function toolText(t: Tool): string {
     case 'boring':
       return `Ø ${t.diameter.toFixed(1)}, spur ${t.spur.toFixed(1)} mm`;
     case 'straight':
-      return `Ø ${t.diameter.toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm`;
+      return `Ø ${t.diameter.toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm${endText(t.endCutting)}`;
     case 'template':
-      return `Ø ${t.diameter.toFixed(2)}, bearing ${(t.bearing ?? t.diameter).toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm`;
+      return `Ø ${t.diameter.toFixed(2)}, bearing ${(t.bearing ?? t.diameter).toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm${endText(t.endCutting)}`;
     case 'drills':
       return `${t.system}, ${t.from.toFixed(1)} to ${t.to.toFixed(1)} mm`;
     case 'step drill':
@@ -115,4 +116,8 @@ export function toolText(t: Tool): string {
     case 'plug cutter':
       return `Ø ${t.diameter.toFixed(1)} mm`;
   }
+}
+
+function endText(endCutting: boolean | undefined): string {
+  return endCutting === undefined ? '' : endCutting ? ', cuts with its end' : ', does not plunge';
 }

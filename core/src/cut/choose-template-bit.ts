@@ -7,7 +7,9 @@ import { leastTemplate } from './set-up.js';
 export type BitRefusal =
   | { readonly kind: 'cornerTooTight'; readonly cutterRadius: number; readonly corner: number }
   | { readonly kind: 'templateTooThin'; readonly needed: Working; readonly has: number }
-  | { readonly kind: 'reachTooShort'; readonly reach: number; readonly depth: number };
+  | { readonly kind: 'reachTooShort'; readonly reach: number; readonly depth: number }
+  | { readonly kind: 'bearingOff'; readonly bearing: number; readonly cutter: number }
+  | { readonly kind: 'cannotPlunge' };
 
 export interface BitVerdict {
   readonly bit: TemplateBit;
@@ -16,16 +18,24 @@ export interface BitVerdict {
   readonly needed: Working;
 }
 
-/** Every template bit of the shop, with the reason against it where there is one; the first that will do is the largest. */
-export function judgeTemplateBits(tools: readonly Tool[], corner: number, depth: number, s: Settings): readonly BitVerdict[] {
+/** Every template bit of the shop, with the reason against it where there is one; the first that will do is the largest. Where nothing is bored before it the bit plunges. */
+export function judgeTemplateBits(tools: readonly Tool[], corner: number, depth: number, s: Settings, plunges = false): readonly BitVerdict[] {
   const bits = tools.filter((t): t is TemplateBit => t.kind === 'template').sort((a, b) => b.diameter - a.diameter || a.cuttingLength - b.cuttingLength);
-  return bits.map((bit) => ({ bit, refusal: refusalOf(bit, corner, depth, s), needed: leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact) }));
+  return bits.map((bit) => ({
+    bit,
+    refusal: refusalOf(bit, corner, depth, s, plunges),
+    needed: leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact),
+  }));
 }
 
-function refusalOf(bit: TemplateBit, corner: number, depth: number, s: Settings): BitRefusal | null {
+/** A bearing and its cutter are as wide as one another to this, mm [memory]. */
+const FLUSH = 0.05;
+
+function refusalOf(bit: TemplateBit, corner: number, depth: number, s: Settings, plunges: boolean): BitRefusal | null {
   if (bit.diameter / 2 > corner + 1e-6) return { kind: 'cornerTooTight', cutterRadius: bit.diameter / 2, corner };
   const needed = leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact);
   if (valueOf(needed) > s.templateThickness + 1e-9) return { kind: 'templateTooThin', needed, has: s.templateThickness };
   if (depth > bit.reach + 1e-9) return { kind: 'reachTooShort', reach: bit.reach, depth };
-  return null;
+  if (bit.bearing !== undefined && Math.abs(bit.bearing - bit.diameter) > FLUSH) return { kind: 'bearingOff', bearing: bit.bearing, cutter: bit.diameter };
+  return plunges && bit.endCutting === false ? { kind: 'cannotPlunge' } : null;
 }

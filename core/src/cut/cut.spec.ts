@@ -1,11 +1,23 @@
-import type { PlannedPocket } from '../check/index.js';
+import type { PlannedPocket, PlannedRoute } from '../check/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
 import type { TemplateBit } from '../part/index.js';
 import { woodScrewShank } from '../part/index.js';
-import { circle, roundedRectangle } from '../shape/index.js';
-import { plainState, plainTools } from '../testing/plan.js';
-import { boreDepth, depthSetUps, judgeTemplateBits, leastTemplate, planClearing, planCutting, planPasses, routeFigures } from './index.js';
+import { circle, roundedRectangle, unreachableRests } from '../shape/index.js';
+import { boxPickup, plainState, plainTools } from '../testing/plan.js';
+import {
+  boreDepth,
+  depthForAll,
+  depthSetUps,
+  judgeTemplateBits,
+  leastTemplate,
+  lineInTheOpen,
+  planBoring,
+  planClearing,
+  planCutting,
+  planPasses,
+  routeFigures,
+} from './index.js';
 
 const IN = 25.4;
 const settings = settingsWith();
@@ -64,6 +76,9 @@ describe('template bits', () => {
     expect(judge(4.7, 25, 12)).toBe('cornerTooTight');
     expect(judge(5, 25, 10.6)).toBe('templateTooThin');
     expect(judge(5, 25.1, 12)).toBe('reachTooShort');
+    expect([judge(5, 25, 12, { bearing: 9.5 }), judge(5, 25, 12, { bearing: 12.7 })]).toEqual([null, 'bearingOff']);
+    const plunging = (endCutting: boolean): string | undefined => judgeTemplateBits([{ ...bit, endCutting }], 5, 20, settings, true)[0]!.refusal?.kind;
+    expect([plunging(true), plunging(false)]).toEqual([undefined, 'cannotPlunge']);
   });
 });
 
@@ -80,16 +95,133 @@ describe('boring', () => {
     expect(planClearing(rim, [{ ...straight, cuttingLength: 5 }], settings)?.passes).toEqual([5, 10, 15, 15.5]);
   });
 
+  const s = plainState();
+  const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
+  const main = (w: number, h: number, r: number, turn = 0): PlannedRoute => ({
+    at: { x: 0, y: 110, turn },
+    pockets: [{ id: 'main', outline: roundedRectangle(w, h, r), depth: 19, bored: false }],
+  });
+
   it('keeps every hole clear of the line by radius and what is left for the template bit', () => {
-    const s = plainState();
-    const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
-    const route = { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(88, 44, 5), depth: 19, bored: false }] };
-    const { boring } = planCutting(s, cavity, route, plainTools);
+    const { boring } = planCutting(s, cavity, main(88, 44, 5), plainTools);
     expect(boring!.holes.length).toBeGreaterThan(2);
     for (const h of boring!.holes) {
       expect(44 - Math.abs(h.x) - boring!.bit.diameter / 2).toBeGreaterThan(1.49);
       expect(22 - Math.abs(h.y - 110) - boring!.bit.diameter / 2).toBeGreaterThan(1.49);
     }
+  });
+
+  it('takes the share wanted of whole wood, with no more holes than a plain grid of rows needs', () => {
+    for (const [w, h] of [
+      [88, 44],
+      [70, 60],
+      [120, 40],
+    ] as const) {
+      const plan = planCutting(s, cavity, main(w, h, 5), plainTools, true);
+      const inset = [w - 25 - 3, h - 25 - 3].map((x) => Math.ceil(x / 20) + 1);
+      // the circles of 25 in that ground cannot take the strip of 1.5 and the corners: the share is of all that goes
+      expect(plan.boredShare).withContext(`${w} × ${h}`).toBeGreaterThan(0.55);
+      expect(plan.boring!.holes.length)
+        .withContext(`${w} × ${h}`)
+        .toBeLessThanOrEqual(inset[0]! * inset[1]!);
+    }
+    // wanted less, it bores less
+    const few = planBoring(main(88, 44, 5), [], plainTools, settingsWith({ boringShare: 0.2 }))!;
+    expect(few.holes.length).toBe(2);
+  });
+
+  it('counts the share as pixels of 0.1 mm do, within 0.3 %, over whole wood, over an old hollow, and turned', () => {
+    const old = [{ outline: roundedRectangle(80, 30, 0, { x: 0, y: 110 }), depth: 12 }];
+    for (const [route, there] of [
+      [main(88, 44, 5), []],
+      [main(88, 44, 5), old],
+      [main(60, 50, 5, 17), []],
+    ] as const) {
+      const b = planBoring(route, there, plainTools, settings)!;
+      const rim = 19 - 2.5;
+      let volume = 0;
+      for (let x = -70; x < 70; x += 0.1)
+        for (let y = 60; y < 160; y += 0.1) {
+          if (!b.holes.some((h) => (h.x - x) ** 2 + (h.y - y) ** 2 < 12.5 ** 2)) continue;
+          const open = there.length > 0 && Math.abs(x) < 40 && Math.abs(y - 110) < 15 ? 12 : 0;
+          volume += 0.01 * (rim - open);
+        }
+      expect(Math.abs(b.volume / volume - 1)).toBeLessThan(0.003);
+    }
+  });
+
+  it('leaves out what is hollow to the rim already, and goes by where no bit is small enough', () => {
+    expect(planBoring(main(80, 30, 5), [{ outline: roundedRectangle(80, 30, 5, { x: 0, y: 110 }), depth: 18 }], plainTools, settings)).toBeNull();
+    expect(planBoring(main(40, 8, 3), [], plainTools, settings)).toBeNull();
+    expect(planBoring(main(88, 44, 5), [], [], settings)).toBeNull();
+  });
+});
+
+describe('what else a cutting plan says', () => {
+  const s = plainState();
+  const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
+  const route = (w: number, h: number, r: number, depth = 19): PlannedRoute => ({
+    at: { x: 0, y: 110, turn: 0 },
+    pockets: [{ id: 'main', outline: roundedRectangle(w, h, r), depth, bored: false }],
+  });
+
+  it('asks for a block where the old hollow is filled or stays in sight: 80 × 30, 18 deep, with 5 to trim and 1 proud', () => {
+    const filled = planCutting(s, cavity, route(88, 44, 5), plainTools, true);
+    expect(
+      [filled.blank!.across, filled.blank!.along, filled.blank!.thick, filled.blank!.cures, filled.blank!.wide].map((v) =>
+        typeof v === 'number' ? Number(v.toFixed(6)) : v,
+      ),
+    ).toEqual([90, 40, 19, 720, true]);
+    expect(planCutting(s, cavity, route(88, 44, 5), plainTools).blank).toBeNull();
+    expect(planCutting(s, { ...cavity, hiddenBy: null }, route(60, 30, 5), plainTools).blank).not.toBeNull();
+    expect(
+      planCutting(s, { ...cavity, hiddenBy: null, pockets: cavity.pockets.map((p) => ({ ...p, depth: null })) }, route(60, 30, 5), plainTools, true).blank,
+    ).toBeNull();
+  });
+
+  it('tells how much of the line a bearing finds no wall on, once the template is off', () => {
+    // 60 × 60 over 80 × 30: of its two sides 30 each lie in the old hollow
+    expect(lineInTheOpen(roundedRectangle(60, 60, 5), [roundedRectangle(80, 30, 5)])).toBeCloseTo(60, 6);
+    expect(lineInTheOpen(roundedRectangle(88, 44, 5), [roundedRectangle(80, 30, 5)])).toBe(0);
+    const deep = planCutting(s, cavity, route(60, 60, 5), plainTools);
+    expect(deep.passes!.templateOffAfter).not.toBeNull();
+    expect(deep.inTheOpen).toBeCloseTo(60, 3);
+    expect(planCutting(s, cavity, route(60, 60, 5, 6), plainTools).inTheOpen).toBe(0);
+  });
+
+  it('tells the wall under the bearing from the template on: 6 of 12 cut with 12.7 of cutter to 18', () => {
+    const p = planPasses([pocket('a', 18)], bit, settings).passes;
+    expect(p.map((x) => (x.wall === null ? null : Number(x.wall.toFixed(6))))).toEqual([null, null, 6.7]);
+  });
+
+  it('leaves to the chisel what the cutter does not reach, corner by corner: r²(1 − π/4) of each square one', () => {
+    const square = planCutting(s, cavity, route(70, 40, 0), [{ ...bit, id: 'x', diameter: 9.525 }]);
+    expect(square.bits[0]!.refusal!.kind).toBe('cornerTooTight');
+    const rests = unreachableRests([roundedRectangle(70, 40, 0)], 4.7625);
+    expect(rests.length).toBe(4);
+    for (const r of rests) expect(r.area).toBeCloseTo(4.7625 ** 2 * (1 - Math.PI / 4), 1);
+    expect(rests.every((r) => Math.abs(Math.abs(r.at.x) - 35) < 3 && Math.abs(Math.abs(r.at.y) - 20) < 3)).toBeTrue();
+  });
+
+  it('gives minutes from good days to bad ones, and the ways of three schools', () => {
+    const plan = planCutting(s, cavity, route(88, 44, 5), plainTools);
+    const rounds = plan.passes!.passes.length + (plan.clearing?.passes.length ?? 0);
+    const minutes = settings.minutesBore + rounds * (settings.minutesPass + settings.minutesSetUp);
+    expect([plan.time.from, plan.time.to]).toEqual([minutes * 0.8, minutes * 1.6]);
+    expect(plan.schools.map((x) => [x.id, x.possible])).toEqual([
+      ['boreFirst', true],
+      ['straightBit', false],
+      ['templateOnly', true],
+    ]);
+    // 19 in threes: seven rounds
+    expect(plan.schools[2]!.rounds).toBe(7);
+    const none = planCutting(s, cavity, route(88, 44, 5), []);
+    expect([none.schools.every((x) => !x.possible), none.bit, none.boring, none.time.to]).toEqual([true, null, null, 0]);
+  });
+
+  it('finds one depth for several parts: bases at 15 and 17, 1.5 under the lower one', () => {
+    expect(depthForAll([boxPickup('a', 60, 20, 15), boxPickup('b', 60, 20, 17)], settings)).toBe(18.5);
+    expect(depthForAll([], settings)).toBeNull();
   });
 });
 

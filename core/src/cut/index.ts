@@ -1,3 +1,4 @@
+export * from './blank.js';
 export * from './boring.js';
 export * from './choose-template-bit.js';
 export * from './clear-bulk.js';
@@ -6,8 +7,12 @@ export * from './passes.js';
 export * from './plan-cutting.js';
 export * from './section.js';
 export * from './section-dimensions.js';
+export * from './depth-for-all.js';
 export * from './derive-route.js';
+export * from './line-in-the-open.js';
+export * from './schools.js';
 export * from './route-for-part.js';
+export * from './removed-volume.js';
 export * from './set-up.js';
 export * from './snap-route.js';
 export * from './hole-steps.js';

@@ -11,6 +11,8 @@ export interface Pass {
   readonly guide: 'template' | 'wall';
   /** The pockets that it cuts in. */
   readonly pockets: readonly string[];
+  /** Wall that is cut already where the bearing runs, mm; null on the template. */
+  readonly wall: number | null;
   readonly setUps: DepthSetUps;
 }
 
@@ -51,6 +53,7 @@ export function planPasses(pockets: readonly PlannedPocket[], bit: TemplateBit, 
         from: depth,
         to,
         guide: onTemplate ? 'template' : 'wall',
+        wall: onTemplate ? null : wall,
         pockets: routed.filter((p) => p.depth >= to - 1e-9).map((p) => p.id),
         setUps: depthSetUps(to, s.straightEdge, onTemplate ? s.templateThickness : null),
       });

@@ -1,15 +1,18 @@
-import type { PlanState, PlannedRoute } from '../check/index.js';
-import type { Cavity } from '../instrument/index.js';
-import { toBody } from '../instrument/index.js';
-import type { BoringBit, Tool } from '../part/index.js';
-import { area, unreachableArea, type Point } from '../shape/index.js';
-import { boreDepth, planBoring, wellBit, type BoringPlan } from './boring.js';
-import { planClearing, type BulkClearing } from './clear-bulk.js';
-import { judgeTemplateBits, type BitVerdict } from './choose-template-bit.js';
-import { routeFigures, type RouteFigures } from './figures.js';
-import { planPasses, type Passes } from './passes.js';
-import { placePoint } from '../shape/index.js';
+import type { PlanState, PlannedPocket, PlannedRoute } from '../check/index.js';
+import { toBody, type Cavity } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
+import type { Settings } from '../operation/index.js';
+import type { BoringBit, Tool } from '../part/index.js';
+import { area, placeOutline, placePoint, unreachableRests, type Point, type Rest } from '../shape/index.js';
+import { blankFor, type Blank } from './blank.js';
+import { boreDepth, planBoring, wellBit, type BoringPlan } from './boring.js';
+import { judgeTemplateBits, type BitVerdict } from './choose-template-bit.js';
+import { planClearing, type BulkClearing } from './clear-bulk.js';
+import { routeFigures, type RouteFigures } from './figures.js';
+import { lineInTheOpen } from './line-in-the-open.js';
+import { removedVolume } from './removed-volume.js';
+import { planPasses, type Passes } from './passes.js';
+import { schoolsOf, type School } from './schools.js';
 
 /** A well to bore: where, with what, how deep the rim goes. */
 export interface Well {
@@ -20,39 +23,94 @@ export interface Well {
   readonly rimDepth: Working | null;
 }
 
+/** Minutes at the machine, as they turn out from good days to bad ones. */
+export interface TimeRange {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** What is removed, with what, to what depth. */
 export interface CuttingPlan {
   readonly figures: RouteFigures;
+  /** The block that closes the old hollow first; null where it stays open or nothing is known of its depth. */
+  readonly blank: Blank | null;
   readonly bits: readonly BitVerdict[];
   /** The bit chosen: the first without a refusal. */
   readonly bit: BitVerdict | null;
   readonly boring: BoringPlan | null;
+  /** Of the volume that goes, what the bores take, 0 to 1. */
+  readonly boredShare: number;
   readonly clearing: BulkClearing | null;
   readonly passes: Passes | null;
+  /** How much of the line lies in the old hollow, where a bearing has no wall, mm; only where the template comes off. */
+  readonly inTheOpen: number;
   readonly wells: readonly Well[];
-  /** Area that the chosen cutter cannot reach, mm². */
+  /** Area that the chosen cutter cannot reach, mm², and where: work for the chisel. */
   readonly unreachable: number | null;
+  readonly chisel: readonly Rest[];
+  readonly time: TimeRange;
+  readonly schools: readonly School[];
 }
 
-/** The cutting plan of a route from the shop's tools. Without a bit that will do, `bit` and `passes` are null and each bit says why. */
-export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRoute, tools: readonly Tool[]): CuttingPlan {
+/** Work takes from so much to so much of what is reckoned [memory]: small and first-time work overruns most. */
+const TIME = { least: 0.8, most: 1.6 } as const;
+
+/** The cutting plan of a route from the shop's tools; `fill`: the old hollow is closed first. Without a bit that will do, `bit` and `passes` are null and each bit says why. */
+export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRoute, tools: readonly Tool[], fill = false): CuttingPlan {
+  const { anatomy, settings } = state;
   const figures = routeFigures(state, cavity, route);
-  const deepest = Math.max(...route.pockets.filter((p) => !p.bored).map((p) => p.depth));
-  const bits = judgeTemplateBits(tools, figures.smallestCorner, deepest, state.settings);
-  const bit = bits.find((b) => b.refusal === null) ?? null;
-  const old = cavity.pockets.map((p) => toBody(state.anatomy, cavity.frame, p.outline.outline));
-  const boring = planBoring(route, old, tools, state.settings);
   const routed = route.pockets.filter((p) => !p.bored);
+  const deepest = Math.max(...routed.map((p) => p.depth));
+  const old = fill ? [] : cavity.pockets.map((p) => ({ outline: toBody(anatomy, cavity.frame, p.outline.outline), depth: p.depth?.value ?? 0 }));
+  const boring = planBoring(route, old, tools, settings);
+  const bits = judgeTemplateBits(tools, figures.smallestCorner, deepest, settings, boring === null && old.length === 0);
+  const bit = bits.find((b) => b.refusal === null) ?? null;
+  const clearing = boring && planClearing(boring.rimDepth, tools, settings);
+  const passes = bit ? planPasses(route.pockets, bit.bit, settings) : null;
+  const wells = route.pockets.filter((p) => p.bored).map((p) => well(p, route, tools));
+  const chisel = bit ? routed.flatMap((p) => unreachableRests([placeOutline(p.outline, route.at)], bit.bit.diameter / 2)) : [];
+  const removed = fill ? ownVolume(route) : figures.addedVolume;
   return {
     figures,
+    blank: fill || figures.leftInSight > SEEN ? blankFor(anatomy, cavity, settings) : null,
     bits,
     bit,
     boring,
-    clearing: boring && planClearing(boring.rimDepth, tools, state.settings),
-    passes: bit ? planPasses(route.pockets, bit.bit, state.settings) : null,
-    wells: route.pockets.filter((p) => p.bored).map((p) => well(p, route, tools)),
-    unreachable: bit ? routed.reduce((s, p) => s + unreachableArea([p.outline], bit.bit.diameter / 2), 0) : null,
+    boredShare: boring && removed > 0 ? Math.min(1, boring.volume / removed) : 0,
+    clearing,
+    passes,
+    inTheOpen: passes?.templateOffAfter == null ? 0 : open(route, routed, old),
+    wells,
+    unreachable: bit ? chisel.reduce((sum, r) => sum + r.area, 0) : null,
+    chisel,
+    time: timeOf(boring, clearing, passes, wells.length, settings),
+    schools: schoolsOf(route, boring, passes, tools, settings),
   };
+}
+
+/** Less of the old hollow in sight than this is a trace of the drawing, mm². */
+const SEEN = 0.5;
+
+/** The volume of a route in whole wood, mm³. */
+function ownVolume(route: PlannedRoute): number {
+  return removedVolume(
+    route.pockets.map(({ outline, depth }) => ({ outline, depth })),
+    [],
+  );
+}
+
+function open(route: PlannedRoute, routed: readonly PlannedPocket[], old: readonly { readonly outline: PlannedPocket['outline'] }[]): number {
+  const main = routed.reduce((w, p) => (area(p.outline) > area(w.outline) ? p : w));
+  return lineInTheOpen(
+    placeOutline(main.outline, route.at),
+    old.map((o) => o.outline),
+  );
+}
+
+function timeOf(boring: BoringPlan | null, clearing: BulkClearing | null, passes: Passes | null, wells: number, s: Settings): TimeRange {
+  const rounds = (clearing?.passes.length ?? 0) + (passes?.passes.length ?? 0);
+  const minutes = (boring ? s.minutesBore : 0) + rounds * (s.minutesPass + s.minutesSetUp) + (wells > 0 ? s.minutesWells : 0);
+  return { from: minutes * TIME.least, to: minutes * TIME.most };
 }
 
 function well(p: PlannedRoute['pockets'][number], route: PlannedRoute, tools: readonly Tool[]): Well {

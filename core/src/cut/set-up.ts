@@ -10,6 +10,10 @@ export interface DepthSetUps {
   readonly finished: Working;
 }
 
+/** Which of the three a hand works by. */
+export const SET_UPS = ['projection', 'overStraightEdge', 'finished'] as const satisfies readonly (keyof DepthSetUps)[];
+export type SetUpId = (typeof SET_UPS)[number];
+
 /**
  * The sums for a depth d with a straight edge s and, on the template, its thickness t; all mm.
  * s 1/32 in, t 3/16 in, d 7/8 in: (a) 1 1/16, (b) 1 1/32, (c) 1 3/32 in = 27.78125 mm.

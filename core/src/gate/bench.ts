@@ -94,7 +94,7 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
   const choice = pickupChoice(operation, input);
   const position = state.anatomy.positions.find((p) => p.id === choice?.position);
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools) : null;
+  return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools, choice.fill ?? false) : null;
 }
 
 /** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */

@@ -5,7 +5,7 @@ export interface SettingRow {
   readonly value: number;
   readonly min: number;
   readonly max: number;
-  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min' | 'coin';
+  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min' | 'coin' | 'share';
   readonly source: Source;
   readonly ref: string;
 }
@@ -59,6 +59,7 @@ export const DEFAULT_SETTINGS = {
   bearingContact: mm(4, 2, 12, 'law', 'First pass'),
   templateThickness: mm(12, 3, 40, 'memory', 'First pass'),
   straightEdge: mm(0.8, 0, 10, 'memory', 'Depth set-ups'),
+  boringShare: { value: 0.7, min: 0.1, max: 1, unit: 'share', source: 'memory', ref: 'Bulk' },
   leaveForTemplateBit: mm(1.5, 0, 5, 'trade', 'Bulk'),
   minutesTrace: minutes(10),
   minutesTemplate: minutes(30),

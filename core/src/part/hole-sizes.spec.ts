@@ -1,4 +1,4 @@
-import { drillAtOrAbove, drillSizes, LOOK_ALIKES, looksAlike, ownedDrills, THREADS, woodScrewShank, type Tool } from './index.js';
+import { drillAtOrAbove, drillSizes, isDull, LOOK_ALIKES, looksAlike, ownedDrills, THREADS, woodScrewShank, type Tool } from './index.js';
 
 describe('drill sizes', () => {
   // published in ANSI/ASME B94.11M; fractions are exact, numbers and letters from memory
@@ -70,5 +70,12 @@ describe('a wood screw', () => {
   it('is as thick as its gauge says', () => {
     expect(woodScrewShank(4)).toBeCloseTo(0.112 * 25.4, 9);
     expect(woodScrewShank(8)).toBeCloseTo(0.164 * 25.4, 9);
+  });
+});
+
+describe('an edge', () => {
+  it('is tried before it is trusted when it was sharpened half a year ago or nobody knows when', () => {
+    const today = new Date('2026-11-27');
+    expect([isDull(null, today), isDull('2026-10-02', today), isDull('2026-05-01', today)]).toEqual([true, false, true]);
   });
 });

@@ -30,6 +30,8 @@ export interface StraightBit extends Sharp {
   readonly diameter: number;
   readonly cuttingLength: number;
   readonly reach: number;
+  /** It cuts with its end, so that it may plunge; not there: nobody told. */
+  readonly endCutting?: boolean;
 }
 
 /** A bit with its bearing above the cutter, mm; the bearing is as wide as the cutter where nothing else is said. */
@@ -41,6 +43,7 @@ export interface TemplateBit extends Sharp {
   readonly cuttingLength: number;
   readonly reach: number;
   readonly bearing?: number;
+  readonly endCutting?: boolean;
 }
 
 /** Drills of one system from one diameter to another, mm. */
@@ -119,4 +122,12 @@ function drillsOf(tool: Tool): readonly DrillSize[] {
     default:
       return [];
   }
+}
+
+/** An edge that nobody sharpened for so long is tried before it is trusted, days [memory]. */
+const DULL_AFTER = 180;
+
+/** Is an edge to be tried before it is trusted: sharpened (ISO date) long ago, or nobody knows when? */
+export function isDull(sharpened: string | null, today: Date): boolean {
+  return sharpened === null || today.getTime() - Date.parse(sharpened) > DULL_AFTER * 86_400_000;
 }

@@ -168,7 +168,8 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
   const route = choice.kind === 'pickup' ? choice.route : null;
   const position = choice.kind === 'pickup' ? state.anatomy.positions.find((p) => p.id === choice.position) : undefined;
   const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  const cutting = route && cavity ? planCutting(state, cavity, route, tools) : null;
+  const filled = choice.kind === 'pickup' && (choice.fill ?? false);
+  const cutting = route && cavity ? planCutting(state, cavity, route, tools, filled) : null;
   const back = choice.kind === 'pickup' ? wayBack(state, choice, evaluation) : wayBackOfHardware(state, choice, evaluation);
   const minutes = minutesOf(proposal, cutting, state.settings);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));

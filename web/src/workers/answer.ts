@@ -31,7 +31,12 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
       }
       case 'cutting': {
         const cavity = cavityOf(state, pickup);
-        return { seq, ok: true, kind: 'cutting', result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools) : null };
+        return {
+          seq,
+          ok: true,
+          kind: 'cutting',
+          result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools, pickup.fill ?? false) : null,
+        };
       }
       case 'bench':
         return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state, tools }) };

@@ -24,7 +24,8 @@ export type LineKind =
   | 'string'
   | 'edge'
   | 'gone'
-  | 'section';
+  | 'section'
+  | 'bore';
 
 /** One closed or open path of the drawing, in mm. */
 export interface DrawnPath {
@@ -119,6 +120,16 @@ export function drawLines(a: Anatomy, frame: Frame): readonly DrawnPath[] {
 /** A planned route in its own frame; the view lays it where it is. */
 export function drawRoute(route: PlannedRoute): readonly DrawnPath[] {
   return route.pockets.map((p) => ({ id: `planned/${p.id}`, kind: p.bored ? 'well' : 'planned', d: pathData(p.outline), title: `Planned: ${p.id}` }));
+}
+
+/** Holes to be bored, each with the cross where the spur goes in. */
+export function drawBores(centres: readonly Point[], diameter: number): readonly DrawnPath[] {
+  return centres.map((c, i) => ({
+    id: `bore ${i + 1}`,
+    kind: 'bore' as const,
+    d: `${pathData(circle(diameter, c))}M${c.x - 2} ${c.y}H${c.x + 2}M${c.x} ${c.y - 2}V${c.y + 2}`,
+    title: `Bored: hole ${i + 1}`,
+  }));
 }
 
 /** A part's outlines at its position. */

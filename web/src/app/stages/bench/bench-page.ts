@@ -5,6 +5,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { OPERATIONS } from '@rinnovo/core/operation';
+import type { SetUpId } from '@rinnovo/core/cut';
 import { valueOf } from '@rinnovo/core/measure';
 import { isMeasuring } from '@rinnovo/core/part';
 import { CAUTION_WORDS, hindranceText, labelText, lengthText, OPERATION_WORDS, otherLengthText, RULE_WORDS, stepText } from '@rinnovo/words';
@@ -19,6 +20,8 @@ import { LengthField } from '../../ui/length-field';
 import { WorkingView } from '../../ui/working-view';
 import { WentWrong, type Mishap } from './went-wrong';
 
+/** The cards' labels of the three named set-ups. */
+const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projection', overStraightEdge: 'overStraightEdge', finishedDepth: 'finished' };
 /** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
 @Component({
   selector: 'rn-bench-page',
@@ -57,14 +60,21 @@ export class BenchPage {
     return rule ? (RULE_WORDS[rule] ?? null) : null;
   });
   protected readonly cautions = computed(() => (this.card()?.cautions ?? []).map((c) => CAUTION_WORDS[c]));
-  protected readonly numbers = computed(() =>
-    (this.card()?.numbers ?? []).map((n) => ({
-      ...n,
-      word: labelText(n.label),
-      value: lengthText(valueOf(n.working), this.unit(), 1),
-      other: otherLengthText(valueOf(n.working), this.unit()),
-    })),
-  );
+  private readonly setUp = this.store.selectSignal(viewFeature.selectSetUp);
+  /** The numbers of the card; of the three set-ups the one that is worked by stands first and large, the others are for checking. */
+  protected readonly numbers = computed(() => {
+    const all = this.card()?.numbers ?? [];
+    const chosen = all.find((n) => SET_UP_OF_LABEL[n.label] === this.setUp());
+    return all
+      .map((n) => ({
+        ...n,
+        minor: chosen !== undefined && n !== chosen && n.label in SET_UP_OF_LABEL,
+        word: labelText(n.label),
+        value: lengthText(valueOf(n.working), this.unit(), 1),
+        other: otherLengthText(valueOf(n.working), this.unit()),
+      }))
+      .sort((x, y) => Number(x.minor) - Number(y.minor));
+  });
   protected readonly hindrances = computed(() => {
     const kinds = new Map(this.operations().map((o) => [o.id, o.kind]));
     return (this.bench()?.hindrances ?? []).map((h) => ({

@@ -9,7 +9,7 @@ import type { Placement, Point } from '@rinnovo/core/shape';
 import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
 import { lengthText, routeProblemText } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
-import { anatomy } from '../../state/resources';
+import { anatomy, instrument } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import {
   selectAnatomy,
@@ -27,7 +27,7 @@ import {
 } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { OPERATIONS } from '@rinnovo/core/operation';
-import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
+import { drawBores, drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
@@ -75,6 +75,12 @@ export class CutPage {
   protected readonly open = signal<string | null>(null);
   protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'gate'>('verdicts');
 
+  private readonly one = this.store.selectSignal(instrument.select);
+  /** What the body is made of, as it was seen, told or guessed. */
+  protected readonly wood = computed(() => {
+    const fact = this.one().data?.identity.bodyWood;
+    return fact ? `${fact.value} (${fact.basis})` : null;
+  });
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly headline = computed(() => headline(this.verdicts()));
   protected readonly route = computed(() => this.plan()?.route ?? null);
@@ -112,7 +118,12 @@ export class CutPage {
   protected readonly frame = computed(() => seenFrame(this.surroundings(), this.leftHanded()));
   protected readonly paths = computed(() => {
     const a = this.anatomy();
-    return a ? drawPlace(a, { position: this.positionId(), insertFitted: this.insertFitted() }, this.pickup()) : [];
+    return a ? [...drawPlace(a, { position: this.positionId(), insertFitted: this.insertFitted() }, this.pickup()), ...this.bores()] : [];
+  });
+  /** Where the bulk is bored, while the cutting plan is looked at. */
+  private readonly bores = computed(() => {
+    const boring = this.tab() === 'cutting' && !this.inHand() ? this.cutting()?.result?.boring : null;
+    return boring ? drawBores(boring.holes, boring.bit.diameter) : [];
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();

@@ -9,10 +9,10 @@ import { CuttingTable } from './cutting-table';
 const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), tools: [], leadsWanted: 4 };
 const cavity = anatomy.cavities.find((c) => c.id === 'route')!;
 
-async function table(drawer: readonly Tool[]) {
+async function table(drawer: readonly Tool[], fill = false) {
   jobOnScreen();
   const fixture = TestBed.createComponent(CuttingTable);
-  fixture.componentRef.setInput('cutting', planCutting(state, cavity, route, drawer));
+  fixture.componentRef.setInput('cutting', planCutting(state, cavity, route, drawer, fill));
   await fixture.whenStable();
   return fixture;
 }
@@ -20,7 +20,7 @@ async function table(drawer: readonly Tool[]) {
 describe('the cutting plan', () => {
   it('gives bulk, passes, where the template comes off, and opens each sum', async () => {
     const fixture = await table(tools);
-    const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ''));
+    const rows = [...host(fixture).querySelectorAll('.passes tbody tr')].map((r) => r.textContent.replace(/\s+/g, ''));
     expect(rows[0]).toBe('6.0mmtemplate18.0mm17.2mm18.8mm');
     expect(rows[2]).toContain('Templateoff');
     expect(rows[3]).toBe('18.0mmcutwall18.0mm17.2mm18.8mm');
@@ -38,5 +38,31 @@ describe('the cutting plan', () => {
     expect(text).toContain('No template bit in the shop will do.');
     expect(text).toContain('the template must be 23.0 mm, it is 12.0 mm');
     expect(text).toContain('its radius 9.5 mm does not go into a corner of 4.8 mm');
+  });
+
+  it('is worked by one of the three set-ups: its sketch, its column', async () => {
+    const fixture = await table(tools);
+    const column = (): string => host(fixture).querySelector('th.chosen')!.textContent.trim();
+    expect(column()).toBe('(a) bit below the base');
+    const finished = host(fixture).querySelectorAll<HTMLInputElement>('input[type=radio]')[2]!;
+    finished.click();
+    await fixture.whenStable();
+    expect(column()).toBe('(c) finished depth');
+    expect(host(fixture).querySelector('rn-set-up-sketch svg')!.getAttribute('aria-label')).toContain('set-up c: from the top of a straight edge');
+    host(fixture).querySelectorAll<HTMLInputElement>('input[type=radio]')[0]!.click();
+    await fixture.whenStable();
+  });
+
+  it('tells what goes by boring, edges to be tried, the block to glue first, minutes and schools', async () => {
+    const fixture = await table(tools, true);
+    fixture.componentRef.setInput('wood', 'alder (guessed)');
+    await fixture.whenStable();
+    const text = host(fixture).textContent.replace(/\s+/g, ' ');
+    expect(text).toMatch(/\d+ % of what goes/);
+    expect(text).toContain('nobody knows when it was sharpened');
+    expect(text).toMatch(/A block [\d.]+ mm across, [\d.]+ mm along the grain, [\d.]+ mm thick, of alder \(guessed\)/);
+    expect(text).toMatch(/At the machine \d+ to \d+ min/);
+    expect(text).toContain('Template bit alone, thin passes');
+    expect(text).toContain('Clockwise inside the hollow');
   });
 });

@@ -1,15 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { BitRefusal, CuttingPlan } from '@rinnovo/core/cut';
+import { SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type Working } from '@rinnovo/core/measure';
-import { lengthText } from '@rinnovo/words';
-import { viewFeature } from '../../state/view.feature';
+import { isDull } from '@rinnovo/core/part';
+import { bitRefusalText, CAUTION_WORDS, lengthText, SCHOOL_WORDS, SET_UP_WORDS } from '@rinnovo/words';
+import { viewActions, viewFeature } from '../../state/view.feature';
+import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
 
-/** Bulk, passes with the three named depth set-ups, wells, and what the cutter cannot reach. */
+/** What is cut with what, in its order: the block that closes the old hollow, the bulk, the passes with the three named depth set-ups, wells, and what is left to the chisel. */
 @Component({
   selector: 'rn-cutting-table',
-  imports: [WorkingView],
+  imports: [WorkingView, SetUpSketch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cutting-table.html',
   styles: `
@@ -44,31 +46,73 @@ import { WorkingView } from '../../ui/working-view';
     h3 {
       margin-block-start: 0.6rem;
     }
+    td.minor,
+    th.minor {
+      opacity: 0.75;
+    }
+    th.chosen,
+    td.chosen {
+      font-weight: 600;
+    }
+    .set-ups {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0.25rem 0.75rem;
+      align-items: center;
+    }
+    .set-ups label {
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+      min-height: 44px;
+    }
+    .set-ups input {
+      inline-size: 1.25rem;
+      block-size: 1.25rem;
+    }
+    fieldset {
+      border: none;
+      padding: 0;
+      margin: 0;
+    }
   `,
 })
 export class CuttingTable {
   readonly cutting = input.required<CuttingPlan>();
-  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  /** What the body is made of, where that is known. */
+  readonly wood = input<string | null>(null);
+  private readonly store = inject(Store);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly shown = signal<Working | null>(null);
   protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit(), 1);
   protected readonly passes = computed(() => this.cutting().passes?.passes ?? []);
   protected readonly refused = computed(() =>
-    this.cutting().bits.flatMap((b) => (b.refusal ? [{ name: b.bit.name, why: this.why(b.refusal), needed: b.needed }] : [])),
+    this.cutting().bits.flatMap((b) => (b.refusal ? [{ name: b.bit.name, why: bitRefusalText(b.refusal, this.unit()) }] : [])),
   );
   protected readonly length = (mm: number): string => lengthText(mm, this.unit(), 1);
+  protected readonly setUps = SET_UPS;
+  protected readonly setUp = this.store.selectSignal(viewFeature.selectSetUp);
+  protected readonly setUpWords = SET_UP_WORDS;
+  /** Of what was done to it or not: a bit that nobody sharpened for long burns. */
+  protected readonly dull = computed(() => {
+    const c = this.cutting();
+    const used = [c.bit?.bit, c.boring?.bit, c.clearing?.bit].filter((b) => b !== undefined && b !== null);
+    return used.filter((b) => isDull(b.sharpened ?? null, new Date())).map((b) => ({ name: b.name, since: b.sharpened ?? null }));
+  });
+  protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));
+  protected readonly schools = computed(() => this.cutting().schools.map((x) => ({ ...x, ...SCHOOL_WORDS[x.id] })));
+  protected readonly cautions = (['router', 'drillPress', 'dust'] as const).map((id) => CAUTION_WORDS[id]);
+  protected readonly minutes = computed(() => `${Math.round(this.cutting().time.from)} to ${Math.round(this.cutting().time.to)} min`);
+  protected readonly chisel = computed(() => this.cutting().chisel.filter((r) => r.area >= SEEN));
+
+  protected choose(setUp: SetUpId): void {
+    this.store.dispatch(viewActions.chooseSetUp({ setUp }));
+  }
 
   protected show(w: Working): void {
     this.shown.set(this.shown() === w ? null : w);
   }
-
-  private why(r: BitRefusal): string {
-    switch (r.kind) {
-      case 'cornerTooTight':
-        return `its radius ${this.length(r.cutterRadius)} does not go into a corner of ${this.length(r.corner)}`;
-      case 'templateTooThin':
-        return `its bearing would not touch at the first pass: the template must be ${this.mm(r.needed)}, it is ${this.length(r.has)}`;
-      case 'reachTooShort':
-        return `it reaches ${this.length(r.reach)}, the floor is at ${this.length(r.depth)}`;
-    }
-  }
 }
+
+/** Less than this is no work for a chisel, mm². */
+const SEEN = 0.2;

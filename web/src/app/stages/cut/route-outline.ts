@@ -4,7 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinnovo/core/check';
-import { alongPart, mirroredRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
+import { alongPart, depthForAll, mirroredRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
 import { pocketsOfSet } from '@rinnovo/core/instrument';
 import { pickupIn } from '@rinnovo/core/part';
 import { nameOf, routeProblemText } from '@rinnovo/words';
@@ -87,6 +87,8 @@ export class RouteOutline {
       .map((c) => ({ id: c.id, name: nameOf(this.names(), c.id) })),
   );
   protected readonly partName = computed(() => this.part()?.name ?? null);
+  /** The part and its alternatives. */
+  protected readonly candidates = computed(() => [this.choice().part, ...this.choice().alternatives].flatMap((id) => pickupIn(this.parts(), id) ?? []));
   protected readonly typed = signal<Readonly<Record<string, string>>>({});
   protected readonly clearance = linkedSignal(() => fieldText(this.settings().routeSide, this.unit()));
   protected readonly to = signal<string | null>(null);
@@ -144,6 +146,16 @@ export class RouteOutline {
     const depths = this.depthFields().map((f) => f.value());
     if (!route || depths.some((d) => d === null)) return;
     this.take('levels', { route: { ...route, pockets: route.pockets.map((p, i) => ({ ...p, depth: depths[i] ?? p.depth })) } });
+  }
+
+  /** One floor for the part and everything that may take its place. */
+  protected deepEnough(): void {
+    const route = this.route();
+    const parts = this.candidates();
+    const depth = depthForAll(parts, this.settings());
+    if (!route || depth === null) return this.refuse('part', 'No part is chosen whose base is known.');
+    const main = route.pockets.find((p) => !p.bored);
+    this.take('part', { route: { ...route, pockets: route.pockets.map((p) => (p === main ? { ...p, depth } : p)) } });
   }
 
   protected remove(id: string): void {

@@ -53,6 +53,16 @@ const WORDS: Readonly<Record<string, string>> = {
         </select>
       </label>
       <label>Name<input autocomplete="off" maxlength="120" [value]="name()" (input)="name.set(text($event))" /></label>
+      @if (kind() === 'template' || kind() === 'straight') {
+        <label
+          >Cuts with its end
+          <select (change)="end.set(text($event))">
+            @for (e of ends; track e) {
+              <option [value]="e" [selected]="e === end()">{{ e }}</option>
+            }
+          </select>
+        </label>
+      }
       @if (kind() === 'drills') {
         <label
           >System
@@ -118,6 +128,9 @@ export class ToolsPage {
   protected readonly problem = this.attempt.problem;
   protected readonly kinds = (Object.keys(FIELDS) as ToolKind[]).map((id) => ({ id, word: TOOL_WORDS[id] }));
   protected readonly systems = ['metric', 'fraction', 'number', 'letter'];
+  /** May it plunge? */
+  protected readonly ends = ['not known', 'yes', 'no'];
+  protected readonly end = signal('not known');
   protected readonly kind = signal<ToolKind>('drills');
   protected readonly system = signal('metric');
   protected readonly name = signal('');
@@ -169,6 +182,7 @@ export class ToolsPage {
       name: this.name().trim(),
       ...Object.fromEntries(sizes),
       ...(this.kind() === 'drills' ? { system: this.system() } : {}),
+      ...(['template', 'straight'].includes(this.kind()) && this.end() !== 'not known' ? { endCutting: this.end() === 'yes' } : {}),
     } as Tool;
     const { error } = toolSchema.validate(tool, { convert: false });
     if (error) {

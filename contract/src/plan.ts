@@ -1,5 +1,14 @@
 import type { Loose } from './loose.js';
-import type { Choice, HardwareChoice, PickupChoice, PlaceRef, Plan, PlannedPocket, PlannedRoute } from '@rinnovo/core/check';
+import {
+  CUT_KINDS,
+  type Choice,
+  type HardwareChoice,
+  type PickupChoice,
+  type PlaceRef,
+  type Plan,
+  type PlannedPocket,
+  type PlannedRoute,
+} from '@rinnovo/core/check';
 import { HOLE_FACES } from '@rinnovo/core/instrument';
 import { SCALES, type Wish } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
@@ -60,6 +69,7 @@ const hardwareChoice = Joi.object<Loose<HardwareChoice>>({
   place: place.required(),
   count: count.min(1).max(60).required(),
   trim: size.max(200),
+  cut: Joi.string().valid(...CUT_KINDS),
   work: Joi.array().items(change).max(40).required(),
 });
 

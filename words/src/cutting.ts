@@ -1,4 +1,5 @@
-import type { BitRefusal, School, SetUpId } from '@rinnovo/core/cut';
+import type { HardwareChoice } from '@rinnovo/core/check';
+import type { BitRefusal, CutProblem, School, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 
@@ -39,3 +40,29 @@ export const SCHOOL_WORDS: Readonly<Record<School['id'], { readonly title: strin
   straightBit: { title: 'Straight bit freehand, then the template bit', why: 'No drill press; needs a steady hand clear of the line.' },
   templateOnly: { title: 'Template bit alone, thin passes', why: 'One set-up and no line but the template; slow, warm, and hard on the bit.' },
 };
+
+const CUT_PROBLEMS: Readonly<Record<CutProblem, string>> = {
+  notThere: 'Say where it begins and where it ends, on one face.',
+  notDeeper: 'It is as deep as that already.',
+  otherFrame: 'That hollow is drawn in another frame: begin at the other end.',
+  tooMany: 'A row has 2 to 24 holes.',
+  tooClose: 'The holes would run into one another: they must lie further apart than they are wide.',
+  joined: 'The two run into one another already.',
+  noOutline: 'There is no outline to begin from.',
+};
+
+/** Why no cut comes of what was typed. */
+export function cutProblemText(problem: CutProblem): string {
+  return CUT_PROBLEMS[problem];
+}
+
+/** How large a cut by itself is. */
+export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): string {
+  const length = (mm: number): string => lengthText(mm, unit, 1);
+  const [first] = work;
+  if (first?.kind === 'setDepth') return `to ${length(first.depth.value)}`;
+  if (first?.kind === 'addPockets') return `${length(first.pockets[0]?.depth?.value ?? 0)} deep`;
+  if (first?.kind === 'addHole')
+    return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'right through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
+  return 'not cut';
+}

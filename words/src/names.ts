@@ -52,6 +52,8 @@ export function upperFirst(text: string): string {
 /** Where a choice goes: a pickup place, a feature, a screw of a plate, or a hole that is not there yet. */
 export function placeOfChoice(c: Choice, names: Names): string {
   if (c.kind === 'pickup') return upperFirst(nameOf(names, c.position));
+  if (c.cut === 'row' && c.place.on === 'face') return `Row of ${c.count} ${c.place.hole} holes`;
+  if (c.cut && c.place.on === 'feature') return `${upperFirst(nameOf(names, c.place.feature))}: ${c.cut === 'deepen' ? 'cut deeper' : 'channel'}`;
   if (c.place.on === 'face') return `New ${c.place.hole} hole`;
   const feature = upperFirst(nameOf(names, c.place.feature));
   return c.place.screw === undefined ? feature : `${feature}, screw ${c.place.screw + 1}`;

@@ -1,3 +1,4 @@
+import type { CutKind } from '@rinnovo/core/check';
 import type { HoleSteps } from '@rinnovo/core/cut';
 import type { TrimmedPickup } from '@rinnovo/core/instrument';
 import type { Exclusion, Option, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
@@ -52,6 +53,8 @@ export function remedyTitle(o: Option, names: Names): string {
       return 'Close the hole with a dowel or an insert';
     case 'goBack':
       return 'Go back to what was there';
+    case 'cutAsPlanned':
+      return choice.kind === 'hardware' && choice.cut ? CUT_WORDS[choice.cut] : 'Cut it as planned';
   }
 }
 
@@ -87,7 +90,11 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
   deepenBore: 'Bore deeper',
   plugHole: 'Close the hole',
   goBack: 'Go back to what was there',
+  cutAsPlanned: 'Cut it as planned',
 };
+
+/** Cuts that no part asks for. */
+export const CUT_WORDS: Readonly<Record<CutKind, string>> = { deepen: 'Cut the floor deeper', channel: 'Cut the channel', row: 'Drill the row' };
 
 /** How a hole is opened, drill by drill; finish first. */
 export function holeStepsText(s: HoleSteps): string {

@@ -36,6 +36,8 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   takeSpacerOut: 'Take the spacer out',
   refitPlate: 'Put the old plate back',
   takeSleeveOut: 'Take the sleeve out',
+  cutChannel: 'Cut the channel',
+  drillRow: 'Drill the row of holes',
 };
 
 const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
@@ -86,6 +88,12 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   putInsert: () => 'Put the insert back into its slot; see that it sits flush.',
   takeSpacer: () => 'Take the spacer out; keep it with the instrument.',
   putPlateBack: () => 'Put the old plate back by its own screws; keep the new one.',
+  markOut: (n) =>
+    n['holes'] === undefined
+      ? 'Mark both ends and the line between them; tape along it, and see what it crosses.'
+      : `Drill the template: ${n['holes']} holes, ${Number(n['pitch']).toFixed(2)} mm apart; lay its first hole on ${Number(n['x']).toFixed(1)} across, ${Number(n['y']).toFixed(1)} along, square to the centre line, and fix it.`,
+  drillRowTo: (n) =>
+    `Drill all ${n['holes']} through the template with the ${n['bit']}, ${n['through'] === 'yes' ? 'right through: the first and the last first, their exits line up the rest from the back' : `stop at ${Number(n['depth']).toFixed(1)} mm, its point counted`}.`,
   pullSleeve: () => 'Scratch the finish round it, then draw the sleeve straight out; turn it out with a drill of its own bore if it was glued.',
 };
 

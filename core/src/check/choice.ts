@@ -53,6 +53,10 @@ export type PlaceRef =
   | { readonly on: 'feature'; readonly feature: string; readonly screw?: number }
   | { readonly on: 'face'; readonly face: HoleFace; readonly at: Point; readonly hole: HoleKind };
 
+/** Cuts that no part asks for by itself: a floor deeper, a channel from hollow to hollow, holes in a row. */
+export const CUT_KINDS = ['deepen', 'channel', 'row'] as const;
+export type CutKind = (typeof CUT_KINDS)[number];
+
 /** Any other part for its place. */
 export interface HardwareChoice extends ChoiceBase {
   readonly kind: 'hardware';
@@ -61,6 +65,8 @@ export interface HardwareChoice extends ChoiceBase {
   readonly count: number;
   /** By how much the part is cut shorter, mm. */
   readonly trim?: number;
+  /** It is a cut by itself, with no part: its work is what was planned, and stays. */
+  readonly cut?: CutKind;
   /** What is done to the instrument so that it goes in. */
   readonly work: readonly Change[];
 }
@@ -84,9 +90,10 @@ export function choiceOf(plan: Plan, id: string | null): Choice | null {
   return plan.choices.find((c) => c.id === id) ?? null;
 }
 
-/** A choice with nothing done for it: its place and its part. */
-export function bareChoice({ kind, id, place, part, alternatives, count }: HardwareChoice): HardwareChoice {
-  return { kind, id, place, part, alternatives, count, work: [] };
+/** A choice with nothing done for it: its place and its part. A cut by itself is nothing else than its work. */
+export function bareChoice(choice: HardwareChoice): HardwareChoice {
+  const { kind, id, place, part, alternatives, count } = choice;
+  return choice.cut ? choice : { kind, id, place, part, alternatives, count, work: [] };
 }
 
 /** The same of a pickup's: neither a route nor other work. */
@@ -155,6 +162,7 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
   const { place } = choice;
   const work = choice.work.filter((c) => !isDone(anatomy, c));
+  if (choice.cut) return work;
   if (place.on === 'face') {
     const hole = newHole(choice.id, place, settings);
     if (anatomy.holes.some((h) => h.id === hole.id)) return [...work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
@@ -180,6 +188,7 @@ function isDone(anatomy: Anatomy, change: Change): boolean {
     const into = anatomy.cavities.find((c) => c.id === change.cavity);
     return into !== undefined && change.pockets.every((p) => isCut(into, p));
   }
+  if (change.kind === 'addHole') return anatomy.holes.some((h) => h.id === change.hole.id);
   if (change.kind !== 'setDepth') return false;
   const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.pockets.find((p) => p.id === change.pocket)?.depth;
   return cut?.basis.kind === 'work' && cut.value >= change.depth.value - change.depth.limit;

@@ -3,6 +3,7 @@ import { byGravity } from '../measure/index.js';
 import { behindWindow } from './behind-window.js';
 import { choiceChanges, type Choice, type HardwareChoice, type PickupChoice, type Plan } from './choice.js';
 import { coverFits } from './cover-fits.js';
+import { cutByItself } from './cut-by-itself.js';
 import { cutterInCorner } from './cutter-in-corner.js';
 import { floors } from './floor.js';
 import { HARDWARE_CHECKS, siteOf } from './hardware-checks.js';
@@ -103,6 +104,7 @@ function verdictsOn(after: PlanState, plan: Plan, choice: Choice): readonly Verd
 }
 
 function hardwareVerdicts(after: PlanState, plan: Plan, choice: HardwareChoice): readonly Verdict[] {
+  if (choice.cut) return cutByItself(after, choice).map((v) => ({ ...v, choice: choice.id }));
   const site = siteOf(after, plan, choice);
   return site ? HARDWARE_CHECKS.flatMap((check) => check(site)).map((v) => ({ ...v, choice: choice.id })) : [];
 }

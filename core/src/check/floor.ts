@@ -10,7 +10,7 @@ import { missingVerdict, verdict, type Verdict } from './verdict.js';
  * The wood left under each depth of each cut: body thickness less the top depth, less the deepest hollow of the other face below it.
  * 41.5 − 18.0 − 12.0 = 11.5; under a well to 25.0: 4.5 [law]. Wanted 5 [trade].
  */
-export function floors(place: PlaceOfPart): readonly Verdict[] {
+export function floors(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   return setsOf(cavity).flatMap((set) => {
     const pockets = cutOf(cavity, set);

@@ -17,7 +17,7 @@ export function cutOf(cavity: PlaceOfPart['cavity'], set: string): readonly Pock
 }
 
 /** Does the plate hide every cut of the cavity, all round? Hard limit 0, wanted 1.5 [trade]. No verdict for a cavity in sight. */
-export function hiddenEdge(place: PlaceOfPart): readonly Verdict[] {
+export function hiddenEdge(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   const { anatomy, settings } = state;
   const plate = anatomy.plates.find((p) => p.id === cavity.hiddenBy);

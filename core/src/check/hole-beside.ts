@@ -1,8 +1,8 @@
-import { placementOf, toBody, type Cavity, type Hole } from '../instrument/index.js';
+import { placementOf, type Cavity, type FeatureOutline, type Hole } from '../instrument/index.js';
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import { bounds, circle, gapApart, gapInside, placePoint, type Gap, type Point, type Region } from '../shape/index.js';
-import { outlineLeaf, pocketsLeaf, regionOf } from './place.js';
-import { placeLeaf, type Site } from './site.js';
+import { outlineLeaf, pocketsLeaf, regionOf, type PlanState } from './place.js';
+import type { Site } from './site.js';
 import { verdict, type Verdict } from './verdict.js';
 
 /**
@@ -14,25 +14,50 @@ export function holeBeside(site: Site): readonly Verdict[] {
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
   const fresh = choice.place.on === 'face' || choice.work.some((w) => w.kind === 'moveHole');
   if (!fresh || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
-  const { anatomy, settings } = state;
-  const mine: Region = [circle(through.value + settings.wantedHoleOver, at)];
-  const judge = (against: string, measure: GeometryNode['measure'], theirs: Region, gap: Gap, allowance: Leaf): Verdict =>
-    verdict(
-      'holeBeside',
-      { feature: choice.id, item: 'hole', against },
-      { op: 'geometry', label: 'woodBetween', measure, a: mine, b: theirs, value: gap.clearance, allowances: [placeLeaf(site), allowance] },
-      settings.wantedBesideHole,
-      gap.at,
-    );
-  const beside = nearestHole(site, hole);
-  const holes = beside ? [judge(beside.hole.id, 'apart', beside.edge, gapApart(mine, beside.edge), ofHole(beside.hole))] : [];
+  const mine: Region = [circle(through.value + state.settings.wantedHoleOver, at)];
   // in a plate over a hollow there is no wood beside it
-  const hollow = room?.from ? null : nearestHollow(site, hole, mine);
-  const hollows = hollow ? [judge(hollow.cavity.id, 'apart', hollow.region, hollow.gap, pocketsLeaf(hollow.cavity, hollow.cavity.pockets))] : [];
-  const nearest = [...holes, ...hollows].reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
-  const { outline } = anatomy.body;
-  const edge: Region = outline ? [toBody(anatomy, 'body', outline.outline)] : [];
-  return [...(nearest ? [nearest] : []), ...(outline ? [judge('body', 'inside', edge, gapInside(mine, edge), outlineLeaf(outline, 'body'))] : [])];
+  const nearest = holeToOthers(state, choice.id, hole, at, mine, !room?.from);
+  const { outline } = state.anatomy.body;
+  return [...(nearest ? [nearest] : []), ...(outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [])];
+}
+
+/** The wood between a hole and the nearest other hole, and where asked the nearest hollow, of its face: the lesser of the two. */
+export function holeToOthers(state: PlanState, choice: string, hole: Hole, at: Point, mine: Region, hollows: boolean): Verdict | null {
+  const beside = nearestHole(state, hole, at);
+  const hollow = hollows ? nearestHollow(state, hole, at, mine) : null;
+  const found = [
+    ...(beside ? [between(state, choice, hole, beside.hole.id, 'apart', mine, beside.edge, gapApart(mine, beside.edge), ofHole(beside.hole))] : []),
+    ...(hollow
+      ? [between(state, choice, hole, hollow.cavity.id, 'apart', mine, hollow.region, hollow.gap, pocketsLeaf(hollow.cavity, hollow.cavity.pockets))]
+      : []),
+  ];
+  return found.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
+}
+
+/** The wood between a hole and the body's edge. */
+export function holeToEdge(state: PlanState, choice: string, hole: Hole, mine: Region, body: FeatureOutline, gap: Gap): Verdict {
+  return between(state, choice, hole, 'body', 'inside', mine, [body.outline], gap, outlineLeaf(body, 'body'));
+}
+
+function between(
+  state: PlanState,
+  choice: string,
+  hole: Hole,
+  against: string,
+  measure: GeometryNode['measure'],
+  mine: Region,
+  theirs: Region,
+  gap: Gap,
+  allowance: Leaf,
+): Verdict {
+  const place = leaf('holePlace', { value: 0, limit: hole.limit, basis: hole.basis }, { quantity: 'holePlace', feature: choice });
+  return verdict(
+    'holeBeside',
+    { feature: choice, item: 'hole', against },
+    { op: 'geometry', label: 'woodBetween', measure, a: mine, b: theirs, value: gap.clearance, allowances: [place, allowance] },
+    state.settings.wantedBesideHole,
+    gap.at,
+  );
 }
 
 function ofHole(h: Hole): Leaf {
@@ -40,7 +65,7 @@ function ofHole(h: Hole): Leaf {
 }
 
 /** The hole of the same face with least wood to this one: of round holes that follows from their middles. */
-function nearestHole({ state: { anatomy }, at }: Site, mine: Hole): { readonly hole: Hole; readonly edge: Region } | null {
+function nearestHole({ anatomy }: PlanState, mine: Hole, at: Point): { readonly hole: Hole; readonly edge: Region } | null {
   let best: { readonly hole: Hole; readonly middle: Point; readonly left: number } | null = null;
   for (const hole of anatomy.holes) {
     if (hole.id === mine.id || hole.face !== mine.face || hole.condition === 'plugged' || !hole.diameter) continue;
@@ -53,8 +78,9 @@ function nearestHole({ state: { anatomy }, at }: Site, mine: Hole): { readonly h
 
 /** The hollow of the same face with least wood to it; one whose box lies further than the best so far is not measured. */
 function nearestHollow(
-  { state: { anatomy }, at }: Site,
+  { anatomy }: PlanState,
   hole: Hole,
+  at: Point,
   mine: Region,
 ): { readonly cavity: Cavity; readonly region: Region; readonly gap: Gap } | null {
   const far = (region: Region): number => {

@@ -5,7 +5,7 @@ import { outlineLeaf, pocketsLeaf, regionOf, type PlaceOfPart } from './place.js
 import { verdict, type Verdict } from './verdict.js';
 
 /** The wood left between each cut and the hollows beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Hollows of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a hollow on purpose. */
-export function walls(place: PlaceOfPart): readonly Verdict[] {
+export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   const { anatomy, settings } = state;
   const neighbours = anatomy.cavities.filter((c) => c.id !== cavity.id && c.pockets.length > 0);
@@ -37,7 +37,7 @@ export function walls(place: PlaceOfPart): readonly Verdict[] {
 }
 
 /** The wood left between each cut and the body's edge. No verdict while the body's outline is not known. */
-export function edgeOfBody(place: PlaceOfPart): readonly Verdict[] {
+export function edgeOfBody(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   const body = state.anatomy.body.outline;
   if (!body) return [];

@@ -77,7 +77,7 @@ export function takingIn(route: PlannedRoute, old: Region, cutter: number): Deri
   return { route: { ...route, pockets: route.pockets.map((p) => (p === main ? { ...p, outline } : p)) } };
 }
 
-/** A channel of a width and a depth from a route to another hollow by the shortest way, reaching into both by its own width; joined on purpose, so no wall is asked for between them. */
+/** A channel of a width and a depth from a route to another hollow by the shortest way; joined on purpose, so no wall is asked for between them. */
 export function withChannel(
   route: PlannedRoute,
   to: { readonly id: string; readonly region: Region },
@@ -87,17 +87,22 @@ export function withChannel(
 ): DerivedRoute {
   if (width < 2 * cutter - 1e-9) return { problem: 'tooNarrow' };
   const own = route.pockets.filter((p) => !p.bored).map((p) => placeOutline(p.outline, route.at));
-  const way = nearest(regionBoundary(own), regionBoundary(to.region));
+  const made = channelBetween(own, to.region, width);
+  if ('problem' in made) return made;
+  const taken = new Set(route.pockets.map((p) => p.id));
+  const id = ['channel', ...Array.from({ length: 20 }, (_, i) => `channel ${i + 2}`)].find((x) => !taken.has(x)) ?? 'channel';
+  const pocket: PlannedPocket = { id, outline: plain(inRoute(made.outline, route.at)), depth, bored: false };
+  return { route: { ...route, pockets: [...route.pockets, pocket], joins: [...new Set([...(route.joins ?? []), to.id])] } };
+}
+
+/** The outline of a channel between two hollows by the shortest way; its round ends reach in by its width, so that the straight sides end inside both. */
+export function channelBetween(from: Region, to: Region, width: number): { readonly outline: Outline } | { readonly problem: 'noOutline' | 'joined' } {
+  const way = nearest(regionBoundary(from), regionBoundary(to));
   if (!Number.isFinite(way.distance)) return { problem: 'noOutline' };
   if (way.distance < 1e-6) return { problem: 'joined' };
   const turn = (Math.atan2(way.b.y - way.a.y, way.b.x - way.a.x) * 180) / Math.PI;
   const middle: Point = { x: (way.a.x + way.b.x) / 2, y: (way.a.y + way.b.y) / 2 };
-  // round ends: they reach in by the width so that the straight sides end inside both
-  const channel = placeOutline(stadium(way.distance + 2 * width, width), { ...middle, turn });
-  const taken = new Set(route.pockets.map((p) => p.id));
-  const id = ['channel', ...Array.from({ length: 20 }, (_, i) => `channel ${i + 2}`)].find((x) => !taken.has(x)) ?? 'channel';
-  const pocket: PlannedPocket = { id, outline: plain(inRoute(channel, route.at)), depth, bored: false };
-  return { route: { ...route, pockets: [...route.pockets, pocket], joins: [...new Set([...(route.joins ?? []), to.id])] } };
+  return { outline: plain(placeOutline(stadium(way.distance + 2 * width, width), { ...middle, turn })) };
 }
 
 /** The same route on the other side of the centre line, and the other way round. */

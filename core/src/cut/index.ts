@@ -1,5 +1,6 @@
 export * from './blank.js';
 export * from './boring.js';
+export * from './by-itself.js';
 export * from './choose-template-bit.js';
 export * from './clear-bulk.js';
 export * from './figures.js';
@@ -14,5 +15,7 @@ export * from './schools.js';
 export * from './route-for-part.js';
 export * from './removed-volume.js';
 export * from './set-up.js';
+export * from './slanted-bore.js';
+export * from './surfacing.js';
 export * from './snap-route.js';
 export * from './hole-steps.js';

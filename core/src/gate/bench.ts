@@ -1,5 +1,6 @@
 import type { Choice, PickupChoice, PlanState } from '../check/index.js';
-import { holeSteps, planCutting, type CuttingPlan } from '../cut/index.js';
+import { holeSteps, newHoleSteps, planCutting, type CuttingPlan } from '../cut/index.js';
+import type { Hole } from '../instrument/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
 import { stockOf, type Tool } from '../part/index.js';
@@ -98,15 +99,37 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
 }
 
 /** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */
-function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed'> {
+function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed' | 'row'> {
   const work = choices[operation.decision]?.work ?? [];
-  const deeper = work.flatMap((w) => (w.kind === 'setDepth' ? [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }] : []));
+  const deeper = work.flatMap((w) => {
+    if (w.kind === 'setDepth') return [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }];
+    return operation.kind === 'cutChannel' && w.kind === 'addPockets'
+      ? w.pockets.map((p) => ({ cavity: w.cavity, pocket: p.id, depth: p.depth?.value ?? 0 }))
+      : [];
+  });
   const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;
   const sized = work.find((w) => w.kind === 'sizeHole');
   const bored = work.find((w) => w.kind === 'deepenHole');
-  if (!sized) return { steps: [], final: bored?.depth.value ?? null, deeper, trimmed };
+  const holes = work.flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
+  const rest = { deeper, trimmed, row: rowOf(holes) };
+  if (operation.kind === 'drillRow') return { ...rest, steps: newHoleSteps(holes[0]?.diameter?.value ?? 0, tools).drills, final: null };
+  if (!sized) return { ...rest, steps: [], final: bored?.depth.value ?? null };
   const now = state.anatomy.holes.find((h) => h.id === sized.hole)?.diameter?.value ?? 0;
-  return { steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value, deeper, trimmed };
+  return { ...rest, steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value };
+}
+
+/** What a card says of holes in a row. */
+function rowOf(holes: readonly Hole[]): CardContext['row'] {
+  const [first, second] = holes;
+  if (!first || !second) return {};
+  return {
+    holes: holes.length,
+    pitch: Math.hypot(second.at.x - first.at.x, second.at.y - first.at.y),
+    x: first.at.x,
+    y: first.at.y,
+    through: first.through ? 'yes' : 'no',
+    depth: first.depth?.value ?? 0,
+  };
 }
 
 function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {

@@ -44,6 +44,8 @@ export interface CardContext {
   readonly final: number | null;
   /** Floors that are cut deeper, and to what depth, mm. */
   readonly deeper: readonly { readonly cavity: string; readonly pocket: string; readonly depth: number }[];
+  /** Of holes in a row: how many, how far apart, which way. */
+  readonly row: Readonly<Record<string, string | number>>;
   /** What is cut off a pickup; null where nothing is. */
   readonly trimmed: TrimmedPickup | null;
   readonly cavity: string;
@@ -117,15 +119,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
     plain('tryPart', { part: c.partName }),
   ],
   fitSleeve: (c) => [plain('pressSleeve', { part: c.partName })],
-  deepenRoute: (c) => [
-    plain('unplug'),
-    ...c.deeper.map((d): Draft => ({
-      kind: 'deepenTo',
-      numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
-      names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
-      asks: { expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
-    })),
-  ],
+  deepenRoute: (c) => [plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d))],
   fitSpacer: () => [plain('setSpacer')],
   trimPart: (c) => [plain('cutDown', { part: c.partName, ...c.trimmed })],
   fillRoute: () => [plain('fillIn'), plain('waitForGlue'), plain('levelPlug')],
@@ -147,7 +141,22 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   takeSpacerOut: () => [plain('takeSpacer')],
   refitPlate: () => [plain('putPlateBack')],
   takeSleeveOut: () => [plain('pullSleeve')],
+  cutChannel: (c) => [plain('markOut'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d))],
+  drillRow: (c) => [
+    plain('markOut', c.row),
+    plain('backBoard'),
+    ...c.steps.map((s): Draft => ({ kind: 'drillRowTo', numbers: [diameter(s.diameter)], names: { bit: s.name, ...c.row }, asks: null })),
+  ],
 };
+
+function deepenTo(c: CardContext, d: CardContext['deeper'][number]): Draft {
+  return {
+    kind: 'deepenTo',
+    numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
+    names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
+    asks: { expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
+  };
+}
 
 const diameter = (mm: number): CardNumber => ({ label: 'drillDiameter', working: setting('drillDiameter', mm, 'plan') });
 

@@ -29,7 +29,9 @@ export type OperationKind =
   | 'putInsertBack'
   | 'takeSpacerOut'
   | 'refitPlate'
-  | 'takeSleeveOut';
+  | 'takeSleeveOut'
+  | 'cutChannel'
+  | 'drillRow';
 
 /** What a step of an operation is: a card on the bench. */
 export type StepKind =
@@ -75,7 +77,9 @@ export type StepKind =
   | 'putInsert'
   | 'takeSpacer'
   | 'putPlateBack'
-  | 'pullSleeve';
+  | 'pullSleeve'
+  | 'markOut'
+  | 'drillRowTo';
 
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
 
@@ -123,6 +127,13 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   takeSpacerOut: { kind: 'takeSpacerOut', irreversible: false, minutes: ['minutesSetUp'], cautions: [] },
   refitPlate: { kind: 'refitPlate', irreversible: false, minutes: ['minutesTestFit'], cautions: [] },
   takeSleeveOut: { kind: 'takeSleeveOut', irreversible: false, minutes: ['minutesSetUp'], cautions: ['handDrill'] },
+  cutChannel: {
+    kind: 'cutChannel',
+    irreversible: true,
+    minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
+    cautions: ['router', 'dust', 'irreversible'],
+  },
+  drillRow: { kind: 'drillRow', irreversible: true, minutes: ['minutesTemplate', 'minutesHole'], cautions: ['drillPress', 'irreversible'] },
 };
 
 export type OperationState = 'proposed' | 'ready' | 'doing' | 'done' | 'failed' | 'dropped';

@@ -43,7 +43,18 @@ export type Rule = PrecedeRule | RequireRule | GateRule | StepRule;
 
 const CUTS: readonly OperationKind[] = ['boreBulk', 'routePasses', 'boreWells'];
 /** What cannot be taken back at a hole or a plate. */
-const HOLE_WORK: readonly OperationKind[] = ['openHole', 'plugHole', 'drillHole', 'deepenRoute', 'openWindow', 'widenHollow', 'openSlot', 'deepenBore'];
+const HOLE_WORK: readonly OperationKind[] = [
+  'openHole',
+  'plugHole',
+  'drillHole',
+  'deepenRoute',
+  'openWindow',
+  'widenHollow',
+  'openSlot',
+  'deepenBore',
+  'cutChannel',
+  'drillRow',
+];
 
 /** What leads back to what was there. */
 const BACK: readonly OperationKind[] = ['putInsertBack', 'takeSpacerOut', 'refitPlate', 'takeSleeveOut'];

@@ -1,6 +1,6 @@
 import { choiceChanges, FOUND_SET, joinsOf, routePockets, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
-import { applyChanges, type Anatomy, type Change, type Pocket } from '../instrument/index.js';
+import { applyChanges, type Anatomy, type Change, type Hole, type Pocket } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
 
 /** A depth that was read while the work was done. */
@@ -72,7 +72,14 @@ function onEntry(c: Change, done: DoneWork): Change {
   if (c.kind === 'sizePlate' || c.kind === 'sizeWindow' || c.kind === 'sizePocket') return { ...c, outline: { ...c.outline, basis } };
   if (c.kind === 'setPlate')
     return { ...c, plate: { ...c.plate, outline: c.plate.outline.basis.kind === 'planned' ? { ...c.plate.outline, basis } : c.plate.outline } };
-  return c.kind === 'addHole' ? { ...c, hole: { ...c.hole, basis } } : c;
+  return c.kind === 'addHole' ? { ...c, hole: drilled(c.hole, entry) } : c;
+}
+
+/** A planned hole as it was drilled. */
+function drilled(hole: Hole, entry: string): Hole {
+  const basis = { kind: 'work', entry } as const;
+  const size = <T extends { readonly basis: unknown }>(d: T | null): T | null => d && { ...d, basis };
+  return { ...hole, basis, diameter: size(hole.diameter), depth: size(hole.depth) };
 }
 
 const RETURNS: ReadonlySet<OperationKind> = new Set<OperationKind>(['takeSpacerOut', 'refitPlate', 'takeSleeveOut']);
@@ -90,6 +97,8 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
   widenHollow: (c) => c.kind === 'addPockets',
   openSlot: (c) => c.kind === 'sizePocket',
   deepenBore: (c) => c.kind === 'deepenHole',
+  cutChannel: (c) => c.kind === 'addPockets',
+  drillRow: (c) => c.kind === 'addHole',
   fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
   takeSpacerOut: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
@@ -99,6 +108,7 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
 
 function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<typeof choiceChanges>[1]): readonly Change[] {
   const { kind } = work;
+  if (choice.cut) return broughtBy(work, choice.work);
   if (kind === 'removeHardware') {
     const { place } = choice;
     const feature = place.on === 'face' ? choice.id : place.screw === undefined ? place.feature : null;

@@ -37,6 +37,7 @@ const TAKES: Readonly<Partial<Record<OperationKind, string>>> = {
   widenHollow: 'widenTo',
   openSlot: 'openSlotTo',
   deepenBore: 'boreDeeper',
+  drillRow: 'drillRowTo',
   trimPart: 'cutDown',
 };
 
@@ -86,7 +87,7 @@ function routeSoFar(begun: readonly WorkSoFar[], done: Done): readonly Change[] 
 /** What another operation that was not brought to its end has done to the instrument. */
 function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
   if (w.state === 'done') return [];
-  if (w.kind === 'boreWells' || w.kind === 'deepenRoute') return done(w.kind, w).flatMap((c) => onlyRead(c, w));
+  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel') return done(w.kind, w).flatMap((c) => onlyRead(c, w));
   const takes = TAKES[w.kind];
   if (takes === undefined || !did(w, takes)) return [];
   const drill = w.steps.findLast((s) => s.drill !== null)?.drill ?? Infinity;

@@ -15,6 +15,7 @@ import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
 import { asItIs } from './as-it-is.js';
+import { cutAsPlanned } from './cut-as-planned.js';
 import { deepenBore } from './deepen-bore.js';
 import { deepenForPickup } from './deepen-for-pickup.js';
 import { drillNew } from './drill-new.js';
@@ -109,7 +110,8 @@ function proposalsFor(
     return { now, proposals: forPickup({ state, plan, choice, bare, tools, verdicts: ofChoice(now, choice.id).verdicts }) };
   }
   const bare = bareChoice(choice);
-  const now = within(bare);
+  const now = within(choice.cut ? { ...choice, work: [] } : bare);
+  if (choice.cut) return { now, proposals: cutAsPlanned({ ...choice, cut: choice.cut }, tools) };
   return { now, proposals: forHardware(hardwareGround(state, plan, bare, tools, now)) };
 }
 

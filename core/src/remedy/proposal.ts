@@ -25,7 +25,8 @@ export type RemedyKind =
   | 'openSlot'
   | 'deepenBore'
   | 'plugHole'
-  | 'goBack';
+  | 'goBack'
+  | 'cutAsPlanned';
 
 /** A way out, as the choice that it would make and what it would take. It judges nothing. */
 export interface Proposal {

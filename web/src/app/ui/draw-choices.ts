@@ -1,9 +1,9 @@
 import type { Choice, HardwareChoice } from '@rinnovo/core/check';
-import { boundsOf, featureOf, frameOfFace, placementOf, type Anatomy } from '@rinnovo/core/instrument';
+import { boundsOf, featureOf, frameOfFace, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
 import { isPickup, pickupIn, type Part, type Shelf } from '@rinnovo/core/part';
 import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
 import { pathData } from '@rinnovo/core/format';
-import { drawPart, type DrawnPath, type Frame } from './drawing';
+import { drawPart, frameRound, UNKNOWN_HOLE, type DrawnPath, type Frame } from './drawing';
 
 /** The middle of the place of a part that is no pickup, in the body's frame. */
 export function pointOfPlace(a: Anatomy, { place }: HardwareChoice): Point {
@@ -54,6 +54,21 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
   });
 }
 
+/** What a cut by itself takes, in the body's frame: floors that go deeper, channels, holes in a row. */
+export function outlinesOfCut(a: Anatomy, { work }: HardwareChoice): readonly Outline[] {
+  return work.flatMap((w): readonly Outline[] => {
+    if (w.kind === 'addHole') return [toBody(a, w.hole.frame, circle(w.hole.diameter?.value ?? UNKNOWN_HOLE, w.hole.at))];
+    const cavity = 'cavity' in w ? a.cavities.find((c) => c.id === w.cavity) : undefined;
+    if (!cavity) return [];
+    const pockets = w.kind === 'addPockets' ? w.pockets : w.kind === 'setDepth' ? cavity.pockets.filter((p) => p.id === w.pocket) : [];
+    return pockets.map((p) => toBody(a, cavity.frame, p.outline.outline));
+  });
+}
+
+export function drawCut(a: Anatomy, choice: HardwareChoice): readonly DrawnPath[] {
+  return outlinesOfCut(a, choice).map((o, i) => ({ id: `planned/cut ${i + 1}`, kind: 'planned', d: pathData(o), title: 'Planned' }));
+}
+
 /** Least room round a place, mm. */
 const ROOM = 26;
 /** A hole that is not there yet is looked at with what is round it. */
@@ -61,6 +76,8 @@ const ROUND = 75;
 
 /** The surroundings of a place: the part itself, and enough of what is round it. */
 export function frameOfPlace(a: Anatomy, choice: HardwareChoice, shelf: Shelf): Frame {
+  const cut = choice.cut ? outlinesOfCut(a, choice) : [];
+  if (cut.length > 0) return frameRound(cut, ROOM);
   const { x, y } = pointOfPlace(a, choice);
   const part = shelf[choice.part ?? ''];
   const shape = part && !isPickup(part) && part.shape ? bounds([part.shape.outline.outline]) : null;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
@@ -11,9 +11,10 @@ import { isMeasuring } from '@rinnovo/core/part';
 import { CAUTION_WORDS, hindranceText, labelText, lengthText, OPERATION_WORDS, otherLengthText, RULE_WORDS, stepText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type Typed } from '../../state/commands';
+import { planActions } from '../../state/plan.actions';
 import { anatomy, ledger, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectDecision, selectJob, selectOperations, selectStanding } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectJob, selectOperations, selectStanding } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
@@ -42,7 +43,7 @@ export class BenchPage {
   private readonly ledger = this.store.selectSignal(ledger.select);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly field = viewChild(LengthField);
-  protected readonly decision = this.store.selectSignal(selectDecision);
+  protected readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly instrument = computed(() => this.held().of ?? '');
 
   protected readonly bench = computed(() => this.results()?.result ?? null);
@@ -113,6 +114,16 @@ export class BenchPage {
     const asks = this.card()?.asks;
     return asks ? lengthText(asks.expected, this.unit(), 1) : null;
   });
+
+  constructor() {
+    // what is asked before a cut is asked for the work at hand: the choice behind it comes to view
+    const looked = this.store.selectSignal(selectChoice);
+    effect(() => {
+      const of = this.bench()?.operation?.decision;
+      const choice = this.decisions().find((d) => d.id === of)?.choice;
+      if (choice !== undefined && looked()?.id !== choice) this.store.dispatch(planActions.lookAt({ choice }));
+    });
+  }
 
   protected toggle(label: string): void {
     this.open.set(this.open() === label ? null : label);

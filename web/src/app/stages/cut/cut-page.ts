@@ -21,6 +21,7 @@ import {
   selectOperations,
   selectParts,
   selectPickupChoice,
+  selectPlan,
   selectSettings,
   selectTools,
   selectVerdicts,
@@ -35,6 +36,7 @@ import { readable } from '../../ui/readable';
 import { SectionView } from '../../ui/section-view';
 import { VerdictList } from '../../ui/verdict-list';
 import { CuttingTable } from './cutting-table';
+import { OtherCuts } from './other-cuts';
 import { PoseFields } from './pose-fields';
 import { RouteOutline } from './route-outline';
 
@@ -54,7 +56,7 @@ function turnTo(at: Point, to: Point): number {
 /** The route on its place, moved by hand, keys or numbers with its verdicts live; the section; and what is cut with what. */
 @Component({
   selector: 'rn-cut-page',
-  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, RouteOutline, GatePanel],
+  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, RouteOutline, OtherCuts, GatePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut-page.html',
   styleUrl: './cut-page.scss',
@@ -69,11 +71,13 @@ export class CutPage {
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly plan = this.store.selectSignal(selectPickupChoice);
+  /** A plan is here to plan in. */
+  protected readonly ready = this.store.selectSignal(selectPlan);
   protected readonly live = this.store.selectSignal(selectLive);
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   protected readonly open = signal<string | null>(null);
-  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'gate'>('verdicts');
+  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'gate' | 'other'>('verdicts');
 
   private readonly one = this.store.selectSignal(instrument.select);
   /** What the body is made of, as it was seen, told or guessed. */

@@ -48,7 +48,7 @@ import { WorkingView } from '../../ui/working-view';
     }
     td.minor,
     th.minor {
-      opacity: 0.75;
+      color: var(--rn-ink-soft);
     }
     th.chosen,
     td.chosen {
@@ -67,6 +67,7 @@ import { WorkingView } from '../../ui/working-view';
       min-height: 44px;
     }
     .set-ups input {
+      flex: none;
       inline-size: 1.25rem;
       block-size: 1.25rem;
     }
@@ -96,7 +97,7 @@ export class CuttingTable {
   /** Of what was done to it or not: a bit that nobody sharpened for long burns. */
   protected readonly dull = computed(() => {
     const c = this.cutting();
-    const used = [c.bit?.bit, c.boring?.bit, c.clearing?.bit].filter((b) => b !== undefined && b !== null);
+    const used = [c.bit?.bit, c.boring?.bit, c.clearing?.bit].filter((b) => b != null);
     return used.filter((b) => isDull(b.sharpened ?? null, new Date())).map((b) => ({ name: b.name, since: b.sharpened ?? null }));
   });
   protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));

@@ -10,7 +10,7 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
-import { drawChosen, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
+import { drawChosen, drawCut, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
@@ -111,7 +111,15 @@ export class FitPage {
   protected readonly paths = computed(() => {
     const a = this.shownAnatomy();
     const place = this.place();
-    return a ? [...drawPlace(a, place, pickupIn(this.parts(), place.part)), ...drawChosen(a, this.others(), this.parts())] : [];
+    const cut = this.cut();
+    return a
+      ? [...drawPlace(a, place, pickupIn(this.parts(), place.part)), ...drawChosen(a, this.others(), this.parts()), ...(cut ? drawCut(a, cut) : [])]
+      : [];
+  });
+  /** A cut that no part asks for. */
+  protected readonly cut = computed(() => {
+    const c = this.drawn();
+    return c?.kind === 'hardware' && c.cut ? c : null;
   });
   protected readonly moving = computed(() => {
     const c = this.drawn();
@@ -128,7 +136,7 @@ export class FitPage {
   /** A new hole goes where the hand puts it, until it is decided; not while a way out is looked at. */
   protected readonly movable = computed(() => {
     const c = this.choice();
-    return c?.kind === 'hardware' && c.place.on === 'face' && this.decision() === null && this.preview() === null;
+    return c?.kind === 'hardware' && c.place.on === 'face' && !c.cut && this.decision() === null && this.preview() === null;
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();

@@ -4,9 +4,10 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@rinnovo/core/check';
 import { byGravity, type VerdictClass } from '@rinnovo/core/measure';
-import { CLASS_WORDS, nameOf, placeOfChoice } from '@rinnovo/words';
+import { CLASS_WORDS, cutSizeText, nameOf, placeOfChoice } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { selectChoice, selectDecisions, selectNames, selectLastWhole, selectPlan, selectVerdicts } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 
 /** Every place of the plan with the part chosen for it and the gravest that is to be said of it. */
@@ -44,6 +45,7 @@ export class PlaceList {
   private readonly toast = inject(MatSnackBar);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly whole = this.store.selectSignal(selectLastWhole);
   private readonly newest = this.store.selectSignal(selectVerdicts);
@@ -91,7 +93,7 @@ export class PlaceList {
     return {
       id: c.id,
       where: this.where(c),
-      part: c.part === null ? 'nothing' : nameOf(this.names(), c.part),
+      part: c.kind === 'hardware' && c.cut ? cutSizeText(c, this.unit()) : c.part === null ? 'nothing' : nameOf(this.names(), c.part),
       class: gravest ?? '',
       sign: gravest ? CLASS_WORDS[gravest].sign : '…',
       word: gravest === null ? (this.whole() ? 'nothing to compare' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),

@@ -1,0 +1,51 @@
+import { placementOf, type Cavity, type Hole } from '../instrument/index.js';
+import { circle, gapInside, placePoint, type Point, type Region } from '../shape/index.js';
+import type { HardwareChoice } from './choice.js';
+import { floors } from './floor.js';
+import { hiddenEdge } from './hidden-edge.js';
+import { holeToOthers, holeToEdge } from './hole-beside.js';
+import type { PlanState } from './place.js';
+import { missingVerdict, type Verdict } from './verdict.js';
+import { edgeOfBody, walls } from './wall.js';
+
+/** What a cut that no part asks for leaves of the wood: floors, walls and covers of the hollows that it goes into; of holes in a row the worst one's wood. */
+export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
+  const touched = new Set(choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addPockets' ? [w.cavity] : [])));
+  const cavities = state.anatomy.cavities.filter((c) => touched.has(c.id));
+  return [...cavities.flatMap((cavity) => ofCavity(state, cavity)), ...ofRow(state, choice)];
+}
+
+function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {
+  const place = { state, cavity };
+  // a pocket that is open to the joint, or to a side, has an edge that is none
+  const closed = cavity.kind !== 'neck pocket';
+  return [...floors(place), ...(closed ? [...walls(place), ...edgeOfBody(place), ...hiddenEdge(place)] : [])];
+}
+
+/** Of the new holes the one with least wood to its neighbours, and the one nearest to the body's edge. */
+function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
+  const { anatomy } = state;
+  const fresh = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
+  const placed = fresh.map((hole) => ({ hole, at: placePoint(hole.at, placementOf(anatomy, hole.frame)) }));
+  const apart = placed.flatMap(({ hole, at }) => {
+    const mine = edgeOf(hole, at);
+    const others = mine && holeToOthers(state, choice.id, hole, at, mine, true);
+    return others ? [others] : [];
+  });
+  const { outline } = anatomy.body;
+  if (fresh.length > 0 && !outline)
+    return [...least(apart), missingVerdict('holeBeside', { feature: choice.id, item: 'hole', against: 'body' }, [], state.settings.wantedBesideHole)];
+  const edges = placed.flatMap(({ hole, at }) => {
+    const mine = edgeOf(hole, at);
+    return mine && outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [];
+  });
+  return [...least(apart), ...least(edges)];
+}
+
+function edgeOf(hole: Hole, at: Point): Region | null {
+  return hole.diameter ? [circle(hole.diameter.value, at)] : null;
+}
+
+function least(list: readonly Verdict[]): readonly Verdict[] {
+  return list.length === 0 ? [] : [list.reduce((w, v) => ((v.clearance ?? 0) < (w.clearance ?? 0) ? v : w))];
+}

@@ -1,0 +1,162 @@
+import { evaluateChoice, evaluatePlan, ofChoice, type HardwareChoice, type Verdict } from '../check/index.js';
+import { benchNow, clearToCut } from '../gate/index.js';
+import { compareAnatomies, type Anatomy } from '../instrument/index.js';
+import { valueOf } from '../measure/index.js';
+import { settingsWith, type Operation } from '../operation/index.js';
+import { RULES } from '../order/index.js';
+import { asLeft, goBack, placesWorkedOn, undoRecipe } from '../record/index.js';
+import { optionsFor } from '../remedy/index.js';
+import { controlOf } from '../testing/hardware.js';
+import { plainAnatomy, plainState, plainTools } from '../testing/plan.js';
+import { channelFor, deepening, holeRow, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
+
+const s = settingsWith();
+const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric' as const, from: 3, to: 10 };
+const tools = [...plainTools, drills, { id: 'c', kind: 'countersink' as const, name: 'c', diameter: 16 }];
+const wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+
+function choiceOf(made: PlannedCut): HardwareChoice {
+  if ('problem' in made) throw new Error(made.problem);
+  return made.choice;
+}
+const problem = (made: PlannedCut): string | null => ('problem' in made ? made.problem : null);
+const verdicts = (a: Anatomy, choice: HardwareChoice): readonly Verdict[] => evaluateChoice(plainState(a), choice).verdicts;
+const row: HoleRow = { kind: 'string', face: 'top', first: { x: -26, y: 260 }, pitch: 10.4, count: 6, way: 'across', diameter: 7.9, depth: null };
+
+describe('a floor that is cut deeper for its own sake', () => {
+  const deeper = (depth: number): PlannedCut => deepening(plainAnatomy(), 'deeper', { cavity: 'pocket', pocket: 'p' }, depth, s);
+
+  it('leaves a floor: 44 − 17.5 is 26.5; deeper than the body is a clash and no crash', () => {
+    const floor = (depth: number): Verdict => verdicts(plainAnatomy(), choiceOf(deeper(depth))).find((v) => v.check === 'floor')!;
+    expect(floor(17.5).clearance).toBeCloseTo(26.5, 9);
+    expect([floor(17.5).class, floor(40).class, floor(50).class]).toEqual(['well', 'thin', 'clashes']);
+  });
+
+  it('is none that is no deeper, and none where nothing is', () => {
+    expect([problem(deeper(16)), problem(deeper(15)), problem(deepening(plainAnatomy(), 'x', { cavity: 'pocket', pocket: 'moon' }, 20, s))]).toEqual([
+      'notDeeper',
+      'notDeeper',
+      'notThere',
+    ]);
+  });
+
+  it('is decided on or left, rests on readings, is read at the machine and left as it was read', () => {
+    const choice = choiceOf(deeper(17.5));
+    const state = { ...plainState(), tools };
+    const options = optionsFor(state, { format: 2, choices: [choice] }, choice, tools, wish);
+    expect(options.map((o) => [o.proposal.kind, o.proposal.operations])).toEqual([
+      ['cutAsPlanned', ['deepenRoute']],
+      ['keep', []],
+    ]);
+    expect(options[0]!.back.woodCut).toBeTrue();
+    const judged = clearToCut(ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), state.anatomy, [], new Set(), 'own');
+    expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'pocketDepth']);
+    const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'deepenRoute', feature: 'f', state: 'ready', rank: null };
+    const bench = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
+      ['unplug', null],
+      ['deepenTo', 17.5],
+    ]);
+    const left = asLeft(
+      { kind: 'deepenRoute', decision: 'd', choice, entry: 'e', depths: [{ pocket: 'p', value: 17.6, limit: 0.05, entry: 'r' }] },
+      state.anatomy,
+      state,
+    );
+    expect(left.cavities.find((c) => c.id === 'pocket')!.pockets[0]!.depth).toEqual({ value: 17.6, limit: 0.05, basis: { kind: 'work', entry: 'r' } });
+  });
+});
+
+describe('a channel from hollow to hollow', () => {
+  const a: Anatomy = { ...plainAnatomy(), cavities: [...plainAnatomy().cavities, { ...controlOf(30), face: 'top' }] };
+  const made = channelFor(a, 'wires', { from: 'route', to: 'control' }, { width: 8, depth: 12 }, s);
+
+  it('has a floor and walls to all but what it runs into', () => {
+    const all = verdicts(a, choiceOf(made));
+    expect(all.filter((v) => v.check === 'wall' && v.subject.item === 'planned').map((v) => v.subject.against)).toEqual(
+      jasmine.arrayWithExactContents(['pocket', 'back']),
+    );
+    expect(all.some((v) => v.check === 'floor' && v.clearance !== null && Math.abs(v.clearance - (44 - 12)) < 1e-9)).toBeTrue();
+  });
+
+  it('is left in the hollow that it begins in, joined with the other, as deep as it was read; going back it stays', () => {
+    const choice = choiceOf(made);
+    const work = {
+      kind: 'cutChannel' as const,
+      decision: 'd',
+      choice,
+      entry: 'e',
+      depths: [{ pocket: 'channel to control', value: 12.2, limit: 0.05, entry: 'r' }],
+    };
+    const left = asLeft(work, a, plainState(a));
+    const route = left.cavities.find((c) => c.id === 'route')!;
+    expect([route.joins, route.pockets.at(-1)!.depth!.value]).toEqual([['control'], 12.2]);
+    expect(compareAnatomies(a, left).map((d) => d.kind)).toEqual(['pocketAdded']);
+    const done = { kind: 'cutChannel' as const, state: 'done' as const, steps: [], depths: [], entry: 'e' };
+    const back = goBack('d', choice, [done], a, left, plainState(a));
+    expect([back.operations, back.stays.map((x) => x.kind)]).toEqual([[], ['cannotPutWoodBack']]);
+  });
+
+  it('is none between one hollow and itself, from face to face, or where they meet already', () => {
+    const to = (from: string, other: string): string | null => problem(channelFor(a, 'x', { from, to: other }, { width: 8, depth: 12 }, s));
+    expect([to('route', 'route'), to('route', 'back'), to('route', 'moon')]).toEqual(['notThere', 'notThere', 'notThere']);
+    const met = { ...a, cavities: a.cavities.map((c) => (c.id === 'control' ? { ...c, pockets: plainAnatomy().cavities[1]!.pockets } : c)) };
+    expect(problem(channelFor(met, 'x', { from: 'route', to: 'control' }, { width: 8, depth: 12 }, s))).toBe('joined');
+  });
+});
+
+describe('holes in a row', () => {
+  const choice = choiceOf(holeRow('strings', row, s));
+
+  it('lie evenly from the first, and tell the least wood between them and to the edge', () => {
+    const at = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole.at.x] : []));
+    expect(at.map((x) => Number(x.toFixed(6)))).toEqual([-26, -15.6, -5.2, 5.2, 15.6, 26]);
+    const [beside, edge] = verdicts(plainAnatomy(), choice);
+    // 10.4 − 7.9
+    expect(beside!.clearance).toBeCloseTo(2.5, 6);
+    expect(beside!.class).toBe('thin');
+    expect([edge!.subject.against, edge!.class]).toEqual(['body', 'well']);
+    const off = choiceOf(holeRow('strings', { ...row, first: { x: 140, y: 260 } }, s));
+    expect(verdicts(plainAnatomy(), off).find((v) => v.subject.against === 'body')!.class).toBe('clashes');
+  });
+
+  it('are drilled by one template, left as drilled, and once', () => {
+    const state = { ...plainState(), tools };
+    const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'drillRow', feature: 'f', state: 'ready', rank: null };
+    const { cards } = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['pitch'] ?? null])).toEqual([
+      ['markOut', jasmine.any(Number)],
+      ['backBoard', null],
+      ['drillRowTo', '3.0 mm'],
+      ['drillRowTo', '7.9 mm'],
+    ]);
+    const left = asLeft({ kind: 'drillRow', decision: 'd', choice, entry: 'e', depths: [] }, state.anatomy, state);
+    expect(left.holes.map((h) => [h.kind, h.diameter!.value, h.basis.kind, h.diameter!.basis.kind])).toEqual(
+      Array.from({ length: 6 }, () => ['string', 7.9, 'work', 'work']),
+    );
+    expect(undoRecipe(compareAnatomies(state.anatomy, left)).every((x) => x.kind === 'cannotUnmakeHole')).toBeTrue();
+    expect([...placesWorkedOn(choice, left)]).toEqual(jasmine.arrayContaining(['strings 1', 'strings 6']));
+    expect(evaluateChoice(plainState(left), choice).anatomy.holes.length).toBe(6);
+  });
+
+  it('are none of one, of too many, or into one another', () => {
+    const of = (more: Partial<HoleRow>): string | null => problem(holeRow('x', { ...row, ...more }, s));
+    expect([of({ count: 1 }), of({ count: 25 }), of({ pitch: 7 })]).toEqual(['tooMany', 'tooMany', 'tooClose']);
+  });
+});
+
+describe('surfacing on rails', () => {
+  it('from 8.0 to 5.5 by 1.0 takes three rounds; projection is rails + base − height', () => {
+    const { heights, projections } = surfacing(8, 5.5, 1, 40, 6);
+    expect(heights).toEqual([7, 6, 5.5]);
+    expect(projections.map((p) => valueOf(p))).toEqual([39, 40, 40.5]);
+    expect([surfacing(5, 5, 1, 40, 6).heights, surfacing(5, 8, 1, 40, 6).heights, surfacing(8, 5, 0, 40, 6).heights]).toEqual([[], [], []]);
+  });
+});
+
+describe('a slanted bore', () => {
+  it('60 away and 20 deep is 63.2 long at 18.4°, towards where it comes out', () => {
+    const b = slantedBore({ x: 10, y: 100 }, 20, { x: 10, y: 160 })!;
+    expect([b.length, b.angle, b.heading].map((v) => Number(v.toFixed(3)))).toEqual([63.246, 18.435, 90]);
+    expect(slantedBore({ x: 1, y: 1 }, 0, { x: 1, y: 1 })).toBeNull();
+  });
+});

@@ -1,0 +1,103 @@
+import type { HardwareChoice } from '../check/index.js';
+import { frameOfFace, toBody, type Anatomy, type Cavity, type Hole, type HoleKind } from '../instrument/index.js';
+import type { Settings } from '../operation/index.js';
+import type { Point } from '../shape/index.js';
+import { channelBetween } from './derive-route.js';
+
+/** A cut that no part asks for, as a choice of the plan, or why there is none. */
+export type PlannedCut = { readonly choice: HardwareChoice } | { readonly problem: CutProblem };
+export type CutProblem = 'notThere' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline';
+
+const base = (id: string, feature: string): Omit<HardwareChoice, 'work' | 'cut'> => ({
+  kind: 'hardware',
+  id,
+  place: { on: 'feature', feature },
+  part: null,
+  alternatives: [],
+  count: 1,
+});
+const planned = { kind: 'planned' } as const;
+
+/** A floor that is to be cut deeper: a neck pocket from 16 to 17.5. */
+export function deepening(a: Anatomy, id: string, where: { readonly cavity: string; readonly pocket: string }, depth: number, s: Settings): PlannedCut {
+  const pocket = a.cavities.find((c) => c.id === where.cavity)?.pockets.find((p) => p.id === where.pocket);
+  if (!pocket) return { problem: 'notThere' };
+  if (pocket.depth && depth <= pocket.depth.value) return { problem: 'notDeeper' };
+  const to = { value: depth, limit: s.limitPlannedDepth, basis: planned };
+  return { choice: { ...base(id, where.cavity), cut: 'deepen', work: [{ kind: 'setDepth', cavity: where.cavity, pocket: where.pocket, depth: to }] } };
+}
+
+/** A channel for wires from one hollow to another of the same face, by the shortest way, joined on purpose. */
+export function channelFor(
+  a: Anatomy,
+  id: string,
+  ends: { readonly from: string; readonly to: string },
+  size: { readonly width: number; readonly depth: number },
+  s: Settings,
+): PlannedCut {
+  const [from, to] = [ends.from, ends.to].map((e) => a.cavities.find((c) => c.id === e));
+  if (!from || !to || from === to || from.face !== to.face) return { problem: 'notThere' };
+  if (from.frame !== 'body') return { problem: 'otherFrame' };
+  const region = (c: Cavity) => c.pockets.map((p) => toBody(a, c.frame, p.outline.outline));
+  const made = channelBetween(region(from), region(to), size.width);
+  if ('problem' in made) return { problem: made.problem };
+  const pocket = {
+    id: `channel to ${to.id}`,
+    set: 'planned',
+    outline: { outline: made.outline, limit: s.limitTemplate, basis: planned, across: null, along: null },
+    depth: { value: size.depth, limit: s.limitPlannedDepth, basis: planned },
+    bored: false,
+  };
+  return { choice: { ...base(id, from.id), cut: 'channel', work: [{ kind: 'addPockets', cavity: from.id, pockets: [pocket], joins: [to.id] }] } };
+}
+
+/** A row of holes: where the first goes, how far apart they are, and which way they run. */
+export interface HoleRow {
+  readonly kind: HoleKind;
+  readonly face: 'top' | 'back';
+  readonly first: Point;
+  readonly pitch: number;
+  readonly count: number;
+  /** From the first one: across from bass to treble, or along towards the bridge. */
+  readonly way: 'across' | 'along';
+  readonly diameter: number;
+  /** null: right through. */
+  readonly depth: number | null;
+}
+
+/** More holes in one row are no row, and one is none. */
+const MOST = 24;
+
+/** Holes in a row, ferrules or strings: six of 7.9 at 10.4 from the first. They are drilled by one template and read from its first hole. */
+export function holeRow(id: string, row: HoleRow, s: Settings): PlannedCut {
+  if (row.count < 2 || row.count > MOST) return { problem: 'tooMany' };
+  if (row.pitch <= row.diameter) return { problem: 'tooClose' };
+  const holes = Array.from({ length: row.count }, (_, i): Hole => ({
+    id: `${id} ${i + 1}`,
+    name: `${row.kind} hole ${i + 1}`,
+    kind: row.kind,
+    face: row.face,
+    frame: frameOfFace(row.face),
+    at: row.way === 'across' ? { x: row.first.x + i * row.pitch, y: row.first.y } : { x: row.first.x, y: row.first.y + i * row.pitch },
+    diameter: { value: row.diameter, limit: s.limitDrill, basis: planned },
+    bare: null,
+    through: row.depth === null,
+    depth: row.depth === null ? null : { value: row.depth, limit: s.limitPlannedDepth, basis: planned },
+    limit: s.limitTemplate,
+    basis: planned,
+    hiddenBy: null,
+    condition: 'sound',
+  }));
+  return {
+    choice: {
+      kind: 'hardware',
+      id,
+      place: { on: 'face', face: row.face, at: row.first, hole: row.kind },
+      part: null,
+      alternatives: [],
+      count: row.count,
+      cut: 'row',
+      work: holes.map((hole) => ({ kind: 'addHole', hole })),
+    },
+  };
+}

@@ -1,0 +1,92 @@
+// Cuts that no part asks for: a neck pocket cut deeper and a row of holes, from the plan to the instrument as left.
+import type { Page } from '@playwright/test';
+import { expectAccessible } from './axe.js';
+import { readTwice, workUntil } from './scenes.js';
+import { expect, FIRST, test } from './workshop.js';
+
+test('a pocket is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
+  test.setTimeout(180_000);
+  await page.goto(`${workshop.url}/i/${FIRST}/cut`);
+  const form = page.getByRole('form', { name: 'Other cuts' });
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await expect(form.getByRole('alert')).toContainText('Say where it begins');
+  await form.getByRole('combobox', { name: 'Which floor' }).click();
+  await page.getByRole('option', { name: /neck pocket/ }).click();
+  await expectAccessible(page, 'other cuts');
+  // deeper than the body: a clash, not a crash
+  await form.getByLabel('Depth wanted').fill('60');
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  const verdicts = page.getByRole('region', { name: 'Verdicts' });
+  await expect(verdicts.locator('li.clashes')).toContainText('Floor');
+  await page.getByRole('button', { name: /Take Neck pocket: cut deeper out of the plan/ }).click();
+
+  await page.getByRole('link', { name: 'Cut' }).click();
+  await form.getByRole('combobox', { name: 'Which floor' }).click();
+  await page.getByRole('option', { name: /neck pocket/ }).click();
+  await form.getByLabel('Depth wanted').fill('17');
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await expect(verdicts.locator('[data-verdict^="floor"]').first()).toContainText('24.50 mm');
+  await expectAccessible(page, 'a cut by itself in Fit');
+  const deeper = page.locator('[data-remedy^="cutAsPlanned"]');
+  await deeper.getByRole('button', { name: 'Choose …' }).click();
+  await deeper.getByLabel('Why this one').fill('the neck stands a millimetre high');
+  await deeper.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await expect(page.locator('rn-decision-made')).toContainText('a millimetre high');
+
+  // a row of six for the strings, through the body
+  await page.getByRole('link', { name: 'Cut' }).click();
+  await form.getByRole('combobox', { name: 'What is to be cut' }).click();
+  await page.getByRole('option', { name: 'Holes in a row' }).click();
+  await form.getByLabel('From middle to middle').fill('6');
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await expect(form.getByRole('alert')).toContainText('run into one another');
+  await form.getByLabel('From middle to middle').fill('12');
+  await form.getByLabel('First, across').fill('-30');
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await expect(page.locator('rn-place-list')).toContainText('Row of 6 string holes');
+  const row = page.locator('[data-remedy^="cutAsPlanned"]');
+  await row.getByRole('button', { name: 'Choose …' }).click();
+  await row.getByLabel('Why this one').fill('strings through the body, as she asked');
+  await row.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await expect(page.locator('rn-decision-made')).toContainText('as she asked');
+
+  await page.goto(`${workshop.url}/i/${FIRST}/order`);
+  for (const work of ['Cut the hollow deeper', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  // what is asked before a cut is asked for the work at hand
+  const gate = page.locator('rn-gate-panel');
+  await expect(gate).toContainText('neck pocket');
+  await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
+  await readTwice(page, 'bodyThickness|body|', '41.5');
+  await readTwice(page, 'pocketDepth|neck pocket|pocket', '16');
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
+  await clearOnBench(page);
+  await workUntil(page, (crumbs) => crumbs.includes('Drill the row'));
+  await clearOnBench(page);
+  await workUntil(page, () => false);
+  await expect(page.getByText('All work is done')).toBeVisible();
+
+  await page.getByRole('link', { name: 'To Record' }).click();
+  await expect(page.getByText('New: string hole 6')).toBeVisible();
+  const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+    document: {
+      holes: { kind: string; basis: { kind: string } }[];
+      cavities: { id: string; pockets: { depth: { value: number; basis: { kind: string } } }[] }[];
+    };
+  };
+  expect(left.document.holes.filter((h) => h.kind === 'string' && h.basis.kind === 'work').length).toBe(6);
+  const { depth } = left.document.cavities.find((c) => c.id === 'neck pocket')!.pockets[0]!;
+  expect([depth.value, depth.basis.kind]).toEqual([17, 'work']);
+});
+
+/** What is asked on the bench before the work at hand is cleared. */
+async function clearOnBench(page: Page): Promise<void> {
+  const gate = page.locator('rn-gate-panel');
+  await gate.getByLabel('What the owner said').fill('Yes, at that price');
+  await gate.getByRole('button', { name: 'The owner agrees' }).click();
+  await expect(gate.getByText('The owner agreed')).toBeVisible();
+  for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await gate.getByRole('button', { name: 'Clear to cut' }).click();
+  await expect(page.locator('.step .text').first()).toBeVisible();
+}

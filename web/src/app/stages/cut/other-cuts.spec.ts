@@ -1,0 +1,76 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import type { HardwareChoice } from '@rinnovo/core/check';
+import { button, host, jobOnScreen, settle } from '../../../testing/job';
+import { planFeature } from '../../state/plan.feature';
+import { OtherCuts } from './other-cuts';
+
+async function panel() {
+  TestBed.configureTestingModule({ providers: [provideRouter([{ path: '**', children: [] }])] });
+  const { store } = jobOnScreen();
+  const fixture = TestBed.createComponent(OtherCuts);
+  await fixture.whenStable();
+  const it = fixture.componentInstance as unknown as Record<'kind' | 'floor' | 'from' | 'to' | 'count', { set: (v: unknown) => void }> & {
+    type: (key: string, text: string) => void;
+  };
+  const add = async (): Promise<void> => {
+    await fixture.whenStable();
+    button(fixture, 'See what it leaves').click();
+    await settle(30);
+    await fixture.whenStable();
+  };
+  const planned = () =>
+    store
+      .selectSignal(planFeature.selectDraft)()!
+      .choices.filter((c): c is HardwareChoice => c.kind === 'hardware' && c.cut !== undefined);
+  const said = (): string => host(fixture).querySelector('[role=alert]')?.textContent.trim() ?? '';
+  return { fixture, it, add, planned, said };
+}
+
+describe('cuts that no part asks for', () => {
+  it('are planned as choices of their own, each under its own name, and shown where they are judged', async () => {
+    const { it, add, planned, said } = await panel();
+    await add();
+    expect([planned().length, said()]).toEqual([0, 'Say where it begins and where it ends, on one face.']);
+    it.floor.set('route/old');
+    it.type('depth', '12');
+    await add();
+    expect(said()).toBe('It is as deep as that already.');
+    it.type('depth', '21');
+    await add();
+    it.type('depth', '22');
+    await add();
+    expect(planned().map((c) => [c.id, c.cut])).toEqual([
+      ['deeper', 'deepen'],
+      ['deeper 2', 'deepen'],
+    ]);
+    expect(Object.keys(planned()[0]!.work[0]!).sort()).toEqual(['cavity', 'depth', 'kind', 'pocket']);
+    expect(TestBed.inject(Router).url).toBe('/i/i/fit');
+  });
+
+  it('are holes in a row with their number; what is no number of holes is said', async () => {
+    const { it, add, planned, said } = await panel();
+    it.kind.set('row');
+    it.count.set('one');
+    await add();
+    expect(said()).toContain('2 to 24 holes');
+    it.count.set('6');
+    await add();
+    expect(planned()[0]!.work.length).toBe(6);
+  });
+
+  it('are only reckoned where they leave no trace in the drawing', async () => {
+    const { fixture, it } = await panel();
+    it.kind.set('surface');
+    await fixture.whenStable();
+    // 8.0 to 6.0 by 0.8
+    const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
+    expect(rows.map((r) => /\d\.\d mm left/.exec(r)?.[0])).toEqual(['7.2 mm left', '6.4 mm left', '6.0 mm left']);
+    expect(rows[2]).toContain('bit 40.0 mm below the sled');
+    it.kind.set('bore');
+    await fixture.whenStable();
+    // 60 across, 10 along, 20 deep: √(60² + 10² + 20²)
+    expect(host(fixture).textContent).toContain('64.0 mm');
+    expect(host(fixture).textContent).toContain('18.2°');
+  });
+});

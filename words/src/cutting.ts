@@ -1,5 +1,5 @@
 import type { HardwareChoice } from '@rinnovo/core/check';
-import type { BitRefusal, CutProblem, School, SetUpId } from '@rinnovo/core/cut';
+import type { BitRefusal, CutProblem, Heed, HoleLine, School, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 
@@ -66,3 +66,22 @@ export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): 
     return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'right through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
   return 'not cut';
 }
+
+/** What is done to a hole. */
+export const HOLE_WORK_WORDS: Readonly<Record<HoleLine['work'], string>> = {
+  new: 'New',
+  open: 'Open it',
+  plugAndDrill: 'Plug, then drill',
+  moved: 'Plug, drill beside',
+  close: 'Close it',
+  deepen: 'Bore deeper',
+};
+
+/** What is to be heeded at a hole; common practice. */
+export const HEED_WORDS: Readonly<Record<Heed, string>> = {
+  scratchFinish: 'Scratch the finish back with the countersink first.',
+  backBoard: 'Backing board where the drill comes out.',
+  nearEdge: 'Near the edge: a block clamped beside it, slow, no forcing.',
+  inSight: 'Nothing covers its rim: tape over it, try the drill on scrap.',
+  curePlug: 'The plug cures before it is drilled.',
+};

@@ -19,3 +19,4 @@ export * from './slanted-bore.js';
 export * from './surfacing.js';
 export * from './snap-route.js';
 export * from './hole-steps.js';
+export * from './hole-table.js';

@@ -38,6 +38,7 @@ export const instrumentRoutes: Routes = [
       { path: 'survey/compare', title: 'Compare · Rinnovo', loadComponent: () => import('./survey/compare-page').then((m) => m.ComparePage) },
       { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
       { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },
+      { path: 'cut/holes', title: 'Holes · Rinnovo', loadComponent: () => import('./cut/holes-page').then((m) => m.HolesPage) },
       { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },
       { path: 'order', title: 'Order · Rinnovo', loadComponent: () => import('./order/order-page').then((m) => m.OrderPage) },
       { path: 'bench', title: 'Bench · Rinnovo', loadComponent: () => import('./bench/bench-page').then((m) => m.BenchPage) },

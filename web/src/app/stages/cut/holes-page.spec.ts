@@ -1,0 +1,50 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { newHardwareChoice } from '@rinnovo/core/check';
+import { holeRow } from '@rinnovo/core/cut';
+import { settingsWith } from '@rinnovo/core/operation';
+import { evaluatePlan } from '@rinnovo/core/check';
+import { anatomy } from '../../../testing/fixture';
+import { button, host, jobOnScreen, planOf } from '../../../testing/job';
+import { planActions } from '../../state/plan.actions';
+import { resultActions } from '../../state/results.feature';
+import { HolesPage } from './holes-page';
+
+describe('the sheet of holes', () => {
+  it('says what to do first while the plan makes none', async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([])] });
+    jobOnScreen();
+    const fixture = TestBed.createComponent(HolesPage);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('No hole is made or changed by this plan');
+    expect(button(fixture, 'Print').disabled).toBeTrue();
+  });
+
+  it('has a line for each, opens its sums, and prints', async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([])] });
+    const { store } = jobOnScreen();
+    const settings = settingsWith();
+    const row = holeRow(
+      'row',
+      { kind: 'string', face: 'top', first: { x: -20, y: 200 }, pitch: 10, count: 3, way: 'across', diameter: 7.9, depth: 20 },
+      settings,
+    );
+    if ('problem' in row) throw new Error(row.problem);
+    const plan = planOf(row.choice, newHardwareChoice('gone', { on: 'feature', feature: 'gone' }, null));
+    const state = { anatomy, parts: {}, stock: [], settings, tools: [] };
+    store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan }, draft: null }));
+    store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan, choice: 'row', result: { ...evaluatePlan(state, plan), figures: null } } }));
+    const fixture = TestBed.createComponent(HolesPage);
+    await fixture.whenStable();
+    const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(rows.length).toBe(3);
+    expect(rows[1]).toContain('-10.00 mm, 200.00 mm');
+    // 20 deep and 2.37 of point
+    button(fixture, '22.37 mm').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-working-view')!.textContent).toContain('point of the drill');
+    const printed = spyOn(window, 'print');
+    button(fixture, 'Print').click();
+    expect(printed).toHaveBeenCalledTimes(1);
+  });
+});

@@ -1,3 +1,4 @@
+import { PAPERS, RULE, type PaperId } from '@rinnovo/core/cut';
 import Joi from 'joi';
 import { localId, uuid } from './scalars.js';
 
@@ -36,4 +37,25 @@ export const findQuery = Joi.object<{ after?: string; limit: number; find: strin
   archived: Joi.boolean().default(false),
 });
 export const jobsQuery = Joi.object<{ instrument?: string }>({ instrument: uuid });
+/** A template to print: for which choice, on what paper, mirrored, and what its rules measured, mm. */
+export interface TemplateQuery {
+  readonly choice: string;
+  readonly paper: PaperId;
+  readonly mirrored: boolean;
+  readonly ruleX: number;
+  readonly ruleY: number;
+}
+const rule = Joi.number()
+  .greater(0)
+  .less(2 * RULE)
+  .default(RULE);
+export const templateQuery = Joi.object<TemplateQuery>({
+  choice: localId.required(),
+  paper: Joi.string()
+    .valid(...Object.keys(PAPERS))
+    .default('A4'),
+  mirrored: Joi.boolean().default(false),
+  ruleX: rule,
+  ruleY: rule,
+});
 export const noQuery = Joi.object({});

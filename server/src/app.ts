@@ -9,6 +9,7 @@ import { anatomyRoutes } from './anatomy/routes.js';
 import { consentRoutes } from './consents/routes.js';
 import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
+import { templateRoutes } from './templates/routes.js';
 import { wayBackRoutes } from './decisions/way-back-routes.js';
 import { answerErrors, sendProblem } from './http/errors.js';
 import { ProblemError } from './http/problems.js';
@@ -91,6 +92,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/instruments', instrumentRoutes(db));
   api.use('/jobs/:id/plan', planRoutes(db));
   api.use('/jobs/:id/work', workRoutes(db));
+  api.use('/jobs/:id/template', templateRoutes(db));
   api.use('/', orderRoutes(db));
   api.use('/jobs', jobRoutes(db));
   api.use('/', readingRoutes(db));

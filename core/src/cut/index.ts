@@ -17,6 +17,7 @@ export * from './removed-volume.js';
 export * from './set-up.js';
 export * from './slanted-bore.js';
 export * from './surfacing.js';
+export * from './template-sheet.js';
 export * from './snap-route.js';
 export * from './hole-steps.js';
 export * from './hole-table.js';

@@ -39,6 +39,7 @@ import { CuttingTable } from './cutting-table';
 import { OtherCuts } from './other-cuts';
 import { PoseFields } from './pose-fields';
 import { RouteOutline } from './route-outline';
+import { TemplateForm } from './template-form';
 
 /** Small handles, wherever they are: they lie beside what they pull. */
 const HANDLE_ROOM = 60;
@@ -56,7 +57,7 @@ function turnTo(at: Point, to: Point): number {
 /** The route on its place, moved by hand, keys or numbers with its verdicts live; the section; and what is cut with what. */
 @Component({
   selector: 'rn-cut-page',
-  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, RouteOutline, OtherCuts, GatePanel],
+  imports: [MatButtonModule, RouterLink, PlanView, SectionView, VerdictList, CuttingTable, PoseFields, RouteOutline, OtherCuts, TemplateForm, GatePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cut-page.html',
   styleUrl: './cut-page.scss',
@@ -77,7 +78,7 @@ export class CutPage {
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   protected readonly open = signal<string | null>(null);
-  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'gate' | 'other'>('verdicts');
+  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'template' | 'gate' | 'other'>('verdicts');
 
   private readonly one = this.store.selectSignal(instrument.select);
   /** What the body is made of, as it was seen, told or guessed. */

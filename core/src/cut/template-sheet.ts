@@ -1,0 +1,115 @@
+import { routePockets, type PickupChoice, type PlanState } from '../check/index.js';
+import { toBody } from '../instrument/index.js';
+import { woodScrewShank } from '../part/index.js';
+import { bounds, circle, mirrorOutline, type Outline, type Point } from '../shape/index.js';
+
+/** Paper that a template is printed on, mm: ISO 216 and ANSI/ASME Y14.1 [std]. */
+export const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4], A3: [297, 420] } as const satisfies Readonly<Record<string, readonly [number, number]>>;
+export type PaperId = keyof typeof PAPERS;
+
+export type TemplateLayer = 'route' | 'wells' | 'old hollow' | 'plate' | 'openings' | 'screws' | 'lines';
+
+/** A template before it is laid on paper, in the body's frame, mm. */
+export interface TemplateDrawing {
+  readonly outlines: readonly { readonly layer: TemplateLayer; readonly outline: Outline }[];
+  /** The centre line and the bridge line, as far as the drawing goes. */
+  readonly lines: readonly { readonly name: string; readonly from: Point; readonly to: Point }[];
+  /** Where something is pricked through: middles of holes, wells and screws. */
+  readonly pricks: readonly Point[];
+  readonly box: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
+}
+
+/** Room round the drawing, mm. */
+const ROUND = 8;
+
+/** A planned route with the plate that hides it, what it is aligned by, and what is pricked through; `mirrored` for work from the other side. Null without a route. */
+export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boolean): TemplateDrawing | null {
+  const { anatomy } = state;
+  const position = anatomy.positions.find((p) => p.id === choice.position);
+  const cavity = anatomy.cavities.find((c) => c.id === position?.cavity);
+  const plate = anatomy.plates.find((p) => p.id === position?.plate);
+  if (!choice.route || !cavity) return null;
+  const side = mirrored ? -1 : 1;
+  const seen = (o: Outline): Outline => (mirrored ? mirrorOutline(o) : o);
+  const pockets = routePockets(choice.route, state.settings);
+  const screws = (plate?.screws ?? []).map((s) => toBody(anatomy, plate?.frame ?? 'body', circle(woodScrewShank(s.gauge), s)));
+  const outlines: TemplateDrawing['outlines'] = [
+    ...cavity.pockets.map((p) => ({ layer: 'old hollow' as const, outline: seen(toBody(anatomy, cavity.frame, p.outline.outline)) })),
+    ...(plate ? [{ layer: 'plate' as const, outline: seen(toBody(anatomy, plate.frame, plate.outline.outline)) }] : []),
+    ...(plate?.openings ?? []).map((o) => ({ layer: 'openings' as const, outline: seen(toBody(anatomy, plate?.frame ?? 'body', o.outline.outline)) })),
+    ...screws.map((o) => ({ layer: 'screws' as const, outline: seen(o) })),
+    ...pockets.map((p) => ({ layer: p.bored ? ('wells' as const) : ('route' as const), outline: seen(p.outline.outline) })),
+  ];
+  const b = bounds(outlines.map((o) => o.outline));
+  const box = { minX: Math.min(b.minX, 0) - ROUND, minY: b.minY - ROUND, maxX: Math.max(b.maxX, 0) + ROUND, maxY: b.maxY + ROUND };
+  const { scale, nutToMouth } = anatomy.neck;
+  const bridge = scale && nutToMouth ? scale.value - nutToMouth.value : null;
+  const across = (name: string, y: number) => ({ name, from: { x: box.minX, y }, to: { x: box.maxX, y } });
+  return {
+    outlines,
+    lines: [
+      { name: 'centre line', from: { x: 0, y: box.minY }, to: { x: 0, y: box.maxY } },
+      ...(bridge !== null && bridge > box.minY && bridge < box.maxY ? [across('bridge line', bridge)] : []),
+      across('middle of the route', choice.route.at.y),
+    ],
+    pricks: [
+      ...outlines.filter((o) => o.layer === 'wells' || o.layer === 'screws').map((o) => middleOf(o.outline)),
+      { x: side * choice.route.at.x, y: choice.route.at.y },
+    ],
+    box,
+  };
+}
+
+function middleOf(o: Outline): Point {
+  const b = bounds([o]);
+  return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+}
+
+/** One sheet of a template: which piece of the drawing it shows. */
+export interface Tile {
+  readonly row: number;
+  readonly column: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** How a drawing is cut into sheets, mm on paper. */
+export interface Tiling {
+  readonly rows: number;
+  readonly columns: number;
+  /** What one sheet shows. */
+  readonly width: number;
+  readonly height: number;
+  readonly tiles: readonly Tile[];
+}
+
+/** What no printer reaches, what is kept for rules and words below and beside, and by how much sheets overlap, mm [memory]. */
+export const SHEET = { margin: 10, below: 24, beside: 14, overlap: 12 } as const;
+
+/** The fewest sheets that show a drawing with overlaps, centred: 105 × 60 on A4 is one, 400 × 60 three side by side. */
+export function tilesFor(box: TemplateDrawing['box'], paper: PaperId): Tiling {
+  const [w, h] = PAPERS[paper];
+  const { margin, below, beside, overlap } = SHEET;
+  const [width, height] = [w - 2 * margin - beside, h - 2 * margin - below];
+  const [needX, needY] = [box.maxX - box.minX, box.maxY - box.minY];
+  const count = (need: number, one: number): number => Math.max(1, Math.ceil((need - overlap) / (one - overlap) - 1e-9));
+  const [columns, rows] = [count(needX, width), count(needY, height)];
+  const spare = (n: number, one: number, need: number): number => (n * (one - overlap) + overlap - need) / 2;
+  const left = box.minX - spare(columns, width, needX);
+  const top = box.minY - spare(rows, height, needY);
+  const tiles = Array.from({ length: rows * columns }, (_, i): Tile => {
+    const [row, column] = [Math.floor(i / columns), i % columns];
+    return { row, column, x: left + column * (width - overlap), y: top + row * (height - overlap) };
+  });
+  return { rows, columns, width, height, tiles };
+}
+
+/** A rule of this length is printed in both directions, mm. */
+export const RULE = 100;
+/** A rule that is off by more than this was scaled by the printer: it is printed again, not corrected, mm. */
+export const RULE_OFF = 0.3;
+
+/** By how much a page is drawn larger so that its rule comes out right: a rule read as 99.8 by 1.0020 [law]. Null where it is off by more than 0.3: print again without scaling. */
+export function correction(read: number): number | null {
+  return Math.abs(read - RULE) <= RULE_OFF + 1e-9 ? RULE / read : null;
+}

@@ -1,0 +1,135 @@
+// Templates against independent readers: qpdf says that the PDF is well formed, pdftoppm measures its rules and its outline at 300 dpi.
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Problem } from '@rinnovo/contract';
+import { withChoice, type PickupChoice } from '@rinnovo/core/check';
+import { PAPERS, SHEET, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
+import { bounds, roundedRectangle } from '@rinnovo/core/shape';
+import { demoWorkshop } from '@rinnovo/demo';
+import { loadJobState } from '../jobs/job-state.js';
+import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
+
+const job = demoWorkshop.jobs[0]!;
+/** A route of 90 × 44, so that its edge can be found on the paper. */
+const route = { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(90, 44, 5), depth: 18, bored: false }] };
+/** Pixels in a millimetre at 300 dpi. */
+const PX = 300 / 25.4;
+
+interface Grey {
+  readonly width: number;
+  readonly height: number;
+  readonly dark: (x: number, y: number) => boolean;
+}
+
+describe('a template', () => {
+  let w: TestWorkshop;
+  let choice: PickupChoice;
+  const folder = mkdtempSync(path.join(tmpdir(), 'template-'));
+  beforeAll(async () => {
+    w = await testWorkshop();
+    const s = await loadJobState(w.db, job.id);
+    choice = { ...(s.record.plan.choices[0] as PickupChoice), route, insertFitted: false };
+    await w.change(`/api/jobs/${job.id}/plan`, s.record.version, { revision: s.revision, plan: withChoice(s.record.plan, choice) }).expect(200);
+  }, 30_000);
+  afterAll(async () => {
+    rmSync(folder, { recursive: true });
+    await w.close();
+  });
+
+  const get = (query: string) => w.get(`/api/jobs/${job.id}/template?choice=${encodeURIComponent('neck pickup')}${query}`);
+  async function pdfOf(query = ''): Promise<string> {
+    const answer = await get(query)
+      .buffer(true)
+      .parse((res, done) => {
+        const chunks: Buffer[] = [];
+        res.on('data', (c: Buffer) => chunks.push(c));
+        res.on('end', () => {
+          done(null, Buffer.concat(chunks));
+        });
+      });
+    expect([answer.status, answer.headers['content-type']]).toEqual([200, 'application/pdf']);
+    const file = path.join(folder, `t${Math.random()}.pdf`);
+    writeFileSync(file, answer.body as Buffer);
+    return file;
+  }
+  /** The first sheet as pdftoppm sees it. */
+  function seen(file: string, page = 1): Grey {
+    const out = path.join(folder, 'page');
+    execFileSync('pdftoppm', ['-r', '300', '-gray', '-f', String(page), '-l', String(page), '-singlefile', file, out]);
+    const pgm = readFileSync(`${out}.pgm`);
+    const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(pgm.subarray(0, 60).toString('latin1'))!;
+    const [width, height] = [Number(head[1]), Number(head[2])];
+    const from = head[0].length;
+    return { width, height, dark: (x, y) => (pgm[from + y * width + x] ?? 255) < 160 };
+  }
+  /** From the first to the last of the tall ticks of the rule along a row, or of the wide ones down a column, px. */
+  function rule(g: Grey, paper: PaperId, way: 'across' | 'along'): number {
+    const tiling = tilesFor({ minX: 0, minY: 0, maxX: 1, maxY: 1 }, paper);
+    // beside the rule, where only its ticks of 3 mm reach
+    const off = Math.round((SHEET.margin + (way === 'across' ? tiling.height : tiling.width) + 6 + 2.2) * PX);
+    const ticks: number[] = [];
+    for (let i = 0; i < (way === 'across' ? g.width : g.height); i++) if (way === 'across' ? g.dark(i, off) : g.dark(off, i)) ticks.push(i);
+    return ticks.at(-1)! - ticks[0]! - thick(ticks);
+  }
+  const thick = (ticks: readonly number[]): number => ticks.findIndex((t, i) => (ticks[i + 1] ?? Infinity) - t > 5);
+
+  for (const paper of Object.keys(PAPERS) as PaperId[]) {
+    it(`on ${paper} is well formed and its rules are 1181 px at 300 dpi in both directions`, async () => {
+      const file = await pdfOf(`&paper=${paper}`);
+      execFileSync('qpdf', ['--check', file]);
+      const page = seen(file);
+      const [width, height] = PAPERS[paper];
+      expect(Math.abs(page.width - width * PX) + Math.abs(page.height - height * PX)).toBeLessThan(3);
+      expect(Math.abs(rule(page, paper, 'across') - 1181)).toBeLessThanOrEqual(1);
+      expect(Math.abs(rule(page, paper, 'along') - 1181)).toBeLessThanOrEqual(1);
+    });
+  }
+
+  it('has its route where it is: 90 mm from edge to edge along the middle of the sheet', async () => {
+    const s = await loadJobState(w.db, job.id);
+    const drawing = templateOf(s.state, choice, false)!;
+    const tiling = tilesFor(drawing.box, 'A4');
+    expect(tiling.tiles.length).toBe(1);
+    const g = seen(await pdfOf());
+    const [tile] = tiling.tiles;
+    const at = (x: number, y: number): readonly [number, number] => [(x - tile!.x + SHEET.margin) * PX, (y - tile!.y + SHEET.margin) * PX];
+    // a row through the straight sides, away from lines that cross it
+    const row = Math.round(at(0, 102 + 13)[1]);
+    const dark = (x: number): boolean => [-2, -1, 0, 1, 2].some((d) => g.dark(Math.round(at(x, 0)[0]) + d, row));
+    const b = bounds(drawing.outlines.filter((o) => o.layer === 'route').map((o) => o.outline));
+    expect([dark(b.minX), dark(b.maxX), dark(b.minX + 1.4), dark(b.maxX - 1.4)]).toEqual([true, true, false, false]);
+    expect(b.maxX - b.minX).toBe(90);
+  });
+
+  it('mirrored has all on the other side', async () => {
+    const s = await loadJobState(w.db, job.id);
+    const [plain, other] = [false, true].map((m) =>
+      bounds(
+        templateOf(s.state, choice, m)!
+          .outlines.filter((o) => o.layer === 'plate')
+          .map((o) => o.outline),
+      ),
+    );
+    expect([other!.minX, other!.maxX]).toEqual([-plain!.maxX, -plain!.minX]);
+    expect((await pdfOf('&mirrored=true')).length).toBeGreaterThan(0);
+  });
+
+  it('is corrected by what its rules measured, each way for itself; beyond 0.3 mm it is to be printed again', async () => {
+    const g = seen(await pdfOf('&ruleX=99.8&ruleY=100.2'));
+    // 1181.1 × 100 / 99.8, and / 100.2
+    expect(Math.abs(rule(g, 'A4', 'across') - 1183.5)).toBeLessThanOrEqual(1.2);
+    expect(Math.abs(rule(g, 'A4', 'along') - 1178.7)).toBeLessThanOrEqual(1.2);
+    const refused = await get('&ruleX=98');
+    expect([refused.status, (refused.body as Problem).errors?.map((e) => e.pointer)]).toEqual([422, ['/ruleX']]);
+  });
+
+  it('is none for paper that is none, a rule of 0 or 200, or a choice without a route', async () => {
+    for (const wrong of ['&paper=Napkin', '&ruleX=0', '&ruleY=200', '&ruleX=abc', '&moon=1'])
+      expect((await get(wrong)).status)
+        .withContext(wrong)
+        .toBe(400);
+    expect((await w.get(`/api/jobs/${job.id}/template?choice=moon`)).status).toBe(404);
+  });
+});

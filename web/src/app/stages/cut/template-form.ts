@@ -62,7 +62,7 @@ const LAYERS: readonly TemplateLayer[] = ['route', 'wells', 'old hollow', 'plate
       display: grid;
       grid-template-columns: 1fr 1fr;
       gap: 0.5rem;
-      align-items: center;
+      align-items: start;
     }
     .acts {
       display: flex;

@@ -1,7 +1,7 @@
 // Cuts that no part asks for: a neck pocket cut deeper and a row of holes, from the plan to the instrument as left.
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe.js';
-import { readTwice, workUntil } from './scenes.js';
+import { confirmAll, readTwice, workUntil } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('a pocket is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
@@ -87,6 +87,7 @@ async function clearOnBench(page: Page): Promise<void> {
   await gate.getByRole('button', { name: 'The owner agrees' }).click();
   await expect(gate.getByText('The owner agreed')).toBeVisible();
   for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await confirmAll(page);
   await gate.getByRole('button', { name: 'Clear to cut' }).click();
   await expect(page.locator('.step .text').first()).toBeVisible();
 }

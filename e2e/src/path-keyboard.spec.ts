@@ -100,6 +100,10 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   const fields = page.getByLabel('Accepted because');
   await expect(fields.first()).toBeVisible();
   for (let i = 0; i < (await fields.count()); i++) await type(page, fields.nth(i), 'it holds');
+  for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) {
+    await tabTo(page, box);
+    await page.keyboard.press('Space');
+  }
   await tabTo(page, page.getByRole('button', { name: 'Clear to cut' }), true);
   await page.keyboard.press('Enter');
   await expect(page.getByText('● Clear to cut')).toBeVisible();

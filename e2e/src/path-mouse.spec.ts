@@ -1,7 +1,7 @@
 // The whole path in the real interface by mouse: survey → choice → clash → remedy → cut → order → bench → record, and the database afterwards.
 import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe.js';
-import { READINGS, readTwice } from './scenes.js';
+import { confirmAll, READINGS, readTwice } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ page, workshop }) => {
@@ -81,6 +81,8 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('button', { name: 'The owner agrees' }).click();
   await expect(page.getByText('The owner agreed')).toBeVisible();
   for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await expect(page.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
+  await confirmAll(page);
   await page.getByRole('button', { name: 'Clear to cut' }).click();
   await expect(page.getByText('● Clear to cut')).toBeVisible();
 

@@ -64,8 +64,14 @@ export async function clearToCut(page: Page, url: string): Promise<void> {
   await page.getByText('The owner agreed').waitFor();
   await page.getByLabel('Accepted because').first().waitFor();
   for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await confirmAll(page);
   await page.getByRole('button', { name: 'Clear to cut' }).click();
   await page.getByText('● Clear to cut').waitFor();
+}
+
+/** Everything that a person confirms before wood is cut. */
+export async function confirmAll(page: Page): Promise<void> {
+  for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) await box.check();
 }
 
 /** Logs steps on the bench until `until` is true of the crumbs, or the work is done. */

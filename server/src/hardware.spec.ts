@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision, Problem, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
-import { benchNow } from '@rinnovo/core/gate';
+import { benchNow, confirmationsFor, confirmKey } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { optionsFor, type Option } from '@rinnovo/core/remedy';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
@@ -104,7 +104,15 @@ describe('a part that is no pickup, through the API', () => {
       judged()
         .verdicts.filter((v) => v.class === 'thin' || v.check === 'hollowBehind')
         .map((v) => ({ verdict: v.id, reason: 'it holds' }));
-    const clear = () => ({ job: job.id, decision, planVersion: s.record.version, revision: s.revision, accepted: thin(), seen: seenOf(judged()) });
+    const confirmed = () => confirmationsFor(choice, judged(), s.state.anatomy).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
+    const clear = () => ({
+      job: job.id,
+      decision,
+      planVersion: s.record.version,
+      revision: s.revision,
+      accepted: [...thin(), ...confirmed()],
+      seen: seenOf(judged()),
+    });
     expect((await w.create(`/api/clearances/${randomUUID()}`, clear())).status).toBe(409);
     await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
     await read(8, false);

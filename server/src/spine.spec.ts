@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, ClearanceRecord, ConsentRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
 import { evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
-import { benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
+import { confirmKey, benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
@@ -114,12 +114,14 @@ describe('the spine, through the API', () => {
     let now = await load();
     let evaluation = evaluatePlan(now.state, now.record.plan);
     const thin = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: 'looked at, it holds' }));
+    const confirmed = (['printLaid', 'toolsSharp', 'cautions'] as const).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
+    let said: typeof thin = [];
     const clearance = (): object => ({
       job: job.id,
       decision: decisionId,
       planVersion: now.record.version,
       revision: now.revision,
-      accepted: thin,
+      accepted: [...thin, ...said],
       seen: evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance })),
     });
     const notYet = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(409);
@@ -151,8 +153,12 @@ describe('the spine, through the API', () => {
       .body as ConsentRecord;
     expect(consent.price).toBe(option.proposal.price + Math.round((option.minutes * first.state.settings.ratePerHour) / 60));
     expect(consent.options.length).toBe(3);
+    // nor until somebody laid the print on, looked at the bits and read the cautions
+    const unconfirmed = await w.create(`/api/clearances/${randomUUID()}`, clearance());
+    expect((unconfirmed.body as { current: { kind: string }[] }).current.map((i) => i.kind)).toEqual(['confirm', 'confirm', 'confirm']);
+    said = confirmed;
     const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
-    expect((cleared.body as ClearanceRecord).accepted.length).toBe(thin.length);
+    expect((cleared.body as ClearanceRecord).accepted.length).toBe(thin.length + 3);
 
     const kinds = await workThrough();
     expect(kinds).toEqual([

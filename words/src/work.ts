@@ -1,4 +1,4 @@
-import type { GateItem, StepCard } from '@rinnovo/core/gate';
+import type { ConfirmId, GateItem, StepCard } from '@rinnovo/core/gate';
 import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
 import type { UndoStep, WayOn } from '@rinnovo/core/record';
@@ -152,6 +152,14 @@ export function hindranceText(h: Hindrance, kindOf: (operation: string) => Opera
   return `First: ${kind ? OPERATION_WORDS[kind] : 'earlier work'}.`;
 }
 
+/** What a person confirms before wood is cut. */
+export const CONFIRM_WORDS: Readonly<Record<ConfirmId, string>> = {
+  printLaid: 'The 1 : 1 print was laid on, and two widths of the outline checked on it',
+  toolsSharp: 'Bits, template and clamps are at hand, and the bits are sharp',
+  scrapTest: 'Tried on scrap of the same wood and finish',
+  cautions: 'The cautions were read; the maker’s instructions and local rules go first',
+};
+
 /** One line of the gate: what it asks and how it stands. */
 export function gateText(item: GateItem, names: Names, titleOf: (verdict: string) => string): string {
   switch (item.kind) {
@@ -171,7 +179,9 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'typical':
       return `Typical, not measured: ${targetText(item.target, names)}`;
     case 'verdict':
-      return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}`;
+      return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', cut all the same' : ''}`;
+    case 'confirm':
+      return CONFIRM_WORDS[item.confirm];
     case 'thin':
       return `${titleOf(item.verdict)}: ${item.class === 'thin' ? 'thin' : 'none is drawn, so look'}; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
   }

@@ -1,6 +1,7 @@
 import type { CheckId, Evaluation, Verdict } from '../check/index.js';
 import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
+import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
 /** One thing that stands between the plan and the wood. */
@@ -8,9 +9,11 @@ export type GateItem =
   | { readonly kind: 'reading'; readonly target: Target; readonly state: SecondReading['state']; readonly ok: boolean }
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
-  | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: false }
+  /** It does not clear: cut all the same only with a reason, which is kept. */
+  | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: boolean }
   /** To be accepted with a reason: it is thin, or a hollow is not drawn. */
   | { readonly kind: 'thin'; readonly verdict: string; readonly class: 'thin' | 'notMeasured'; readonly ok: boolean }
+  | { readonly kind: 'confirm'; readonly confirm: ConfirmId; readonly ok: boolean }
   | { readonly kind: 'consent'; readonly ok: boolean };
 
 /** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
@@ -35,15 +38,22 @@ const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
 ]);
 
 /**
- * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured;
- * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on.
+ * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured unless somebody overrides them one by one;
+ * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on, which nobody can override, and what only a person can confirm.
  */
-export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: readonly Reading[], accepted: ReadonlySet<string>, consent: Consent): Clearance {
+export function clearToCut(
+  evaluation: Evaluation,
+  found: Anatomy,
+  readings: readonly Reading[],
+  accepted: ReadonlySet<string>,
+  consent: Consent,
+  asked: readonly ConfirmId[] = [],
+): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (v.check === 'hollowBehind' && v.class === 'notMeasured'))
       return [{ kind: 'thin', verdict: v.id, class: v.class, ok: accepted.has(v.id) }];
-    return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: false }];
+    return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });
   const targets = restsOn(evaluation.verdicts, found);
   const read = targets.map((target): GateItem => {
@@ -57,8 +67,9 @@ export function clearToCut(evaluation: Evaluation, found: Anatomy, readings: rea
     const mismatch = outline && widthMismatch(outline, target.quantity === 'checkWidthAcross' ? 'across' : 'along');
     return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
   });
-  const asked: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
-  const items = [...asked, ...verdicts, ...read, ...doubts];
+  const owner: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
+  const confirms = asked.map((confirm): GateItem => ({ kind: 'confirm', confirm, ok: accepted.has(confirmKey(confirm)) }));
+  const items = [...owner, ...verdicts, ...read, ...doubts, ...confirms];
   return { clear: items.every((i) => i.ok), items };
 }
 

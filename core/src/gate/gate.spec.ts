@@ -6,7 +6,7 @@ import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
-import { benchNow, clearToCut, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
+import { benchNow, clearToCut, confirmationsFor, confirmKey, overrideKey, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
@@ -103,6 +103,39 @@ describe('clear to cut', () => {
         .withContext(String(thickness))
         .toBeFalse();
     }
+  });
+
+  it('is given over a clash with a reason of its own for each, and over readings that are missing never', () => {
+    const a = plainAnatomy();
+    const s = plainState({ ...a, body: { ...a.body, thickness: dim(30) } });
+    const e = evaluateChoice(s, choice);
+    const grave = e.verdicts.filter((v) => v.class !== 'well' && v.class !== 'thin');
+    expect(grave.length).toBeGreaterThan(0);
+    const accepted = [...e.verdicts.map((v) => v.id), ...grave.map((v) => overrideKey(v.id))];
+    const items = clearToCut(e, s.anatomy, twice, new Set(accepted), 'own').items;
+    expect(items.filter((i) => i.kind === 'verdict').every((i) => i.ok)).toBeTrue();
+    expect(clearToCut(e, s.anatomy, twice, new Set(accepted.slice(0, -1)), 'own').clear).toBeFalse();
+    expect(clearToCut(e, s.anatomy, [], new Set([...accepted, 'override/reading', ...targets.map((t) => overrideKey(targetKey(t)))]), 'own').clear).toBeFalse();
+  });
+
+  it('asks what only a person can say: the print laid on, sharp bits, a test on scrap where it shows, the cautions read', () => {
+    const asked = (more: Partial<typeof choice> = {}, anatomy = state.anatomy) => confirmationsFor({ ...choice, ...more }, evaluation, anatomy);
+    expect(asked()).toEqual(['printLaid', 'toolsSharp', 'cautions']);
+    expect(asked({ fill: true })).toContain('scrapTest');
+    const bare = { ...state.anatomy, cavities: state.anatomy.cavities.map((c) => ({ ...c, hiddenBy: null })) };
+    expect(asked({}, bare)).toContain('scrapTest');
+    expect(asked({ route: null })).toEqual(['toolsSharp', 'cautions']);
+    for (const id of asked()) {
+      const said = new Set([
+        ...thin,
+        ...asked()
+          .filter((x) => x !== id)
+          .map(confirmKey),
+      ]);
+      const judged = clearToCut(evaluation, state.anatomy, twice, said, 'own', asked());
+      expect(judged.items.filter((i) => !i.ok)).toEqual([{ kind: 'confirm', confirm: id, ok: false }]);
+    }
+    expect(clearToCut(evaluation, state.anatomy, twice, new Set([...thin, ...asked().map(confirmKey)]), 'own', asked()).clear).toBeTrue();
   });
 
   it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {

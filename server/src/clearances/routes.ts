@@ -1,6 +1,6 @@
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
 import { choiceOf, evaluatePlan, ofChoice } from '@rinnovo/core/check';
-import { clearToCut, differences } from '@rinnovo/core/gate';
+import { clearToCut, confirmationsFor, differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -36,7 +36,9 @@ export function clearanceRoutes(db: Knex): Router {
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, new Set(body.accepted.map((a) => a.verdict)), consentTo(s, body.decision));
+        const accepted = new Set(body.accepted.map((a) => a.verdict));
+        const asked = confirmationsFor(choice, evaluation, s.state.anatomy);
+        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, accepted, consentTo(s, body.decision), asked);
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,

@@ -1,6 +1,6 @@
 import type { LogStep } from '@rinnovo/contract';
 import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
-import { benchNow, clearToCut, type StepCard } from '@rinnovo/core/gate';
+import { benchNow, clearToCut, confirmationsFor, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
@@ -57,12 +57,15 @@ function demandStillClear(s: JobState, operation: Operation): void {
   if (!standing) throw new ProblemError('not-clear', { detail: 'There is no clearance for this cut.' });
   const cut = s.operations.some((o) => o.decision === operation.decision && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done'));
   if (cut) return;
+  const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice);
+  const choice = choicesOf(s)[decision.id];
   const judged = clearToCut(
-    ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice),
+    evaluation,
     s.state.anatomy,
     s.readings,
     new Set(standing.accepted.map((a) => a.verdict)),
     consentTo(s, decision.id),
+    choice ? confirmationsFor(choice, evaluation, s.state.anatomy) : [],
   );
   if (!judged.clear)
     throw new ProblemError('not-clear', { detail: `Readings changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });

@@ -24,12 +24,35 @@ describe('clear to cut, on the screen', () => {
     http.expectNone(() => true);
   });
 
+  it('is confirmed by hand where nobody can compute it, and overridden with a reason where something does not clear', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    const fixture = TestBed.createComponent(GatePanel);
+    await fixture.whenStable();
+    const missing = (): number => Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
+    const before = missing();
+    const boxes = [...host(fixture).querySelectorAll<HTMLInputElement>('input[type=checkbox]')];
+    expect(boxes.length).toBe(3);
+    boxes[0]!.click();
+    await fixture.whenStable();
+    expect(missing()).toBe(before - 1);
+    boxes[0]!.click();
+    await fixture.whenStable();
+    expect(missing()).toBe(before);
+    const label = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Cut all the same'))!;
+    const field = label.closest('mat-form-field')!.querySelector('input')!;
+    field.value = 'the owner wants it so';
+    field.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(missing()).toBe(before - 1);
+  });
+
   it('takes a thin clearance for accepted once a reason stands beside it', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     const before = Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
-    const field = host(fixture).querySelector<HTMLInputElement>('li input')!;
+    const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Accepted because'))!;
+    const field = thin.closest('mat-form-field')!.querySelector('input')!;
     field.value = 'it holds';
     field.dispatchEvent(new Event('input'));
     await settle();

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { clearToCut } from '@rinnovo/core/gate';
+import { clearToCut, confirmationsFor, confirmKey, overrideKey } from '@rinnovo/core/gate';
 import type { Reading } from '@rinnovo/core/quantity';
 import { gateText, verdictTitle } from '@rinnovo/words';
 import { problemOf, problemText } from '../api/api';
@@ -12,12 +13,12 @@ import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
 import { anatomy, readings } from '../state/resources';
 import { AskOwner } from './ask-owner';
-import { selectAnatomy, selectConsent, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
+import { selectAnatomy, selectChoice, selectConsent, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
 
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. */
 @Component({
   selector: 'rn-gate-panel',
-  imports: [AskOwner, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink],
+  imports: [AskOwner, MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (standing(); as c) {
@@ -35,7 +36,18 @@ import { selectAnatomy, selectConsent, selectDecision, selectEvaluation, selectJ
         @for (row of rows(); track row.key) {
           <li [class.ok]="row.ok">
             <span class="sign" aria-hidden="true">{{ row.ok ? '●' : '◇' }}</span>
-            <span class="what">{{ row.text }}</span>
+            @if (row.confirm === null) {
+              <span class="what">{{ row.text }}</span>
+            }
+            @if (row.confirm !== null) {
+              <mat-checkbox class="confirm" [checked]="row.ok" (change)="confirm(row.confirm, $event.checked)">{{ row.text }}</mat-checkbox>
+            }
+            @if (row.override !== null) {
+              <mat-form-field subscriptSizing="dynamic">
+                <mat-label>Cut all the same because</mat-label>
+                <input matInput maxlength="500" [value]="reasons()[row.override] ?? ''" (input)="accept(row.override, $event)" />
+              </mat-form-field>
+            }
             @if (row.thin !== null) {
               <mat-form-field subscriptSizing="dynamic">
                 <mat-label>Accepted because</mat-label>
@@ -79,6 +91,7 @@ import { selectAnatomy, selectConsent, selectDecision, selectEvaluation, selectJ
       min-height: 44px;
       border-block-end: 1px solid var(--rn-line);
     }
+    li .confirm,
     li rn-ask-owner,
     li mat-form-field {
       grid-column: 2 / -1;
@@ -119,8 +132,11 @@ export class GatePanel {
         .filter(([, reason]) => reason.trim() !== '')
         .map(([verdict]) => verdict),
     );
-    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted, this.consent());
+    const choice = this.choice();
+    const asked = choice ? confirmationsFor(choice, evaluation, a) : [];
+    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted, this.consent(), asked);
   });
+  private readonly choice = this.store.selectSignal(selectChoice);
   private readonly consent = this.store.selectSignal(selectConsent);
   protected readonly missing = computed(() => {
     const n = this.judged()?.items.filter((i) => !i.ok).length ?? 0;
@@ -138,6 +154,8 @@ export class GatePanel {
       ok: item.ok,
       text: gateText(item, this.names(), title),
       thin: item.kind === 'thin' ? item.verdict : null,
+      confirm: item.kind === 'confirm' ? confirmKey(item.confirm) : null,
+      override: item.kind === 'verdict' ? overrideKey(item.verdict) : null,
       measure: item.kind === 'reading' && !item.ok,
       asks: item.kind === 'consent' && !item.ok,
     }));
@@ -146,6 +164,10 @@ export class GatePanel {
   protected accept(verdict: string, event: Event): void {
     const reason = (event.target as HTMLInputElement).value;
     this.reasons.update((r) => ({ ...r, [verdict]: reason }));
+  }
+
+  protected confirm(key: string, checked: boolean): void {
+    this.reasons.update((r) => ({ ...r, [key]: checked ? 'confirmed' : '' }));
   }
 
   protected async clear(): Promise<void> {
@@ -162,9 +184,10 @@ export class GatePanel {
     this.busy.set(true);
     this.problem.set(null);
     try {
-      const accepted = (this.judged()?.items ?? []).flatMap((i) =>
-        i.kind === 'thin' ? [{ verdict: i.verdict, reason: (this.reasons()[i.verdict] ?? '').trim() }] : [],
-      );
+      const accepted = this.rows().flatMap((r) => {
+        const key = r.thin ?? r.confirm ?? r.override;
+        return key === null ? [] : [{ verdict: key, reason: (this.reasons()[key] ?? '').trim() }];
+      });
       await this.commands.clearToCut(job, decision, record, revision, accepted, evaluation.verdicts);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

@@ -21,3 +21,8 @@ declare module 'jsts/org/locationtech/jts/operation/union/UnionOp.js' {
     static union(a: unknown, b: unknown): unknown;
   }
 }
+declare module 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js' {
+  export default class DistanceOp {
+    static distance(a: unknown, b: unknown): number;
+  }
+}

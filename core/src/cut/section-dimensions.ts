@@ -25,7 +25,7 @@ export function sectionDimensions(pieces: readonly SectionPiece[]): readonly Sec
   const shown = planned.length > 0 ? planned : tops.length > 0 ? [deepest(tops)] : [];
   return [
     vertical('thickness', first.from, 0, first.bottom),
-    ...oncePerDepth(shown).map((p) => vertical('depth', (p.from + p.to) / 2, 0, p.bottom)),
+    ...depths(shown),
     ...thinnestFloor(tops, backs, first.bottom),
     ...thinnestWall(tops),
     ...hiddenBeside(
@@ -47,17 +47,21 @@ function deepest(list: readonly SectionPiece[]): SectionPiece {
   return list.reduce((d, p) => (p.bottom > d.bottom ? p : d));
 }
 
-/** One of each depth, the widest. */
-function oncePerDepth(list: readonly SectionPiece[]): readonly SectionPiece[] {
-  return list.filter(
-    (p) =>
-      !list.some(
-        (q) =>
-          q !== p &&
-          Math.abs(q.bottom - p.bottom) < TOUCH &&
-          (q.to - q.from > p.to - p.from || (q.to - q.from === p.to - p.from && list.indexOf(q) < list.indexOf(p))),
-      ),
-  );
+/** Dimension lines nearer to one another than this cannot be read, mm. */
+const LEGIBLE = 9;
+
+/** One line for each depth, the deepest first, each where it stands clear of those before it: in the middle of a hollow, or at a quarter of it. */
+function depths(list: readonly SectionPiece[]): readonly SectionDimension[] {
+  const each = [...new Set(list.map((p) => Math.round(p.bottom / TOUCH)))].sort((a, b) => b - a);
+  const out: SectionDimension[] = [];
+  for (const depth of each) {
+    const here = list.filter((p) => Math.round(p.bottom / TOUCH) === depth).sort((p, q) => q.to - q.from - (p.to - p.from));
+    const places = [0.5, 0.25, 0.75].flatMap((share) => here.map((p) => ({ p, along: p.from + share * (p.to - p.from) })));
+    const clear = ({ along }: (typeof places)[number]): number => Math.min(Infinity, ...out.map((d) => Math.abs(d.from.along - along)));
+    const best = places.find((x) => clear(x) >= LEGIBLE) ?? places.reduce((w, x) => (clear(x) > clear(w) ? x : w));
+    out.push(vertical('depth', best.along, 0, best.p.bottom));
+  }
+  return out;
 }
 
 function thinnestFloor(tops: readonly SectionPiece[], backs: readonly SectionPiece[], thickness: number): readonly SectionDimension[] {

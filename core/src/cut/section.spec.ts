@@ -129,7 +129,13 @@ describe('the dimension lines of a section', () => {
       bottom,
     });
     const body: SectionPiece = { ...piece('body', '', 0, 100, 44), kind: 'body', set: null };
-    expect(mm('depth', [body, piece('a', 'found', 20, 60, 30), piece('b', 'planned', 10, 70, 18), piece('c', 'planned', 5, 15, 22)])).toEqual([18, 22]);
+    expect(mm('depth', [body, piece('a', 'found', 20, 60, 30), piece('b', 'planned', 10, 70, 18), piece('c', 'planned', 5, 15, 22)])).toEqual([22, 18]);
+    // a well in the middle of an ear: its depth and the ear’s are told apart
+    const near = sectionDimensions([body, piece('ear', 'planned', 15, 55, 22), piece('well', 'planned', 32, 38, 25)]).filter((d) => d.kind === 'depth');
+    expect(near.map((d) => [d.mm, d.from.along])).toEqual([
+      [25, 35],
+      [22, 25],
+    ]);
   });
 });
 

@@ -6,7 +6,7 @@ import { minutesOfOperation } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
-import { loadJobState, type JobState } from '../jobs/job-state.js';
+import { choicesOf, loadJobState, type JobState } from '../jobs/job-state.js';
 import { decisionById, numbersOf } from './queries.js';
 
 /** A decision whose work has begun, and what leads back from it. */
@@ -29,7 +29,8 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'Nothing of it has begun: take it back.' });
   const was = await anatomyOf(db, s.job.instrument, decision.revision);
   const work = operations.map((o) => soFar(o, s.ledger));
-  const back = goBack(id, decision.chosen, work, was.document, s.state.anatomy, s.state);
+  // a route may have been moved since it was decided on: what was cut is what the plan had then
+  const back = goBack(id, choicesOf(s)[id] ?? decision.chosen, work, was.document, s.state.anatomy, s.state);
   const evaluation = evaluateChoice({ ...s.state, anatomy: back.anatomy }, back.choice);
   const minutes = back.operations.reduce((sum, kind) => sum + minutesOfOperation(kind, null, s.state.settings), 0);
   return { s, decision, operations, back, evaluation, minutes };

@@ -2,7 +2,7 @@ import { newHardwareChoice } from '@rinnovo/core/check';
 import { TestBed } from '@angular/core/testing';
 import { applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
-import { decision, host, jobOnScreen, route } from '../../../testing/job';
+import { clearance, decision, host, jobOnScreen, route } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { RecordPage } from './record-page';
 
@@ -55,7 +55,12 @@ describe('the record', () => {
       chosen: newHardwareChoice('tone hole', { on: 'feature', feature: 'tone hole' }, null),
       reason: 'the old one is silent',
     };
-    const { store } = jobOnScreen({ work: { decisions: [cut, other], consents: [consent] } });
+    const taken = [
+      { verdict: 'wall/x', reason: 'it is thin and holds' },
+      { verdict: 'override/floor/x', reason: 'she wants it so' },
+    ];
+    const gone = { ...other, id: 'gone', reason: 'tried and left', undoneAt: '2026-01-05T09:00:00.000Z' };
+    const { store } = jobOnScreen({ work: { decisions: [cut, other, gone], consents: [consent], clearances: [{ ...clearance, accepted: taken }] } });
     const revision = { instrument: 'i', cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
     store.dispatch(
       resource.loaded({
@@ -70,6 +75,9 @@ describe('the record', () => {
     expect(text).toContain('as left, revision 9');
     expect(text).toMatch(/New in the pickup route: main decision 18\.1 mm/);
     expect(text).toContain('nothing → Wide two-coil');
+    expect(text).toContain('Cut although not everything clears: “she wants it so”');
+    expect(text).not.toContain('it is thin and holds');
+    expect(text).toMatch(/tried and left.*Taken back, 2026-01-05/s);
     expect(text).toContain('cannot be put back');
     expect(text).toContain('The way back, as it stood: Wide two-coil goes back into what was cut');
     expect(text).toContain('“what she asked for”');

@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { overrideKey } from '@rinnovo/core/gate';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
@@ -55,6 +56,11 @@ export class RecordPage {
         what: chosen ? REMEDY_WORDS[chosen.kind] : '',
         reason: d.reason,
         until: d.undoneAt === null ? null : `Taken back, ${d.undoneAt.slice(0, 10)}.`,
+        overrides: (this.work()?.clearances ?? [])
+          .filter((c) => c.decision === d.id)
+          .flatMap((c) => c.accepted)
+          .filter((a) => a.verdict.startsWith(overrideKey('')))
+          .map((a) => a.reason),
         stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
         back: chosen?.back ? wayBackText(chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${d.at.slice(0, 10)}`,

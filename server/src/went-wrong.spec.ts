@@ -1,10 +1,11 @@
 // 'Went wrong' has consequences: a pocket found too deep changes the anatomy, takes the clearance away and is judged again.
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, Decision } from '@rinnovo/contract';
+import type { AnatomyRevision, Decision, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';
 import { benchNow, cardsOf } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { optionsFor } from '@rinnovo/core/remedy';
+import { bounds } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
 import { benchInput, loadJobState } from './jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
@@ -61,6 +62,48 @@ describe('a clearance', () => {
       const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
       await w.change(`/api/jobs/${job.id}/plan`, 3, { revision: 1, plan: moved }).expect(200);
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+    } finally {
+      await w.close();
+    }
+  }, 30_000);
+});
+
+describe('the way back from a route that is half cut', () => {
+  it('has it where it was moved to after the decision, as deep as it was read last', async () => {
+    const { w, decision } = await readyToRoute();
+    try {
+      await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
+      const { plan } = (await loadJobState(w.db, job.id)).record;
+      const choice = plan.choices[0] as PickupChoice;
+      const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
+      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: moved }).expect(200);
+      await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
+      await w.db('operations').where({ kind: 'routePasses' }).update({ state: 'doing' });
+      const { id: operation } = (await w.db('operations').where({ kind: 'routePasses' }).first('id')) as { id: string };
+      const logged = {
+        instrument,
+        job: job.id,
+        operation,
+        kind: 'routePasses',
+        outcome: 'done',
+        note: '',
+        numbers: '{}',
+        revision_before: 1,
+        revision_after: 1,
+        person: w.person,
+      };
+      await w.db('ledger').insert({ ...logged, id: randomUUID(), step: '4 cut' });
+      const measured = JSON.stringify({ pocket: 'main', value: 6.1, limit: 0.05, raw: '6.1', tool: gauge });
+      await w.db('ledger').insert({ ...logged, id: randomUUID(), step: '5 measureDepth', measured });
+      const way = (await w.get(`/api/decisions/${decision}/way-back`).expect(200)).body as ReturnPlan;
+      expect(way.stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
+      const seen = way.numbers.map(({ id, clearance }) => ({ id, clearance }));
+      await w.create(`/api/ways-back/${randomUUID()}`, { decision, reason: 'the owner thought again', operations: way.operations, seen }).expect(201);
+      const left = ((await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision).document;
+      const main = left.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('main '))!;
+      const b = bounds([main.outline.outline]);
+      expect([(b.minY + b.maxY) / 2, main.depth?.value]).toEqual([102.5, 6.1]);
+      expect(left.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('ear '))!.depth).toBeNull();
     } finally {
       await w.close();
     }

@@ -138,6 +138,15 @@ describe('holes in a row', () => {
     expect(evaluateChoice(plainState(left), choice).anatomy.holes.length).toBe(6);
   });
 
+  it('left alone, or gone back from before any was drilled, add no hole', () => {
+    const state = { ...plainState(), tools };
+    const keep = optionsFor(state, { format: 2, choices: [choice] }, choice, tools, wish).find((o) => o.proposal.kind === 'keep')!;
+    expect([keep.evaluation.anatomy.holes.length, keep.evaluation.verdicts]).toEqual([0, []]);
+    const begun = { kind: 'drillRow' as const, state: 'doing' as const, steps: [{ kind: 'markOut', drill: null }], depths: [], entry: 'e' };
+    const back = goBack('d', choice, [begun], state.anatomy, state.anatomy, state);
+    expect([back.operations, back.stays, evaluateChoice(state, back.choice).anatomy.holes.length]).toEqual([[], [], 0]);
+  });
+
   it('are none of one, of too many, or into one another', () => {
     const of = (more: Partial<HoleRow>): string | null => problem(holeRow('x', { ...row, ...more }, s));
     expect([of({ count: 1 }), of({ count: 25 }), of({ pitch: 7 })]).toEqual(['tooMany', 'tooMany', 'tooClose']);

@@ -161,7 +161,17 @@ function hardwareBack(chosen: HardwareChoice, started: Started, was: Anatomy, af
   const refit =
     (started('removeHardware') || started('fitHardware')) && !anotherPlate && (part !== null || (place.on === 'feature' && place.screw !== undefined));
   return {
-    choice: { kind: 'hardware', id: chosen.id, place, part, alternatives: [], count: chosen.count, work, returns: true },
+    choice: {
+      kind: 'hardware',
+      id: chosen.id,
+      place,
+      part,
+      alternatives: [],
+      count: chosen.count,
+      work,
+      returns: true,
+      ...(chosen.cut ? { cut: chosen.cut } : {}),
+    },
     operations: only([
       [started('fitHardware'), 'removeHardware'],
       [started('fitSpacer'), 'takeSpacerOut'],

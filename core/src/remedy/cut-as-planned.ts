@@ -11,7 +11,7 @@ const WORK: Readonly<Record<CutKind, OperationKind>> = { deepen: 'deepenRoute', 
 
 /** A cut by itself: as it was planned, or not at all. */
 export function cutAsPlanned(choice: HardwareChoice & { readonly cut: CutKind }, tools: readonly Tool[]): readonly Proposal[] {
-  const { cut, ...rest } = choice;
+  const { cut } = choice;
   const first = choice.work.find((w) => w.kind === 'addHole');
   const steps = first?.hole.diameter ? newHoleSteps(first.hole.diameter.value, tools) : null;
   return [
@@ -25,6 +25,6 @@ export function cutAsPlanned(choice: HardwareChoice & { readonly cut: CutKind },
       lacks: steps?.lacks ?? [],
       ...(steps ? { steps } : {}),
     },
-    { id: 'keep', kind: 'keep', choice: { ...rest, work: [] }, operations: [], risk: 0, price: 0, lacks: [] },
+    { id: 'keep', kind: 'keep', choice: { ...choice, work: [] }, operations: [], risk: 0, price: 0, lacks: [] },
   ];
 }

@@ -49,7 +49,7 @@ describe('a floor that is cut deeper for its own sake', () => {
       ['keep', []],
     ]);
     expect(options[0]!.back.woodCut).toBeTrue();
-    const judged = clearToCut(ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), state.anatomy, [], new Set(), 'own');
+    const judged = clearToCut(ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), state.anatomy, [], new Set(), 'own', []);
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'pocketDepth']);
     const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'deepenRoute', feature: 'f', state: 'ready', rank: null };
     const bench = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });

@@ -74,7 +74,6 @@ describe('a section', () => {
   it('is the same wherever the instrument lies, however it is turned: within 0.005 mm on 20 seeded places', () => {
     const r = seeded(21);
     const numbers = (pieces: readonly SectionPiece[]): readonly number[] => pieces.flatMap((p) => [p.from, p.to, p.top, p.bottom]);
-    const wanted = numbers(sectionAlong(plainAnatomy(), across, null));
     for (let i = 0; i < 20; i++) {
       const at = { x: 200 * r() - 100, y: 200 * r() - 100, turn: 360 * r() };
       const there = { from: placePoint(across.from, at), to: placePoint(across.to, at) };
@@ -89,12 +88,11 @@ describe('a section', () => {
       };
       const found = numbers(sectionAlong({ ...moved, frames: [] }, there, null));
       const flat = numbers(sectionAlong({ ...a, plates: [] }, across, null));
-      expect(found.length).toBe(flat.length);
+      expect([flat.length > 8, found.length]).toEqual([true, flat.length]);
       expect(Math.max(...found.map((v, k) => Math.abs(v - (flat[k] ?? Infinity)))))
         .withContext(String(i))
         .toBeLessThan(0.005);
     }
-    expect(wanted.length).toBeGreaterThan(12);
   });
 });
 

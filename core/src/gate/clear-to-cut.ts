@@ -47,7 +47,7 @@ export function clearToCut(
   readings: readonly Reading[],
   accepted: ReadonlySet<string>,
   consent: Consent,
-  asked: readonly ConfirmId[] = [],
+  asked: readonly ConfirmId[],
 ): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];

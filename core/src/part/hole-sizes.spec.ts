@@ -1,4 +1,4 @@
-import { drillAtOrAbove, drillSizes, isDull, LOOK_ALIKES, looksAlike, ownedDrills, THREADS, woodScrewShank, type Tool } from './index.js';
+import { drillAtOrAbove, drillSizes, isDull, LOOK_ALIKES, looksAlike, ownedDrills, smallestCutter, THREADS, woodScrewShank, type Tool } from './index.js';
 
 describe('drill sizes', () => {
   // published in ANSI/ASME B94.11M; fractions are exact, numbers and letters from memory
@@ -70,6 +70,13 @@ describe('a wood screw', () => {
   it('is as thick as its gauge says', () => {
     expect(woodScrewShank(4)).toBeCloseTo(0.112 * 25.4, 9);
     expect(woodScrewShank(8)).toBeCloseTo(0.164 * 25.4, 9);
+  });
+});
+
+describe('the smallest cutter', () => {
+  it('is half of the thinnest template bit; without one there is none', () => {
+    const bit = (diameter: number) => ({ id: `${diameter}`, kind: 'template' as const, name: '', diameter, cuttingLength: 12, reach: 25 });
+    expect([smallestCutter([bit(12.7), bit(9.525)]), smallestCutter([])]).toEqual([4.7625, null]);
   });
 });
 

@@ -131,3 +131,12 @@ const DULL_AFTER = 180;
 export function isDull(sharpened: string | null, today: Date): boolean {
   return sharpened === null || today.getTime() - Date.parse(sharpened) > DULL_AFTER * 86_400_000;
 }
+
+/** Radius of the smallest template bit that the shop has, mm: what inside corners are left by. Null where it has none. */
+export function smallestCutter(tools: readonly Tool[]): number | null {
+  const radii = tools.flatMap((t) => (t.kind === 'template' ? [t.diameter / 2] : []));
+  return radii.length > 0 ? Math.min(...radii) : null;
+}
+
+/** Radius of the 3/8 in bit that corners are drawn by while a shop has no template bit, mm [trade: docs/trade.md, Cutter]. */
+export const USUAL_CUTTER = 4.7625;

@@ -1,6 +1,6 @@
 import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
-import { pickupIn, type TemplateBit, type Tool } from '../part/index.js';
+import { pickupIn, smallestCutter, type Tool } from '../part/index.js';
 import type { OperationKind } from '../operation/index.js';
 import type { Proposal } from './proposal.js';
 import { routeForPart } from '../cut/index.js';
@@ -11,9 +11,9 @@ const RISK = constant(0.4, 'memory', 'Risk of a remedy');
 export function reroute(state: PlanState, choice: PickupChoice, tools: readonly Tool[]): readonly Proposal[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const part = pickupIn(state.parts, choice.part);
-  const bit = tools.filter((t): t is TemplateBit => t.kind === 'template').sort((a, b) => a.diameter - b.diameter)[0];
-  if (!position || !part || !bit) return [];
-  const pockets = choice.route?.pockets ?? routeForPart(part, bit.diameter / 2, state.settings);
+  const cutter = smallestCutter(tools);
+  if (!position || !part || cutter === null) return [];
+  const pockets = choice.route?.pockets ?? routeForPart(part, cutter, state.settings);
   if (pockets.length === 0) return [];
   const route = choice.route ?? { at: { ...position.at, turn: 0 }, pockets };
   const insert = state.anatomy.plates.find((p) => p.id === position.plate)?.openings.find((o) => o.id === position.opening)?.insert;

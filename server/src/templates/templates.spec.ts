@@ -113,7 +113,8 @@ describe('a template', () => {
       ),
     );
     expect([other!.minX, other!.maxX]).toEqual([-plain!.maxX, -plain!.minX]);
-    expect((await pdfOf('&mirrored=true')).length).toBeGreaterThan(0);
+    const words = async (query: string): Promise<string> => execFileSync('pdftotext', [await pdfOf(query), '-'], { encoding: 'utf8' });
+    expect([(await words('')).includes('MIRRORED'), (await words('&mirrored=true')).includes('MIRRORED')]).toEqual([false, true]);
   });
 
   it('is corrected by what its rules measured, each way for itself; beyond 0.3 mm it is to be printed again', async () => {

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { alongPart, lengthOf, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
 import type { PlannedRoute } from '@rinnovo/core/check';
-import { pickupIn } from '@rinnovo/core/part';
+import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
 import { lengthText, routeProblemText } from '@rinnovo/words';
@@ -43,8 +43,6 @@ import { TemplateForm } from './template-form';
 
 /** Small handles, wherever they are: they lie beside what they pull. */
 const HANDLE_ROOM = 60;
-/** Radius of a usual bit, for a shop that has no template bit yet, mm [trade]. */
-const USUAL_CUTTER = 4.7625;
 /** The turn comes to rest at straight within this, degrees. */
 const STRAIGHT = 1;
 
@@ -226,9 +224,8 @@ export class CutPage {
     const part = this.pickup();
     const position = a?.positions.find((p) => p.id === plan?.position);
     if (!plan || !part || !position) return;
-    const radii = this.tools().flatMap((t) => (t.kind === 'template' ? [t.diameter / 2] : []));
     const { settings } = this;
-    const made = alongPart(part, { ...position.at, turn: 0 }, settings().routeSide, radii.length > 0 ? Math.min(...radii) : USUAL_CUTTER, settings());
+    const made = alongPart(part, { ...position.at, turn: 0 }, settings().routeSide, smallestCutter(this.tools()) ?? USUAL_CUTTER, settings());
     if ('route' in made) this.reroute(made.route);
     else this.problem.set(routeProblemText(made.problem));
   }

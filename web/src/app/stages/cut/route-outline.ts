@@ -6,15 +6,12 @@ import { Store } from '@ngrx/store';
 import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinnovo/core/check';
 import { alongPart, depthForAll, mirroredRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
 import { pocketsOfSet } from '@rinnovo/core/instrument';
-import { pickupIn } from '@rinnovo/core/part';
+import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import { nameOf, routeProblemText } from '@rinnovo/words';
 import { selectAnatomy, selectNames, selectParts, selectSettings, selectTools } from '../../state/selectors';
 import { fieldText } from '../../ui/number-fields';
 import { LengthField } from '../../ui/length-field';
 import { viewFeature } from '../../state/view.feature';
-
-/** Radius of the 3/8 in bit that corners are drawn with while the shop has no template bit, mm [trade]. */
-const USUAL_CUTTER = 4.7625;
 
 /** What the route is made of, level by level, and what it can be made from: the part, the old hollow, another hollow, its own mirror image. Every step can be undone. */
 @Component({
@@ -73,10 +70,7 @@ export class RouteOutline {
     return a?.cavities.find((c) => c.id === position?.cavity) ?? null;
   });
   /** The smallest template bit of the shop: what corners are left by. */
-  protected readonly cutter = computed(() => {
-    const radii = this.tools().flatMap((t) => (t.kind === 'template' ? [t.diameter / 2] : []));
-    return radii.length > 0 ? Math.min(...radii) : null;
-  });
+  protected readonly cutter = computed(() => smallestCutter(this.tools()));
   protected readonly corner = computed(() => this.cutter() ?? USUAL_CUTTER);
   protected readonly levels = computed(() =>
     (this.route()?.pockets ?? []).map((p) => ({ id: p.id, text: fieldText(p.depth, this.unit()), label: `${p.id}, depth${p.bored ? ' of the tip' : ''}` })),

@@ -1,7 +1,6 @@
 // Cuts that no part asks for: a neck pocket cut deeper and a row of holes, from the plan to the instrument as left.
-import type { Page } from '@playwright/test';
 import { expectAccessible } from './axe.js';
-import { confirmAll, readTwice, workUntil } from './scenes.js';
+import { clearOnBench, readTwice, workUntil } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('a pocket is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
@@ -79,15 +78,3 @@ test('a pocket is cut deeper and a row of holes drilled, and both stand in the r
   const { depth } = left.document.cavities.find((c) => c.id === 'neck pocket')!.pockets[0]!;
   expect([depth.value, depth.basis.kind]).toEqual([17, 'work']);
 });
-
-/** What is asked on the bench before the work at hand is cleared. */
-async function clearOnBench(page: Page): Promise<void> {
-  const gate = page.locator('rn-gate-panel');
-  await gate.getByLabel('What the owner said').fill('Yes, at that price');
-  await gate.getByRole('button', { name: 'The owner agrees' }).click();
-  await expect(gate.getByText('The owner agreed')).toBeVisible();
-  for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
-  await confirmAll(page);
-  await gate.getByRole('button', { name: 'Clear to cut' }).click();
-  await expect(page.locator('.step .text').first()).toBeVisible();
-}

@@ -56,17 +56,27 @@ export async function readTwice(page: Page, key: string, value: string): Promise
   await row.click();
 }
 
+/** Does on the bench what comes before the first cut, and clears it there. */
 export async function clearToCut(page: Page, url: string): Promise<void> {
-  await stage(page, url, 'cut');
-  await page.getByRole('tab', { name: 'Clear to cut' }).click();
-  await page.getByLabel('What the owner said').fill('Yes, at that price');
-  await page.getByRole('button', { name: 'The owner agrees' }).click();
-  await page.getByText('The owner agreed').waitFor();
-  await page.getByLabel('Accepted because').first().waitFor();
-  for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  await stage(page, url, 'bench');
+  await workUntil(page, () => false);
+  await clearOnBench(page);
+}
+
+/** What is asked on the bench before the work at hand is cleared. */
+export async function clearOnBench(page: Page): Promise<void> {
+  const gate = page.locator('rn-gate-panel');
+  const owner = gate.getByLabel('What the owner said');
+  await gate.getByText('missing before the wood').waitFor();
+  if (await owner.isVisible()) {
+    await owner.fill('Yes, at that price');
+    await gate.getByRole('button', { name: 'The owner agrees' }).click();
+    await gate.getByText('The owner agreed').waitFor();
+  }
+  for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
   await confirmAll(page);
-  await page.getByRole('button', { name: 'Clear to cut' }).click();
-  await page.getByText('● Clear to cut').waitFor();
+  await gate.getByRole('button', { name: 'Clear to cut' }).click();
+  await page.locator('.step .text').first().waitFor();
 }
 
 /** Everything that a person confirms before wood is cut. */
@@ -74,13 +84,13 @@ export async function confirmAll(page: Page): Promise<void> {
   for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) await box.check();
 }
 
-/** Logs steps on the bench until `until` is true of the crumbs, or the work is done. */
+/** Logs steps on the bench until `until` is true of the crumbs, the gate is shut, or the work is done. */
 export async function workUntil(page: Page, until: (crumbs: string) => boolean): Promise<void> {
   const over = page.getByText('All work is done');
   const line = page.locator('.crumbs');
   for (let i = 0; i < 60; i++) {
     await over.or(line).first().waitFor();
-    if (await over.isVisible()) return;
+    if ((await over.isVisible()) || (await page.locator('rn-gate-panel').isVisible())) return;
     const crumbs = await line.innerText();
     if (until(crumbs)) return;
     const asks = page.getByLabel('Depth read');

@@ -66,7 +66,6 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.getByRole('tab', { name: 'Cutting plan' }).click();
   await page.getByText('Template off').waitFor();
   await shot('cut');
-  await clearToCut(page, url);
   await stage(page, url, 'order');
   await page.getByRole('button', { name: 'Later: Trace the mounted plate' }).click();
   await page
@@ -76,7 +75,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await shot('order');
   await page.getByRole('button', { name: 'Back to the rules’ order' }).click();
   await page.getByText('No rule is broken').waitFor();
-  await stage(page, url, 'bench');
+  await clearToCut(page, url);
   await workUntil(page, (crumbs) => crumbs.includes('in passes') && crumbs.includes('step 7 '));
   await shot('bench');
   await workUntil(page, () => false);

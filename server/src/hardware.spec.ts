@@ -49,13 +49,13 @@ describe('a part that is no pickup, through the API', () => {
 
   const wayBack = async (decision: string): Promise<ReturnPlan> => (await w.get(`/api/decisions/${decision}/way-back`).expect(200)).body as ReturnPlan;
 
-  /** Logs the next steps on the bench, as many as there are at most; what they were. */
+  /** Logs the next steps on the bench, until something hinders and as many as there are at most; what they were. */
   async function work(most: number): Promise<readonly string[]> {
     const done: string[] = [];
     while (done.length < most) {
       const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
       const card = bench.cards[bench.now];
-      if (!bench.operation || !card) break;
+      if (!bench.operation || !card || bench.hindrances.length > 0) break;
       done.push(card.kind);
       const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
       const step = { operation: bench.operation.id, step: card.key, outcome: 'done', mishap: null, note: '', minutes: 1, measured: null, seen: numbers };

@@ -38,7 +38,8 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
   hollowBehind: () => 'Hollow behind the hole',
-  holeBeside: (v, n) => `New hole from ${v.subject.against === 'body' ? 'the body’s edge' : `the ${nameOf(n, v.subject.against)}`}`,
+  holeBeside: (v, n) =>
+    `${v.subject.item === 'exit' ? 'New hole, where it comes out,' : 'New hole'} from ${v.subject.against === 'body' ? 'the body’s edge' : `the ${nameOf(n, v.subject.against)}`}`,
   depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
   woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
   switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
@@ -64,6 +65,8 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
 };
 
 function floorTitle(v: Verdict, n: Names): string {
+  if (v.subject.item === 'hole')
+    return `Wood behind the new holes, to ${v.subject.against === 'body' ? 'the other face' : `the ${nameOf(n, v.subject.against)}`}`;
   const [set, depth] = (v.subject.item ?? '').split('/');
   const at = Number(depth);
   const where = Number.isFinite(at) ? ` at ${at.toFixed(1)}` : '';

@@ -1,4 +1,4 @@
-import type { ConfirmId, GateItem, StepCard } from '@rinnovo/core/gate';
+import type { ConfirmId, GateItem, Need, NeedId, StepCard } from '@rinnovo/core/gate';
 import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
 import type { UndoStep, WayOn } from '@rinnovo/core/record';
@@ -155,6 +155,7 @@ export function hindranceText(h: Hindrance, kindOf: (operation: string) => Opera
 /** What a person confirms before wood is cut. */
 export const CONFIRM_WORDS: Readonly<Record<ConfirmId, string>> = {
   printLaid: 'The 1 : 1 print was laid on, and two widths of the outline checked on it',
+  markedOut: 'It is marked out on the wood, and two measures of it were read back against the plan',
   toolsSharp: 'Bits, template and clamps are at hand, and the bits are sharp',
   scrapTest: 'Tried on scrap of the same wood and finish',
   cautions: 'The cautions were read; the maker’s instructions and local rules go first',
@@ -180,11 +181,33 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
       return `Typical, not measured: ${targetText(item.target, names)}`;
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', cut all the same' : ''}`;
+    case 'before':
+      return item.ok ? `Done before it: ${OPERATION_WORDS[item.operation]}` : `First: ${OPERATION_WORDS[item.operation]}`;
+    case 'need':
+      return needText(item.need, item.ok);
     case 'confirm':
       return CONFIRM_WORDS[item.confirm];
     case 'thin':
       return `${titleOf(item.verdict)}: ${item.class === 'thin' ? 'thin' : 'none is drawn, so look'}; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
   }
+}
+
+const NEED_WORDS: Readonly<Record<NeedId, string>> = {
+  templateBit: 'a template bit that will do',
+  boringBit: 'boring bit',
+  routerBit: 'a router bit that goes deep enough',
+  drill: 'drill',
+  depthTool: 'a depth gauge or a calliper',
+  offcut: 'a piece of wood that is large enough to fill with',
+  dowel: 'dowel',
+  glue: 'glue',
+};
+
+/** What a cut asks of the drawers, and what answers it. */
+function needText({ need, size, has, dull }: Need, ok: boolean): string {
+  if (has !== null) return `At hand: ${has}${dull ? '; not known to be sharp, try it on scrap' : ''}`;
+  const what = `${NEED_WORDS[need]}${size === null ? '' : `, ${size.toFixed(1)} mm`}`;
+  return ok ? `Not in the drawers: ${what}; gone on without` : `Not in the drawers: ${what}`;
 }
 
 export const WAY_ON_WORDS: Readonly<Record<WayOn['id'], string>> = {

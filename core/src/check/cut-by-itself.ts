@@ -1,5 +1,6 @@
 import { placementOf, type Cavity, type Hole } from '../instrument/index.js';
 import { circle, gapInside, placePoint, type Point, type Region } from '../shape/index.js';
+import { behindHole } from './behind-hole.js';
 import type { HardwareChoice } from './choice.js';
 import { floors } from './floor.js';
 import { hiddenEdge } from './hidden-edge.js';
@@ -8,7 +9,7 @@ import type { PlanState } from './place.js';
 import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
 
-/** What a cut that no part asks for leaves of the wood: floors, walls and covers of the hollows that it goes into; of holes in a row the worst one's wood. */
+/** What a cut that no part asks for leaves of the wood: floors, walls and covers of the hollows that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
 export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
   const touched = new Set(choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addPockets' ? [w.cavity] : [])));
   const cavities = state.anatomy.cavities.filter((c) => touched.has(c.id));
@@ -22,7 +23,7 @@ function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {
   return [...floors(place), ...(closed ? [...walls(place), ...edgeOfBody(place), ...hiddenEdge(place)] : [])];
 }
 
-/** Of the new holes the one with least wood to its neighbours, and the one nearest to the body's edge. */
+/** Of the new holes the one with least wood to its neighbours, the one with least behind it, and the one nearest to the body's edge. */
 function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
   const { anatomy } = state;
   const fresh = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
@@ -32,14 +33,23 @@ function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
     const others = mine && holeToOthers(state, choice.id, hole, at, mine, true);
     return others ? [others] : [];
   });
+  const behind = placed.flatMap(({ hole, at }) => {
+    const mine = edgeOf(hole, at);
+    const found = mine && behindHole(state, choice.id, hole, at, mine);
+    return found ? [found] : [];
+  });
   const { outline } = anatomy.body;
   if (fresh.length > 0 && !outline)
-    return [...least(apart), missingVerdict('holeBeside', { feature: choice.id, item: 'hole', against: 'body' }, [], state.settings.wantedBesideHole)];
+    return [
+      ...least(apart),
+      ...least(behind),
+      missingVerdict('holeBeside', { feature: choice.id, item: 'hole', against: 'body' }, [], state.settings.wantedBesideHole),
+    ];
   const edges = placed.flatMap(({ hole, at }) => {
     const mine = edgeOf(hole, at);
     return mine && outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [];
   });
-  return [...least(apart), ...least(edges)];
+  return [...least(apart), ...least(behind), ...least(edges)];
 }
 
 function edgeOf(hole: Hole, at: Point): Region | null {
@@ -47,5 +57,5 @@ function edgeOf(hole: Hole, at: Point): Region | null {
 }
 
 function least(list: readonly Verdict[]): readonly Verdict[] {
-  return list.length === 0 ? [] : [list.reduce((w, v) => ((v.clearance ?? 0) < (w.clearance ?? 0) ? v : w))];
+  return list.length === 0 ? [] : [list.reduce((w, v) => ((v.clearance ?? -Infinity) < (w.clearance ?? -Infinity) ? v : w))];
 }

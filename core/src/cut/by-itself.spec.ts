@@ -6,6 +6,7 @@ import { settingsWith, type Operation } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import { asLeft, goBack, placesWorkedOn, undoRecipe } from '../record/index.js';
 import { optionsFor } from '../remedy/index.js';
+import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
 import { plainAnatomy, plainState, plainTools } from '../testing/plan.js';
 import { channelFor, deepening, holeRow, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
@@ -49,7 +50,7 @@ describe('a floor that is cut deeper for its own sake', () => {
       ['keep', []],
     ]);
     expect(options[0]!.back.woodCut).toBeTrue();
-    const judged = clearToCut(ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), state.anatomy, [], new Set(), 'own', []);
+    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), found: state.anatomy }));
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'pocketDepth']);
     const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'deepenRoute', feature: 'f', state: 'ready', rank: null };
     const bench = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
@@ -110,13 +111,41 @@ describe('holes in a row', () => {
   it('lie evenly from the first, and tell the least wood between them and to the edge', () => {
     const at = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole.at.x] : []));
     expect(at.map((x) => Number(x.toFixed(6)))).toEqual([-26, -15.6, -5.2, 5.2, 15.6, 26]);
-    const [beside, edge] = verdicts(plainAnatomy(), choice);
+    const all = verdicts(plainAnatomy(), choice);
+    const beside = all.find((v) => v.check === 'holeBeside' && v.subject.item === 'hole' && v.subject.against !== 'body');
+    const edge = all.find((v) => v.subject.against === 'body');
     // 10.4 − 7.9
     expect(beside!.clearance).toBeCloseTo(2.5, 6);
     expect(beside!.class).toBe('thin');
     expect([edge!.subject.against, edge!.class]).toEqual(['body', 'well']);
     const off = choiceOf(holeRow('strings', { ...row, first: { x: 140, y: 260 } }, s));
     expect(verdicts(plainAnatomy(), off).find((v) => v.subject.against === 'body')!.class).toBe('clashes');
+  });
+
+  it('are judged by what lies behind them: the drill’s point counts, deeper than the body is a clash, and a floor asks for readings', () => {
+    const of = (more: Partial<HoleRow>): Verdict[] =>
+      verdicts(plainAnatomy(), choiceOf(holeRow('strings', { ...row, ...more }, s))).filter((v) => v.check === 'floor' || v.subject.item === 'exit');
+    const blind = (depth: number): Verdict => of({ depth })[0]!;
+    // 44 − 30 − 7.9/2/tan 59°, and at 43 its point is through
+    expect(blind(30).clearance).toBeCloseTo(44 - 30 - 2.3734, 3);
+    expect([blind(30).class, blind(40).class, blind(43).class, blind(60).class]).toEqual(['well', 'thin', 'clashes', 'clashes']);
+    // over the hollow of the back, 14 deep: 44 − 20 − 2.37 − 14
+    const over = of({ depth: 20, first: { x: -26, y: 130 } })[0]!;
+    expect(over.clearance).toBeCloseTo(44 - 20 - 2.3734 - 14, 3);
+    expect(over.subject.against).toBe('back');
+    const judged = clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [over] }, found: plainAnatomy() }));
+    expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [`${i.target.feature} ${i.target.quantity}`] : []))).toEqual([
+      'body bodyThickness',
+      'back pocketDepth',
+    ]);
+  });
+
+  it('right through keep clear of the hollows of the other face', () => {
+    const out = (y: number): Verdict =>
+      verdicts(plainAnatomy(), choiceOf(holeRow('strings', { ...row, first: { x: -26, y } }, s))).find((v) => v.subject.item === 'exit')!;
+    // the hollow ends at 160; 180 − 3.95 − 160
+    expect(out(180).clearance).toBeCloseTo(16.05, 2);
+    expect([out(180).class, out(130).class]).toEqual(['well', 'clashes']);
   });
 
   it('are drilled by one template, left as drilled, and once', () => {

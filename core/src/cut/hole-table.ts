@@ -1,7 +1,7 @@
 import type { Evaluation, HardwareChoice, Plan, PlanState, Verdict } from '../check/index.js';
 import { placementOf, type Anatomy, type Hole } from '../instrument/index.js';
 import { setting, sum, type Working } from '../measure/index.js';
-import type { DrillSize, Lack } from '../part/index.js';
+import { drillPoint, type DrillSize, type Lack } from '../part/index.js';
 import { circle, gapInside, placePoint, type Point } from '../shape/index.js';
 import { holeSteps, newHoleSteps } from './hole-steps.js';
 
@@ -30,8 +30,6 @@ export interface HoleLine {
   readonly heed: readonly Heed[];
 }
 
-/** The point of a twist drill of 118° stands out by this share of its diameter: half of it over tan 59° [law]. */
-const POINT = 0.5 / Math.tan((59 * Math.PI) / 180);
 /** Nearer to the edge than this a hole wants a block clamped beside it, mm [memory]. */
 const NEAR_EDGE = 10;
 
@@ -108,7 +106,7 @@ function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: Hardware
     stop:
       depth === null || finished === null
         ? null
-        : sum('stopFromTip', [1, setting('depthWanted', depth, 'plan')], [1, setting('drillPoint', finished * POINT, 'tool')]),
+        : sum('stopFromTip', [1, setting('depthWanted', depth, 'plan')], [1, setting('drillPoint', drillPoint(finished), 'tool')]),
     drills: steps?.drills ?? [],
     lacks: steps?.lacks ?? [],
     heed,

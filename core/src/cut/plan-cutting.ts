@@ -1,5 +1,5 @@
-import type { PlanState, PlannedPocket, PlannedRoute } from '../check/index.js';
-import { toBody, type Cavity } from '../instrument/index.js';
+import type { Choice, PlanState, PlannedPocket, PlannedRoute } from '../check/index.js';
+import { cavityOf, toBody, type Cavity } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { BoringBit, Tool } from '../part/index.js';
@@ -86,6 +86,13 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
     time: timeOf(boring, clearing, passes, wells.length, settings),
     schools: schoolsOf(route, boring, passes, tools, settings),
   };
+}
+
+/** The same for a choice of the plan; null where it has no route, or nowhere to cut it. */
+export function cuttingFor(state: PlanState, choice: Choice, tools: readonly Tool[]): CuttingPlan | null {
+  if (choice.kind !== 'pickup' || !choice.route) return null;
+  const cavity = cavityOf(state.anatomy, choice);
+  return cavity ? planCutting(state, cavity, choice.route, tools, choice.fill ?? false) : null;
 }
 
 /** Less of the old hollow in sight than this is a trace of the drawing, mm². */

@@ -1,5 +1,5 @@
 import type { Choice, PickupChoice, PlanState } from '../check/index.js';
-import { holeSteps, newHoleSteps, planCutting, type CuttingPlan } from '../cut/index.js';
+import { holeSteps, newHoleSteps, cuttingFor, type CuttingPlan } from '../cut/index.js';
 import type { Hole } from '../instrument/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
@@ -91,11 +91,8 @@ function pickupChoice(operation: Operation, { choices }: BenchInput): PickupChoi
 }
 
 function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null {
-  const { state, tools } = input;
-  const choice = pickupChoice(operation, input);
-  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
-  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  return choice?.route && cavity ? planCutting(state, cavity, choice.route, tools, choice.fill ?? false) : null;
+  const choice = input.choices[operation.decision];
+  return choice ? cuttingFor(input.state, choice, input.tools) : null;
 }
 
 /** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */

@@ -1,6 +1,9 @@
 import type { CheckId, Evaluation, Verdict } from '../check/index.js';
 import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
+import type { OperationKind } from '../operation/index.js';
+import { needKey, type Need } from './at-hand.js';
+import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
@@ -13,6 +16,10 @@ export type GateItem =
   | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: boolean }
   /** To be accepted with a reason: it is thin, or a hollow is not drawn. */
   | { readonly kind: 'thin'; readonly verdict: string; readonly class: 'thin' | 'notMeasured'; readonly ok: boolean }
+  /** A rule that puts other work before this cut. */
+  | { readonly kind: 'before'; readonly operation: OperationKind; readonly rule: string; readonly ok: boolean }
+  /** What the cut asks of the drawers; what is not there is cut without only with a reason. */
+  | { readonly kind: 'need'; readonly need: Need; readonly ok: boolean }
   | { readonly kind: 'confirm'; readonly confirm: ConfirmId; readonly ok: boolean }
   | { readonly kind: 'consent'; readonly ok: boolean };
 
@@ -37,18 +44,28 @@ const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
   'screwPoint',
 ]);
 
+/** All that the gate is told; nothing of it is taken for granted. */
+export interface GateInput {
+  /** The verdicts on the choice that is cut for. */
+  readonly evaluation: Evaluation;
+  /** The instrument as it is now. */
+  readonly found: Anatomy;
+  readonly readings: readonly Reading[];
+  /** What somebody took upon themselves, by keys. */
+  readonly accepted: ReadonlySet<string>;
+  readonly consent: Consent;
+  readonly asked: readonly ConfirmId[];
+  readonly before: readonly Before[];
+  readonly needs: readonly Need[];
+}
+
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured unless somebody overrides them one by one;
- * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; and asks two independent, blind readings that agree for each dimension that the cut rests on, which nobody can override, and what only a person can confirm.
+ * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; a tool that is not there unless somebody says how it goes
+ * without; asks the work that rules put before it, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
+ * cut rests on: nobody can override those.
  */
-export function clearToCut(
-  evaluation: Evaluation,
-  found: Anatomy,
-  readings: readonly Reading[],
-  accepted: ReadonlySet<string>,
-  consent: Consent,
-  asked: readonly ConfirmId[],
-): Clearance {
+export function clearToCut({ evaluation, found, readings, accepted, consent, asked, before, needs }: GateInput): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (v.check === 'hollowBehind' && v.class === 'notMeasured'))
@@ -69,7 +86,9 @@ export function clearToCut(
   });
   const owner: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
   const confirms = asked.map((confirm): GateItem => ({ kind: 'confirm', confirm, ok: accepted.has(confirmKey(confirm)) }));
-  const items = [...owner, ...verdicts, ...read, ...doubts, ...confirms];
+  const earlier = before.map((b): GateItem => ({ kind: 'before', ...b }));
+  const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));
+  const items = [...owner, ...verdicts, ...read, ...doubts, ...earlier, ...drawers, ...confirms];
   return { clear: items.every((i) => i.ok), items };
 }
 

@@ -4,6 +4,7 @@ import { RULES } from '../order/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
+import { gateOf } from '../testing/gate.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
 import { benchNow, clearToCut, confirmationsFor, confirmKey, overrideKey, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
@@ -52,13 +53,15 @@ describe('clear to cut', () => {
   });
 
   it('is given when every target has two blind agreeing readings and every thin verdict is accepted', () => {
-    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'own', []).items.filter((i) => !i.ok)).toEqual([]);
-    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'own', []).clear).toBeTrue();
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin })).items.filter((i) => !i.ok)).toEqual([]);
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin })).clear).toBeTrue();
   });
 
   it('asks a client first, and nobody of the workshop’s own instrument', () => {
-    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'needed', []).items.filter((i) => !i.ok)).toEqual([{ kind: 'consent', ok: false }]);
-    expect(clearToCut(evaluation, state.anatomy, twice, thin, 'given', []).clear).toBeTrue();
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'needed' })).items.filter((i) => !i.ok)).toEqual([
+      { kind: 'consent', ok: false },
+    ]);
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'given' })).clear).toBeTrue();
   });
 
   it('lets a hollow that nobody drew be accepted with a reason, as what is thin', () => {
@@ -66,7 +69,9 @@ describe('clear to cut', () => {
     const s = plainState({ ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] });
     const judged = evaluateChoice({ ...s, parts: { ...s.parts, pot } }, newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'));
     const undrawn = (accepted: readonly string[]) =>
-      clearToCut(judged, s.anatomy, [], new Set(accepted), 'own', []).items.filter((i) => i.kind === 'thin' && i.class === 'notMeasured');
+      clearToCut(gateOf({ evaluation: judged, found: s.anatomy, accepted: new Set(accepted) })).items.filter(
+        (i) => i.kind === 'thin' && i.class === 'notMeasured',
+      );
     expect(undrawn([])).toEqual([{ kind: 'thin', verdict: 'hollowBehind/volume//', class: 'notMeasured', ok: false }]);
     expect(undrawn(['hollowBehind/volume//']).every((i) => i.ok)).toBeTrue();
   });
@@ -74,21 +79,21 @@ describe('clear to cut', () => {
   it('is refused for each single thing that is missing', () => {
     for (const t of targets) {
       const without = twice.filter((r) => !(targetKey(r.target) === targetKey(t) && r.blind));
-      expect(clearToCut(evaluation, state.anatomy, without, thin, 'own', []).clear)
+      expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: without, accepted: thin })).clear)
         .withContext(targetKey(t))
         .toBeFalse();
       const apart = [...without, reading(t, 10.2, true)];
-      expect(clearToCut(evaluation, state.anatomy, apart, thin, 'own', []).clear)
+      expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: apart, accepted: thin })).clear)
         .withContext(`${targetKey(t)} apart`)
         .toBeFalse();
       const seen = [...without, reading(t, 10, false)];
-      expect(clearToCut(evaluation, state.anatomy, seen, thin, 'own', []).clear)
+      expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: seen, accepted: thin })).clear)
         .withContext(`${targetKey(t)} not blind`)
         .toBeFalse();
     }
     for (const id of thin) {
       const fewer = new Set([...thin].filter((x) => x !== id));
-      expect(clearToCut(evaluation, state.anatomy, twice, fewer, 'own', []).clear)
+      expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: fewer })).clear)
         .withContext(id)
         .toBeFalse();
     }
@@ -99,7 +104,7 @@ describe('clear to cut', () => {
       const a = plainAnatomy();
       const s = plainState({ ...a, body: { ...a.body, thickness: thickness === null ? null : dim(thickness) } });
       const e = evaluateChoice(s, choice);
-      expect(clearToCut(e, s.anatomy, twice, new Set(e.verdicts.map((v) => v.id)), 'own', []).clear)
+      expect(clearToCut(gateOf({ evaluation: e, found: s.anatomy, readings: twice, accepted: new Set(e.verdicts.map((v) => v.id)) })).clear)
         .withContext(String(thickness))
         .toBeFalse();
     }
@@ -112,11 +117,13 @@ describe('clear to cut', () => {
     const grave = e.verdicts.filter((v) => v.class !== 'well' && v.class !== 'thin');
     expect(grave.length).toBeGreaterThan(0);
     const accepted = [...e.verdicts.map((v) => v.id), ...grave.map((v) => overrideKey(v.id))];
-    const items = clearToCut(e, s.anatomy, twice, new Set(accepted), 'own', []).items;
+    const items = clearToCut(gateOf({ evaluation: e, found: s.anatomy, readings: twice, accepted: new Set(accepted) })).items;
     expect(items.filter((i) => i.kind === 'verdict').every((i) => i.ok)).toBeTrue();
-    expect(clearToCut(e, s.anatomy, twice, new Set(accepted.slice(0, -1)), 'own', []).clear).toBeFalse();
+    expect(clearToCut(gateOf({ evaluation: e, found: s.anatomy, readings: twice, accepted: new Set(accepted.slice(0, -1)) })).clear).toBeFalse();
     expect(
-      clearToCut(e, s.anatomy, [], new Set([...accepted, 'override/reading', ...targets.map((t) => overrideKey(targetKey(t)))]), 'own', []).clear,
+      clearToCut(
+        gateOf({ evaluation: e, found: s.anatomy, accepted: new Set([...accepted, 'override/reading', ...targets.map((t) => overrideKey(targetKey(t)))]) }),
+      ).clear,
     ).toBeFalse();
   });
 
@@ -134,18 +141,28 @@ describe('clear to cut', () => {
           .filter((x) => x !== id)
           .map(confirmKey),
       ]);
-      const judged = clearToCut(evaluation, state.anatomy, twice, said, 'own', asked());
+      const judged = clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: said, asked: asked() }));
       expect(judged.items.filter((i) => !i.ok)).toEqual([{ kind: 'confirm', confirm: id, ok: false }]);
     }
-    expect(clearToCut(evaluation, state.anatomy, twice, new Set([...thin, ...asked().map(confirmKey)]), 'own', asked()).clear).toBeTrue();
+    expect(
+      clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: new Set([...thin, ...asked().map(confirmKey)]), asked: asked() })).clear,
+    ).toBeTrue();
   });
 
   it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {
     const a = plainAnatomy();
     const told = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'told' } } } });
-    expect(clearToCut(evaluateChoice(told, choice), told.anatomy, twice, thin, 'own', []).items.some((i) => i.kind === 'typical')).toBeTrue();
+    expect(
+      clearToCut(gateOf({ evaluation: evaluateChoice(told, choice), found: told.anatomy, readings: twice, accepted: thin })).items.some(
+        (i) => i.kind === 'typical',
+      ),
+    ).toBeTrue();
     const off = plainState({ ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...p.outline, across: dim(108) } })) });
-    expect(clearToCut(evaluateChoice(off, choice), off.anatomy, twice, thin, 'own', []).items.some((i) => i.kind === 'width')).toBeTrue();
+    expect(
+      clearToCut(gateOf({ evaluation: evaluateChoice(off, choice), found: off.anatomy, readings: twice, accepted: thin })).items.some(
+        (i) => i.kind === 'width',
+      ),
+    ).toBeTrue();
   });
 });
 

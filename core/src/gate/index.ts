@@ -1,3 +1,5 @@
+export * from './at-hand.js';
+export * from './before-cut.js';
 export * from './bench.js';
 export * from './clear-to-cut.js';
 export * from './confirmations.js';

@@ -1,7 +1,13 @@
 import { bounds, containsPoint, roundedRectangle } from '../shape/index.js';
-import type { Anatomy, Opening } from './anatomy.js';
+import type { Anatomy, Cavity, Opening } from './anatomy.js';
 import { boundsOf, featureOf } from './feature.js';
 import { placementOf, toBody } from './frame.js';
+
+/** The hollow that a pickup place hangs in; null where place or hollow is not there. */
+export function cavityOf(a: Anatomy, { position }: { readonly position: string }): Cavity | null {
+  const place = a.positions.find((p) => p.id === position);
+  return a.cavities.find((c) => c.id === place?.cavity) ?? null;
+}
 
 /** An opening that nobody measured: a full-width cover's window with half its usual range, mm [memory: docs/trade.md, starting kinds]. */
 const TYPICAL_WINDOW = { width: 70, height: 39, corner: 3.5, limit: 1 };

@@ -61,3 +61,8 @@ function fraction(sixtyFourths: number): string {
 export function drillAtOrAbove(diameter: number, owned: readonly DrillSize[]): DrillSize | null {
   return owned.filter((d) => d.diameter >= diameter - 1e-6).reduce<DrillSize | null>((n, d) => (n && n.diameter <= d.diameter ? n : d), null);
 }
+
+/** How far the point of a twist drill of 118° stands out, mm: half its diameter over tan 59° [law]. Of 8.0: 2.40. */
+export function drillPoint(diameter: number): number {
+  return (0.5 * diameter) / Math.tan((59 * Math.PI) / 180);
+}

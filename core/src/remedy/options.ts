@@ -10,7 +10,7 @@ import {
   type PlanState,
   type Verdict,
 } from '../check/index.js';
-import { planCutting, type CuttingPlan } from '../cut/index.js';
+import { cuttingFor, type CuttingPlan } from '../cut/index.js';
 import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
@@ -167,11 +167,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
   const { choice } = proposal;
   const whole = within(choice);
   const evaluation = ofChoice(whole, choice.id);
-  const route = choice.kind === 'pickup' ? choice.route : null;
-  const position = choice.kind === 'pickup' ? state.anatomy.positions.find((p) => p.id === choice.position) : undefined;
-  const cavity = state.anatomy.cavities.find((c) => c.id === position?.cavity);
-  const filled = choice.kind === 'pickup' && (choice.fill ?? false);
-  const cutting = route && cavity ? planCutting(state, cavity, route, tools, filled) : null;
+  const cutting = cuttingFor(state, choice, tools);
   const back = choice.kind === 'pickup' ? wayBack(state, choice, evaluation) : wayBackOfHardware(state, choice, evaluation);
   const minutes = minutesOf(proposal, cutting, state.settings);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));

@@ -1,6 +1,6 @@
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
 import { choiceOf, evaluatePlan, ofChoice } from '@rinnovo/core/check';
-import { clearToCut, confirmationsFor, differences } from '@rinnovo/core/gate';
+import { differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -8,7 +8,8 @@ import { writeRoute } from '../http/write.js';
 import { lockRevision } from '../anatomy/queries.js';
 import { planOf } from '../plans/queries.js';
 import { jobById } from '../jobs/jobs.js';
-import { consentTo, loadJobState } from '../jobs/job-state.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { judgeGate } from './gate.js';
 import { clearancesOf } from './queries.js';
 
 /** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
@@ -36,9 +37,7 @@ export function clearanceRoutes(db: Knex): Router {
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const accepted = new Set(body.accepted.map((a) => a.verdict));
-        const asked = confirmationsFor(choice, evaluation, s.state.anatomy);
-        const judged = clearToCut(evaluation, s.state.anatomy, s.readings, accepted, consentTo(s, body.decision), asked);
+        const judged = judgeGate(s, decision, choice, evaluation, body.accepted);
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,

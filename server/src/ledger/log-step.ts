@@ -1,12 +1,13 @@
 import type { LogStep } from '@rinnovo/contract';
 import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
-import { benchNow, clearToCut, confirmationsFor, type StepCard } from '@rinnovo/core/gate';
+import { benchNow, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
 import { asLeft, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
-import { benchInput, choicesOf, consentTo, type JobState } from '../jobs/job-state.js';
+import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
+import { judgeGate } from '../clearances/gate.js';
 import { standingClearance } from '../clearances/queries.js';
 
 /** What logging a step comes to, before anything is written. */
@@ -59,16 +60,10 @@ function demandStillClear(s: JobState, operation: Operation): void {
   if (cut) return;
   const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice);
   const choice = choicesOf(s)[decision.id];
-  const judged = clearToCut(
-    evaluation,
-    s.state.anatomy,
-    s.readings,
-    new Set(standing.accepted.map((a) => a.verdict)),
-    consentTo(s, decision.id),
-    choice ? confirmationsFor(choice, evaluation, s.state.anatomy) : [],
-  );
+  if (!choice) return;
+  const judged = judgeGate(s, decision, choice, evaluation, standing.accepted);
   if (!judged.clear)
-    throw new ProblemError('not-clear', { detail: `Readings changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });
+    throw new ProblemError('not-clear', { detail: `Something changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });
 }
 
 function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly<Record<string, number>>): void {

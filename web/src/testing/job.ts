@@ -3,7 +3,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
 import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
 import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
-import { planCutting } from '@rinnovo/core/cut';
+import { cuttingFor } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
 import { settingsWith, type Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
@@ -165,13 +165,10 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
 
   const computed = { key: 'k', plan: shown, choice: chosen.id };
   const evaluation = evaluatePlan(state, shown);
-  const cavity = anatomy.cavities.find((c) => c.id === 'route');
   store.dispatch(resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })) } } }));
   store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
   store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.wish) } }));
-  store.dispatch(
-    resultActions.cuttingPlanned({ computed: { ...computed, result: chosen.route && cavity ? planCutting(state, cavity, chosen.route, tools) : null } }),
-  );
+  store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen, tools) } }));
   const cleared = held.clearances.map((c) => c.decision);
   const input = { state, choices: { decision: chosen }, tools, operations: held.operations, rules: RULES, waivers: held.waivers, cleared };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));

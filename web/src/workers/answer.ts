@@ -1,6 +1,7 @@
-import { choiceOf, evaluateIn, evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
-import { planCutting, routeFigures } from '@rinnovo/core/cut';
+import { choiceOf, evaluateIn, evaluatePlan, type PlanState } from '@rinnovo/core/check';
+import { cuttingFor, routeFigures } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
+import { cavityOf } from '@rinnovo/core/instrument';
 import type { Tool } from '@rinnovo/core/part';
 import type { Answer, LiveRequest } from './live-messages';
 
@@ -25,28 +26,16 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
         return { seq, ok: true, kind: 'evaluate', result: { verdicts } };
       }
       case 'full': {
-        const cavity = cavityOf(state, pickup);
+        const cavity = pickup && cavityOf(state.anatomy, pickup);
         const figures = pickup?.route && cavity ? routeFigures(state, cavity, pickup.route) : null;
         return { seq, ok: true, kind: 'full', result: { ...evaluatePlan(state, plan), figures } };
       }
-      case 'cutting': {
-        const cavity = cavityOf(state, pickup);
-        return {
-          seq,
-          ok: true,
-          kind: 'cutting',
-          result: pickup?.route && cavity ? planCutting(state, cavity, pickup.route, tools, pickup.fill ?? false) : null,
-        };
-      }
+      case 'cutting':
+        return { seq, ok: true, kind: 'cutting', result: choice && cuttingFor(state, choice, tools) };
       case 'bench':
         return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state, tools }) };
     }
   } catch (error) {
     return { seq, ok: false, message: error instanceof Error ? error.message : String(error) };
   }
-}
-
-function cavityOf(state: PlanState, choice: PickupChoice | null): PlanState['anatomy']['cavities'][number] | undefined {
-  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
-  return state.anatomy.cavities.find((c) => c.id === position?.cavity);
 }

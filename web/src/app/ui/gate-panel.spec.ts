@@ -1,5 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { button, choice, clearance, decision, host, jobOnScreen, route, settle, type } from '../../testing/job';
+import { settingsWith } from '@rinnovo/core/operation';
+import { button, choice, clearance, decision, host, jobOnScreen, operation, route, settle, tools, type } from '../../testing/job';
+import { shop, WORKSHOP } from '../state/resources';
 import { GatePanel } from './gate-panel';
 
 const planned = { ...choice, route };
@@ -22,6 +24,35 @@ describe('clear to cut, on the screen', () => {
     expect(text).toContain('Typical, not measured: body thickness');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
     http.expectNone(() => true);
+  });
+
+  it('says what must come first, what is at hand and what is not, and where to do it now', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [decision], operations: [operation('fixTemplate'), operation('boreBulk')] } });
+    const fixture = TestBed.createComponent(GatePanel);
+    await fixture.whenStable();
+    const row = (text: string): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes(text))!;
+    expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
+    expect(row('At hand: Depth gauge').classList).toContain('ok');
+    expect(row('1 : 1 print').querySelector('a')!.getAttribute('href')).toBe('/i/i/cut?show=template');
+    expect(row('Measure: body thickness').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey');
+    expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
+  });
+
+  it('is gone on with, without a tool that is not there, only with a reason', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    const few = tools.filter((t) => t.kind !== 'depth gauge' && t.kind !== 'calliper');
+    store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith(), own: {}, tools: few, toolVersions: {} }, version: 2 }));
+    const fixture = TestBed.createComponent(GatePanel);
+    await fixture.whenStable();
+    const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in the drawers'))!;
+    expect(row().textContent).toContain('a depth gauge or a calliper');
+    expect(row().querySelector('a')!.getAttribute('href')).toBe('/shop/tools');
+    const field = row().querySelector('input')!;
+    field.value = 'borrowed one';
+    field.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(row().classList).toContain('ok');
+    expect(row().textContent).toContain('gone on without');
   });
 
   it('is confirmed by hand where nobody can compute it, and overridden with a reason where something does not clear', async () => {

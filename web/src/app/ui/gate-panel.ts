@@ -5,7 +5,8 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { clearToCut, confirmationsFor, confirmKey, overrideKey } from '@rinnovo/core/gate';
+import { atHand, beforeCut, clearToCut, confirmationsFor, confirmKey, needKey, overrideKey, type GateItem } from '@rinnovo/core/gate';
+import { RULES } from '@rinnovo/core/order';
 import type { Reading } from '@rinnovo/core/quantity';
 import { gateText, verdictTitle } from '@rinnovo/words';
 import { problemOf, problemText } from '../api/api';
@@ -13,7 +14,52 @@ import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
 import { anatomy, readings } from '../state/resources';
 import { AskOwner } from './ask-owner';
-import { selectAnatomy, selectChoice, selectConsent, selectDecision, selectEvaluation, selectJob, selectNames, selectStanding } from '../state/selectors';
+import { resultsFeature } from '../state/results.feature';
+import {
+  selectAnatomy,
+  selectChoice,
+  selectConsent,
+  selectDecision,
+  selectEvaluation,
+  selectJob,
+  selectNames,
+  selectOperations,
+  selectPlan,
+  selectPlanState,
+  selectStanding,
+  selectWork,
+} from '../state/selectors';
+
+/** Where to go to do now what is missing. */
+interface Way {
+  readonly text: string;
+  readonly link: readonly string[];
+  readonly query?: Readonly<Record<string, string>>;
+}
+
+function wayNow(item: GateItem, instrument: string): Way | null {
+  switch (item.kind) {
+    case 'reading':
+    case 'typical':
+      return { text: 'Measure', link: ['/i', instrument, 'survey'] };
+    case 'width':
+      return { text: 'To its outline', link: ['/i', instrument, 'anatomy'] };
+    case 'verdict':
+      return { text: 'Ways out', link: ['/i', instrument, 'fit'] };
+    case 'before':
+      return { text: 'To the bench', link: ['/i', instrument, 'bench'] };
+    case 'need':
+      return WOOD.has(item.need.need) ? { text: 'Drawers', link: ['/shop', 'drawers'] } : { text: 'Tools', link: ['/shop', 'tools'] };
+    case 'confirm':
+      return item.confirm === 'printLaid' ? { text: 'Print it', link: ['/i', instrument, 'cut'], query: { show: 'template' } } : null;
+    default:
+      return null;
+  }
+}
+
+const WOOD: ReadonlySet<string> = new Set(['offcut', 'dowel', 'glue']);
+
+const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind === 'need' && item.need.has === null;
 
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. */
 @Component({
@@ -44,7 +90,7 @@ import { selectAnatomy, selectChoice, selectConsent, selectDecision, selectEvalu
             }
             @if (row.override !== null) {
               <mat-form-field subscriptSizing="dynamic">
-                <mat-label>Cut all the same because</mat-label>
+                <mat-label>{{ row.without ? 'Gone on without because' : 'Cut all the same because' }}</mat-label>
                 <input matInput maxlength="500" [value]="reasons()[row.override] ?? ''" (input)="accept(row.override, $event)" />
               </mat-form-field>
             }
@@ -57,8 +103,8 @@ import { selectAnatomy, selectChoice, selectConsent, selectDecision, selectEvalu
             @if (row.asks) {
               <rn-ask-owner />
             }
-            @if (row.measure) {
-              <a matButton [routerLink]="['/i', instrument(), 'survey']">Measure</a>
+            @if (row.way; as way) {
+              <a matButton [routerLink]="way.link" [queryParams]="way.query ?? null">{{ way.text }}</a>
             }
           </li>
         }
@@ -133,13 +179,34 @@ export class GatePanel {
         .map(([verdict]) => verdict),
     );
     const choice = this.choice();
-    const asked = choice ? confirmationsFor(choice, evaluation, a) : [];
-    return clearToCut(evaluation, a, (this.readings().data ?? []) as readonly Reading[], accepted, this.consent(), asked);
+    const needs = this.needs();
+    if (!choice || !needs) return null;
+    const asked = confirmationsFor(choice, evaluation, a);
+    const readings = (this.readings().data ?? []) as readonly Reading[];
+    return clearToCut({ evaluation, found: a, readings, accepted, consent: this.consent(), asked, before: this.before(), needs });
   });
   private readonly choice = this.store.selectSignal(selectChoice);
   private readonly consent = this.store.selectSignal(selectConsent);
+  private readonly state = this.store.selectSignal(selectPlanState);
+  private readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
+  private readonly work = this.store.selectSignal(selectWork);
+  private readonly operations = this.store.selectSignal(selectOperations);
+  private readonly plan = this.store.selectSignal(selectPlan);
+  /** What the cut asks of the drawers; null until its plan is worked out. */
+  private readonly needs = computed(() => {
+    const choice = this.choice();
+    const state = this.state();
+    const cutting = this.cutting();
+    if (!choice || !state) return null;
+    const routed = choice.kind === 'pickup' && choice.route !== null;
+    if (routed && (cutting?.choice !== choice.id || cutting.plan !== this.plan())) return null;
+    return atHand(state, choice, routed ? (cutting?.result ?? null) : null, new Date());
+  });
+  private readonly before = computed(() => beforeCut(this.decision()?.id ?? '', this.operations(), RULES, this.work()?.waivers ?? []));
   protected readonly missing = computed(() => {
-    const n = this.judged()?.items.filter((i) => !i.ok).length ?? 0;
+    const judged = this.judged();
+    if (!judged) return 'Working out what the cut asks for …';
+    const n = judged.items.filter((i) => !i.ok).length;
     if (n === 0) return 'Nothing is missing: the wood may be cleared';
     return n === 1 ? 'One thing is missing before the wood may be cut' : `${n} things are missing before the wood may be cut`;
   });
@@ -155,8 +222,9 @@ export class GatePanel {
       text: gateText(item, this.names(), title),
       thin: item.kind === 'thin' ? item.verdict : null,
       confirm: item.kind === 'confirm' ? confirmKey(item.confirm) : null,
-      override: item.kind === 'verdict' ? overrideKey(item.verdict) : null,
-      measure: item.kind === 'reading' && !item.ok,
+      override: item.kind === 'verdict' ? overrideKey(item.verdict) : lacks(item) ? overrideKey(needKey(item.need)) : null,
+      without: item.kind === 'need',
+      way: item.ok ? null : wayNow(item, this.instrument()),
       asks: item.kind === 'consent' && !item.ok,
     }));
   });

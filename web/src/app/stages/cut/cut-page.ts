@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -41,6 +41,9 @@ import { PoseFields } from './pose-fields';
 import { RouteOutline } from './route-outline';
 import { TemplateForm } from './template-form';
 
+const TABS = ['verdicts', 'outline', 'cutting', 'template', 'gate', 'other'] as const;
+type Tab = (typeof TABS)[number];
+
 /** Small handles, wherever they are: they lie beside what they pull. */
 const HANDLE_ROOM = 60;
 /** The turn comes to rest at straight within this, degrees. */
@@ -76,7 +79,10 @@ export class CutPage {
   protected readonly verdicts = this.store.selectSignal(selectVerdicts);
   protected readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   protected readonly open = signal<string | null>(null);
-  protected readonly tab = signal<'verdicts' | 'outline' | 'cutting' | 'template' | 'gate' | 'other'>('verdicts');
+  /** What the address asks to look at first. */
+  readonly show = input<string>();
+  /** What is looked at: what the address asks for, until somebody turns to something else. */
+  protected readonly tab = linkedSignal<Tab>(() => TABS.find((t) => t === this.show()) ?? 'verdicts');
 
   private readonly one = this.store.selectSignal(instrument.select);
   /** What the body is made of, as it was seen, told or guessed. */

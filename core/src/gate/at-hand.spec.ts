@@ -1,0 +1,132 @@
+import { newHardwareChoice, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
+import { cuttingFor } from '../cut/index.js';
+import type { Operation, OperationKind, OperationState } from '../operation/index.js';
+import { RULES } from '../order/index.js';
+import type { StockItem, Tool } from '../part/index.js';
+import { roundedRectangle } from '../shape/index.js';
+import { gateOf } from '../testing/gate.js';
+import { hole } from '../testing/hardware.js';
+import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { atHand, beforeCut, clearToCut, needKey, overrideKey } from './index.js';
+
+const today = new Date('2026-06-01');
+const gauge: Tool = { id: 'g', kind: 'depth gauge', name: 'gauge', limit: 0.05 };
+const route = { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }] };
+
+function needs(choice: Choice, tools: readonly Tool[], more: Partial<PlanState> = {}) {
+  const state = { ...plainState(), tools, ...more };
+  return atHand(state, choice, cuttingFor(state, choice, tools), today);
+}
+const told = (list: ReturnType<typeof needs>) => list.map((n) => [n.need, n.has]);
+
+describe('what a cut asks of the drawers', () => {
+  it('of a route: a bit that will do, what bores its bulk, and something to read a depth with; none of it may be dull unseen', () => {
+    const sharp = plainTools.map((t) => (t.id === 'short' ? { ...t, sharpened: '2026-05-01' } : t));
+    // away from the old hollow there is a bulk to bore
+    const list = needs(plainChoice({ route: { ...route, at: { x: 0, y: 220, turn: 0 } } }), [...sharp, gauge]);
+    expect(told(list)).toEqual([
+      ['boringBit', '25 mm boring bit'],
+      ['templateBit', 'short template bit'],
+      ['depthTool', 'gauge'],
+    ]);
+    expect(list.map((n) => n.dull)).toEqual([true, false, false]);
+  });
+
+  it('names what is not there: no template bit, none that reaches, no tool at all', () => {
+    expect(told(needs(plainChoice({ route }), []))).toEqual([
+      ['templateBit', null],
+      ['depthTool', null],
+    ]);
+    const reachless = plainTools.map((t) => ('reach' in t ? { ...t, reach: 10 } : t));
+    expect(told(needs(plainChoice({ route }), [...reachless, gauge]))).toContain(['templateBit', null]);
+  });
+
+  it('of a filling: a piece that is large enough, by its grain, and glue', () => {
+    const filled = plainChoice({ route, fill: true });
+    const offcut = (length: number, width: number): StockItem => ({
+      id: 'o',
+      kind: 'offcut',
+      wood: 'alder',
+      length,
+      width,
+      thickness: 20,
+      quantity: 1,
+      drawer: 'rack',
+    });
+    const glue: StockItem = { id: 'k', kind: 'material', name: 'Hide glue', unit: 'ml', quantity: 50, drawer: 'bench', leadDays: null };
+    const of = (stock: readonly StockItem[]) => told(needs(filled, [...plainTools, gauge], { stock })).slice(0, 2);
+    // the block is 90 across the grain and 40 along it
+    expect(of([offcut(60, 95), glue])).toEqual([
+      ['offcut', 'alder, rack'],
+      ['glue', 'Hide glue, bench'],
+    ]);
+    expect(of([offcut(95, 60), { ...glue, quantity: 0 }])).toEqual([
+      ['offcut', null],
+      ['glue', null],
+    ]);
+  });
+
+  it('of holes and floors: drills for the size, a dowel to plug with, a bit that goes deep enough', () => {
+    const drills: Tool = { id: 'd', kind: 'drills', name: 'set', system: 'metric', from: 3, to: 8 };
+    const a = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] };
+    const choice = (work: HardwareChoice['work']): HardwareChoice => ({ ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null), work });
+    const size = (by: 'drill' | 'plug', diameter: number) => choice([{ kind: 'sizeHole', hole: 'volume', by, diameter: dim(diameter) }]);
+    const of = (c: Choice, tools: readonly Tool[] = [drills]) => needs(c, tools, { anatomy: a, stock: [] }).map((n) => [n.need, n.size, n.has]);
+    expect(of(size('drill', 9.7))).toEqual([['drill', 9.7, null]]);
+    expect(of(size('plug', 6))).toEqual([
+      ['dowel', 8, null],
+      ['glue', null, null],
+      ['drill', null, '3.0 mm, 6.0 mm'],
+    ]);
+    expect(of(choice([{ kind: 'closeHole', hole: 'volume' }]))).toEqual([
+      ['dowel', 8, null],
+      ['glue', null, null],
+    ]);
+    const deeper = choice([{ kind: 'setDepth', cavity: 'pocket', pocket: 'p', depth: dim(30) }]);
+    expect(of(deeper, plainTools)).toEqual([
+      ['routerBit', 30, 'long template bit'],
+      ['depthTool', null, null],
+    ]);
+    expect(of(deeper, [])[0]).toEqual(['routerBit', 30, null]);
+  });
+
+  it('keeps the gate shut until somebody says how it goes without', () => {
+    const [lacking] = needs(plainChoice({ route }), []);
+    const judge = (accepted: readonly string[]) =>
+      clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [] }, found: plainAnatomy(), needs: [lacking!], accepted: new Set(accepted) }))
+        .clear;
+    expect([judge([]), judge([overrideKey(needKey(lacking!))])]).toEqual([false, true]);
+  });
+});
+
+describe('what rules put before a cut', () => {
+  const of = (kind: OperationKind, state: OperationState = 'proposed', decision = 'd'): Operation => ({
+    id: kind,
+    job: 'j',
+    decision,
+    kind,
+    feature: 'f',
+    state,
+    rank: null,
+  });
+  const all = [of('removePart', 'done'), of('tracePlate'), of('fixTemplate'), of('boreBulk'), of('routePasses'), of('testFit')];
+
+  it('is told for the next cut, done or not, and not what a rule only prefers', () => {
+    expect(beforeCut('d', all, RULES, []).map((b) => [b.operation, b.ok])).toEqual([
+      ['removePart', true],
+      ['tracePlate', false],
+      ['fixTemplate', false],
+    ]);
+    const bored = all.map((o) => (o.kind === 'testFit' || o.kind === 'routePasses' ? o : { ...o, state: 'done' as const }));
+    expect(beforeCut('d', bored, RULES, []).map((b) => [b.operation, b.ok])).toContain(['boreBulk', true]);
+    expect(beforeCut('another', all, RULES, [])).toEqual([]);
+  });
+
+  it('counts as fulfilled where somebody waived the rule, and shuts the gate where not', () => {
+    const waiver = (operation: string, rule: string) => ({ id: operation, rule, operations: [operation, 'boreBulk'], reason: 'r', person: 'p' });
+    const waived = beforeCut('d', all, RULES, [waiver('tracePlate', 'traceBeforeTemplate'), waiver('fixTemplate', 'templateBeforeCuts')]);
+    expect(waived.every((b) => b.ok)).toBeTrue();
+    const judge = (before: typeof waived) => clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [] }, found: plainAnatomy(), before })).clear;
+    expect([judge(waived), judge(beforeCut('d', all, RULES, []))]).toEqual([true, false]);
+  });
+});

@@ -1,0 +1,24 @@
+import { OPERATIONS, type Operation, type OperationKind } from '../operation/index.js';
+import { edgesOf, inOrder, isWaived, type Rule, type Waiver } from '../order/index.js';
+
+/** Work that a rule puts before the first cut of a decision, and whether that is fulfilled. */
+export interface Before {
+  readonly operation: OperationKind;
+  readonly rule: string;
+  readonly ok: boolean;
+}
+
+/** What must be done before the next cut of a decision: each operation once, in the order of the work; a rule that somebody waived counts as fulfilled. */
+export function beforeCut(decision: string, operations: readonly Operation[], rules: readonly Rule[], waivers: readonly Waiver[]): readonly Before[] {
+  const ordered = inOrder(operations, rules).filter((o) => o.decision === decision);
+  const cut = ordered.find((o) => OPERATIONS[o.kind].irreversible && o.state !== 'done' && o.state !== 'dropped');
+  if (!cut) return [];
+  const must = new Set(rules.filter((r) => r.strength === 'must').map((r) => r.id));
+  const edges = edgesOf(operations, rules).filter((e) => e.after === cut.id && must.has(e.rule));
+  return ordered.flatMap((o): Before[] => {
+    const edge = edges.find((e) => e.before === o.id);
+    if (!edge) return [];
+    const waived = isWaived({ rule: edge.rule, strength: 'must', operations: [edge.before, edge.after], kind: 'order' }, waivers);
+    return [{ operation: o.kind, rule: edge.rule, ok: o.state === 'done' || waived }];
+  });
+}

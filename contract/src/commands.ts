@@ -4,6 +4,7 @@ import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } fro
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
 import type { Plan } from '@rinnovo/core/check';
+import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import Joi from 'joi';
 import type { Outline } from '@rinnovo/core/shape';
 import { anatomy } from './anatomy.js';
@@ -21,6 +22,7 @@ import {
   type Job,
   type Person,
   type SeenNumber,
+  type Wrong,
 } from './resources.js';
 import { outline } from './shapes.js';
 import { count, day, localId, limit, mm, note, text, uuid } from './scalars.js';
@@ -238,11 +240,13 @@ export const keepConsent = Joi.object<Loose<KeepConsent>, true>({
   said: text.required(),
 });
 
+const oneOf = (list: readonly string[]) => Joi.string().valid(...list);
+
 export interface LogStep {
   readonly operation: string;
   readonly step: string;
   readonly outcome: 'done' | 'wentWrong';
-  readonly mishap: 'tooDeep' | 'slipped' | 'other' | null;
+  readonly wrong: Wrong | null;
   readonly note: string;
   readonly minutes: number | null;
   readonly measured: { readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
@@ -253,13 +257,40 @@ export const logStep = Joi.object<Loose<LogStep>, true>({
   operation: uuid.required(),
   step: Joi.string().max(80).required(),
   outcome: Joi.string().valid('done', 'wentWrong').required(),
-  mishap: Joi.string().valid('tooDeep', 'slipped', 'other').allow(null).required(),
+  wrong: Joi.object({
+    mishap: oneOf(MISHAPS).required(),
+    flaw: Joi.object({
+      by: mm.greater(0).max(100).required(),
+      pocket: localId.allow(null).required(),
+      side: oneOf(SIDES).allow(null).required(),
+    })
+      .allow(null)
+      .required(),
+    cause: oneOf(CAUSES).allow(null).required(),
+    way: oneOf(WAYS_ON).allow(null).required(),
+    lesson: Joi.string().trim().allow('').max(500).required(),
+  })
+    .allow(null)
+    .when('outcome', { is: 'done', then: Joi.valid(null) })
+    .required(),
   note: note.required(),
   minutes: Joi.number().min(0).max(6000).allow(null).required(),
   measured: Joi.object({ value: mm.min(0).required(), limit: limit.greater(0).required(), raw: Joi.string().max(80).required(), tool: localId.required() })
     .allow(null)
     .required(),
   seen: Joi.object().pattern(Joi.string().max(40), Joi.number().min(-5000).max(5000)).max(40).required(),
+});
+
+/** A picture of a step, as base64 of a JPEG, PNG or WebP file. */
+export interface TakePhotograph {
+  readonly operation: string;
+  readonly step: string;
+  readonly image: string;
+}
+export const takePhotograph = Joi.object<Loose<TakePhotograph>, true>({
+  operation: uuid.required(),
+  step: Joi.string().max(80).required(),
+  image: Joi.string().base64().max(11_000_000).required(),
 });
 
 export interface ReorderWork {

@@ -28,6 +28,7 @@ import {
   savePlan,
   saveSettings,
   stockItem,
+  takePhotograph,
   takeReading,
   tool,
 } from './index.js';
@@ -59,6 +60,7 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   reorderWork,
   savePlan,
   saveSettings,
+  takePhotograph,
   takeReading,
 };
 
@@ -94,8 +96,8 @@ for (const [name, example] of Object.entries(examples)) {
       for (const path of places(example)) {
         const where = path.join('/');
         for (const bad of [NaN, Infinity, { nothing: 'like it' }, 'x'.repeat(6000)]) {
-          // a drawing may be long
-          if (where === 'source/text' && typeof bad === 'string') continue;
+          // a drawing may be long, and so may a picture
+          if ((where === 'source/text' || where === 'image') && typeof bad === 'string') continue;
           expect(schema.validate(withValue(example, path, bad), OPTIONS).error)
             .withContext(`${where} = ${JSON.stringify(bad).slice(0, 20)}`)
             .toBeDefined();

@@ -4,7 +4,7 @@ import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operatio
 import type { BuyLine, Waiver } from '@rinnovo/core/order';
 import type { Lack, Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
-import type { UndoStep } from '@rinnovo/core/record';
+import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
 import type { Option, WayBack, Wish } from '@rinnovo/core/remedy';
@@ -240,6 +240,16 @@ export interface ClearanceRecord {
   readonly at: string;
 }
 
+/** What went wrong: how far it went, where it comes from, what is done about it, and what the next job is to know. */
+export interface Wrong {
+  readonly mishap: MishapId;
+  /** How far beyond the line or beside the place, mm; of a cut also of which pocket and which way. */
+  readonly flaw: { readonly by: number; readonly pocket: string | null; readonly side: Side | null } | null;
+  readonly cause: CauseId | null;
+  readonly way: WayOnId | null;
+  readonly lesson: string;
+}
+
 export interface LedgerEntry {
   readonly id: string;
   readonly instrument: string;
@@ -250,13 +260,41 @@ export interface LedgerEntry {
   readonly outcome: 'done' | 'wentWrong';
   readonly note: string;
   readonly minutes: number | null;
-  readonly measured: { readonly pocket: string; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  readonly wrong: Wrong | null;
+  /** What was read; of no pocket: the gap that was left when the part was tried. */
+  readonly measured: { readonly pocket: string | null; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
   /** The numbers of the card as it was shown, by label, mm. */
   readonly numbers: Readonly<Record<string, number>>;
   /** Revisions before and after, when the entry changed the instrument. */
   readonly revisionBefore: number;
   readonly revisionAfter: number;
   readonly person: string;
+  readonly at: string;
+}
+
+/** A picture that was taken of a step; its bytes are asked for by themselves. */
+export interface Photograph {
+  readonly id: string;
+  readonly instrument: string;
+  readonly operation: string;
+  readonly step: string;
+  readonly width: number;
+  readonly height: number;
+  readonly away: boolean;
+  readonly person: string;
+  readonly at: string;
+  readonly version: number;
+}
+
+/** What a mishap taught, for whoever does the same work next. */
+export interface Lesson {
+  readonly id: string;
+  readonly kind: OperationKind;
+  readonly mishap: MishapId;
+  readonly cause: CauseId | null;
+  readonly lesson: string;
+  readonly instrument: string;
+  readonly label: string;
   readonly at: string;
 }
 

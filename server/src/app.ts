@@ -17,12 +17,14 @@ import { serveApplication } from './http/application.js';
 import { instrumentRoutes } from './instruments/routes.js';
 import { jobRoutes } from './jobs/jobs.js';
 import { workRoutes } from './jobs/work-routes.js';
+import { lessonRoutes } from './ledger/lessons.js';
 import { instrumentLedgerRoutes, ledgerRoutes } from './ledger/routes.js';
 import { orderRoutes } from './operations/routes.js';
 import { outlineRoutes } from './outlines/routes.js';
 import { partRoutes } from './parts/routes.js';
 import { passportRoutes } from './passport/routes.js';
 import { peopleRoutes } from './people/people.js';
+import { instrumentPhotographRoutes, photographRoutes } from './photographs/routes.js';
 import { planRoutes } from './plans/routes.js';
 import { instrumentReadingRoutes, readingRoutes } from './readings/routes.js';
 import { buyListRoutes } from './shop/buy-list.js';
@@ -71,6 +73,8 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   });
   // a drawing may come with an outline
   api.use('/outlines', express.json({ limit: '12mb', strict: true }));
+  // so does a photograph
+  api.use('/photographs', express.json({ limit: '12mb', strict: true }));
   api.use(express.json({ limit: '1mb', strict: true }));
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-cache');
@@ -88,6 +92,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/instruments/:id/surveys', instrumentSurveyRoutes(db));
   api.use('/instruments/:id/findings', instrumentFindingRoutes(db));
   api.use('/instruments/:id/ledger', instrumentLedgerRoutes(db));
+  api.use('/instruments/:id/photographs', instrumentPhotographRoutes(db));
   api.use('/instruments/:id/passport', passportRoutes(db));
   api.use('/instruments', instrumentRoutes(db));
   api.use('/jobs/:id/plan', planRoutes(db));
@@ -110,6 +115,8 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/consents', consentRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));
+  api.use('/lessons', lessonRoutes(db));
+  api.use('/photographs', photographRoutes(db));
   api.use(() => {
     throw new ProblemError('not-found');
   });

@@ -67,8 +67,9 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
   consents: { path: (id) => `/api/consents/${id}`, good: () => ({ decision: randomUUID(), how: 'by phone', said: 'yes' }) },
   ledger: {
     path: (id) => `/api/ledger/${id}`,
-    good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', mishap: null, note: '', minutes: null, measured: null, seen: {} }),
+    good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', wrong: null, note: '', minutes: null, measured: null, seen: {} }),
   },
+  photographs: { path: (id) => `/api/photographs/${id}`, good: () => ({ operation: randomUUID(), step: '1 cut', image: 'AAAA' }), tooLong: 12_700_000 },
   order: { path: () => `/api/jobs/${job.id}/order`, good: () => ({ order: [] }) },
   waivers: { path: (id) => `/api/waivers/${id}`, good: () => ({ job: job.id, rule: 'x', operations: [randomUUID()], reason: 'y' }) },
   outlines: {

@@ -58,7 +58,7 @@ describe('a part that is no pickup, through the API', () => {
       if (!bench.operation || !card || bench.hindrances.length > 0) break;
       done.push(card.kind);
       const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-      const step = { operation: bench.operation.id, step: card.key, outcome: 'done', mishap: null, note: '', minutes: 1, measured: null, seen: numbers };
+      const step = { operation: bench.operation.id, step: card.key, outcome: 'done', wrong: null, note: '', minutes: 1, measured: null, seen: numbers };
       await w.create(`/api/ledger/${randomUUID()}`, step).expect(201);
     }
     return done;

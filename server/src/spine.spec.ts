@@ -209,7 +209,7 @@ describe('the spine, through the API', () => {
         operation: bench.operation.id,
         step: card.key,
         outcome: 'done',
-        mishap: null,
+        wrong: null,
         note: '',
         minutes: null,
         measured: asked ? { value: asked.expected, limit: 0.05, raw: String(asked.expected), tool: calliper } : null,

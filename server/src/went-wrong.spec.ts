@@ -1,6 +1,6 @@
 // 'Went wrong' has consequences: a pocket found too deep changes the anatomy, takes the clearance away and is judged again.
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, Decision, ReturnPlan } from '@rinnovo/contract';
+import type { AnatomyRevision, Decision, LedgerEntry, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';
 import { benchNow, cardsOf } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
@@ -110,6 +110,46 @@ describe('the way back from a route that is half cut', () => {
   }, 30_000);
 });
 
+describe('a slip at the machine', () => {
+  it('is refused without its length and its way, and then stands in the wood as deep as the work had gone', async () => {
+    const { w } = await readyToRoute();
+    try {
+      const log = async (more: object = {}) => {
+        const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+        const card = bench.cards[bench.now]!;
+        const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
+        const body = { operation: bench.operation!.id, step: card.key, outcome: 'done', wrong: null, note: '', minutes: 1.5, measured: null, seen, ...more };
+        return { kind: card.kind, answer: await w.create(`/api/ledger/${randomUUID()}`, body) };
+      };
+      const pointer = (body: unknown): string | undefined => (body as Problem).errors?.[0]?.pointer;
+      const wrong = { mishap: 'slipped', flaw: { by: 1.5, pocket: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
+      for (;;) {
+        const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+        if (bench.cards[bench.now]?.kind === 'cut') break;
+        expect((await log()).answer.status).toBe(201);
+      }
+      const slipped = { outcome: 'wentWrong', note: 'the tape let go' };
+      expect(pointer((await log({ ...slipped })).answer.body)).toBe('/wrong');
+      expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: null } })).answer.body)).toBe('/wrong/flaw');
+      expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: { ...wrong.flaw, side: null } } })).answer.body)).toBe('/wrong/flaw');
+      expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: { ...wrong.flaw, pocket: 'moon' } } })).answer.body)).toBe('/wrong/flaw');
+      expect((await log({ ...slipped, wrong: { ...wrong, mishap: 'exploded' } })).answer.status).toBe(400);
+      expect((await log({ outcome: 'done', wrong })).answer.status).toBe(400);
+      const { answer } = await log({ ...slipped, wrong });
+      expect(answer.status).toBe(201);
+      expect((answer.body as { entry: LedgerEntry }).entry.wrong).toEqual(wrong as LedgerEntry['wrong']);
+
+      const route = ((await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision).document.cavities.find((c) => c.id === 'neck route')!;
+      const gone = route.pockets.find((p) => p.id.startsWith('slip treble main'))!;
+      expect([gone.depth!.value, gone.depth!.basis.kind, bounds([gone.outline.outline]).maxX]).toEqual([6, 'work', jasmine.any(Number)]);
+      // a lesson that nobody wrote is none
+      expect(((await w.get('/api/lessons')).body as { items: Lesson[] }).items).toEqual([]);
+    } finally {
+      await w.close();
+    }
+  }, 30_000);
+});
+
 describe('went wrong', () => {
   let w: TestWorkshop;
   let decision = '';
@@ -127,7 +167,7 @@ describe('went wrong', () => {
       operation: bench.operation!.id,
       step: card.key,
       outcome: 'done',
-      mishap: null,
+      wrong: null,
       note: '',
       minutes: null,
       measured: card.asks ? { value: card.asks.expected, limit: 0.05, raw: 'x', tool: gauge } : null,
@@ -155,7 +195,7 @@ describe('went wrong', () => {
     expect(refused.status).toBe(422);
     const logged = await step({
       outcome: 'wentWrong',
-      mishap: 'tooDeep',
+      wrong: { mishap: 'tooDeep', flaw: null, cause: 'measured', way: 'carryOn', lesson: 'read the set-up aloud' },
       note: 'the set-up was misread',
       measured: { value: 19, limit: 0.05, raw: '19', tool: gauge },
     });
@@ -174,6 +214,11 @@ describe('went wrong', () => {
     // no more wood goes before it is cleared again
     const next = await step();
     expect(next.status).toBe(409);
+    // what was learned is there for the next who routes, on any instrument
+    const lessons = ((await w.get('/api/lessons').expect(200)).body as { items: Lesson[] }).items;
+    expect(lessons.map((l) => [l.kind, l.mishap, l.cause, l.lesson, l.instrument])).toEqual([
+      ['routePasses', 'tooDeep', 'measured', 'read the set-up aloud', instrument],
+    ]);
     // the step itself is not asked again: the wood is gone
     expect(benchNow(benchInput(s)).cards[benchNow(benchInput(s)).now]?.kind).not.toBe('measureDepth');
 

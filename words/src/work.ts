@@ -1,7 +1,9 @@
-import type { ConfirmId, GateItem, Need, NeedId, StepCard } from '@rinnovo/core/gate';
+import type { AskedGap, ConfirmId, GateItem, Need, NeedId, StepCard } from '@rinnovo/core/gate';
+import type { LengthUnit } from '@rinnovo/core/measure';
 import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
-import type { UndoStep, WayOn } from '@rinnovo/core/record';
+import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
+import { lengthText } from './length.js';
 import { trimmedText } from './remedies.js';
 import { nameOf, type Names } from './names.js';
 import { targetText } from './verdicts.js';
@@ -210,11 +212,55 @@ function needText({ need, size, has, dull }: Need, ok: boolean): string {
   return ok ? `Not in the drawers: ${what}; gone on without` : `Not in the drawers: ${what}`;
 }
 
-export const WAY_ON_WORDS: Readonly<Record<WayOn['id'], string>> = {
+export const MISHAP_WORDS: Readonly<Record<MishapId, string>> = {
+  tooDeep: 'Deeper than planned',
+  slipped: 'The template or the bit slipped',
+  tornOut: 'Wood tore out',
+  chipped: 'The finish chipped',
+  wandered: 'The hole wandered',
+  other: 'Something else',
+};
+
+export const SIDE_WORDS: Readonly<Record<Side, string>> = {
+  bass: 'towards the bass side',
+  treble: 'towards the treble side',
+  neck: 'towards the neck',
+  bridge: 'towards the bridge',
+};
+
+/** What a gap that was read when the part was tried says, beside the one that was planned. */
+export function gapText(read: number, asks: Pick<AskedGap, 'expected' | 'limit'>, toolLimit: number, unit: LengthUnit): string {
+  if (read === 0) return 'It touches: ease the place where it binds before it is fitted, and never press it in.';
+  if (asks.expected === null) return '';
+  const off = read - asks.expected;
+  if (Math.abs(off) <= asks.limit + toolLimit) return 'As planned, within what can be read.';
+  const by = lengthText(Math.abs(off), unit);
+  return off < 0
+    ? `${by} less than planned: the route came out narrower, or the part is wider than told. Measure both before you go on.`
+    : `${by} more than planned: the route came out wider, or this is not the part that was planned for.`;
+}
+
+/** Where a mishap comes from. */
+export const CAUSE_WORDS: Readonly<Record<CauseId, string>> = {
+  forgot: 'Something was forgotten',
+  order: 'Wrong order',
+  measured: 'Measured or read wrong',
+  tool: 'The tool',
+  material: 'The wood or the material',
+  part: 'The part is not as told',
+};
+
+export const WAY_ON_WORDS: Readonly<Record<WayOnId, string>> = {
   carryOn: 'Carry on: the floor still clears well.',
   acceptThin: 'Carry on with a thin floor, accepted with a reason and cleared again.',
   shimUnderPart: 'Put a shim or foam under the part to make up the depth.',
   stopAndFill: 'Stop; fill, let it cure, and cut again.',
+  leaveHidden: 'Leave it: what covers it still hides it.',
+  glueBack: 'Glue the piece back: thin glue, tape over it, and let it cure before you go on.',
+  fillFlaw: 'Fit a sliver of the same wood and grain, or fill it; level it when it has cured.',
+  dropFill: 'Drop-fill the finish in thin coats; level it when it is hard.',
+  widerCover: 'A wider plate or ring would hide it: see the ways out in Fit.',
+  plugAgain: 'Plug it, let it cure, and drill again on the mark: pilot first.',
 };
 
 export function undoText(step: UndoStep, names: Names): string {

@@ -118,13 +118,20 @@ export const examples = {
   logStep: {
     operation: id(7),
     step: '1 cut',
-    outcome: 'done' as const,
-    mishap: 'tooDeep' as const,
+    outcome: 'wentWrong' as const,
+    wrong: {
+      mishap: 'slipped' as const,
+      flaw: { by: 1.5, pocket: 'main', side: 'treble' as const },
+      cause: 'tool' as const,
+      way: 'fillFlaw' as const,
+      lesson: 'two screws more',
+    },
     note: 'note',
     minutes: 6,
     measured: { value: 6, limit: 0.05, raw: '6', tool: 'gauge' },
     seen: { projection: 18 },
   },
+  takePhotograph: { operation: id(7), step: '1 cut', image: 'AAAA' },
   hardwareChoice: {
     kind: 'hardware' as const,
     id: 'pot 1',

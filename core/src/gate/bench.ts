@@ -1,4 +1,4 @@
-import type { Choice, PickupChoice, PlanState } from '../check/index.js';
+import { evaluateChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '../check/index.js';
 import { holeSteps, newHoleSteps, cuttingFor, type CuttingPlan } from '../cut/index.js';
 import type { Hole } from '../instrument/index.js';
 import { OPERATIONS, type Operation } from '../operation/index.js';
@@ -76,6 +76,7 @@ export function cardsOf(operation: Operation, input: BenchInput): readonly StepC
     partName: part?.name ?? '',
     depthLimit: state.settings.limitPlannedDepth,
     measured: read[read.length - 1]?.measured ?? null,
+    gap: operation.kind === 'testFit' && choice ? gapOf(state, choice) : null,
   };
   return stepCards(operation, context, input.rules);
 }
@@ -83,6 +84,13 @@ export function cardsOf(operation: Operation, input: BenchInput): readonly StepC
 /** Steps that need not be done again: done, or done wrong but with the wood gone all the same. */
 export function completedSteps(operation: string, log: readonly LoggedStep[]): ReadonlySet<string> {
   return new Set(log.filter((l) => l.operation === operation && (l.outcome === 'done' || l.measured !== null)).map((l) => l.step));
+}
+
+/** How much room the part should have in the route as it now is, at its tightest. */
+function gapOf(state: PlanState, choice: PickupChoice): CardContext['gap'] {
+  const room = evaluateChoice(state, choice).verdicts.filter((v) => v.check === 'partInRoute');
+  const least = room.reduce<Verdict | null>((w, v) => (v.clearance !== null && (w?.clearance ?? Infinity) > v.clearance ? v : w), null);
+  return least?.clearance == null ? null : { expected: Math.max(0, least.clearance), limit: least.worst ?? 0 };
 }
 
 function pickupChoice(operation: Operation, { choices }: BenchInput): PickupChoice | null {

@@ -232,7 +232,7 @@ describe('the bench', () => {
     const ear = (id: string, x: number): PlannedPocket => ({ id, outline: roundedRectangle(13, 13, 5, { x, y: 0 }), depth: 22.5, bored: false });
     const eared = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [...route, ear('left', -45), ear('right', 45)] } });
     const asks = benchNow({ ...input, choices: { [operation.decision]: eared } }).cards.flatMap((c) =>
-      c.kind === 'measureDepth' ? [[c.asks!.target.part, c.asks!.expected]] : [],
+      c.asks?.what === 'depth' ? [[c.asks.target.part, c.asks.expected]] : [],
     );
     expect(asks.slice(-3)).toEqual([
       ['main', 19],
@@ -251,7 +251,7 @@ describe('the bench', () => {
     const cards = (kind: Operation['kind']) =>
       benchNow({ ...input, operations: [{ ...operation, kind }], choices: { [operation.decision]: plainChoice({ work }) } }).cards;
     const deepening = cards('deepenRoute').filter((c) => c.kind === 'deepenTo');
-    expect(deepening.map((c) => [c.names['pocket'], c.asks?.expected, c.asks?.target])).toEqual([
+    expect(deepening.map((c) => [c.names['pocket'], c.asks?.expected, c.asks?.what === 'depth' ? c.asks.target : null])).toEqual([
       ['old', 20, { quantity: 'pocketDepth', feature: 'route', part: 'old' }],
       ['ear', 24, { quantity: 'pocketDepth', feature: 'route', part: 'ear' }],
     ]);

@@ -14,12 +14,23 @@ export interface CardNumber {
 }
 
 /** A depth to read before the step can be done, mm. */
-export interface Asked {
+export interface AskedDepth {
+  readonly what: 'depth';
   readonly expected: number;
   readonly limit: number;
   /** The pocket whose depth it is, once the operation is done. */
   readonly target: Target;
 }
+
+/** The least gap between the real part and the wood, read when it is tried, mm; null: nobody can say what it should be. */
+export interface AskedGap {
+  readonly what: 'gap';
+  readonly expected: number | null;
+  readonly limit: number;
+}
+
+/** What a step asks to be read before it is done. */
+export type Asked = AskedDepth | AskedGap;
 
 /** One step on the bench. */
 export interface StepCard {
@@ -54,6 +65,8 @@ export interface CardContext {
   readonly depthLimit: number;
   /** The depth read last in this operation, mm; the rest is worked out from it. */
   readonly measured: number | null;
+  /** The least room that the part should have in its route, mm; null where nothing says. */
+  readonly gap: { readonly expected: number; readonly limit: number } | null;
 }
 
 type Draft = Omit<StepCard, 'key' | 'cautions' | 'rule'>;
@@ -98,7 +111,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
       const numbers = w.rimDepth ? [{ label: 'rimDepth', working: w.rimDepth }] : [];
       return [{ kind: 'bore', numbers, names: { bit: w.bit?.name ?? '', holes: 1 }, asks: asked(c, w.pocket, tip) }];
     }),
-  testFit: (c) => [plain('tryPart', { part: c.partName })],
+  testFit: (c) => [{ ...plain('tryPart', { part: c.partName }), asks: { what: 'gap', expected: c.gap?.expected ?? null, limit: c.gap?.limit ?? 0 } }],
   fitPart: (c) => [plain('fit', { part: c.partName }), plain('solder', { part: c.partName })],
   removeHardware: () => [plain('takeHardwareOut')],
   openHole: (c) => [
@@ -154,7 +167,7 @@ function deepenTo(c: CardContext, d: CardContext['deeper'][number]): Draft {
     kind: 'deepenTo',
     numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
     names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
-    asks: { expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
+    asks: { what: 'depth', expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
   };
 }
 
@@ -186,7 +199,7 @@ function passesOf(c: CardContext): readonly Draft[] {
 }
 
 function asked(c: CardContext, pocket: string, expected: number): Asked {
-  return { expected, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: c.cavity, part: pocket } };
+  return { what: 'depth', expected, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: c.cavity, part: pocket } };
 }
 
 /** The cards of an operation in their fixed order, with the steps that step rules put in. */

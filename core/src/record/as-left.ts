@@ -2,6 +2,7 @@ import { choiceChanges, FOUND_SET, joinsOf, routePockets, type Choice, type Hard
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Hole, type Pocket } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
+import { beyondLine, type Beyond } from './beyond-line.js';
 
 /** A depth that was read while the work was done. */
 export interface DepthRead {
@@ -125,6 +126,22 @@ function asCut(p: Pocket, work: DoneWork): Pocket {
   const basis = { kind: 'work', entry: work.entry } as const;
   const depth = read ? { value: read.value, limit: read.limit, basis: { kind: 'work', entry: read.entry } as const } : p.depth && { ...p.depth, basis };
   return { ...p, id: `${p.id} ${work.decision.slice(0, 8)}`, set: cutSetOf(work.decision), outline: { ...p.outline, basis }, depth };
+}
+
+/** The instrument after wood went beyond the line: what is gone stands beside what was planned, on the word of the entry. Unchanged where nothing tells which wood. */
+export function asSlipped(decision: string, choice: Choice, gone: Beyond, entry: string, anatomy: Anatomy, state: Pick<PlanState, 'settings'>): Anatomy {
+  const left = beyondLine({ ...state, anatomy }, choice, gone);
+  if (!left) return anatomy;
+  const basis = { kind: 'work', entry } as const;
+  const { pocket } = left;
+  const cut = {
+    ...pocket,
+    id: `${pocket.id} ${entry.slice(0, 8)}`,
+    set: cutSetOf(decision),
+    outline: { ...pocket.outline, basis },
+    depth: pocket.depth && { ...pocket.depth, basis },
+  };
+  return applyChanges(anatomy, [{ kind: 'addPockets', cavity: left.cavity, pockets: [cut] }]);
 }
 
 /** The instrument after a finished operation. */

@@ -1,4 +1,5 @@
 export * from './as-left.js';
+export * from './beyond-line.js';
 export * from './go-back.js';
 export * from './places-worked-on.js';
 export * from './undo-recipe.js';

@@ -1,51 +1,137 @@
-import { evaluateChoice, type Evaluation, type PickupChoice, type PlanState } from '../check/index.js';
+import { evaluateChoice, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
+import { beyondLine, type Beyond } from './beyond-line.js';
 
-/** What went wrong, of the kinds that have a number. */
-export type Mishap = { readonly kind: 'tooDeep'; readonly pocket: string; readonly depth: number } | { readonly kind: 'slipped' } | { readonly kind: 'other' };
+export const MISHAPS = ['tooDeep', 'slipped', 'tornOut', 'chipped', 'wandered', 'other'] as const;
+export type MishapId = (typeof MISHAPS)[number];
+
+/** Where a mishap comes from: what the next plan is reminded of. */
+export const CAUSES = ['forgot', 'order', 'measured', 'tool', 'material', 'part'] as const;
+export type CauseId = (typeof CAUSES)[number];
+
+/** Is there a length to a mishap beside a depth: how far it went? */
+export const asksFlaw = (mishap: MishapId): boolean => mishap === 'slipped' || mishap === 'tornOut' || mishap === 'chipped' || mishap === 'wandered';
+
+/** What went wrong, with the number that goes with it, mm. */
+export type Mishap =
+  | { readonly kind: 'tooDeep'; readonly pocket: string; readonly depth: number }
+  /** The template or the bit slipped, or wood tore out: wood is gone beyond the line. */
+  | ({ readonly kind: 'slipped' | 'tornOut' } & Beyond)
+  /** Finish is off beyond the edge, or a hole came out beside its place, by so much. */
+  | { readonly kind: 'chipped' | 'wandered'; readonly by: number }
+  | { readonly kind: 'other' };
+
+export const WAYS_ON = [
+  'carryOn',
+  'acceptThin',
+  'leaveHidden',
+  'shimUnderPart',
+  'glueBack',
+  'fillFlaw',
+  'dropFill',
+  'widerCover',
+  'plugAgain',
+  'stopAndFill',
+] as const;
+export type WayOnId = (typeof WAYS_ON)[number];
 
 /** What can be done now. */
 export interface WayOn {
-  readonly id: 'carryOn' | 'acceptThin' | 'stopAndFill' | 'shimUnderPart';
+  readonly id: WayOnId;
   readonly possible: boolean;
 }
 
-/** The plan as the mishap made it, judged again. */
+/** What a mishap comes to: the choice as it made it, judged again, and the ways on. */
 export interface Consequence {
-  readonly choice: PickupChoice;
+  readonly choice: Choice;
   readonly evaluation: Evaluation;
+  /** What is worse by it, gravest first. */
+  readonly trouble: readonly Verdict[];
   readonly waysOn: readonly WayOn[];
 }
 
-/** A pocket found too deep changes the plan's route to what is now in the wood, is evaluated again and offers ways on. A floor that was thin before is not held against it. */
-export function consequenceOf(state: PlanState, choice: PickupChoice, mishap: Mishap): Consequence {
-  const changed = mishap.kind === 'tooDeep' ? asDeepAs(choice, mishap.pocket, mishap.depth) : choice;
+/**
+ * A pocket too deep, or wood gone beyond the line, is judged as it now is in the wood; a chip or a hole beside its place by whether what covers it still does.
+ * What was thin or did not clear before is not held against the mishap.
+ */
+export function consequenceOf(state: PlanState, choice: Choice, mishap: Mishap): Consequence {
+  const changed = afterMishap(state, choice, mishap);
   const evaluation = evaluateChoice(state, changed);
-  const floors = evaluation.verdicts.filter((v) => v.check === 'floor');
-  const broken = floors.some((v) => v.class === 'clashes' || v.class === 'tooClose');
-  const before = new Set(
-    evaluateChoice(state, choice)
-      .verdicts.filter((v) => v.class === 'thin')
-      .map((v) => v.clearance),
-  );
-  const thin = floors.some((v) => v.class === 'thin' && !before.has(v.clearance));
-  return {
-    choice: changed,
-    evaluation,
-    waysOn: [
-      { id: 'carryOn', possible: !broken && !thin },
-      { id: 'acceptThin', possible: !broken && thin },
-      { id: 'shimUnderPart', possible: !broken && mishap.kind === 'tooDeep' },
-      { id: 'stopAndFill', possible: true },
-    ],
-  };
+  const before = evaluateChoice(state, choice).verdicts;
+  const trouble = evaluation.verdicts.filter((v) => WOOD.has(v.check) && TROUBLE.has(v.class) && !before.some((b) => sameTrouble(b, v)));
+  const broken = trouble.filter((v) => v.class !== 'thin');
+  return { choice: changed, evaluation, trouble, waysOn: waysOn(mishap, broken, trouble.length > broken.length, coveredBy(before)) };
+}
+
+/** What a mishap can change: the wood that is left, and what hides it. */
+const WOOD: ReadonlySet<Verdict['check']> = new Set<Verdict['check']>(['floor', 'wall', 'edgeOfBody', 'hiddenEdge', 'behindWindow']);
+
+const TROUBLE: ReadonlySet<Verdict['class']> = new Set<Verdict['class']>(['clashes', 'tooClose', 'thin']);
+
+/** It was no better before: the same place with no less wood, or another depth with the same. */
+function sameTrouble(before: Verdict, now: Verdict): boolean {
+  if (before.check !== now.check || before.class !== now.class) return false;
+  const [was, is] = [before.clearance ?? -Infinity, now.clearance ?? -Infinity];
+  return was === is || (before.id === now.id && is > was);
+}
+
+/** By how much what covers the cut, or the hole's rim, reaches beyond it; null where nothing covers it or nobody knows. */
+function coveredBy(verdicts: readonly Verdict[]): number | null {
+  const covers = verdicts.filter((v) => v.check === 'hiddenEdge' || v.check === 'hidesHole');
+  return covers.length === 0 || covers.some((v) => v.worst === null) ? null : Math.min(...covers.map((v) => (v.clearance ?? 0) - (v.worst ?? 0)));
+}
+
+function waysOn(mishap: Mishap, broken: readonly Verdict[], thin: boolean, covered: number | null): readonly WayOn[] {
+  const clear = broken.length === 0;
+  switch (mishap.kind) {
+    case 'tooDeep':
+      return [
+        { id: 'carryOn', possible: clear && !thin },
+        { id: 'acceptThin', possible: clear && thin },
+        { id: 'shimUnderPart', possible: clear },
+        { id: 'stopAndFill', possible: true },
+      ];
+    case 'slipped':
+    case 'tornOut':
+      return [
+        { id: 'carryOn', possible: clear && !thin },
+        { id: 'acceptThin', possible: clear && thin },
+        { id: 'glueBack', possible: mishap.kind === 'tornOut' },
+        { id: 'fillFlaw', possible: true },
+        { id: 'widerCover', possible: broken.some((v) => v.check === 'hiddenEdge') },
+        { id: 'stopAndFill', possible: true },
+      ];
+    case 'chipped':
+      return [
+        { id: 'leaveHidden', possible: covered !== null && covered >= mishap.by },
+        { id: 'glueBack', possible: true },
+        { id: 'dropFill', possible: covered === null || covered < mishap.by },
+      ];
+    case 'wandered':
+      return [
+        { id: 'leaveHidden', possible: covered !== null && covered >= mishap.by },
+        { id: 'plugAgain', possible: true },
+      ];
+    case 'other':
+      return [{ id: 'stopAndFill', possible: true }];
+  }
+}
+
+function afterMishap(state: PlanState, choice: Choice, mishap: Mishap): Choice {
+  if (mishap.kind === 'tooDeep') return asDeepAs(choice, mishap.pocket, mishap.depth);
+  if (mishap.kind !== 'slipped' && mishap.kind !== 'tornOut') return choice;
+  const gone = beyondLine(state, choice, mishap);
+  if (!gone) return choice;
+  return { ...choice, work: [...(choice.work ?? []), { kind: 'addPockets', cavity: gone.cavity, pockets: [gone.pocket] }] };
 }
 
 /** The choice with a pocket as deep as it came out: of its route, or of a floor that was only to be cut deeper. */
-function asDeepAs(choice: PickupChoice, pocket: string, depth: number): PickupChoice {
-  const { route, work } = choice;
+function asDeepAs(choice: Choice, pocket: string, depth: number): Choice {
+  const work = choice.work?.map((w) => (w.kind === 'setDepth' && w.pocket === pocket ? { ...w, depth: { ...w.depth, value: depth } } : w));
+  if (choice.kind === 'hardware') return { ...choice, work: work ?? [] };
+  const { route } = choice;
   return {
     ...choice,
     route: route && { ...route, pockets: route.pockets.map((p) => (p.id === pocket ? { ...p, depth } : p)) },
-    ...(work ? { work: work.map((w) => (w.kind === 'setDepth' && w.pocket === pocket ? { ...w, depth: { ...w.depth, value: depth } } : w)) } : {}),
+    ...(work ? { work } : {}),
   };
 }

@@ -5,6 +5,7 @@ import { surveys } from './0003-surveys.js';
 import { shelf } from './0004-shelf.js';
 import { choices } from './0005-choices.js';
 import { consents } from './0006-consents.js';
+import { mishaps } from './0007-mishaps.js';
 
 interface Migration {
   readonly name: string;
@@ -13,7 +14,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

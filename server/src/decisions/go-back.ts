@@ -46,7 +46,9 @@ function soFar(o: Operation, ledger: readonly LedgerEntry[]): WorkSoFar {
     kind: o.kind,
     state: o.state,
     steps: mine.map((l) => ({ kind: l.step.replace(/^\d+ /, ''), drill: l.numbers['drillDiameter'] ?? null })),
-    depths: mine.flatMap((l) => (l.measured ? [{ pocket: l.measured.pocket, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [])),
+    depths: mine.flatMap((l) =>
+      l.measured?.pocket != null ? [{ pocket: l.measured.pocket, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [],
+    ),
     entry: mine.at(-1)?.id ?? '',
   };
 }

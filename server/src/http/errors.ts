@@ -27,7 +27,7 @@ const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '
 /** Errors of the body parser and the database that have a meaning for whoever sent the request. */
 function foreseen(error: unknown): ProblemError | null {
   const e = error as { type?: string; code?: string; name?: string; message?: string; status?: number; syscall?: string };
-  if (e.type === 'entity.too.large') return new ProblemError('too-large', { detail: 'At most 1 MB of JSON is taken.' });
+  if (e.type === 'entity.too.large') return new ProblemError('too-large', { detail: 'At most 1 MB of JSON is taken, 12 MB of a drawing or a photograph.' });
   if (
     e.type === 'entity.parse.failed' ||
     e.type === 'encoding.unsupported' ||

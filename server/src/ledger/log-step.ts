@@ -1,10 +1,10 @@
-import type { LogStep } from '@rinnovo/contract';
+import type { LogStep, Wrong } from '@rinnovo/contract';
 import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
-import { benchNow, type StepCard } from '@rinnovo/core/gate';
+import { benchNow, depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
-import { asLeft, type DepthRead } from '@rinnovo/core/record';
+import { asksFlaw, asLeft, asSlipped, pocketsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
 import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
 import { judgeGate } from '../clearances/gate.js';
@@ -41,9 +41,9 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   const choice = choicesOf(s)[operation.decision];
   if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
   demandReading(s, choice, body, card);
-  const pocket = card.asks && body.measured ? (card.asks.target.part ?? null) : null;
+  const pocket = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
-  const state = last ? 'done' : body.outcome === 'wentWrong' && body.mishap !== 'tooDeep' ? 'failed' : 'doing';
+  const state = last ? 'done' : body.outcome === 'wentWrong' && body.wrong?.mishap !== 'tooDeep' ? 'failed' : 'doing';
   return { operation, state: state === 'failed' ? 'doing' : state, numbers, pocket, anatomy: anatomyAfter(s, choice, body, operation, entry, pocket, last) };
 }
 
@@ -72,37 +72,59 @@ function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly
   if (differ) throw new ProblemError('numbers-differ', { current: now, yours: seen });
 }
 
-/** A card that asks a depth gets one; a depth beyond what was planned is not 'done'. */
-function demandReading(s: JobState, choice: Choice, body: LogStep, card: StepCard): void {
-  if (!card.asks) {
-    if (body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for no depth' }] });
+const cannotBe = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
+
+/** A card that asks for a reading gets one; a depth beyond what was planned is not 'done'; what went wrong comes with its number. */
+function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: StepCard): void {
+  const { measured, wrong } = body;
+  if (body.outcome === 'wentWrong' && !wrong) throw cannotBe('/wrong', 'say what went wrong');
+  if (wrong?.mishap === 'tooDeep' && !measured) throw cannotBe('/measured', 'say how deep it is');
+  if (wrong && asksFlaw(wrong.mishap)) demandFlaw(s, choice, wrong);
+  if (!asks) {
+    if (measured) throw cannotBe('/measured', 'this step asks for no reading');
     return;
   }
-  if (body.outcome === 'done' && !body.measured)
-    throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'this step asks for a depth' }] });
-  if (body.mishap === 'tooDeep' && !body.measured) throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured', detail: 'say how deep it is' }] });
+  if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step asks for a depth' : 'this step asks for the gap');
+  if (!measured || asks.what === 'gap') return;
   const route = choice.kind === 'pickup' ? choice.route : null;
-  const planned = route?.pockets.find((p) => p.id === card.asks?.target.part)?.depth ?? card.asks.expected;
-  const most = planned + card.asks.limit + (body.measured?.limit ?? 0);
-  if (body.measured && body.outcome === 'done' && body.measured.value > most) {
-    throw new ProblemError('cannot-be', {
-      errors: [{ pointer: '/measured/value', detail: `is deeper than the ${planned.toFixed(1)} mm planned: if it is true, log it as went wrong` }],
-    });
-  }
+  const planned = route?.pockets.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
+  const most = planned + asks.limit + measured.limit;
+  if (body.outcome === 'done' && measured.value > most)
+    throw cannotBe('/measured/value', `is deeper than the ${planned.toFixed(1)} mm planned: if it is true, log it as went wrong`);
   const floor = s.state.anatomy.body.thickness?.value;
-  if (body.measured && floor !== undefined && body.measured.value >= floor) {
-    throw new ProblemError('cannot-be', { errors: [{ pointer: '/measured/value', detail: `is more than the body's ${floor.toFixed(1)} mm` }] });
-  }
+  if (floor !== undefined && measured.value >= floor) throw cannotBe('/measured/value', `is more than the body's ${floor.toFixed(1)} mm`);
+}
+
+/** How far it went, and of a cut that leaves a pocket which one and which way. */
+function demandFlaw(s: JobState, choice: Choice, wrong: Wrong): void {
+  if (!wrong.flaw) throw cannotBe('/wrong/flaw', 'say how far it went');
+  if (wrong.mishap !== 'slipped' && wrong.mishap !== 'tornOut') return;
+  const cut = pocketsCut(s.state, choice);
+  if (cut.length > 0 && (wrong.flaw.side === null || !cut.some(({ pocket }) => pocket.id === wrong.flaw?.pocket)))
+    throw cannotBe('/wrong/flaw', 'say of which pocket, and which way');
 }
 
 function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, pocket: string | null, last: boolean): Anatomy | null {
-  const tooDeep = body.outcome === 'wentWrong' && body.mishap === 'tooDeep';
-  if (!last && !tooDeep) return null;
+  const slip = slipOf(s, body, operation);
+  const before = slip ? asSlipped(operation.decision, choice, slip, entry, s.state.anatomy, s.state) : s.state.anatomy;
+  const tooDeep = body.wrong?.mishap === 'tooDeep';
+  if (!last && !tooDeep) return before === s.state.anatomy ? null : before;
   const earlier = s.ledger
-    .filter((l) => l.operation === operation.id && l.measured)
+    .filter((l) => l.operation === operation.id && l.measured?.pocket != null)
     .map((l): DepthRead => ({ pocket: l.measured?.pocket ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
   const mine: DepthRead[] = body.measured && pocket !== null ? [{ pocket, value: body.measured.value, limit: body.measured.limit, entry }] : [];
   const newestFirst = [...mine, ...earlier.reverse()];
-  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, s.state.anatomy, s.state);
+  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, before, s.state);
   return after === s.state.anatomy ? null : after;
+}
+
+/** Where a slip took wood away, and how deep the work had gone by then: to what is set on the card, or was read last. */
+function slipOf(s: JobState, body: LogStep, operation: Operation): Beyond | null {
+  const { wrong } = body;
+  const { pocket = null, side = null, by = 0 } = wrong?.flaw ?? {};
+  const takesWood = wrong?.mishap === 'slipped' || wrong?.mishap === 'tornOut';
+  if (!takesWood || pocket === null || side === null) return null;
+  const bench = benchNow(benchInput(s));
+  const depth = bench.operation?.id === operation.id ? depthReached(bench.cards, bench.now) : 0;
+  return depth > 0 ? { pocket, side, by, depth } : null;
 }

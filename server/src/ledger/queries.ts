@@ -14,6 +14,7 @@ const COLUMNS = [
   'note',
   'minutes',
   'measured',
+  'wrong',
   'numbers',
   'revision_before',
   'revision_after',

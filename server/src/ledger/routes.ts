@@ -39,6 +39,7 @@ export function ledgerRoutes(db: Knex): Router {
           outcome: body.outcome,
           note: body.note,
           minutes: body.minutes,
+          wrong: body.wrong ? JSON.stringify(body.wrong) : null,
           measured: body.measured ? JSON.stringify({ pocket: outcome.pocket, ...body.measured }) : null,
           numbers: JSON.stringify(outcome.numbers),
           revision_before: newest,

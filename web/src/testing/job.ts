@@ -1,7 +1,7 @@
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
+import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Lesson, Photograph, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
 import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
 import { cuttingFor } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
@@ -20,9 +20,11 @@ import {
   instruments,
   jobs,
   ledger,
+  lessons,
   outlines,
   parts,
   people,
+  photographs,
   profiles,
   readings,
   shop,
@@ -123,6 +125,8 @@ export interface JobOnScreen {
   readonly work?: Partial<Work>;
   readonly ledger?: readonly LedgerEntry[];
   readonly surveys?: readonly KeptSurvey[];
+  readonly lessons?: readonly Lesson[];
+  readonly photographs?: readonly Photograph[];
   /** The instrument is a client's, not the workshop's own. */
   readonly ofClient?: boolean;
 }
@@ -131,7 +135,25 @@ export interface JobOnScreen {
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
     providers: [
-      ...provideHeld(people, instrument, instruments, jobs, anatomyResource, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles),
+      ...provideHeld(
+        people,
+        instrument,
+        instruments,
+        jobs,
+        anatomyResource,
+        readings,
+        parts,
+        stock,
+        outlines,
+        shop,
+        work,
+        ledger,
+        surveys,
+        findings,
+        profiles,
+        lessons,
+        photographs,
+      ),
       provideState(surveyFeature),
       provideState(planFeature),
       provideState(resultsFeature),
@@ -159,6 +181,8 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));
   store.dispatch(findings.loaded({ of: 'i', data: [], version: null }));
   store.dispatch(profiles.loaded({ of: WORKSHOP, data: [], version: null }));
+  store.dispatch(photographs.loaded({ of: 'i', data: more.photographs ?? [], version: null }));
+  store.dispatch(lessons.loaded({ of: WORKSHOP, data: more.lessons ?? [], version: null }));
   store.dispatch(ledger.loaded({ of: 'i', data: log, version: null }));
   store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
   store.dispatch(planActions.loaded({ record, draft: null }));

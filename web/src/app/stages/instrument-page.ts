@@ -11,7 +11,9 @@ import {
   instrument as instrumentResource,
   jobs,
   ledger,
+  lessons,
   parts,
+  photographs,
   readings,
   shop,
   stock,
@@ -168,6 +170,8 @@ export class InstrumentPage {
     this.store.dispatch(anatomy.load({ of }));
     this.store.dispatch(readings.load({ of }));
     this.store.dispatch(ledger.load({ of }));
+    this.store.dispatch(photographs.load({ of }));
+    this.store.dispatch(lessons.load({ of: WORKSHOP }));
     this.store.dispatch(surveys.load({ of }));
     this.store.dispatch(findings.load({ of }));
     this.store.dispatch(profiles.load({ of: WORKSHOP }));

@@ -7,7 +7,23 @@ import * as anatomyEditEffects from '../state/anatomy-edit.effects';
 import { anatomyEditFeature } from '../state/anatomy-edit.feature';
 import * as planEffects from '../state/plan.effects';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, findings, instrument, jobs, ledger, outlines, parts, profiles, readings, shop, stock, surveys, work } from '../state/resources';
+import {
+  anatomy,
+  findings,
+  instrument,
+  jobs,
+  ledger,
+  lessons,
+  outlines,
+  parts,
+  photographs,
+  profiles,
+  readings,
+  shop,
+  stock,
+  surveys,
+  work,
+} from '../state/resources';
 import { resultsFeature } from '../state/results.feature';
 import { surveyFeature } from '../state/survey.feature';
 
@@ -17,7 +33,7 @@ export const instrumentRoutes: Routes = [
     path: '',
     loadComponent: () => import('./instrument-page').then((m) => m.InstrumentPage),
     providers: [
-      ...provideHeld(instrument, jobs, anatomy, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles),
+      ...provideHeld(instrument, jobs, anatomy, readings, parts, stock, outlines, shop, work, ledger, surveys, findings, profiles, lessons, photographs),
       provideState(surveyFeature),
       provideState(planFeature),
       provideState(anatomyEditFeature),

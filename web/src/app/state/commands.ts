@@ -8,17 +8,13 @@ import type {
   Instrument,
   Job,
   KeepConsent,
-  LedgerEntry,
-  LogStep,
   Person,
   PlanRecord,
   ReturnPlan,
   SeenNumber,
 } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
-import type { StepCard } from '@rinnovo/core/gate';
 import { retold, type Anatomy } from '@rinnovo/core/instrument';
-import { valueOf } from '@rinnovo/core/measure';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
@@ -227,21 +223,6 @@ export class Commands {
   async acceptBreak(job: Job, rule: string, operations: readonly string[], reason: string): Promise<void> {
     await firstValueFrom(this.api.create(`/waivers/${crypto.randomUUID()}`, { job: job.id, rule, operations, reason }));
     this.store.dispatch(work.load({ of: job.id }));
-  }
-
-  async logStep(job: Job, operation: string, card: StepCard, said: Pick<LogStep, 'outcome' | 'mishap' | 'note'>, measured: Typed | null): Promise<LedgerEntry> {
-    const body: LogStep = {
-      operation,
-      step: card.key,
-      ...said,
-      minutes: null,
-      measured: measured && { value: measured.value, limit: measured.tool.limit, raw: measured.raw, tool: measured.tool.id },
-      seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
-    };
-    const { body: answer } = await firstValueFrom(this.api.create<{ entry: LedgerEntry }>(`/ledger/${crypto.randomUUID()}`, body));
-    this.reloadInstrument(job.instrument);
-    this.store.dispatch(work.load({ of: job.id }));
-    return answer.entry;
   }
 
   private reloadInstrument(of: string): void {

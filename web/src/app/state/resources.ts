@@ -14,8 +14,10 @@ import type {
   KeptStock,
   KeptSurvey,
   LedgerEntry,
+  Lesson,
   Page,
   Person,
+  Photograph,
   Shop,
   ToldReading,
   WaiverRecord,
@@ -70,6 +72,15 @@ export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
 );
 export const readings = heldResource<readonly ToldReading[]>('readings', (api, id) => unversioned(api.all<ToldReading>(`/instruments/${id}/readings`)));
 export const ledger = heldResource<readonly LedgerEntry[]>('ledger', (api, id) => unversioned(api.all<LedgerEntry>(`/instruments/${id}/ledger`)));
+
+/** Pictures of steps, oldest first; what was put away is not among them. */
+export const photographs = heldResource<readonly Photograph[]>('photographs', (api, id) =>
+  unversioned(api.get<{ items: readonly Photograph[] }>(`/instruments/${id}/photographs`).pipe(map((r) => r.body.items))),
+);
+/** What mishaps taught, on any instrument, newest first. */
+export const lessons = heldResource<readonly Lesson[]>('lessons', (api) =>
+  unversioned(api.get<{ items: readonly Lesson[] }>('/lessons').pipe(map((r) => r.body.items))),
+);
 
 /** What a job has beside its plan. */
 export interface Work {

@@ -135,6 +135,7 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
       grid-template-columns: 1.6rem 1fr auto;
       align-items: center;
       min-height: 44px;
+      padding-block: 0.3rem;
       border-block-end: 1px solid var(--rn-line);
     }
     li .confirm,

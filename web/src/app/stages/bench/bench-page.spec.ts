@@ -1,5 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import type { LedgerEntry } from '@rinnovo/contract';
+import type { LedgerEntry, Lesson, LogStep } from '@rinnovo/contract';
+import type { Operation } from '@rinnovo/core/operation';
 import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
 import { BenchPage } from './bench-page';
 
@@ -18,6 +19,7 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     note: '',
     minutes: null,
     measured: measured === null ? null : { pocket: 'main', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
+    wrong: null,
     numbers: {},
     revisionBefore: 1,
     revisionAfter: 1,
@@ -93,26 +95,112 @@ describe('the bench', () => {
     expect(host(fixture).querySelector('[data-number="remainingDepth"] .huge')!.textContent.trim()).toBe('6.2 mm');
   });
 
-  it('logs what went wrong with words, and says what can be done now', async () => {
+  it('logs what went wrong with words, its cause and what was learned, and says what can be done now', async () => {
     const { fixture, http } = await bench({ work: cleared, ledger: toDepth });
     button(fixture, 'Went wrong').click();
     await fixture.whenStable();
-    const radio = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-went-wrong input[type=radio]')][0]!;
-    radio.click();
+    const page = host(fixture);
+    page.querySelector<HTMLInputElement>('rn-went-wrong input[type=radio][value=tooDeep]')!.click();
     await fixture.whenStable();
     await type(fixture, 'rn-went-wrong rn-length-field input', '19');
-    expect(host(fixture).querySelector('rn-went-wrong')!.textContent).toContain('Put a shim or foam');
-    const form = host(fixture).querySelector('rn-went-wrong form')!;
+    expect(page.querySelector('rn-went-wrong')!.textContent).toContain('Put a shim or foam');
+    page.querySelector<HTMLInputElement>('rn-went-wrong input[value=shimUnderPart]')!.click();
+    const form = page.querySelector('rn-went-wrong form')!;
     form.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(host(fixture).querySelector('rn-went-wrong [role=alert]')!.textContent).toContain('Write what happened');
+    expect(page.querySelector('rn-went-wrong [role=alert]')!.textContent).toContain('Write what happened');
     http.expectNone(() => true);
-    await type(fixture, 'rn-went-wrong mat-form-field:last-of-type input[maxlength]', 'the stop slipped');
+    await type(fixture, 'rn-went-wrong input[maxlength="1000"]', 'the stop slipped');
+    await type(fixture, 'rn-went-wrong input[maxlength="500"]', ' tape the stop ');
     form.dispatchEvent(new Event('submit'));
     await settle();
     const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
-    const body = put.request.body as { outcome: string; mishap: string; note: string; measured: { value: number } };
-    expect([body.outcome, body.mishap, body.note, body.measured.value]).toEqual(['wentWrong', 'tooDeep', 'the stop slipped', 19]);
+    const body = put.request.body as LogStep;
+    expect([body.outcome, body.note, body.measured?.value]).toEqual(['wentWrong', 'the stop slipped', 19]);
+    expect(body.wrong).toEqual({ mishap: 'tooDeep', flaw: null, cause: null, way: 'shimUnderPart', lesson: 'tape the stop' });
+    put.flush({ entry: {} });
+    http.match(() => true);
+  });
+
+  it('asks of a slip how far and which way, judges the wood that is gone, and keeps the form when the server refuses', async () => {
+    const { fixture, http } = await bench({ work: cleared, ledger: toDepth.slice(0, 3) });
+    button(fixture, 'Went wrong').click();
+    await fixture.whenStable();
+    const page = host(fixture);
+    const form = page.querySelector('rn-went-wrong form')!;
+    const submit = async (): Promise<void> => {
+      form.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
+    };
+    expect(page.querySelector('input[value=tooDeep]')).toBeNull();
+    await submit();
+    expect(page.querySelector('rn-went-wrong rn-length-field [role=alert]')!.textContent).toContain('Say how far');
+    await type(fixture, 'rn-went-wrong rn-length-field input', '1.5');
+    await submit();
+    expect(page.querySelector('rn-went-wrong form > [role=alert]')!.textContent).toContain('which way');
+    page.querySelector<HTMLElement>('rn-went-wrong mat-select')!.click();
+    await fixture.whenStable();
+    [...document.querySelectorAll<HTMLElement>('mat-option')].find((o) => o.textContent.includes('treble'))!.click();
+    await fixture.whenStable();
+    expect(page.querySelector('rn-went-wrong')!.textContent).toContain('Fit a sliver');
+    await type(fixture, 'rn-went-wrong input[maxlength="1000"]', 'the tape let go');
+    await submit();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).wrong!.flaw).toEqual({ by: 1.5, pocket: 'main', side: 'treble' });
+    put.flush({ type: '/problems/not-now', title: 'That cannot be done now', status: 409 }, { status: 409, statusText: 'no' });
+    await settle();
+    await fixture.whenStable();
+    expect(page.querySelector<HTMLInputElement>('rn-went-wrong input[maxlength="1000"]')!.value).toBe('the tape let go');
+    expect(page.textContent).toContain('That cannot be done now');
+  });
+
+  it('reminds of what was learned at the same work before, and of nothing else', async () => {
+    const lesson = (kind: Operation['kind'], text: string): Lesson => ({
+      id: text,
+      kind,
+      mishap: 'slipped',
+      cause: 'tool',
+      lesson: text,
+      instrument: 'j',
+      label: 'Tern',
+      at: '2026-01-05T00:00:00Z',
+    });
+    const { fixture } = await bench({ work: cleared, lessons: [lesson('routePasses', 'two screws hold better than tape'), lesson('openHole', 'not this')] });
+    expect(host(fixture).querySelector('.learned')!.textContent).toContain('two screws hold better than tape');
+    expect(host(fixture).textContent).not.toContain('not this');
+  });
+
+  it('asks for the gap when the real part is tried, 0 where it touches, and says what it means', async () => {
+    const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('testFit')] } });
+    button(fixture, 'Done').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('asks for the gap');
+    await type(fixture, 'rn-length-field input', '0');
+    expect(host(fixture).querySelector('.says')!.textContent).toContain('It touches');
+    await type(fixture, 'rn-length-field input', '3');
+    expect(host(fixture).querySelector('.says')!.textContent).toContain('more than planned');
+    button(fixture, 'Done').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).measured!.value).toBe(3);
+    put.flush({ entry: {} });
+    http.match(() => true);
+  });
+
+  it('logs the minutes of the watch, or as typed; what is no number of minutes is refused', async () => {
+    const { fixture, http } = await bench({ work: cleared });
+    const minutes = 'rn-stop-watch input';
+    await type(fixture, minutes, 'soon');
+    expect(host(fixture).querySelector('rn-stop-watch [role=alert]')!.textContent).toContain('Minutes');
+    button(fixture, 'Done').click();
+    await settle();
+    http.expectNone(() => true);
+    await type(fixture, minutes, '2,5');
+    button(fixture, 'Done').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).minutes).toBe(2.5);
     put.flush({ entry: {} });
     http.match(() => true);
   });

@@ -5,35 +5,58 @@ import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { OPERATIONS } from '@rinnovo/core/operation';
+import type { LogStep } from '@rinnovo/contract';
 import type { SetUpId } from '@rinnovo/core/cut';
 import { valueOf } from '@rinnovo/core/measure';
 import { isMeasuring } from '@rinnovo/core/part';
-import { CAUTION_WORDS, hindranceText, labelText, lengthText, OPERATION_WORDS, otherLengthText, RULE_WORDS, stepText } from '@rinnovo/words';
+import {
+  CAUTION_WORDS,
+  gapText,
+  hindranceText,
+  labelText,
+  lengthText,
+  MISHAP_WORDS,
+  OPERATION_WORDS,
+  otherLengthText,
+  RULE_WORDS,
+  stepText,
+  WAY_ON_WORDS,
+} from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
-import { Commands, type Typed } from '../../state/commands';
+import { BenchCommands } from '../../state/bench-commands';
+import type { Typed } from '../../state/commands';
 import { planActions } from '../../state/plan.actions';
-import { anatomy, ledger, shop } from '../../state/resources';
+import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectDecisions, selectJob, selectOperations, selectStanding } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
 import { WorkingView } from '../../ui/working-view';
-import { WentWrong, type Mishap } from './went-wrong';
+import { keepAwake, type Awake } from '../../ui/keep-awake';
+import { StepPhotos } from './step-photos';
+import { StopWatch } from './stop-watch';
+import { WentWrong, type Told } from './went-wrong';
+
+const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
+  on: 'The screen stays on while the Bench is open.',
+  off: 'The screen may go dark: the browser does not keep it on just now.',
+  cannot: 'The screen may go dark: this browser cannot keep it on.',
+};
 
 /** The cards' labels of the three named set-ups. */
 const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projection', overStraightEdge: 'overStraightEdge', finishedDepth: 'finished' };
 /** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
 @Component({
   selector: 'rn-bench-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, GatePanel, LengthField, WorkingView, WentWrong],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, GatePanel, LengthField, WorkingView, WentWrong, StepPhotos, StopWatch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
 })
 export class BenchPage {
   private readonly store = inject(Store);
-  private readonly commands = inject(Commands);
+  private readonly commands = inject(BenchCommands);
   private readonly results = this.store.selectSignal(resultsFeature.selectBench);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly job = this.store.selectSignal(selectJob);
@@ -110,10 +133,30 @@ export class BenchPage {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly refusal = signal<string | null>(null);
+  protected readonly asks = computed(() => this.card()?.asks ?? null);
   protected readonly expected = computed(() => {
-    const asks = this.card()?.asks;
-    return asks ? lengthText(asks.expected, this.unit(), 1) : null;
+    const asks = this.asks();
+    return asks?.expected == null ? null : lengthText(asks.expected, this.unit(), asks.what === 'depth' ? 1 : 2);
   });
+  /** What a gap that is not as planned says of the wood and the part. */
+  protected readonly gapSays = computed(() => {
+    const asks = this.asks();
+    const read = this.field()?.value() ?? null;
+    return asks?.what === 'gap' && read !== null ? gapText(read, asks, this.tool()?.limit ?? 0, this.unit()) : null;
+  });
+  private readonly lessons = this.store.selectSignal(lessons.select);
+  /** What was learned at the same work before, the newest three. */
+  protected readonly learned = computed(() => {
+    const kind = this.bench()?.operation?.kind;
+    return (this.lessons().data ?? [])
+      .filter((l) => l.kind === kind)
+      .slice(0, 3)
+      .map((l) => ({ id: l.id, lesson: l.lesson, from: `${MISHAP_WORDS[l.mishap].toLowerCase()}, ${l.label}, ${l.at.slice(0, 10)}` }));
+  });
+  private readonly watch = viewChild(StopWatch);
+  protected readonly wayWords = WAY_ON_WORDS;
+  private readonly awake = keepAwake();
+  protected readonly awakeText = computed(() => AWAKE_WORDS[this.awake()]);
 
   constructor() {
     // what is asked before a cut is asked for the work at hand: the choice behind it comes to view
@@ -135,16 +178,15 @@ export class BenchPage {
     if (card?.asks) {
       measured = this.typed();
       if (!measured) {
-        this.refusal.set('This step asks for the depth');
+        this.refusal.set(card.asks.what === 'depth' ? 'This step asks for the depth' : 'This step asks for the gap: 0 where it touches');
         return;
       }
     }
-    await this.log('done', null, '', measured);
+    await this.log({ outcome: 'done', wrong: null, note: '' }, measured);
   }
 
-  protected async mishap(m: Mishap): Promise<void> {
-    await this.log('wentWrong', m.kind, m.note, m.measured);
-    this.wrong.set(false);
+  protected async mishap({ wrong, note, measured }: Told): Promise<void> {
+    if (await this.log({ outcome: 'wentWrong', wrong, note }, measured)) this.wrong.set(false);
   }
 
   private typed(): Typed | null {
@@ -153,23 +195,26 @@ export class BenchPage {
     return value === null || !tool ? null : { value, raw: this.text().trim(), tool };
   }
 
-  private async log(outcome: 'done' | 'wentWrong', mishap: Mishap['kind'] | null, note: string, measured: Typed | null): Promise<void> {
+  /** Logs the step at hand with the minutes of the watch; true when it is in. */
+  private async log(said: Pick<LogStep, 'outcome' | 'wrong' | 'note'>, measured: Typed | null): Promise<boolean> {
     const job = this.job();
     const operation = this.bench()?.operation;
     const card = this.card();
-    if (!job || !operation || !card) return;
+    if (!job || !operation || !card || this.watch()?.problem()) return false;
     this.busy.set(true);
     this.problem.set(null);
     this.refusal.set(null);
     try {
-      await this.commands.logStep(job, operation.id, card, { outcome, mishap, note }, measured);
+      await this.commands.logStep(job, operation.id, card, { ...said, minutes: this.watch()?.minutes() ?? null }, measured);
       this.text.set('');
       this.open.set(null);
+      return true;
     } catch (error) {
       const p = problemOf(error);
       const here = p.errors?.find((e) => e.pointer.startsWith('/measured'));
-      if (here) this.refusal.set(`It ${here.detail}`);
+      if (here && said.outcome === 'done') this.refusal.set(`It ${here.detail}`);
       else this.problem.set(problemText(p));
+      return false;
     } finally {
       this.busy.set(false);
     }

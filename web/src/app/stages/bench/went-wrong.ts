@@ -1,63 +1,42 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
+import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
+import type { Wrong } from '@rinnovo/contract';
+import { depthReached } from '@rinnovo/core/gate';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { consequenceOf } from '@rinnovo/core/record';
-import { WAY_ON_WORDS } from '@rinnovo/words';
+import { CAUSES, consequenceOf, MISHAPS, pocketsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
+import { area } from '@rinnovo/core/shape';
+import { CAUSE_WORDS, MISHAP_WORDS, SIDE_WORDS, verdictSentence, WAY_ON_WORDS } from '@rinnovo/words';
 import type { Typed } from '../../state/commands';
 import { resultsFeature } from '../../state/results.feature';
-import { selectPickupChoice, selectPlanState } from '../../state/selectors';
+import { selectChoice, selectNames, selectPlanState } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 
 /** What went wrong, as it is logged. */
-export interface Mishap {
-  readonly kind: 'tooDeep' | 'slipped' | 'other';
+export interface Told {
+  readonly wrong: Wrong;
   readonly note: string;
   readonly measured: Typed | null;
 }
 
-/** What went wrong, and what now: the new depth is judged before it is logged. */
+const FAR: Readonly<Partial<Record<MishapId, string>>> = {
+  slipped: 'How far beyond the line',
+  tornOut: 'How far beyond the line',
+  chipped: 'How far the chip reaches',
+  wandered: 'How far off the mark',
+};
+
+/** What went wrong, and what now: the new depth, or the wood that is gone, is judged before it is logged. */
 @Component({
   selector: 'rn-went-wrong',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSelectModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <form (submit)="log($event)">
-      <h2>What went wrong?</h2>
-      <mat-radio-group [value]="kind()" (change)="kind.set($event.value)" aria-label="What went wrong">
-        @if (asksDepth()) {
-          <mat-radio-button value="tooDeep">Deeper than planned</mat-radio-button>
-        }
-        <mat-radio-button value="slipped">The tool slipped or the wood tore</mat-radio-button>
-        <mat-radio-button value="other">Something else</mat-radio-button>
-      </mat-radio-group>
-      @if (kind() === 'tooDeep') {
-        <rn-length-field label="How deep it is" [(text)]="text" [min]="0.1" [max]="200" [refusal]="refusal()" />
-      }
-      <mat-form-field subscriptSizing="dynamic">
-        <mat-label>What happened, for the record</mat-label>
-        <input matInput maxlength="1000" [value]="note()" (input)="type($event)" />
-      </mat-form-field>
-      @if (ways().length > 0) {
-        <h3>What now</h3>
-        <ul>
-          @for (w of ways(); track w) {
-            <li>{{ w }}</li>
-          }
-        </ul>
-      }
-      @if (problem(); as text) {
-        <p class="problem" role="alert">{{ text }}</p>
-      }
-      <p>
-        <button matButton="filled" type="submit">Log it</button>
-        <button matButton type="button" (click)="cancelled.emit()">Back to the step</button>
-      </p>
-    </form>
-  `,
+  templateUrl: './went-wrong.html',
   styles: `
     form {
       display: grid;
@@ -66,58 +45,127 @@ export interface Mishap {
       border: 2px solid var(--rn-danger);
       border-radius: 6px;
     }
+    h3 {
+      margin: 0;
+    }
     mat-radio-group {
-      display: flex;
-      gap: 1rem;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+      gap: 0 1rem;
+    }
+    .far,
+    .lesson {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+      gap: 0.75rem;
+      align-items: start;
+    }
+    .lesson {
+      grid-template-columns: 1fr 2fr;
     }
   `,
 })
 export class WentWrong {
   readonly tools = input.required<readonly MeasuringTool[]>();
   readonly asksDepth = input(false);
-  readonly logged = output<Mishap>();
+  readonly logged = output<Told>();
   readonly cancelled = output();
   private readonly store = inject(Store);
   private readonly state = this.store.selectSignal(selectPlanState);
-  private readonly plan = this.store.selectSignal(selectPickupChoice);
+  private readonly choice = this.store.selectSignal(selectChoice);
   private readonly bench = this.store.selectSignal(resultsFeature.selectBench);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly field = viewChild(LengthField);
-  protected readonly kind = signal<Mishap['kind']>('slipped');
+  protected readonly mishapWords = MISHAP_WORDS;
+  protected readonly sideWords = SIDE_WORDS;
+  protected readonly causeWords = CAUSE_WORDS;
+  protected readonly wayWords = WAY_ON_WORDS;
+  protected readonly sides = SIDES;
+  protected readonly causes = CAUSES;
+
+  protected readonly kind = signal<MishapId>('slipped');
   protected readonly text = signal('');
+  protected readonly side = signal<Side | null>(null);
+  protected readonly cause = signal<CauseId | null>(null);
   protected readonly note = signal('');
+  protected readonly lesson = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
-
-  /** The ways on for the depth that stands in the field. */
-  protected readonly ways = computed(() => {
+  protected readonly farLabel = computed(() => FAR[this.kind()] ?? null);
+  /** What can go wrong here: too deep where a depth is asked for, a hole beside its place where one is drilled. */
+  protected readonly kinds = computed(() => {
+    const drills = this.choice()?.kind === 'hardware' && this.pockets().length === 0;
+    return MISHAPS.filter((k) => (k === 'tooDeep' ? this.asksDepth() : k === 'wandered' ? drills : true));
+  });
+  /** What the choice behind the step cuts, the largest first. */
+  private readonly pockets = computed(() => {
     const state = this.state();
-    const plan = this.plan();
+    const choice = this.choice();
+    if (!state || !choice) return [];
+    return [...pocketsCut(state, choice)]
+      .sort((p, q) => area(q.pocket.outline.outline) - area(p.pocket.outline.outline))
+      .filter(({ pocket }) => !pocket.bored)
+      .map(({ pocket }) => pocket.id);
+  });
+  /** The same where the mishap takes wood from one of them. */
+  protected readonly cutting = computed(() => (this.kind() === 'slipped' || this.kind() === 'tornOut' ? this.pockets() : []));
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly pocket = computed(() => this.cutting().find((p) => p === this.chosen()) ?? this.cutting()[0] ?? null);
+
+  /** The mishap with its number, once that is typed. */
+  private readonly mishap = computed((): Mishap | null => {
+    const kind = this.kind();
+    const value = this.field()?.value() ?? null;
     const b = this.bench()?.result;
-    const pocket = b?.cards[b.now]?.asks?.target.part;
-    const depth = this.kind() === 'tooDeep' ? (this.field()?.value() ?? null) : null;
-    if (!state || !plan || pocket === undefined || depth === null) return [];
-    return consequenceOf(state, plan, { kind: 'tooDeep', pocket, depth })
-      .waysOn.filter((w) => w.possible)
-      .map((w) => WAY_ON_WORDS[w.id]);
+    if (kind === 'other') return { kind };
+    if (value === null || !b) return null;
+    if (kind === 'chipped' || kind === 'wandered') return { kind, by: value };
+    const asks = b.cards[b.now]?.asks;
+    if (kind === 'tooDeep') return asks?.what === 'depth' && asks.target.part !== undefined ? { kind, pocket: asks.target.part, depth: value } : null;
+    const [pocket, side, depth] = [this.pocket(), this.side(), depthReached(b.cards, b.now)];
+    return pocket !== null && side !== null && depth > 0 ? { kind, pocket, side, by: value, depth } : null;
+  });
+  private readonly consequence = computed(() => {
+    const state = this.state();
+    const choice = this.choice();
+    const mishap = this.mishap();
+    return state && choice && mishap ? consequenceOf(state, choice, mishap) : null;
+  });
+  /** What the mishap makes worse, with its numbers. */
+  protected readonly trouble = computed(() => (this.consequence()?.trouble ?? []).map((v) => verdictSentence(v, this.names(), this.unit())));
+  /** The ways on that the number leaves. */
+  protected readonly ways = computed((): readonly WayOnId[] => (this.consequence()?.waysOn ?? []).filter((w) => w.possible).map((w) => w.id));
+  /** The way that is taken; none while it is not among those that are left. */
+  protected readonly way = linkedSignal<readonly WayOnId[], WayOnId | null>({
+    source: this.ways,
+    computation: (ways, previous) => ways.find((w) => w === previous?.value) ?? null,
   });
 
-  protected type(event: Event): void {
-    this.note.set((event.target as HTMLInputElement).value);
+  protected textOf(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected choose(kind: MishapId): void {
+    this.kind.set(kind);
+    this.refusal.set(null);
+    this.problem.set(null);
   }
 
   protected log(event: Event): void {
     event.preventDefault();
+    const kind = this.kind();
     const tool = this.tools().find((t) => t.kind === 'depth gauge') ?? this.tools()[0];
     const value = this.field()?.value() ?? null;
-    if (this.kind() === 'tooDeep' && (value === null || !tool)) {
-      this.refusal.set('Say how deep it is');
-      return;
-    }
-    if (this.note().trim() === '') {
-      this.problem.set('Write what happened: it is what the next job learns from.');
-      return;
-    }
-    const measured = this.kind() === 'tooDeep' && value !== null && tool ? { value, raw: this.text().trim(), tool } : null;
-    this.logged.emit({ kind: this.kind(), note: this.note().trim(), measured });
+    this.refusal.set(null);
+    this.problem.set(null);
+    if (kind === 'tooDeep' && (value === null || !tool)) return this.refusal.set('Say how deep it is');
+    if (kind in FAR && value === null) return this.refusal.set('Say how far it went');
+    if (this.cutting().length > 0 && this.side() === null) return this.problem.set('Say which way it went.');
+    if (this.note().trim() === '') return this.problem.set('Write what happened: it is what the next job learns from.');
+    const measured = kind === 'tooDeep' && value !== null && tool ? { value, raw: this.text().trim(), tool } : null;
+    const flaw = kind in FAR && value !== null ? { by: value, pocket: this.pocket(), side: this.cutting().length > 0 ? this.side() : null } : null;
+    const wrong: Wrong = { mishap: kind, flaw, cause: this.cause(), way: this.way(), lesson: this.lesson().trim() };
+    this.logged.emit({ wrong, note: this.note().trim(), measured });
   }
 }

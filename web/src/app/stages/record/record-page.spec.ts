@@ -25,6 +25,47 @@ const left = applyChanges(anatomy, [
 ]);
 
 describe('the record', () => {
+  it('keeps of a mishap how far it went, why, what was done and learned; minutes; and the pictures of its step', async () => {
+    const wrong = {
+      mishap: 'slipped' as const,
+      flaw: { by: 1.5, pocket: 'main', side: 'treble' as const },
+      cause: 'tool' as const,
+      way: 'fillFlaw' as const,
+      lesson: 'two screws more',
+    };
+    const entry = {
+      id: 'e',
+      instrument: 'i',
+      job: 'job',
+      operation: 'routePasses',
+      kind: 'routePasses' as const,
+      step: '4 cut',
+      outcome: 'wentWrong' as const,
+      wrong,
+      note: 'the tape let go',
+      minutes: 7.5,
+      measured: null,
+      numbers: {},
+      revisionBefore: 1,
+      revisionAfter: 2,
+      person: 'nell',
+      at: '2026-01-02T12:00:00Z',
+    };
+    const picture = { instrument: 'i', width: 4, height: 3, away: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
+    const photographs = [
+      { ...picture, id: 'mine', operation: 'routePasses', step: '4 cut' },
+      { ...picture, id: 'other', operation: 'routePasses', step: '5 measureDepth' },
+    ];
+    jobOnScreen({ ledger: [entry], photographs });
+    const fixture = TestBed.createComponent(RecordPage);
+    await fixture.whenStable();
+    const article = host(fixture).querySelector('article')!;
+    expect(article.textContent).toContain('The template or the bit slipped, 1.50 mm towards the treble side, the tool. Fit a sliver');
+    expect(article.textContent).toContain('Learned: two screws more');
+    expect(article.textContent).toContain('7.5 min');
+    expect([...article.querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/mine/small']);
+  });
+
   it('says that nothing was done yet', async () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(RecordPage);

@@ -3,25 +3,30 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import type { Wrong } from '@rinnovo/contract';
 import { overrideKey } from '@rinnovo/core/gate';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
 import {
+  CAUSE_WORDS,
   labelText,
   lengthText,
+  MISHAP_WORDS,
   nameOf,
   OPERATION_WORDS,
   placeOfChoice,
   priceText,
   REMEDY_WORDS,
+  SIDE_WORDS,
   targetText,
   undoText,
   upperFirst,
+  WAY_ON_WORDS,
   wayBackText,
   type Names,
 } from '@rinnovo/words';
-import { anatomy, ledger, people } from '../../state/resources';
+import { anatomy, ledger, people, photographs } from '../../state/resources';
 import { selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
@@ -39,6 +44,7 @@ export class RecordPage {
   private readonly store = inject(Store);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly ledger = this.store.selectSignal(ledger.select);
+  private readonly photographs = this.store.selectSignal(photographs.select);
   private readonly people = this.store.selectSignal(people.select);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
@@ -103,7 +109,13 @@ export class RecordPage {
       what: `${OPERATION_WORDS[e.kind]} · ${e.step.replace(/^\d+ /, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)}`,
       wrong: e.outcome === 'wentWrong',
       note: e.note,
-      read: e.measured ? `read ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}` : '',
+      mishap: e.wrong ? this.mishapSaid(e.wrong) : '',
+      lesson: e.wrong?.lesson ?? '',
+      minutes: e.minutes === null ? '' : `${e.minutes.toFixed(1)} min`,
+      pictures: (this.photographs().data ?? []).filter((p) => p.operation === e.operation && p.step === e.step),
+      read: e.measured
+        ? `${e.measured.pocket === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}`
+        : '',
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),
@@ -115,6 +127,13 @@ export class RecordPage {
   protected readonly fit = computed(() => ['/i', this.held().of ?? '', 'fit']);
   protected readonly title = computed(() => this.job()?.title ?? '');
   protected readonly file = computed(() => `/api/instruments/${this.held().of ?? ''}/passport`);
+
+  /** What went wrong, how far it went, where it comes from and what was done about it. */
+  private mishapSaid({ mishap, flaw, cause, way }: Wrong): string {
+    const far = flaw ? `${lengthText(flaw.by, this.unit())}${flaw.side ? ` ${SIDE_WORDS[flaw.side]}` : ''}` : '';
+    const said = [MISHAP_WORDS[mishap], far, cause ? CAUSE_WORDS[cause].toLowerCase() : ''].filter(Boolean).join(', ');
+    return `${said}.${way ? ` ${WAY_ON_WORDS[way]}` : ''}`;
+  }
 
   private nameOfPerson(id: string): string {
     return this.people().data?.find((p) => p.id === id)?.name ?? '';

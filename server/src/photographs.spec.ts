@@ -1,0 +1,70 @@
+// Pictures of a step: kept upright and without what the camera wrote into them, put away and brought back.
+import { randomUUID } from 'node:crypto';
+import type { Photograph, Problem } from '@rinnovo/contract';
+import { demoWorkshop } from '@rinnovo/demo';
+import sharp from 'sharp';
+import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
+
+const instrument = demoWorkshop.instruments[0]!.id;
+const job = demoWorkshop.jobs[0]!;
+
+describe('photographs of a step', () => {
+  let w: TestWorkshop;
+  const operation = randomUUID();
+  beforeAll(async () => {
+    w = await testWorkshop();
+    const decision = randomUUID();
+    const blank = { reason: '', person: w.person, plan_version: 1, revision: 1, options: '[]' };
+    await w.db('decisions').insert({ id: decision, job: job.id, option: 'keep', choice: 'neck pickup', chosen: '{}', ...blank });
+    await w.db('operations').insert({ id: operation, job: job.id, decision, kind: 'routePasses', feature: 'f', state: 'ready' });
+  }, 30_000);
+  afterAll(() => w.close());
+
+  const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#a52' } });
+  const list = async (): Promise<readonly Photograph[]> =>
+    ((await w.get(`/api/instruments/${instrument}/photographs`).expect(200)).body as { items: Photograph[] }).items;
+  const take = (bytes: Buffer, id = randomUUID()) => w.create(`/api/photographs/${id}`, { operation, step: '4 cut', image: bytes.toString('base64') });
+
+  it('are turned upright, made no larger than 2000, and lose what the camera wrote', async () => {
+    const lying = await picture(3000, 1000)
+      .withExif({ IFD0: { Copyright: 'somebody' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    const kept = (await take(lying).expect(201)).body as Photograph;
+    expect([kept.width, kept.height, kept.instrument, kept.step]).toEqual([667, 2000, instrument, '4 cut']);
+    const { body, headers } = await w.get(`/api/photographs/${kept.id}/image`).expect(200);
+    const read = await sharp(body as Buffer).metadata();
+    expect([headers['content-type'], read.width, read.height, read.orientation, read.exif]).toEqual(['image/jpeg', 667, 2000, undefined, undefined]);
+    const small = await sharp((await w.get(`/api/photographs/${kept.id}/small`).expect(200)).body as Buffer).metadata();
+    expect([small.width, small.height]).toEqual([106, 320]);
+  });
+
+  it('can be put away and brought back, by whoever read the newest version', async () => {
+    const { id } = (await take(await picture(30, 20).png().toBuffer()).expect(201)).body as Photograph;
+    const there = async (): Promise<boolean> => (await list()).some((p) => p.id === id);
+    expect(await there()).toBeTrue();
+    await w.change(`/api/photographs/${id}/away`, 1, { away: true }).expect(200);
+    expect(await there()).toBeFalse();
+    expect((await w.change(`/api/photographs/${id}/away`, 1, { away: false })).status).toBe(412);
+    await w.change(`/api/photographs/${id}/away`, 2, { away: false }).expect(200);
+    expect(await there()).toBeTrue();
+  });
+
+  it('are refused that are none: words, half a picture, another kind, nobody’s step', async () => {
+    const pointer = async (bytes: Buffer): Promise<readonly [number, string | undefined]> => {
+      const { status, body } = await take(bytes);
+      return [status, (body as Problem).errors?.[0]?.pointer];
+    };
+    const whole = await picture(400, 300).jpeg().toBuffer();
+    expect(await pointer(Buffer.from('no picture'))).toEqual([422, '/image']);
+    expect(await pointer(whole.subarray(0, whole.length / 2))).toEqual([422, '/image']);
+    expect(await pointer(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))).toEqual([422, '/image']);
+    expect(await pointer(await picture(9, 9).tiff().toBuffer())).toEqual([422, '/image']);
+    const nobody = { operation: randomUUID(), step: '1 cut', image: whole.toString('base64') };
+    expect((await w.create(`/api/photographs/${randomUUID()}`, nobody)).status).toBe(422);
+    expect((await w.create(`/api/photographs/${randomUUID()}`, { ...nobody, operation, image: '%%' })).status).toBe(400);
+    expect((await w.get(`/api/photographs/${randomUUID()}/image`)).status).toBe(404);
+    expect((await w.create(`/api/photographs/${randomUUID()}`, { ...nobody, image: 'A'.repeat(13_000_000) })).status).toBe(413);
+  });
+});

@@ -48,17 +48,59 @@ const cavities = Array.from({ length: 16 }, (_, i) => ({
   ],
 }));
 
-/** The demo's first instrument with 120 features, and 40 parts planned for it: the last a pot for a hole that is not there yet. */
-async function wholeShop({ url }: Workshop): Promise<void> {
-  const get = async (path: string): Promise<unknown> => (await fetch(url + path)).json();
-  const { document } = (await get(`/api/instruments/${FIRST}/anatomy`)) as { document: { cavities: object[] } };
+/** Small hollows beside the route, in both faces. */
+const small = Array.from({ length: 90 }, (_, i) => {
+  const [x, y] = [-140 + (i % 12) * 25, 190 + Math.floor(i / 12) * 22];
+  const corners = [
+    [-6, -5],
+    [6, -5],
+    [6, 5],
+    [-6, 5],
+  ] as const;
+  const edge = { outline: { vertices: corners.map(([dx, dy]) => ({ x: x + dx, y: y + dy, bulge: 0 })) }, limit: 0.25, basis: told, across: null, along: null };
+  const pocket = { id: 'p', set: 'found', outline: edge, depth: { value: 10, limit: 0.1, basis: told }, bored: false };
+  const face = i % 2 === 0 ? 'top' : 'back';
+  return { id: `small ${i}`, name: `Small ${i}`, kind: 'other', face, frame: 'body', hiddenBy: null, condition: 'sound', pockets: [pocket] };
+});
+
+/** A wavy outline of so many points: what a tracing by hand comes to. */
+const traced = {
+  vertices: Array.from({ length: 150 }, (_, i) => {
+    const a = (2 * Math.PI * i) / 150;
+    const wave = 1 + 0.015 * Math.sin(9 * a);
+    return { x: 42 * wave * Math.cos(a), y: 19 * wave * Math.sin(a), bulge: 0 };
+  }),
+};
+
+type Put = (path: string, version: string, body: unknown) => Promise<void>;
+type Get = (path: string) => Promise<unknown>;
+
+async function talkTo({ url }: Workshop): Promise<{ readonly get: Get; readonly put: Put }> {
+  const get: Get = async (path) => (await fetch(url + path)).json();
   const { items: people } = (await get('/api/people')) as { items: { id: string }[] };
-  const { items: parts } = (await get('/api/parts')) as { items: { part: { id: string; kind: string } }[] };
-  const put = async (path: string, version: string, body: unknown): Promise<void> => {
+  const put: Put = async (path, version, body) => {
     const headers = { 'Content-Type': 'application/json', 'If-Match': version, 'Write-Id': crypto.randomUUID(), Person: people[0]?.id ?? '' };
     const answer = await fetch(url + path, { method: 'PUT', headers, body: JSON.stringify(body) });
     if (!answer.ok) throw new Error(await answer.text());
   };
+  return { get, put };
+}
+
+/** The demo's first instrument with 120 features, and a traced route planned in it. */
+async function tracedRoute(workshop: Workshop): Promise<void> {
+  const { get, put } = await talkTo(workshop);
+  const { document } = (await get(`/api/instruments/${FIRST}/anatomy`)) as { document: { cavities: object[] } };
+  await put(`/api/instruments/${FIRST}/anatomy`, '"1"', { document: { ...document, holes: holes.slice(0, 24), cavities: [...document.cavities, ...small] } });
+  const { version, plan } = (await get(`/api/jobs/${JOB}/plan`)) as { version: number; plan: { choices: object[] } };
+  const route = { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline: traced, depth: 18, bored: false }] };
+  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [{ ...plan.choices[0], route }] }, revision: 2 });
+}
+
+/** The demo's first instrument with 120 features, and 40 parts planned for it: the last a pot for a hole that is not there yet. */
+async function wholeShop(workshop: Workshop): Promise<void> {
+  const { get, put } = await talkTo(workshop);
+  const { document } = (await get(`/api/instruments/${FIRST}/anatomy`)) as { document: { cavities: object[] } };
+  const { items: parts } = (await get('/api/parts')) as { items: { part: { id: string; kind: string } }[] };
   await put(`/api/instruments/${FIRST}/anatomy`, '"1"', { document: { ...document, holes, cavities: [...document.cavities, ...cavities] } });
   const goes = parts.filter(({ part }) => ['pot', 'push-pull pot', 'jack', 'mini toggle'].includes(part.kind)).map(({ part }) => part.id);
   const pot = parts.find(({ part }) => part.kind === 'pot')?.part.id ?? null;
@@ -104,6 +146,31 @@ test('a part in the hand, of 40 on 120 features', async ({ page, workshop, brows
   await page.mouse.up();
   tell('main thread per frame, a part of 40 in the hand', frames(trace.traceEvents));
   for (const [name, ms] of byName(trace.traceEvents)) console.log(`  ${name}: ${ms.toFixed(0)} ms over all`);
+});
+
+test('a traced route of 150 points in the hand, among 120 features', async ({ page, workshop }) => {
+  await tracedRoute(workshop);
+  await watchWorker(page, 'evaluate');
+  await page.goto(`${workshop.url}/i/${FIRST}/cut`);
+  const path = page.locator('[data-moving] path').first();
+  await path.waitFor();
+  const box = (await path.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const wander = async (moves: number): Promise<void> => {
+    for (let i = 0; i < moves; i++) {
+      await page.mouse.move(x + 12 * Math.sin(i / 9), y + 10 * Math.cos(i / 7));
+      await page.waitForTimeout(16);
+    }
+  };
+  await wander(60);
+  await answered(page);
+  await wander(300);
+  const { took, waited } = await answered(page);
+  await page.mouse.up();
+  tell('a move of a traced route to its verdicts, in the worker', took);
+  tell('a move of a traced route to its verdicts, message to message', waited);
 });
 
 test('ways out of ten of 40 places, one after another in the batch worker', async ({ page, workshop }) => {

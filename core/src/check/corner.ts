@@ -127,7 +127,7 @@ function sharpCorner(l: LineSegment, lines: readonly LineSegment[]): readonly Ro
 }
 
 function same(p: Point, q: Point): boolean {
-  return distance(p, q) < POINT;
+  return Math.abs(p.x - q.x) < POINT && Math.abs(p.y - q.y) < POINT;
 }
 
 function distance(p: Point, q: Point): number {

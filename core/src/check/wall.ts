@@ -1,4 +1,5 @@
-import { setsOf, type Cavity } from '../instrument/index.js';
+import { setsOf, type Cavity, type Pocket } from '../instrument/index.js';
+import type { Working } from '../measure/index.js';
 import { gapApart, gapInside, regionsOverlap } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
 import { outlineLeaf, pocketsLeaf, regionOf, type PlaceOfPart } from './place.js';
@@ -12,28 +13,35 @@ export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Ve
   return setsOf(cavity).flatMap((set) => {
     const pockets = cutOf(cavity, set);
     const route = regionOf(anatomy, cavity, pockets);
+    const mine = pocketsLeaf(cavity, pockets);
+    const known = rememberedOf(pockets);
     return neighbours.flatMap((n: Cavity) => {
       const other = regionOf(anatomy, n);
       const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
       if ((n.face !== cavity.face || joined) && regionsOverlap(route, other)) return [];
+      const wanted = n.kind === 'neck pocket' ? settings.wantedWallAtPocket : settings.wantedWall;
+      const before = known?.get(n);
+      if (before?.wanted === wanted) return before;
       const gap = gapApart(route, other);
-      return verdict(
-        'wall',
-        { feature: cavity.id, item: set, against: n.id },
-        {
-          op: 'geometry',
-          label: 'wallBetween',
-          measure: 'apart',
-          a: route,
-          b: other,
-          value: gap.clearance,
-          allowances: [pocketsLeaf(cavity, pockets), pocketsLeaf(n, n.pockets)],
-        },
-        n.kind === 'neck pocket' ? settings.wantedWallAtPocket : settings.wantedWall,
-        gap.at,
-      );
+      const allowances = [mine, pocketsLeaf(n, n.pockets)];
+      const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: route, b: other, value: gap.clearance, allowances };
+      const now = verdict('wall', { feature: cavity.id, item: set, against: n.id }, working, wanted, gap.at);
+      known?.set(n, now);
+      return now;
     });
   });
+}
+
+const walled = new WeakMap<readonly Pocket[], Map<Cavity, Verdict>>();
+/** Hollows that were changed since are forgotten with the rest when so many are remembered. */
+const MANY = 1000;
+
+/** What is remembered of the walls of pockets: nothing when they are seen for the first time, as those of a route that is being moved always are. */
+function rememberedOf(pockets: readonly Pocket[]): Map<Cavity, Verdict> | null {
+  const known = walled.get(pockets);
+  if (!known) walled.set(pockets, new Map());
+  else if (known.size > MANY) known.clear();
+  return known ?? null;
 }
 
 /** The wood left between each cut and the body's edge. No verdict while the body's outline is not known. */

@@ -59,72 +59,6 @@ function arcToArc(a: ArcSegment, b: ArcSegment): Nearest {
   return best;
 }
 
-/** The shortest way between two lists of segments. */
-export function nearest(a: readonly Segment[], b: readonly Segment[]): Nearest {
-  const [runs, others] = [runsOf(a), runsOf(b)];
-  const [one, other] = [runs[0], others[0]];
-  if (one && other && runs.length * others.length === 1) return nearestOf(one.segments, other.segments, FAR);
-  let best = FAR;
-  // the runs that lie nearest first: what they find rules most of the others out
-  for (const pair of pairsOf(runs, others)) {
-    if (pair.apart >= best.distance) break;
-    best = nearestOf(pair.run.segments, pair.other.segments, best);
-    if (best.distance === 0) return best;
-  }
-  return best;
-}
-
-function pairsOf(runs: readonly Run[], others: readonly Run[]): readonly { readonly run: Run; readonly other: Run; readonly apart: number }[] {
-  return runs.flatMap((run) => others.map((other) => ({ run, other, apart: boxesApart(run.box, other.box) }))).sort((p, q) => p.apart - q.apart);
-}
-
-function nearestOf(a: readonly Segment[], b: readonly Segment[], known: Nearest): Nearest {
-  let best = known;
-  for (const s of a) {
-    for (const t of b) {
-      if (boxesApart(segmentBox(s), segmentBox(t)) >= best.distance) continue;
-      best = nearer(best, segmentToSegment(s, t));
-      if (best.distance === 0) return best;
-    }
-  }
-  return best;
-}
-
-/** Segments that follow one another, with a box that holds them: what is far from the box is far from each of them. */
-interface Run {
-  readonly segments: readonly Segment[];
-  readonly box: Box;
-}
-
-/** How many segments one run has: long outlines are looked at in runs, short ones whole. */
-const RUN = 10;
-
-const runs = new WeakMap<readonly Segment[], readonly Run[]>();
-
-function runsOf(segments: readonly Segment[]): readonly Run[] {
-  let list = runs.get(segments);
-  if (!list) {
-    list = Array.from({ length: Math.ceil(segments.length / RUN) }, (_, i): Run => {
-      const some = segments.slice(i * RUN, (i + 1) * RUN);
-      return { segments: some, box: boxOf(some) };
-    });
-    runs.set(segments, list);
-  }
-  return list;
-}
-
-function boxOf(segments: readonly Segment[]): Box {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const s of segments) {
-    const b = segmentBox(s);
-    minX = Math.min(minX, b.minX);
-    minY = Math.min(minY, b.minY);
-    maxX = Math.max(maxX, b.maxX);
-    maxY = Math.max(maxY, b.maxY);
-  }
-  return { minX, minY, maxX, maxY };
-}
-
 export interface Box {
   readonly minX: number;
   readonly minY: number;
@@ -132,29 +66,15 @@ export interface Box {
   readonly maxY: number;
 }
 
-const boxes = new WeakMap<Segment, Box>();
-
 /** A box that surely holds the segment; arcs take their whole circle when they pass a half turn. */
 export function segmentBox(s: Segment): Box {
-  let box = boxes.get(s);
-  if (!box) {
-    const grow = s.kind === 'arc' ? s.radius * (Math.abs(s.sweep) > Math.PI / 2 + 1e-9 ? 2 : 1 - Math.SQRT1_2 + 1e-9) : 0;
-    box = {
-      minX: Math.min(s.from.x, s.to.x) - grow,
-      minY: Math.min(s.from.y, s.to.y) - grow,
-      maxX: Math.max(s.from.x, s.to.x) + grow,
-      maxY: Math.max(s.from.y, s.to.y) + grow,
-    };
-    boxes.set(s, box);
-  }
-  return box;
-}
-
-/** A distance that what lies in two boxes cannot be below. */
-function boxesApart(a: Box, b: Box): number {
-  const dx = Math.max(0, a.minX - b.maxX, b.minX - a.maxX);
-  const dy = Math.max(0, a.minY - b.maxY, b.minY - a.maxY);
-  return dx === 0 ? dy : dy === 0 ? dx : Math.sqrt(dx * dx + dy * dy);
+  const grow = s.kind === 'arc' ? s.radius * (Math.abs(s.sweep) > Math.PI / 2 + 1e-9 ? 2 : 1 - Math.SQRT1_2 + 1e-9) : 0;
+  return {
+    minX: Math.min(s.from.x, s.to.x) - grow,
+    minY: Math.min(s.from.y, s.to.y) - grow,
+    maxX: Math.max(s.from.x, s.to.x) + grow,
+    maxY: Math.max(s.from.y, s.to.y) + grow,
+  };
 }
 
 function onCircle(s: ArcSegment, angle: number): Point {

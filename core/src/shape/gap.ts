@@ -1,6 +1,7 @@
 import { regionContains } from './contains.js';
-import { nearest, pointToSegment } from './distance.js';
+import { distanceToEdge, nearest, nearSegments } from './nearest.js';
 import { intersections } from './intersections.js';
+import { bounds } from './measures.js';
 import { length, pointAt, type Point, type Segment } from './outline.js';
 import { cutAt, regionBoundary, type Region } from './region.js';
 import { SAMPLE } from './tolerance.js';
@@ -21,6 +22,11 @@ export function gapInside(inner: Region, outer: Region): Gap {
 
 /** How far two regions are apart; negative by how deep one reaches into the other. */
 export function gapApart(a: Region, b: Region): Gap {
+  if (boxesApart(a, b)) {
+    // neither can hold the other
+    const close = nearest(regionBoundary(a), regionBoundary(b));
+    return { clearance: close.distance, at: close.a };
+  }
   const forth = signedGap(a, b, false);
   if (forth.clearance < 0) {
     const back = signedGap(b, a, false);
@@ -36,6 +42,12 @@ export function gapWhenInside(inner: Region, outer: Region): Gap | null {
   if (!first || !regionContains(outer, first.from)) return null;
   const close = nearest(edge, regionBoundary(outer));
   return close.distance > 0 ? { clearance: close.distance, at: close.a } : null;
+}
+
+function boxesApart(a: Region, b: Region): boolean {
+  const p = bounds(a);
+  const q = bounds(b);
+  return p.minX > q.maxX || q.minX > p.maxX || p.minY > q.maxY || q.minY > p.maxY;
 }
 
 function probe(a: Region, b: Region): boolean {
@@ -54,41 +66,58 @@ function signedGap(a: Region, b: Region, wantInside: boolean): Gap {
   return deepest(edgeA, edgeB, wrong) ?? { clearance: 0, at: close.a };
 }
 
+/** A sample of a piece that stands out more than those beside it: the worst point may lie within a step of it. */
+interface Peak {
+  readonly depth: number;
+  readonly piece: Segment;
+  readonly share: number;
+  readonly step: number;
+}
+
+/** Depths that differ by less are the same, mm: along parallel edges every sample is as deep as the next. */
+const LEVEL = 1e-9;
+
 /**
- * The point of edge `a` that lies deepest on the wrong side of edge `b`. Edge `a` is cut where it meets `b`, so that each piece lies
- * wholly on one side; the wrong ones are sampled and the best sample is refined.
+ * The point of edge `a` that lies deepest on the wrong side of edge `b`. Edge `a` is cut where it meets `b`, so that each piece lies wholly on one side;
+ * the wrong ones are sampled. Depth changes by no more than the way along the edge, so every peak that can still hold the deepest point within its step is refined.
  */
 function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point) => boolean): Gap | null {
-  let best: { readonly depth: number; readonly piece: Segment; readonly share: number; readonly step: number } | null = null;
-  for (const s of a) {
-    for (const { piece, middle } of cutAt(
-      s,
-      b.flatMap((t) => intersections(s, t)),
-    )) {
-      if (!wrong(middle)) continue;
-      const n = Math.max(4, Math.ceil(length(piece) / SAMPLE));
-      for (let i = 0; i <= n; i++) {
-        const depth = distanceTo(b, pointAt(piece, i / n));
-        if (depth > (best?.depth ?? 1e-9)) best = { depth, piece, share: i / n, step: 1 / n };
-      }
-    }
+  const peaks = a
+    .flatMap((s) =>
+      cutAt(
+        s,
+        nearSegments(s, b).flatMap((t) => intersections(s, t)),
+      ).flatMap(({ piece, middle }) => (wrong(middle) ? peaksOf(piece, b) : [])),
+    )
+    .sort((p, q) => q.depth - p.depth);
+  let best: Peak | null = null;
+  for (const peak of peaks) {
+    if (best && peak.depth + peak.step * length(peak.piece) <= best.depth) continue;
+    const refined = refine(peak, b);
+    if (!best || refined.depth > best.depth) best = refined;
   }
-  if (!best) return null;
-  const { piece } = best;
-  let { depth, share, step } = best;
-  while (step * length(piece) > 1e-5) {
+  return best && { clearance: -best.depth, at: pointAt(best.piece, best.share) };
+}
+
+function peaksOf(piece: Segment, b: readonly Segment[]): readonly Peak[] {
+  const n = Math.max(4, Math.ceil(length(piece) / SAMPLE));
+  const depths = Array.from({ length: n + 1 }, (_, i) => distanceToEdge(b, pointAt(piece, i / n)));
+  return depths.flatMap((depth, i) => {
+    const [before, after] = [depths[i - 1] ?? -Infinity, depths[i + 1] ?? -Infinity];
+    return depth > LEVEL && depth > before + LEVEL && depth >= after - LEVEL ? [{ depth, piece, share: i / n, step: 1 / n }] : [];
+  });
+}
+
+function refine(peak: Peak, b: readonly Segment[]): Peak {
+  let { depth, share, step } = peak;
+  const long = length(peak.piece);
+  while (step * long > 1e-5) {
     step /= 2;
     for (const u of [share - step, share + step]) {
       if (u < 0 || u > 1) continue;
-      const d = distanceTo(b, pointAt(piece, u));
+      const d = distanceToEdge(b, pointAt(peak.piece, u));
       if (d > depth) [share, depth] = [u, d];
     }
   }
-  return { clearance: -depth, at: pointAt(piece, share) };
-}
-
-function distanceTo(edge: readonly Segment[], p: Point): number {
-  let least = Infinity;
-  for (const t of edge) least = Math.min(least, pointToSegment(p, t).distance);
-  return least;
+  return { ...peak, depth, share };
 }

@@ -11,6 +11,7 @@ export * from './gap.js';
 export * from './geometry-working.js';
 export * from './intersections.js';
 export * from './measures.js';
+export * from './nearest.js';
 export * from './opening.js';
 export * from './outline.js';
 export * from './overlap.js';

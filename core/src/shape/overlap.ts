@@ -1,7 +1,7 @@
 import { regionContains } from './contains.js';
-import { pointToSegment } from './distance.js';
 import { intersections } from './intersections.js';
 import { bounds } from './measures.js';
+import { distanceToEdge, nearSegments } from './nearest.js';
 import type { Segment } from './outline.js';
 import { cutAt, regionBoundary, type Region } from './region.js';
 import { POINT } from './tolerance.js';
@@ -22,10 +22,10 @@ function anyPieceInside(a: readonly Segment[], b: readonly Segment[], region: Re
   for (const s of a) {
     for (const { middle } of cutAt(
       s,
-      b.flatMap((t) => intersections(s, t)),
+      nearSegments(s, b).flatMap((t) => intersections(s, t)),
     )) {
       pieces += 1;
-      if (b.some((t) => pointToSegment(middle, t).distance < POINT)) along += 1;
+      if (distanceToEdge(b, middle) < POINT) along += 1;
       else if (regionContains(region, middle)) return true;
     }
   }

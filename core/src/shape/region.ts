@@ -3,6 +3,7 @@ import { intersections } from './intersections.js';
 import { arcHolds, length, pointAt, segmentsOf, type Outline, type Point, type Segment } from './outline.js';
 import { pointToSegment, segmentBox } from './distance.js';
 import { bounds, type Bounds } from './measures.js';
+import { distanceToEdge, nearSegments } from './nearest.js';
 import { POINT } from './tolerance.js';
 import { originOf, placeSegment, type Placement } from './transform.js';
 
@@ -73,7 +74,7 @@ function outside(s: Segment, own: Group, index: number, groups: readonly Group[]
   const box = segmentBox(s);
   const others = groups.filter((g) => g !== own && boxesMeet(box, bounds(g.outlines)));
   if (others.length === 0) return [s];
-  const cuts = others.flatMap((g) => g.edge.filter((t) => boxesMeet(box, segmentBox(t))).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
+  const cuts = others.flatMap((g) => nearSegments(s, g.edge).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
   return cutAt(s, cuts)
     .filter(({ middle }) => !others.some((g) => hides(g, groups.indexOf(g) < index, own, middle)))
     .map(({ piece }) => piece);
@@ -81,7 +82,7 @@ function outside(s: Segment, own: Group, index: number, groups: readonly Group[]
 
 /** Does another group hide a point of this edge? On the other's edge only an earlier group does, and only from the same side. */
 function hides(g: Group, earlier: boolean, own: Group, p: Point): boolean {
-  const on = g.edge.some((t) => pointToSegment(p, t).distance < POINT);
+  const on = distanceToEdge(g.edge, p) < POINT;
   return on ? earlier && g.outlines.some((o) => own.outlines.some((q) => sameSide(o, q, p))) : regionContains(g.outlines, p);
 }
 
@@ -91,12 +92,7 @@ function edgeOf(outline: Outline, index: number, region: Region): Segment[] {
   const near = others.filter((o) => boxesMeet(box, bounds([o])));
   if (near.length === 0) return [...segmentsOf(outline)];
   return segmentsOf(outline).flatMap((s) => {
-    const mine = segmentBox(s);
-    const cuts = near.flatMap((o) =>
-      segmentsOf(o)
-        .filter((t) => boxesMeet(mine, segmentBox(t)))
-        .flatMap((t) => [...intersections(s, t), ...touching(s, t)]),
-    );
+    const cuts = near.flatMap((o) => nearSegments(s, segmentsOf(o)).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
     return cutAt(s, cuts)
       .filter(({ middle }) => !near.some((o) => (onEdge(o, middle) ? region.indexOf(o) < index && sameSide(o, outline, middle) : containsPoint(o, middle))))
       .map(({ piece }) => piece);
@@ -128,7 +124,7 @@ function touching(s: Segment, t: Segment): Point[] {
 }
 
 function onEdge(o: Outline, p: Point): boolean {
-  return segmentsOf(o).some((s) => pointToSegment(p, s).distance < POINT);
+  return distanceToEdge(segmentsOf(o), p) < POINT;
 }
 
 /** Two outlines that share an edge: do both lie on the same side of it? Then one of the two edges is enough. */

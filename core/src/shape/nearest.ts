@@ -1,0 +1,272 @@
+import { segmentBox, segmentToSegment, type Nearest } from './distance.js';
+import { pointAt, type Point, type Segment } from './outline.js';
+
+/** An edge laid out in plain numbers, so that thousands of distances are worked out without making an object for each. */
+interface Laid {
+  readonly of: readonly Segment[];
+  /** WIDE numbers a segment: its box, its ends, and of an arc its centre, radius, the direction of its middle and the cosine of half its sweep. */
+  readonly s: Float64Array;
+  /** The boxes of runs of segments that follow one another: what is far from the box is far from each of them. */
+  readonly runs: Float64Array;
+}
+
+const WIDE = 15;
+const [FROM_X, FROM_Y, TO_X, TO_Y, IS_ARC, CENTRE_X, CENTRE_Y, RADIUS, MID_X, MID_Y, COS_HALF] = [4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14] as const;
+/** How many segments one run has. */
+const RUN = 8;
+/** An end of an arc is still on it, as a share of its distance. */
+const ON_ARC = 1e-12;
+
+const laid = new WeakMap<readonly Segment[], Laid>();
+
+function layOut(segments: readonly Segment[]): Laid {
+  const known = laid.get(segments);
+  if (known) return known;
+  const made: Laid = { of: segments, s: numbersOf(segments), runs: new Float64Array(4 * Math.ceil(segments.length / RUN)) };
+  for (let r = 0; r < made.runs.length; r += 4) boxOfRun(made, r);
+  laid.set(segments, made);
+  return made;
+}
+
+function boxOfRun({ of, s, runs }: Laid, r: number): void {
+  const begin = (r / 4) * RUN;
+  let minX = Infinity;
+  let minY = Infinity;
+  let maxX = -Infinity;
+  let maxY = -Infinity;
+  for (let k = WIDE * begin; k < WIDE * Math.min(of.length, begin + RUN); k += WIDE) {
+    minX = Math.min(minX, at(s, k));
+    minY = Math.min(minY, at(s, k + 1));
+    maxX = Math.max(maxX, at(s, k + 2));
+    maxY = Math.max(maxY, at(s, k + 3));
+  }
+  runs[r] = minX;
+  runs[r + 1] = minY;
+  runs[r + 2] = maxX;
+  runs[r + 3] = maxY;
+}
+
+function numbersOf(segments: readonly Segment[]): Float64Array {
+  const s = new Float64Array(WIDE * segments.length);
+  segments.forEach((seg, i) => {
+    const k = WIDE * i;
+    const box = segmentBox(seg);
+    s[k] = box.minX;
+    s[k + 1] = box.minY;
+    s[k + 2] = box.maxX;
+    s[k + 3] = box.maxY;
+    s[k + FROM_X] = seg.from.x;
+    s[k + FROM_Y] = seg.from.y;
+    s[k + TO_X] = seg.to.x;
+    s[k + TO_Y] = seg.to.y;
+    if (seg.kind === 'line') return;
+    const { centre, radius, sweep } = seg;
+    const middle = pointAt(seg, 0.5);
+    s.set([1, centre.x, centre.y, radius, (middle.x - centre.x) / radius, (middle.y - centre.y) / radius, Math.cos(sweep / 2)], k + IS_ARC);
+  });
+  return s;
+}
+
+/** An index that is there by construction. */
+const at = (a: Float64Array, i: number): number => a[i] as number;
+
+/** The square of a distance that what lies in two boxes cannot be below. */
+function boxesSquared(a: Float64Array, i: number, b: Float64Array, j: number): number {
+  const right = at(a, i) - at(b, j + 2);
+  const left = at(b, j) - at(a, i + 2);
+  const below = at(a, i + 1) - at(b, j + 3);
+  const above = at(b, j + 1) - at(a, i + 3);
+  const dx = right > 0 ? right : left > 0 ? left : 0;
+  const dy = below > 0 ? below : above > 0 ? above : 0;
+  return dx * dx + dy * dy;
+}
+
+/** The shortest way between two edges; the infinitely far one where either has no segment. */
+export function nearest(a: readonly Segment[], b: readonly Segment[]): Nearest {
+  const [A, B] = [layOut(a), layOut(b)];
+  const best = { squared: Infinity, i: -1, j: -1 };
+  const [rows, columns] = [A.runs.length / 4, B.runs.length / 4];
+  // the runs that lie nearest first: what they find rules most of the others out
+  const first = nearestRuns(A.runs, B.runs);
+  if (first < 0) return { distance: Infinity, a: { x: 0, y: 0 }, b: { x: 0, y: 0 } };
+  betweenRuns(A, Math.floor(first / columns), B, first % columns, best);
+  for (let r = 0; r < rows && best.squared > 0; r++)
+    for (let c = 0; c < columns && best.squared > 0; c++)
+      if (r * columns + c !== first && boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(A, r, B, c, best);
+  return segmentToSegment(a[best.i] as Segment, b[best.j] as Segment);
+}
+
+/** The two runs whose boxes lie nearest, as row × columns + column; −1 of none. */
+function nearestRuns(a: Float64Array, b: Float64Array): number {
+  let least = Infinity;
+  let found = -1;
+  for (let r = 0; r < a.length; r += 4)
+    for (let c = 0; c < b.length; c += 4) {
+      const v = boxesSquared(a, r, b, c);
+      if (v >= least) continue;
+      least = v;
+      found = (r / 4) * (b.length / 4) + c / 4;
+    }
+  return found;
+}
+
+interface Best {
+  squared: number;
+  i: number;
+  j: number;
+}
+
+/** The pair of segments whose boxes lie nearest is looked at first: it rules most of the others out. */
+function betweenRuns(A: Laid, r: number, B: Laid, c: number, best: Best): void {
+  const endI = Math.min(A.of.length, (r + 1) * RUN);
+  const endJ = Math.min(B.of.length, (c + 1) * RUN);
+  let least = best.squared;
+  let [firstI, firstJ] = [-1, -1];
+  for (let i = r * RUN; i < endI; i++) {
+    if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= least) continue;
+    for (let j = c * RUN; j < endJ; j++) {
+      const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
+      if (apart >= least) continue;
+      least = apart;
+      firstI = i;
+      firstJ = j;
+    }
+  }
+  if (firstI < 0) return;
+  look(A, firstI, B, firstJ, least, best);
+  for (let i = r * RUN; i < endI && best.squared > 0; i++) {
+    if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= best.squared) continue;
+    for (let j = c * RUN; j < endJ && best.squared > 0; j++) {
+      const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
+      if (apart < best.squared && !(i === firstI && j === firstJ)) look(A, i, B, j, apart, best);
+    }
+  }
+}
+
+function look(A: Laid, i: number, B: Laid, j: number, apart: number, best: Best): void {
+  const squared = apart === 0 ? meeting(A, i, B, j) : apartSquared(A.s, WIDE * i, B.s, WIDE * j);
+  if (squared >= best.squared) return;
+  best.squared = squared;
+  best.i = i;
+  best.j = j;
+}
+
+/** Two segments whose boxes meet may cross: that is asked of the segments themselves. */
+function meeting(A: Laid, i: number, B: Laid, j: number): number {
+  const { distance } = segmentToSegment(A.of[i] as Segment, B.of[j] as Segment);
+  return distance * distance;
+}
+
+/** Two segments that do not meet: candidates are the ends, the feet, and the line of centres [law]. */
+function apartSquared(a: Float64Array, i: number, b: Float64Array, j: number): number {
+  const ends = Math.min(
+    pointSquared(a, i, at(b, j + FROM_X), at(b, j + FROM_Y)),
+    pointSquared(a, i, at(b, j + TO_X), at(b, j + TO_Y)),
+    pointSquared(b, j, at(a, i + FROM_X), at(a, i + FROM_Y)),
+    pointSquared(b, j, at(a, i + TO_X), at(a, i + TO_Y)),
+  );
+  const arcA = at(a, i + IS_ARC) === 1;
+  const arcB = at(b, j + IS_ARC) === 1;
+  if (arcA && arcB) return Math.min(ends, centresSquared(a, i, b, j));
+  if (arcA) return Math.min(ends, footSquared(a, i, b, j));
+  return arcB ? Math.min(ends, footSquared(b, j, a, i)) : ends;
+}
+
+function holds(s: Float64Array, i: number, dx: number, dy: number, d: number): boolean {
+  return dx * at(s, i + MID_X) + dy * at(s, i + MID_Y) >= d * (at(s, i + COS_HALF) - ON_ARC);
+}
+
+function pointSquared(s: Float64Array, i: number, x: number, y: number): number {
+  const fx = at(s, i + FROM_X);
+  const fy = at(s, i + FROM_Y);
+  const tx = at(s, i + TO_X);
+  const ty = at(s, i + TO_Y);
+  if (at(s, i + IS_ARC) === 1) {
+    const vx = x - at(s, i + CENTRE_X);
+    const vy = y - at(s, i + CENTRE_Y);
+    const d = Math.sqrt(vx * vx + vy * vy);
+    if (holds(s, i, vx, vy, d)) return (d - at(s, i + RADIUS)) ** 2;
+    return Math.min((x - fx) ** 2 + (y - fy) ** 2, (x - tx) ** 2 + (y - ty) ** 2);
+  }
+  const dx = tx - fx;
+  const dy = ty - fy;
+  const squared = dx * dx + dy * dy;
+  const t = squared === 0 ? 0 : Math.max(0, Math.min(1, ((x - fx) * dx + (y - fy) * dy) / squared));
+  const px = x - fx - t * dx;
+  const py = y - fy - t * dy;
+  return px * px + py * py;
+}
+
+/** From an arc to the foot of its centre on a line. */
+function footSquared(arc: Float64Array, i: number, line: Float64Array, j: number): number {
+  const cx = at(arc, i + CENTRE_X);
+  const cy = at(arc, i + CENTRE_Y);
+  const fx = at(line, j + FROM_X);
+  const fy = at(line, j + FROM_Y);
+  const dx = at(line, j + TO_X) - fx;
+  const dy = at(line, j + TO_Y) - fy;
+  const squared = dx * dx + dy * dy;
+  const t = squared === 0 ? 0 : Math.max(0, Math.min(1, ((cx - fx) * dx + (cy - fy) * dy) / squared));
+  const vx = fx + t * dx - cx;
+  const vy = fy + t * dy - cy;
+  const d = Math.sqrt(vx * vx + vy * vy);
+  return holds(arc, i, vx, vy, d) ? (d - at(arc, i + RADIUS)) ** 2 : Infinity;
+}
+
+/** Between two arcs along the line of their centres. */
+function centresSquared(a: Float64Array, i: number, b: Float64Array, j: number): number {
+  const vx = at(b, j + CENTRE_X) - at(a, i + CENTRE_X);
+  const vy = at(b, j + CENTRE_Y) - at(a, i + CENTRE_Y);
+  const d = Math.sqrt(vx * vx + vy * vy);
+  const ux = d === 0 ? 1 : vx / d;
+  const uy = d === 0 ? 0 : vy / d;
+  let least = Infinity;
+  for (let p = 1; p >= -1; p -= 2) {
+    if (!holds(a, i, p * ux, p * uy, 1)) continue;
+    for (let q = 1; q >= -1; q -= 2) if (holds(b, j, q * ux, q * uy, 1)) least = Math.min(least, Math.abs(d + q * at(b, j + RADIUS) - p * at(a, i + RADIUS)));
+  }
+  return least * least;
+}
+
+/** Boxes that touch within this meet, mm. */
+const TOUCH = 1e-6;
+
+/** The segments of an edge that a segment can meet at all: those whose boxes do. */
+export function nearSegments(s: Segment, edge: readonly Segment[]): readonly Segment[] {
+  const { minX, minY, maxX, maxY } = segmentBox(s);
+  const { s: boxes } = layOut(edge);
+  return edge.filter((_, i) => {
+    const k = WIDE * i;
+    return at(boxes, k) <= maxX + TOUCH && at(boxes, k + 2) >= minX - TOUCH && at(boxes, k + 1) <= maxY + TOUCH && at(boxes, k + 3) >= minY - TOUCH;
+  });
+}
+
+/** How far a point is from an edge, mm. */
+export function distanceToEdge(edge: readonly Segment[], { x, y }: Point): number {
+  const { s, of, runs } = layOut(edge);
+  let first = 0;
+  let apart = Infinity;
+  for (let r = 0; r < runs.length; r += 4) {
+    const d = boxSquared(runs, r, x, y);
+    if (d >= apart) continue;
+    apart = d;
+    first = r;
+  }
+  let least = inRun(s, of.length, first / 4, x, y, Infinity);
+  for (let r = 0; r < runs.length; r += 4) if (r !== first && boxSquared(runs, r, x, y) < least) least = inRun(s, of.length, r / 4, x, y, least);
+  return Math.sqrt(least);
+}
+
+function inRun(s: Float64Array, count: number, r: number, x: number, y: number, known: number): number {
+  let least = known;
+  const end = Math.min(count, (r + 1) * RUN);
+  for (let i = r * RUN; i < end; i++) if (boxSquared(s, WIDE * i, x, y) < least) least = Math.min(least, pointSquared(s, WIDE * i, x, y));
+  return least;
+}
+
+/** The square of a distance that what lies in a box cannot be below. */
+function boxSquared(a: Float64Array, i: number, x: number, y: number): number {
+  const dx = Math.max(0, at(a, i) - x, x - at(a, i + 2));
+  const dy = Math.max(0, at(a, i + 1) - y, y - at(a, i + 3));
+  return dx * dx + dy * dy;
+}

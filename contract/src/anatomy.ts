@@ -128,6 +128,7 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
       then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required(), joins }),
     },
     { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
+    { is: 'addCavity', then: Joi.object({ kind: is('addCavity'), hollow: cavity.required() }) },
     { is: 'sizePlate', then: Joi.object({ kind: is('sizePlate'), plate: localId.required(), outline: featureOutline.required() }) },
     {
       is: 'sizeWindow',

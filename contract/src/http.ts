@@ -37,9 +37,11 @@ export const findQuery = Joi.object<{ after?: string; limit: number; find: strin
   archived: Joi.boolean().default(false),
 });
 export const jobsQuery = Joi.object<{ instrument?: string }>({ instrument: uuid });
-/** A template to print: for which choice, on what paper, mirrored, and what its rules measured, mm. */
+/** A template to print: for which choice, or of which panel, on what paper, mirrored, and what its rules measured, mm. */
 export interface TemplateQuery {
-  readonly choice: string;
+  readonly choice?: string;
+  /** A plate or a hollow whose holes are copied, to wire outside the body. */
+  readonly panel?: string;
   readonly paper: PaperId;
   readonly mirrored: boolean;
   readonly ruleX: number;
@@ -50,12 +52,13 @@ const rule = Joi.number()
   .less(2 * RULE)
   .default(RULE);
 export const templateQuery = Joi.object<TemplateQuery>({
-  choice: localId.required(),
+  choice: localId,
+  panel: localId,
   paper: Joi.string()
     .valid(...Object.keys(PAPERS))
     .default('A4'),
   mirrored: Joi.boolean().default(false),
   ruleX: rule,
   ruleY: rule,
-});
+}).xor('choice', 'panel');
 export const noQuery = Joi.object({});

@@ -1,5 +1,5 @@
 import type { HardwareChoice } from '@rinnovo/core/check';
-import type { BitRefusal, CutProblem, Heed, HoleLine, School, SetUpId } from '@rinnovo/core/cut';
+import type { BitRefusal, CutProblem, Heed, HoleLine, Remark, School, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 
@@ -49,6 +49,7 @@ const CUT_PROBLEMS: Readonly<Record<CutProblem, string>> = {
   tooClose: 'The holes would run into one another: they must lie further apart than they are wide.',
   joined: 'The two run into one another already.',
   noOutline: 'There is no outline to begin from.',
+  noThickness: 'How thick the plate is, is not measured: type how deep the relief goes.',
 };
 
 /** Why no cut comes of what was typed. */
@@ -62,10 +63,29 @@ export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): 
   const [first] = work;
   if (first?.kind === 'setDepth') return `to ${length(first.depth.value)}`;
   if (first?.kind === 'addPockets') return `${length(first.pockets[0]?.depth?.value ?? 0)} deep`;
+  if (first?.kind === 'addCavity') return `${length(first.hollow.pockets[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addHole')
     return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'right through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
   return 'not cut';
 }
+
+/** What a wood and its cutters ask for; common practice. */
+export const REMARK_WORDS: Readonly<Record<Remark, string>> = {
+  dustHarms: 'Its dust sensitises or worse: extraction and a P2/FFP2 (N95) mask, skin covered; local rules go first.',
+  burns: 'It burns: a sharp bit, no standing still, light last passes.',
+  tears: 'It tears along its grain: light passes, feed against the rotation, and a scoring cut along the line first.',
+  fuzzes: 'It is soft and leaves fuzz: a sharp bit, a thin last pass; clamps dent it, so use cauls.',
+  glueDulls: 'Its glue dulls edges: look at the bit between passes.',
+  slowLarge: 'A bit over 25 mm turns below 18 000 a minute, or as its maker says.',
+  slowVeryLarge: 'A bit over 50 mm turns below 12 000 a minute, or as its maker says.',
+};
+
+/** Ways of carrying a pattern of holes over; common practice. */
+export const TRANSFER_WORDS: readonly string[] = [
+  'A 1 : 1 print, laid on the centre line and pricked through.',
+  'Pointed studs set in the one part mark the other when they are pressed together.',
+  'The part itself as the template, held where it goes; the first hole drilled and pinned before the second.',
+];
 
 /** What is done to a hole. */
 export const HOLE_WORK_WORDS: Readonly<Record<HoleLine['work'], string>> = {

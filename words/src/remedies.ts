@@ -94,7 +94,13 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
 };
 
 /** Cuts that no part asks for. */
-export const CUT_WORDS: Readonly<Record<CutKind, string>> = { deepen: 'Cut the floor deeper', channel: 'Cut the channel', row: 'Drill the row' };
+export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
+  deepen: 'Cut the floor deeper',
+  channel: 'Cut the channel',
+  row: 'Drill the row',
+  relief: 'Cut the relief',
+  hollow: 'Cut the hollow',
+};
 
 /** How a hole is opened, drill by drill; finish first. */
 export function holeStepsText(s: HoleSteps): string {

@@ -40,6 +40,7 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   takeSleeveOut: 'Take the sleeve out',
   cutChannel: 'Cut the channel',
   drillRow: 'Drill the row of holes',
+  cutHollow: 'Cut the new hollow',
 };
 
 const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
@@ -61,7 +62,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   unsolder: () => 'Note the leads’ colours, then unsolder them.',
   takeOut: () => 'Take the pickup out; bag it with its screws.',
   meter: (n) => `Meter ${n['part']} before it is soldered in.`,
-  tryPart: (n) => `Try ${n['part']} with its screws and springs, plate on.`,
+  tryPart: (n) => (n['part'] === '' ? 'Try what goes there: it must drop in and lie flat.' : `Try ${n['part']} with its screws and springs, plate on.`),
   fit: (n) => `Hang ${n['part']} and set its height.`,
   solder: () => 'Solder the leads by their established colours.',
   takeHardwareOut: () => 'Take the part out; mark its wires; bag it with its screws.',
@@ -94,6 +95,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
     n['holes'] === undefined
       ? 'Mark both ends and the line between them; tape along it, and see what it crosses.'
       : `Drill the template: ${n['holes']} holes, ${Number(n['pitch']).toFixed(2)} mm apart; lay its first hole on ${Number(n['x']).toFixed(1)} across, ${Number(n['y']).toFixed(1)} along, square to the centre line, and fix it.`,
+  layOutline: () => 'Lay the plate or the 1 : 1 print in its place on the centre line, draw round it, and fix a template or a fence to the line.',
   drillRowTo: (n) =>
     `Drill all ${n['holes']} through the template with the ${n['bit']}, ${n['through'] === 'yes' ? 'right through: the first and the last first, their exits line up the rest from the back' : `stop at ${Number(n['depth']).toFixed(1)} mm, its point counted`}.`,
   pullSleeve: () => 'Scratch the finish round it, then draw the sleeve straight out; turn it out with a drill of its own bore if it was glued.',

@@ -53,8 +53,8 @@ export type PlaceRef =
   | { readonly on: 'feature'; readonly feature: string; readonly screw?: number }
   | { readonly on: 'face'; readonly face: HoleFace; readonly at: Point; readonly hole: HoleKind };
 
-/** Cuts that no part asks for by itself: a floor deeper, a channel from hollow to hollow, holes in a row. */
-export const CUT_KINDS = ['deepen', 'channel', 'row'] as const;
+/** Cuts that no part asks for by itself: a floor deeper, a channel from hollow to hollow, holes in a row, a relief that a plate sinks into, a hollow where none was. */
+export const CUT_KINDS = ['deepen', 'channel', 'row', 'relief', 'hollow'] as const;
 export type CutKind = (typeof CUT_KINDS)[number];
 
 /** Any other part for its place. */
@@ -152,7 +152,7 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
     { kind: 'fitPart', position: choice.position, part: choice.part },
     { kind: 'setInsert', plate: where.plate, opening: where.opening, fitted: choice.insertFitted },
   ];
-  const work = (choice.work ?? []).filter((c) => !isDone(anatomy, c));
+  const work = (choice.work ?? []).flatMap((c) => stillToDo(anatomy, c));
   if (!choice.route) return [...changes, ...work];
   const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
   const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
@@ -161,7 +161,7 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
   const { place } = choice;
-  const work = choice.work.filter((c) => !isDone(anatomy, c));
+  const work = choice.work.flatMap((c) => stillToDo(anatomy, c));
   if (choice.cut) return work;
   if (place.on === 'face') {
     const hole = newHole(choice.id, place, settings);
@@ -180,6 +180,15 @@ function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Set
   const made = work.some((w) => w.kind === 'setPlate');
   const laid = plate && part && isHardware(part) && !made ? plateAs(plate, part) : null;
   return [...work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
+}
+
+/** What of a change is still to do: of a hollow that was begun, the pockets that are not cut yet. */
+export function stillToDo(anatomy: Anatomy, change: Change): readonly Change[] {
+  if (change.kind !== 'addCavity') return isDone(anatomy, change) ? [] : [change];
+  const there = anatomy.cavities.find((c) => c.id === change.hollow.id);
+  if (!there) return [change];
+  const pockets = change.hollow.pockets.filter((p) => !there.pockets.some((q) => q.id === p.id));
+  return pockets.length > 0 ? [{ kind: 'addPockets', cavity: there.id, pockets }] : [];
 }
 
 /** A hollow that was widened already; a floor that was cut as deep as it was to be, or deeper: what was read of it stands. */

@@ -2,6 +2,7 @@ import { placementOf, type Cavity, type Hole } from '../instrument/index.js';
 import { circle, gapInside, placePoint, type Point, type Region } from '../shape/index.js';
 import { behindHole } from './behind-hole.js';
 import type { HardwareChoice } from './choice.js';
+import { bitsFor } from './cutter-in-corner.js';
 import { floors } from './floor.js';
 import { hiddenEdge } from './hidden-edge.js';
 import { holeToOthers, holeToEdge } from './hole-beside.js';
@@ -11,9 +12,12 @@ import { edgeOfBody, walls } from './wall.js';
 
 /** What a cut that no part asks for leaves of the wood: floors, walls and covers of the hollows that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
 export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
-  const touched = new Set(choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addPockets' ? [w.cavity] : [])));
+  const touched = new Set(
+    choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addPockets' ? [w.cavity] : w.kind === 'addCavity' ? [w.hollow.id] : [])),
+  );
   const cavities = state.anatomy.cavities.filter((c) => touched.has(c.id));
-  return [...cavities.flatMap((cavity) => ofCavity(state, cavity)), ...ofRow(state, choice)];
+  const fresh = choice.work.flatMap((w) => (w.kind === 'addCavity' ? w.hollow.pockets.map((p) => p.outline.outline) : []));
+  return [...cavities.flatMap((cavity) => ofCavity(state, cavity)), ...bitsFor(state.tools, choice.id, fresh), ...ofRow(state, choice)];
 }
 
 function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {

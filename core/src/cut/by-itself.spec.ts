@@ -1,15 +1,16 @@
-import { evaluateChoice, evaluatePlan, ofChoice, type HardwareChoice, type Verdict } from '../check/index.js';
+import { evaluateChoice, evaluatePlan, ofChoice, type Choice, type HardwareChoice, type Verdict } from '../check/index.js';
 import { benchNow, clearToCut } from '../gate/index.js';
 import { compareAnatomies, type Anatomy } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith, type Operation } from '../operation/index.js';
 import { RULES } from '../order/index.js';
-import { asLeft, goBack, placesWorkedOn, undoRecipe } from '../record/index.js';
+import { asLeft, asSlipped, goBack, placesWorkedOn, undoRecipe } from '../record/index.js';
 import { optionsFor } from '../remedy/index.js';
 import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
-import { plainAnatomy, plainState, plainTools } from '../testing/plan.js';
-import { channelFor, deepening, holeRow, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
+import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { bounds, roundedRectangle } from '../shape/index.js';
+import { channelFor, deepening, holeRow, isMovableCut, moveCut, newHollow, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
 
 const s = settingsWith();
 const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric' as const, from: 3, to: 10 };
@@ -179,6 +180,106 @@ describe('holes in a row', () => {
   it('are none of one, of too many, or into one another', () => {
     const of = (more: Partial<HoleRow>): string | null => problem(holeRow('x', { ...row, ...more }, s));
     expect([of({ count: 1 }), of({ count: 25 }), of({ pitch: 7 })]).toEqual(['tooMany', 'tooMany', 'tooClose']);
+  });
+});
+
+describe('a relief that a plate sinks into', () => {
+  const made = relief(plainAnatomy(), 'sink', 'plate', 0.2, null, s);
+
+  it('is the plate’s own edge with room, as deep as it is thick, joined with what it lies over; what hangs in the plate comes down', () => {
+    const choice = choiceOf(made);
+    const [cut, sunk] = choice.work;
+    if (cut?.kind !== 'addCavity') throw new Error('no hollow');
+    const b = bounds([cut.hollow.pockets[0]!.outline.outline]);
+    expect([b.maxX - b.minX, b.maxY - b.minY].map((n) => Number(n.toFixed(2)))).toEqual([110.4, 60.4]);
+    expect([cut.hollow.pockets[0]!.depth!.value, cut.hollow.joins, cut.hollow.kind]).toEqual([2, ['route'], 'recess']);
+    expect(sunk).toEqual({ kind: 'raisePickup', position: 'here', by: { value: -2, limit: s.limitPlannedDepth, basis: { kind: 'planned' } } });
+    const all = verdicts(plainAnatomy(), choice);
+    expect(all.filter((v) => v.check === 'wall').map((v) => v.subject.against)).not.toContain('route');
+    expect(all.find((v) => v.check === 'floor')!.clearance).toBeCloseTo(44 - 2 - 14, 9);
+  });
+
+  it('takes depth from the pickup that hangs in the plate', () => {
+    const small = plainChoice({ part: 'small', insertFitted: true });
+    const room = (choices: readonly Choice[]): number =>
+      ofChoice(evaluatePlan(plainState(), { format: 2, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
+    // 18 − 15 = 3, and 2 less
+    expect(room([small])).toBeCloseTo(3, 9);
+    expect(room([choiceOf(made), small])).toBeCloseTo(1, 9);
+  });
+
+  it('is none of a plate that is not there, or whose thickness nobody knows', () => {
+    const a = plainAnatomy();
+    const unknown = { ...a, plates: a.plates.map((p) => ({ ...p, thickness: null })) };
+    expect([problem(relief(a, 'x', 'moon', 0.2, 2, s)), problem(relief(unknown, 'x', 'plate', 0.2, null, s))]).toEqual(['notThere', 'noThickness']);
+    expect(problem(relief(unknown, 'x', 'plate', 0, 3, s))).toBeNull();
+  });
+});
+
+describe('a hollow where none was', () => {
+  const drawn = { name: 'Battery box', kind: 'control' as const, face: 'back' as const, outline: roundedRectangle(56, 32, 5, { x: -60, y: 300 }), depth: 24 };
+  const choice = choiceOf(newHollow('box', drawn, s));
+  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'cutHollow', feature: 'f', state: 'ready', rank: null };
+
+  it('is judged by floor, walls, edge and the bits that are here', () => {
+    const all = verdicts(plainAnatomy(), choice);
+    expect(all.find((v) => v.check === 'floor')!.clearance).toBeCloseTo(20, 9);
+    expect(all.find((v) => v.check === 'cutterInCorner')!.class).toBe('well');
+    const sharp = choiceOf(newHollow('box', { ...drawn, outline: roundedRectangle(56, 32, 2, { x: -60, y: 300 }) }, s));
+    expect(verdicts(plainAnatomy(), sharp).find((v) => v.check === 'cutterInCorner')!.class).toBe('clashes');
+    const through = choiceOf(newHollow('box', { ...drawn, depth: 50 }, s));
+    expect(verdicts(plainAnatomy(), through).find((v) => v.check === 'floor')!.class).toBe('clashes');
+    const off = choiceOf(newHollow('box', { ...drawn, outline: roundedRectangle(56, 32, 5, { x: 400, y: 300 }) }, s));
+    expect(verdicts(plainAnatomy(), off).find((v) => v.check === 'edgeOfBody')!.class).toBe('clashes');
+  });
+
+  it('is cut by cards that ask its depth, left as it was read, and once; a slip before its end is in the wood and the rest still planned', () => {
+    const state = { ...plainState(), tools };
+    const { cards } = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    expect(cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
+      ['layOutline', null],
+      ['unplug', null],
+      ['deepenTo', 24],
+      ['tryPart', null],
+    ]);
+    const work = { kind: 'cutHollow' as const, decision: 'd', choice, entry: 'e', depths: [{ pocket: 'floor', value: 24.3, limit: 0.05, entry: 'r' }] };
+    const left = asLeft(work, state.anatomy, state);
+    const box = (a: Anatomy) => a.cavities.find((c) => c.id === 'box hollow')!;
+    expect([box(left).pockets[0]!.depth!.value, box(left).pockets[0]!.depth!.basis.kind]).toEqual([24.3, 'work']);
+    expect(evaluateChoice(plainState(left), choice).anatomy.cavities.length).toBe(left.cavities.length);
+    expect(compareAnatomies(state.anatomy, left).map((d) => d.kind)).toEqual(['pocketAdded']);
+    const slipped = asSlipped('d', choice, { pocket: 'floor', side: 'bass', by: 2, depth: 6 }, 'entry', state.anatomy, state);
+    expect(box(slipped).pockets.length).toBe(1);
+    expect(box(evaluateChoice(plainState(slipped), choice).anatomy).pockets.length).toBe(2);
+    expect(box(asLeft(work, slipped, state)).pockets.length).toBe(2);
+  });
+
+  it('gone back from before its floor was read leaves nothing, and after it the wood stays away', () => {
+    const a = plainAnatomy();
+    const back = (depths: Parameters<typeof goBack>[2][number]['depths']) =>
+      goBack('d', choice, [{ kind: 'cutHollow', state: 'doing', steps: [], depths, entry: 'e' }], a, a, plainState());
+    expect([back([]).stays, back([]).anatomy.cavities.length]).toEqual([[], a.cavities.length]);
+    expect(back([{ pocket: 'floor', value: 9, limit: 0.05, entry: 'r' }]).stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
+  });
+});
+
+describe('a cut that is pulled to another place', () => {
+  it('goes there whole: six holes, or a hollow; what a plate or a hollow puts where it is stays', () => {
+    const row6 = moveCut(choiceOf(holeRow('strings', row, s)), { x: -20, y: 250 });
+    expect(row6.work.map((w) => (w.kind === 'addHole' ? [w.hole.at.x, w.hole.at.y] : [])).map(([x, y]) => [Number(x!.toFixed(6)), y])).toEqual([
+      [-20, 250],
+      [-9.6, 250],
+      [0.8, 250],
+      [11.2, 250],
+      [21.6, 250],
+      [32, 250],
+    ]);
+    const box = choiceOf(newHollow('box', { name: 'Box', kind: 'control', face: 'back', outline: roundedRectangle(20, 10, 2, { x: 5, y: 5 }), depth: 9 }, s));
+    const [there] = moveCut(box, { x: 15, y: 105 }).work;
+    const b = bounds(there?.kind === 'addCavity' ? there.hollow.pockets.map((p) => p.outline.outline) : []);
+    expect([b.minX, b.maxX, b.minY, b.maxY]).toEqual([5, 25, 100, 110]);
+    const sunk = choiceOf(relief(plainAnatomy(), 'sink', 'plate', 0, 2, s));
+    expect([moveCut(sunk, { x: 0, y: 0 }), isMovableCut(sunk), isMovableCut(box)]).toEqual([sunk, false, true]);
   });
 });
 

@@ -1,12 +1,13 @@
-import type { HardwareChoice } from '../check/index.js';
-import { frameOfFace, toBody, type Anatomy, type Cavity, type Hole, type HoleKind } from '../instrument/index.js';
+import { PLANNED_SET, regionOf, type HardwareChoice } from '../check/index.js';
+import { frameOfFace, toBody, type Anatomy, type Cavity, type Change, type Hole, type HoleKind } from '../instrument/index.js';
+import type { Dimension } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
-import type { Point } from '../shape/index.js';
+import { bounds, grown, regionsOverlap, type Outline, type Point } from '../shape/index.js';
 import { channelBetween } from './derive-route.js';
 
 /** A cut that no part asks for, as a choice of the plan, or why there is none. */
 export type PlannedCut = { readonly choice: HardwareChoice } | { readonly problem: CutProblem };
-export type CutProblem = 'notThere' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline';
+export type CutProblem = 'notThere' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline' | 'noThickness';
 
 const base = (id: string, feature: string): Omit<HardwareChoice, 'work' | 'cut'> => ({
   kind: 'hardware',
@@ -49,6 +50,68 @@ export function channelFor(
     bored: false,
   };
   return { choice: { ...base(id, from.id), cut: 'channel', work: [{ kind: 'addPockets', cavity: from.id, pockets: [pocket], joins: [to.id] }] } };
+}
+
+/**
+ * A relief that a plate sinks into until it lies flush, or by so much: its own edge with some room, joined on purpose with the hollows it lies over.
+ * What hangs in the plate comes down with it. `depth` null: as deep as the plate is thick.
+ */
+export function relief(a: Anatomy, id: string, plate: string, room: number, depth: number | null, s: Settings): PlannedCut {
+  const over = a.plates.find((p) => p.id === plate);
+  if (!over) return { problem: 'notThere' };
+  const deep = depth ?? over.thickness?.value ?? null;
+  if (deep === null) return { problem: 'noThickness' };
+  const edge = [toBody(a, over.frame, over.outline.outline)];
+  const [outline] = room > 0 ? grown(edge, room).outlines : edge;
+  if (!outline) return { problem: 'noOutline' };
+  const under = a.cavities.filter((c) => c.face === over.face && c.pockets.length > 0 && regionsOverlap([outline], regionOf(a, c)));
+  const sunk = (now: Dimension | undefined): Dimension => ({ value: (now?.value ?? 0) - deep, limit: s.limitPlannedDepth, basis: planned });
+  const made = hollow(id, { name: `Relief under ${over.name}`.slice(0, 120), kind: 'recess', face: over.face, outline, depth: deep }, s);
+  return {
+    choice: {
+      ...base(id, plate),
+      cut: 'relief',
+      work: [
+        { kind: 'addCavity', hollow: under.length > 0 ? { ...made, joins: under.map((c) => c.id) } : made },
+        ...a.positions.flatMap((p): Change[] => (p.plate === plate ? [{ kind: 'raisePickup', position: p.id, by: sunk(p.raised) }] : [])),
+        ...under.flatMap((c): Change[] => (c.hiddenBy === plate ? [{ kind: 'raiseCover', cavity: c.id, by: sunk(c.raised) }] : [])),
+      ],
+    },
+  };
+}
+
+/** A hollow as it is drawn before there is one. */
+export interface NewHollow {
+  readonly name: string;
+  readonly kind: Cavity['kind'];
+  readonly face: Cavity['face'];
+  /** In the body's frame. */
+  readonly outline: Outline;
+  readonly depth: number;
+}
+
+/** A hollow where none was, from a traced or typed outline. */
+export function newHollow(id: string, drawn: NewHollow, s: Settings): PlannedCut {
+  const b = bounds([drawn.outline]);
+  const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+  return {
+    choice: {
+      kind: 'hardware',
+      id,
+      place: { on: 'face', face: drawn.face, at, hole: 'other' },
+      part: null,
+      alternatives: [],
+      count: 1,
+      cut: 'hollow',
+      work: [{ kind: 'addCavity', hollow: hollow(id, drawn, s) }],
+    },
+  };
+}
+
+function hollow(id: string, { name, kind, face, outline, depth }: NewHollow, s: Settings): Cavity {
+  const edge = { outline, limit: s.limitTemplate, basis: planned, across: null, along: null };
+  const floor = { id: 'floor', set: PLANNED_SET, outline: edge, depth: { value: depth, limit: s.limitPlannedDepth, basis: planned }, bored: false };
+  return { id: `${id} hollow`, name, kind, face, frame: frameOfFace(face), pockets: [floor], hiddenBy: null, condition: 'sound' };
 }
 
 /** A row of holes: where the first goes, how far apart they are, and which way they run. */

@@ -4,8 +4,8 @@ import { asLeft } from '../record/index.js';
 import { settingsWith } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { boxPickup, dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { area, bounds, placeOutline, roundedRectangle, smallestInsideRadius, unionArea, differenceArea } from '../shape/index.js';
-import { alongPart, mirroredRoute, routeFigures, snapRoute, takingIn, withChannel, type DerivedRoute } from './index.js';
+import { area, bounds, circle, placeOutline, roundedRectangle, smallestInsideRadius, unionArea, differenceArea } from '../shape/index.js';
+import { alongPart, mirroredRoute, outlinedRoute, routeFigures, snapRoute, takingIn, withChannel, type DerivedRoute } from './index.js';
 
 const s = settingsWith();
 const at = { x: 0, y: 110, turn: 0 };
@@ -190,5 +190,34 @@ describe('a mirrored route', () => {
     expect(there.minY).toBeCloseTo(here.minY, 9);
     const back = box(mirroredRoute(mirroredRoute(route)));
     for (const k of ['minX', 'maxX', 'minY', 'maxY'] as const) expect(back[k]).toBeCloseTo(here[k], 9);
+  });
+});
+
+describe('a route with a traced outline', () => {
+  it('has it for its floor, as deep as before, about its own middle; wells stay where they are', () => {
+    const traced = { vertices: roundedRectangle(90, 42, 6, { x: 4, y: 112 }).vertices };
+    const before: PlannedRoute = {
+      at: { x: 0, y: 100, turn: 90 },
+      pockets: [
+        { id: 'main', outline: roundedRectangle(40, 40, 5), depth: 18, bored: false },
+        { id: 'ear', outline: roundedRectangle(13, 13, 5, { x: 20, y: 0 }), depth: 22, bored: false },
+        { id: 'well', outline: circle(6, { x: 30, y: 0 }), depth: 25, bored: true },
+      ],
+    };
+    const after = outlinedRoute(before, traced);
+    expect([after.at, after.pockets.map((p) => [p.id, p.depth])]).toEqual([
+      { x: 4, y: 112, turn: 0 },
+      [
+        ['main', 18],
+        ['well', 25],
+      ],
+    ]);
+    const laid = (r: PlannedRoute, id: string) => bounds(r.pockets.filter((p) => p.id === id).map((p) => placeOutline(p.outline, r.at)));
+    const [was, is] = [laid(before, 'well'), laid(after, 'well')];
+    for (const side of ['minX', 'maxX', 'minY', 'maxY'] as const) expect(is[side]).toBeCloseTo(was[side], 9);
+    const main = laid(after, 'main');
+    expect([main.minX, main.maxX, main.minY, main.maxY].map((v) => Number(v.toFixed(9)))).toEqual([-41, 49, 91, 133]);
+    // plain data: what an outline was placed from does not go into the plan
+    expect(Object.keys(after.pockets[0]!.outline)).toEqual(['vertices']);
   });
 });

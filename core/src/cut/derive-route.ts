@@ -6,6 +6,7 @@ import {
   differenceArea,
   grown,
   mirrorOutline,
+  moveOutline,
   nearest,
   opened,
   placeOutline,
@@ -113,6 +114,19 @@ export function mirroredRoute(route: PlannedRoute): PlannedRoute {
     at: { x: x === 0 ? 0 : -x, y, turn: turn === 0 ? 0 : -turn },
     pockets: route.pockets.map((p) => ({ ...p, outline: mirrorOutline(p.outline) })),
   };
+}
+
+/**
+ * The route with a traced or typed outline (in the body's frame) for its floor, as deep as its first one, its middle the outline's own so that it turns about it;
+ * bored wells stay where they are. Its own levels beside the floor go: the tracing has their edge in it.
+ */
+export function outlinedRoute(route: PlannedRoute, outline: Outline): PlannedRoute {
+  const b = bounds([outline]);
+  const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2, turn: 0 };
+  const floor = route.pockets.find((p) => !p.bored);
+  const wells = route.pockets.filter((p) => p.bored).map((p) => ({ ...p, outline: plain(inRoute(placeOutline(p.outline, route.at), at)) }));
+  const main = { id: floor?.id ?? 'main', outline: plain(moveOutline(outline, -at.x, -at.y)), depth: floor?.depth ?? 1, bored: false };
+  return { ...route, at, pockets: [main, ...wells] };
 }
 
 /** An outline of the body's frame in the route's own. */

@@ -7,7 +7,8 @@ import { bounds, circle, mirrorOutline, type Outline, type Point } from '../shap
 export const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4], A3: [297, 420] } as const satisfies Readonly<Record<string, readonly [number, number]>>;
 export type PaperId = keyof typeof PAPERS;
 
-export type TemplateLayer = 'route' | 'wells' | 'old hollow' | 'plate' | 'openings' | 'screws' | 'lines';
+export const TEMPLATE_LAYERS = ['route', 'wells', 'old hollow', 'plate', 'panel', 'openings', 'holes', 'screws'] as const;
+export type TemplateLayer = (typeof TEMPLATE_LAYERS)[number];
 
 /** A template before it is laid on paper, in the body's frame, mm. */
 export interface TemplateDrawing {
@@ -63,6 +64,16 @@ export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boo
 function middleOf(o: Outline): Point {
   const b = bounds([o]);
   return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+}
+
+/** The outlines of a drawing as the layers of a file for a cutter. */
+export function layersOf(
+  d: TemplateDrawing,
+): readonly { readonly name: string; readonly outlines: readonly { readonly name: string; readonly outline: Outline }[] }[] {
+  return TEMPLATE_LAYERS.map((name) => ({
+    name,
+    outlines: d.outlines.filter((o) => o.layer === name).map((o, i) => ({ name: `${name} ${i + 1}`, outline: o.outline })),
+  })).filter((l) => l.outlines.length > 0);
 }
 
 /** One sheet of a template: which piece of the drawing it shows. */

@@ -47,6 +47,8 @@ function ofChange(state: PlanState, change: NonNullable<Choice['work']>[number],
       return [router(tools, change.depth.value, today), depthTool(tools)];
     case 'addPockets':
       return [router(tools, Math.max(0, ...change.pockets.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
+    case 'addCavity':
+      return [router(tools, Math.max(0, ...change.hollow.pockets.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
     case 'addHole':
       return change.hole.diameter ? drills(newHoleSteps(change.hole.diameter.value, tools), tools, today) : [];
     case 'sizeHole': {

@@ -108,6 +108,7 @@ function holeWork(operation: Operation, { choices, state, tools }: BenchInput): 
   const work = choices[operation.decision]?.work ?? [];
   const deeper = work.flatMap((w) => {
     if (w.kind === 'setDepth') return [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }];
+    if (w.kind === 'addCavity') return w.hollow.pockets.map((p) => ({ cavity: w.hollow.id, pocket: p.id, depth: p.depth?.value ?? 0 }));
     return operation.kind === 'cutChannel' && w.kind === 'addPockets'
       ? w.pockets.map((p) => ({ cavity: w.cavity, pocket: p.id, depth: p.depth?.value ?? 0 }))
       : [];

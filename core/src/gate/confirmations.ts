@@ -9,7 +9,7 @@ export const confirmKey = (id: ConfirmId): string => `confirm/${id}`;
 export const overrideKey = (verdict: string): string => `override/${verdict}`;
 
 /**
- * What is asked before a cut: of a route that its 1:1 print was laid on and two widths of it checked; of a row or a channel that it was marked out and two measures of it read back; tools at hand and sharp; a test on scrap where
+ * What is asked before a cut: of a route that its 1:1 print was laid on and two widths of it checked; of a row, a channel or a new hollow that it was marked out and two measures of it read back; tools at hand and sharp; a test on scrap where
  * it shows, or where something is pressed in; and the cautions read.
  */
 export function confirmationsFor(choice: Choice, evaluation: Evaluation, anatomy: Anatomy): readonly ConfirmId[] {
@@ -20,7 +20,7 @@ export function confirmationsFor(choice: Choice, evaluation: Evaluation, anatomy
   const rimShows = evaluation.verdicts.some((v) => v.check === 'hidesHole' && v.class !== 'well');
   return [
     ...(routed ? (['printLaid'] as const) : []),
-    ...(choice.kind === 'hardware' && (choice.cut === 'row' || choice.cut === 'channel') ? (['markedOut'] as const) : []),
+    ...(choice.kind === 'hardware' && choice.cut && choice.cut !== 'deepen' ? (['markedOut'] as const) : []),
     'toolsSharp',
     ...(inSight || pressed || rimShows || (choice.kind === 'pickup' && choice.fill) ? (['scrapTest'] as const) : []),
     'cautions',

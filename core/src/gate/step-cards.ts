@@ -155,6 +155,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   refitPlate: () => [plain('putPlateBack')],
   takeSleeveOut: () => [plain('pullSleeve')],
   cutChannel: (c) => [plain('markOut'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d))],
+  cutHollow: (c) => [plain('layOutline'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d)), plain('tryPart', { part: '' })],
   drillRow: (c) => [
     plain('markOut', c.row),
     plain('backBoard'),

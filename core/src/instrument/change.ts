@@ -36,6 +36,8 @@ export type Change =
   /** Pockets of a cut filled with wood again. */
   | { readonly kind: 'fillPockets'; readonly cavity: string; readonly set: string }
   | { readonly kind: 'addHole'; readonly hole: Hole }
+  /** A hollow where none was. */
+  | { readonly kind: 'addCavity'; readonly hollow: Cavity }
   | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
 
 /** The anatomy after the changes. Throws RangeError when a change names what is not there. */
@@ -93,6 +95,8 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, pockets: c.pockets.filter((p) => p.set !== change.set) } : c)) };
     case 'addHole':
       return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
+    case 'addCavity':
+      return addFeature(a, { kind: 'cavity', id: change.hollow.id, of: change.hollow });
     case 'setInsert': {
       const fit = (o: Opening): Opening => (o.id === change.opening && o.insert ? { ...o, insert: { ...o.insert, fitted: change.fitted } } : o);
       need(need(a.plates, change.plate).openings, change.opening);

@@ -75,7 +75,8 @@ function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[]
   const old = new Map([...before.cavities, ...before.positions].map((f) => [f.id, f.raised?.value ?? 0]));
   const raised = [...after.cavities, ...after.positions].flatMap((f): readonly Difference[] => {
     const by = (f.raised?.value ?? 0) - (old.get(f.id) ?? 0);
-    return Math.abs(by) > 0.001 ? [{ kind: 'raised', place: f.id, by }] : [];
+    // what sank with its plate is told by the relief that it sank into
+    return Math.abs(by) > 0.001 && (f.raised?.value ?? 0) >= 0 ? [{ kind: 'raised', place: f.id, by }] : [];
   });
   const trimmed = after.positions.flatMap((p): readonly Difference[] => {
     const was = before.positions.find((q) => q.id === p.id);

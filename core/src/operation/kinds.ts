@@ -31,7 +31,8 @@ export type OperationKind =
   | 'refitPlate'
   | 'takeSleeveOut'
   | 'cutChannel'
-  | 'drillRow';
+  | 'drillRow'
+  | 'cutHollow';
 
 /** What a step of an operation is: a card on the bench. */
 export type StepKind =
@@ -79,7 +80,8 @@ export type StepKind =
   | 'putPlateBack'
   | 'pullSleeve'
   | 'markOut'
-  | 'drillRowTo';
+  | 'drillRowTo'
+  | 'layOutline';
 
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
 
@@ -131,6 +133,12 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
     kind: 'cutChannel',
     irreversible: true,
     minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
+    cautions: ['router', 'dust', 'irreversible'],
+  },
+  cutHollow: {
+    kind: 'cutHollow',
+    irreversible: true,
+    minutes: ['minutesTrace', 'minutesTemplate', 'minutesSetUp', 'minutesPass'],
     cautions: ['router', 'dust', 'irreversible'],
   },
   drillRow: { kind: 'drillRow', irreversible: true, minutes: ['minutesTemplate', 'minutesHole'], cautions: ['drillPress', 'irreversible'] },

@@ -54,6 +54,7 @@ const HOLE_WORK: readonly OperationKind[] = [
   'deepenBore',
   'cutChannel',
   'drillRow',
+  'cutHollow',
 ];
 
 /** What leads back to what was there. */

@@ -1,4 +1,4 @@
-import { choiceChanges, FOUND_SET, joinsOf, routePockets, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
+import { choiceChanges, FOUND_SET, joinsOf, routePockets, stillToDo, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Hole, type Pocket } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -73,6 +73,7 @@ function onEntry(c: Change, done: DoneWork): Change {
   if (c.kind === 'sizePlate' || c.kind === 'sizeWindow' || c.kind === 'sizePocket') return { ...c, outline: { ...c.outline, basis } };
   if (c.kind === 'setPlate')
     return { ...c, plate: { ...c.plate, outline: c.plate.outline.basis.kind === 'planned' ? { ...c.plate.outline, basis } : c.plate.outline } };
+  if (c.kind === 'addCavity') return { ...c, hollow: { ...c.hollow, pockets: c.hollow.pockets.map((p) => ({ ...asCut(p, done), id: p.id })) } };
   return c.kind === 'addHole' ? { ...c, hole: drilled(c.hole, entry) } : c;
 }
 
@@ -100,6 +101,7 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
   deepenBore: (c) => c.kind === 'deepenHole',
   cutChannel: (c) => c.kind === 'addPockets',
   drillRow: (c) => c.kind === 'addHole',
+  cutHollow: (c) => c.kind === 'addCavity' || c.kind === 'raisePickup' || c.kind === 'raiseCover',
   fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
   takeSpacerOut: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
@@ -109,7 +111,7 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
 
 function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<typeof choiceChanges>[1]): readonly Change[] {
   const { kind } = work;
-  if (choice.cut) return broughtBy(work, choice.work);
+  if (choice.cut) return broughtBy(work, choice.work).flatMap((c) => (c.kind === 'addCavity' ? stillToDo(state.anatomy, c) : [c]));
   if (kind === 'removeHardware') {
     const { place } = choice;
     const feature = place.on === 'face' ? choice.id : place.screw === undefined ? place.feature : null;
@@ -141,7 +143,11 @@ export function asSlipped(decision: string, choice: Choice, gone: Beyond, entry:
     outline: { ...pocket.outline, basis },
     depth: pocket.depth && { ...pocket.depth, basis },
   };
-  return applyChanges(anatomy, [{ kind: 'addPockets', cavity: left.cavity, pockets: [cut] }]);
+  const hollow = (choice.work ?? []).flatMap((w) => (w.kind === 'addCavity' && w.hollow.id === left.cavity ? [w.hollow] : []))[0];
+  const begun = anatomy.cavities.some((c) => c.id === left.cavity);
+  const change: Change =
+    begun || !hollow ? { kind: 'addPockets', cavity: left.cavity, pockets: [cut] } : { kind: 'addCavity', hollow: { ...hollow, pockets: [cut] } };
+  return applyChanges(anatomy, [change]);
 }
 
 /** The instrument after a finished operation. */

@@ -50,6 +50,7 @@ export function pocketsCut(
   const route = choice.kind === 'pickup' && choice.route && own ? routePockets(choice.route, settings).map((pocket) => ({ cavity: own.id, pocket })) : [];
   const work = (choice.work ?? []).flatMap((w) => {
     if (w.kind === 'addPockets') return w.pockets.map((pocket) => ({ cavity: w.cavity, pocket }));
+    if (w.kind === 'addCavity') return w.hollow.pockets.map((pocket) => ({ cavity: w.hollow.id, pocket }));
     const cavity = w.kind === 'setDepth' ? anatomy.cavities.find((c) => c.id === w.cavity && c.frame === BODY_FRAME) : undefined;
     return (cavity?.pockets ?? []).flatMap((pocket) => (w.kind === 'setDepth' && pocket.id === w.pocket ? [{ cavity: w.cavity, pocket }] : []));
   });

@@ -87,7 +87,8 @@ function routeSoFar(begun: readonly WorkSoFar[], done: Done): readonly Change[] 
 /** What another operation that was not brought to its end has done to the instrument. */
 function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
   if (w.state === 'done') return [];
-  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel') return done(w.kind, w).flatMap((c) => onlyRead(c, w));
+  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel' || w.kind === 'cutHollow')
+    return done(w.kind, w).flatMap((c) => onlyRead(c, w));
   const takes = TAKES[w.kind];
   if (takes === undefined || !did(w, takes)) return [];
   const drill = w.steps.findLast((s) => s.drill !== null)?.drill ?? Infinity;
@@ -97,7 +98,8 @@ function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
 /** Floors and wells of which the depth was read; the others were not begun. */
 function onlyRead(c: Change, w: WorkSoFar): readonly Change[] {
   if (c.kind === 'setDepth') return wasRead(w, `${c.pocket} `) ? [c] : [];
-  if (c.kind !== 'addPockets') return [c];
+  if (c.kind === 'addCavity') return c.hollow.pockets.some((p) => wasRead(w, `${p.id} `)) ? [c] : [];
+  if (c.kind !== 'addPockets') return wasRead(w, 'floor ') || w.kind !== 'cutHollow' ? [c] : [];
   const pockets = c.pockets.filter((p) => wasRead(w, p.id));
   return pockets.length > 0 ? [{ ...c, pockets }] : [];
 }

@@ -4,7 +4,15 @@ import type { Anatomy } from '../instrument/index.js';
 /** The features that the work of a choice can change, by their ids. */
 export function placesWorkedOn(choice: Choice, a: Anatomy): ReadonlySet<string> {
   const touched = (choice.work ?? []).flatMap((w) =>
-    'cavity' in w ? [w.cavity] : w.kind === 'addHole' ? [w.hole.id] : 'hole' in w && typeof w.hole === 'string' ? [w.hole] : [],
+    'cavity' in w
+      ? [w.cavity]
+      : w.kind === 'addCavity'
+        ? [w.hollow.id]
+        : w.kind === 'addHole'
+          ? [w.hole.id]
+          : 'hole' in w && typeof w.hole === 'string'
+            ? [w.hole]
+            : [],
   );
   if (choice.kind === 'hardware') return new Set([choice.id, ...(choice.place.on === 'feature' ? [choice.place.feature] : []), ...touched]);
   const position = a.positions.find((p) => p.id === choice.position);

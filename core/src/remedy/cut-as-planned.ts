@@ -7,7 +7,13 @@ import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
 
-const WORK: Readonly<Record<CutKind, OperationKind>> = { deepen: 'deepenRoute', channel: 'cutChannel', row: 'drillRow' };
+const WORK: Readonly<Record<CutKind, OperationKind>> = {
+  deepen: 'deepenRoute',
+  channel: 'cutChannel',
+  row: 'drillRow',
+  relief: 'cutHollow',
+  hollow: 'cutHollow',
+};
 
 /** A cut by itself: as it was planned, or not at all. */
 export function cutAsPlanned(choice: HardwareChoice & { readonly cut: CutKind }, tools: readonly Tool[]): readonly Proposal[] {

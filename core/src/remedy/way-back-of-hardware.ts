@@ -6,7 +6,7 @@ const CUTS: ReadonlySet<Change['kind']> = new Set<Change['kind']>(['setDepth', '
 
 /** What cannot be undone of the work at a place. */
 function isCut(c: Change): boolean {
-  return c.kind === 'addHole' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || CUTS.has(c.kind);
+  return c.kind === 'addHole' || c.kind === 'addCavity' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || CUTS.has(c.kind);
 }
 
 /** Evaluates the part that was there in the place as it would be left: does it go back, and was anything cut? */

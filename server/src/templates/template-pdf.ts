@@ -16,8 +16,12 @@ const LOOKS: Readonly<Record<TemplateLayer, { readonly width: number; readonly d
   plate: { width: 0.25, dash: 4 },
   openings: { width: 0.18, dash: 4 },
   screws: { width: 0.18 },
-  lines: { width: 0.15 },
+  panel: { width: 0.3 },
+  holes: { width: 0.25 },
 };
+
+/** Lines to align by, mm. */
+const LINE = 0.15;
 
 /** What is printed beside the drawing, and by how much each axis is drawn larger. */
 export interface TemplatePrint {
@@ -78,7 +82,7 @@ function sheet(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
     else doc.dash(dash, { space: dash / 2 });
     doc.strokeColor(layer === 'old hollow' ? '#777' : '#000').stroke();
   }
-  doc.undash().strokeColor('#000').lineWidth(LOOKS.lines.width);
+  doc.undash().strokeColor('#000').lineWidth(LINE);
   for (const l of drawing.lines) {
     doc.dash(6, { space: 1.5 });
     doc.moveTo(l.from.x, l.from.y).lineTo(l.to.x, l.to.y).stroke();

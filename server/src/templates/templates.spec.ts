@@ -1,13 +1,16 @@
-// Templates against independent readers: qpdf says that the PDF is well formed, pdftoppm measures its rules and its outline at 300 dpi.
+// Templates against independent readers: qpdf says that the PDF is well formed, pdftoppm measures its rules and its outline at 300 dpi; ezdxf and rsvg-convert read the files for a cutter.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { Problem } from '@rinnovo/contract';
+import type { AnatomyRevision, Problem } from '@rinnovo/contract';
 import { withChoice, type PickupChoice } from '@rinnovo/core/check';
-import { PAPERS, SHEET, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
-import { bounds, roundedRectangle } from '@rinnovo/core/shape';
+import { layersOf, PAPERS, panelOf, SHEET, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
+import { dxfFile, svgFile } from '@rinnovo/core/format';
+import type { Hole } from '@rinnovo/core/instrument';
+import { bounds, perimeter, roundedRectangle } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
+import sharp from 'sharp';
 import { loadJobState } from '../jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
@@ -124,6 +127,60 @@ describe('a template', () => {
     expect(Math.abs(rule(g, 'A4', 'along') - 1178.7)).toBeLessThanOrEqual(1.2);
     const refused = await get('&ruleX=98');
     expect([refused.status, (refused.body as Problem).errors?.map((e) => e.pointer)]).toEqual([422, ['/ruleX']]);
+  });
+
+  it('comes back from an independent reader of drawings with a layer for each, in mm, as long as it is', async () => {
+    const s = await loadJobState(w.db, job.id);
+    const layers = layersOf(templateOf(s.state, choice, false)!);
+    const script = path.join(import.meta.dirname, '../../../core/src/testing/drawings.py');
+    const text = execFileSync('/usr/bin/python3', [script, 'audit'], { input: dxfFile(layers), encoding: 'utf8' });
+    const read = JSON.parse(text) as { units: number; errors: string[]; lengths: Record<string, number[]> };
+    expect([read.units, read.errors]).toEqual([4, []]);
+    expect(Object.keys(read.lengths).sort()).toEqual(layers.map((l) => l.name).sort());
+    for (const { name, outlines } of layers)
+      outlines.forEach(({ outline }, i) =>
+        expect(Math.abs(read.lengths[name]![i]! - perimeter(outline)))
+          .withContext(name)
+          .toBeLessThan(0.01),
+      );
+  });
+
+  it('as SVG is true to scale in an independent renderer: its route of 90 mm is 1063 px at 300 dpi', async () => {
+    const s = await loadJobState(w.db, job.id);
+    const layers = layersOf(templateOf(s.state, choice, false)!).filter((l) => l.name === 'route');
+    const svg = path.join(folder, 'route.svg');
+    writeFileSync(svg, svgFile(layers));
+    execFileSync('rsvg-convert', ['--dpi-x', '300', '--dpi-y', '300', '--background-color', 'white', '-o', path.join(folder, 'route.png'), svg]);
+    const { data, info } = await sharp(path.join(folder, 'route.png')).greyscale().raw().toBuffer({ resolveWithObject: true });
+    const row = data.subarray(Math.round(info.height / 2) * info.width, (Math.round(info.height / 2) + 1) * info.width);
+    const dark = [...row].flatMap((v, x) => (v < 160 ? [x] : []));
+    // from the middle of one line to the middle of the other
+    const line = dark.findIndex((x, i) => dark[i + 1] !== x + 1) + 1;
+    expect(Math.abs(dark.at(-1)! - dark[0]! - (line - 1) - 90 * PX)).toBeLessThanOrEqual(1.5);
+  });
+
+  it('is a copy of a panel where one is asked for: its holes where they are, seen from behind, and none of what has no hole', async () => {
+    const panel = async (id: string, more = '') => w.get(`/api/jobs/${job.id}/template?panel=${encodeURIComponent(id)}${more}`);
+    const { document } = (await w.get(`/api/instruments/${job.instrument}/anatomy`)).body as AnatomyRevision;
+    const hole = { id: 'volume', name: 'Volume', kind: 'pot', face: 'top', frame: 'body', at: { x: 20, y: 102 }, through: true };
+    const told = { diameter: { value: 9.6, limit: 0.1, basis: { kind: 'told' } }, bare: null, depth: null, limit: 0.25, basis: { kind: 'told' } };
+    const holes = [...document.holes, { ...hole, ...told, hiddenBy: null, condition: 'sound' } as Hole];
+    await w.change(`/api/instruments/${job.instrument}/anatomy`, 1, { document: { ...document, holes } }).expect(200);
+    const plate = document.plates[0]!.id;
+    const answer = await panel(plate, '&mirrored=true');
+    expect([answer.status, answer.headers['content-type']]).toEqual([200, 'application/pdf']);
+    expect(String(answer.headers['content-disposition'])).toContain('panel plan');
+    const s = await loadJobState(w.db, job.id);
+    const drawing = panelOf(s.state, plate, true)!;
+    const made = bounds(drawing.outlines.filter((o) => o.layer === 'holes').map((o) => o.outline));
+    expect([made.minX, made.maxX].map((x) => Number(x.toFixed(6)))).toEqual([-24.8, -15.2]);
+    for (const none of ['moon', 'neck pocket'])
+      expect((await panel(none)).status)
+        .withContext(none)
+        .toBe(404);
+    // one of the two, never both and never neither
+    expect((await w.get(`/api/jobs/${job.id}/template?panel=${plate}&choice=x`)).status).toBe(400);
+    expect((await w.get(`/api/jobs/${job.id}/template`)).status).toBe(400);
   });
 
   it('is none for paper that is none, a rule of 0 or 200, or a choice without a route', async () => {

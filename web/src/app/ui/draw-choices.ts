@@ -58,11 +58,18 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
 export function outlinesOfCut(a: Anatomy, { work }: HardwareChoice): readonly Outline[] {
   return work.flatMap((w): readonly Outline[] => {
     if (w.kind === 'addHole') return [toBody(a, w.hole.frame, circle(w.hole.diameter?.value ?? UNKNOWN_HOLE, w.hole.at))];
+    if (w.kind === 'addCavity') return w.hollow.pockets.map((p) => toBody(a, w.hollow.frame, p.outline.outline));
     const cavity = 'cavity' in w ? a.cavities.find((c) => c.id === w.cavity) : undefined;
     if (!cavity) return [];
     const pockets = w.kind === 'addPockets' ? w.pockets : w.kind === 'setDepth' ? cavity.pockets.filter((p) => p.id === w.pocket) : [];
     return pockets.map((p) => toBody(a, cavity.frame, p.outline.outline));
   });
+}
+
+/** A cut that is moved whole, round the middle of its place. */
+export function drawMovableCut(a: Anatomy, choice: HardwareChoice): readonly DrawnPath[] {
+  const at = pointOfPlace(a, choice);
+  return outlinesOfCut(a, choice).map((o, i) => ({ id: `cut ${i + 1}`, kind: 'planned', d: pathData(moveOutline(o, -at.x, -at.y)), title: 'Planned' }));
 }
 
 export function drawCut(a: Anatomy, choice: HardwareChoice): readonly DrawnPath[] {

@@ -65,4 +65,12 @@ describe('the cutting plan', () => {
     expect(text).toContain('Template bit alone, thin passes');
     expect(text).toContain('Clockwise inside the hollow');
   });
+
+  it('says what the wood asks for at the machine, and nothing of a wood that asks for nothing', async () => {
+    const fixture = await table(tools);
+    expect(host(fixture).textContent).not.toContain('It burns');
+    fixture.componentRef.setInput('wood', 'maple (seen)');
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('maple (seen): It burns');
+  });
 });

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
+import { remarksOn, SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { isDull } from '@rinnovo/core/part';
-import { bitRefusalText, CAUTION_WORDS, lengthText, SCHOOL_WORDS, SET_UP_WORDS } from '@rinnovo/words';
+import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, SCHOOL_WORDS, SET_UP_WORDS } from '@rinnovo/words';
 import { viewActions, viewFeature } from '../../state/view.feature';
 import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
@@ -99,6 +99,13 @@ export class CuttingTable {
     const c = this.cutting();
     const used = [c.bit?.bit, c.boring?.bit, c.clearing?.bit].filter((b) => b != null);
     return used.filter((b) => isDull(b.sharpened ?? null, new Date())).map((b) => ({ name: b.name, since: b.sharpened ?? null }));
+  });
+  protected readonly remarks = computed(() => {
+    const { bit, clearing } = this.cutting();
+    return remarksOn(
+      this.wood(),
+      [bit?.bit, clearing?.bit].flatMap((b) => (b ? [b.diameter] : [])),
+    ).map((r) => REMARK_WORDS[r]);
   });
   protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));
   protected readonly schools = computed(() => this.cutting().schools.map((x) => ({ ...x, ...SCHOOL_WORDS[x.id] })));

@@ -7,6 +7,7 @@ import { evaluatePlan } from '@rinnovo/core/check';
 import { anatomy } from '../../../testing/fixture';
 import { button, host, jobOnScreen, planOf } from '../../../testing/job';
 import { planActions } from '../../state/plan.actions';
+import { anatomy as resource } from '../../state/resources';
 import { resultActions } from '../../state/results.feature';
 import { HolesPage } from './holes-page';
 
@@ -46,5 +47,28 @@ describe('the sheet of holes', () => {
     const printed = spyOn(window, 'print');
     button(fixture, 'Print').click();
     expect(printed).toHaveBeenCalledTimes(1);
+  });
+
+  it('gives the pilots of the plates’ screws, the lengths that prove a pattern, and copies of what has holes', async () => {
+    TestBed.configureTestingModule({ providers: [provideRouter([])] });
+    const { store } = jobOnScreen();
+    const screws = [
+      { x: -40, y: 100, gauge: 6, length: null },
+      { x: 40, y: 100, gauge: 6, length: null },
+      { x: 40, y: 130, gauge: 4, length: null },
+    ];
+    const document = { ...anatomy, plates: anatomy.plates.map((p) => ({ ...p, screws })) };
+    const revision = { instrument: 'i', revision: 2, document, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
+    store.dispatch(resource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 2 }));
+    const fixture = TestBed.createComponent(HolesPage);
+    await fixture.whenStable();
+    const page = host(fixture);
+    const rows = [...page.querySelectorAll('[aria-label="Pilots for wood screws"] tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' '));
+    expect(rows.map((r) => r.trim().slice(0, 5))).toEqual(['No. 4', 'No. 6']);
+    expect(rows[1]).toContain('2.10 mm');
+    // 80 across, 30 along: the longest is the diagonal
+    expect(page.textContent).toContain('The longest: 85.44 mm, from 1 to 3.');
+    const link = [...page.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.getAttribute('href'));
+    expect(link).toContain('/api/jobs/job/template?panel=plate&mirrored=true');
   });
 });

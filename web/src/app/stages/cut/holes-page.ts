@@ -2,15 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { holeTable } from '@rinnovo/core/cut';
+import { hardnessOf, holeTable, panelsOf, patternOf, pilotFor } from '@rinnovo/core/cut';
+import { placementOf } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
-import { HEED_WORDS, HOLE_WORK_WORDS, lackText, lengthText } from '@rinnovo/words';
-import { anatomy } from '../../state/resources';
+import { placePoint } from '@rinnovo/core/shape';
+import { HEED_WORDS, HOLE_WORK_WORDS, lackText, lengthText, nameOf, TRANSFER_WORDS, upperFirst } from '@rinnovo/words';
+import { anatomy, instrument } from '../../state/resources';
 import { selectJob, selectLastWhole, selectNames, selectPlan, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { WorkingView } from '../../ui/working-view';
 
-/** The holes of the job on one sheet: where, how large, by which drills, where the stop goes, and what to heed; prints as it stands. */
+/** The holes of the job on one sheet: where, how large, by which drills, where the stop goes, and what to heed; the pilots of its screws, patterns to carry over, and copies of panels. Prints as it stands. */
 @Component({
   selector: 'rn-holes-page',
   imports: [MatButtonModule, RouterLink, WorkingView],
@@ -81,6 +83,80 @@ import { WorkingView } from '../../ui/working-view';
     } @else {
       <p>No hole is made or changed by this plan. Choose parts for holes in Fit, or plan a row of holes in Cut.</p>
     }
+    @if (pilots().length > 0) {
+      <section class="panel pad">
+        <h2>Pilots for wood screws, in {{ woodSaid() }}</h2>
+        <div class="table" tabindex="0" role="region" aria-label="Pilots for wood screws">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Screw</th>
+                <th scope="col">Shank</th>
+                <th scope="col">Root, about</th>
+                <th scope="col">Pilot</th>
+                <th scope="col">Drill here</th>
+                <th scope="col">Countersink to</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (p of pilots(); track p.gauge) {
+                <tr>
+                  <th scope="row">No. {{ p.gauge }}</th>
+                  <td class="number">{{ p.shank }}</td>
+                  <td class="number">{{ p.root }}</td>
+                  <td class="number">
+                    <button class="as-sum" type="button" (click)="shown.set(p.wanted)">{{ mm(p.wanted) }}</button>
+                  </td>
+                  <td>{{ p.drill }}</td>
+                  <td class="number">{{ p.countersink }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+        <p class="soft">
+          Many guitar screws are tapping screws: measure the root. Full length, wax on the thread, driven by hand; a dry screw snaps in a tight hole.
+        </p>
+      </section>
+    }
+    @if (plates().length > 0) {
+      <section class="panel pad">
+        <h2>Carrying a pattern over</h2>
+        <label class="pick">
+          Plate
+          <select [value]="plate()?.id" (change)="picked.set(textOf($event))">
+            @for (p of plates(); track p.id) {
+              <option [value]="p.id" [selected]="p.id === plate()?.id">{{ p.name }}</option>
+            }
+          </select>
+        </label>
+        @if (plate(); as p) {
+          <ol>
+            @for (x of p.places; track $index) {
+              <li class="number">{{ x.where }}; {{ x.toNext }} to the next</li>
+            }
+          </ol>
+          <p>{{ p.longest }}</p>
+        }
+        <p class="soft">Any of three ways; the lengths prove it before a hole is drilled:</p>
+        <ul class="soft">
+          @for (w of transfer; track w) {
+            <li>{{ w }}</li>
+          }
+        </ul>
+      </section>
+    }
+    @if (panels().length > 0) {
+      <section class="panel pad no-print">
+        <h2>A copy of a panel, to wire outside the body</h2>
+        <p class="soft">At true size, seen from behind: glue it to card, put the parts through it, and wire them there.</p>
+        <p class="links">
+          @for (p of panels(); track p.id) {
+            <a matButton="outlined" [href]="p.href" download>{{ p.name }}</a>
+          }
+        </p>
+      </section>
+    }
   `,
   styles: `
     :host {
@@ -113,6 +189,31 @@ import { WorkingView } from '../../ui/working-view';
       border-block-end: 1px solid var(--rn-line);
       text-align: start;
       vertical-align: top;
+    }
+    .pad {
+      padding: 0.6rem 0.9rem;
+    }
+    h2 {
+      font-size: 1.1rem;
+    }
+    .pick {
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+    }
+    select {
+      min-height: 44px;
+      font: inherit;
+      color: inherit;
+      background: var(--rn-paper);
+      border: 1px solid var(--rn-ink-soft);
+      border-radius: 4px;
+      padding-inline: 0.5rem;
+    }
+    .links {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
     }
     thead th {
       font-weight: 400;
@@ -149,6 +250,55 @@ export class HolesPage {
       heed: l.heed.map((h) => HEED_WORDS[h]).join(' '),
     }));
   });
+
+  private readonly one = this.store.selectSignal(instrument.select);
+  private readonly wood = computed(() => this.one().data?.identity.bodyWood?.value ?? null);
+  private readonly hardness = computed(() => hardnessOf(this.wood()));
+  protected readonly woodSaid = computed(() => {
+    const wood = this.wood();
+    return wood === null ? 'hardwood (the body’s wood is not told)' : `${wood}: ${this.hardness()}`;
+  });
+  /** Of the screws that hold the instrument's plates. */
+  protected readonly pilots = computed(() => {
+    const state = this.state();
+    const gauges = [...new Set((state?.anatomy.plates ?? []).flatMap((p) => p.screws.map((s) => s.gauge)))].sort((a, b) => a - b);
+    const length = (mm: number): string => lengthText(mm, this.unit());
+    return gauges.map((gauge) => {
+      const p = pilotFor(gauge, this.hardness(), state?.tools ?? []);
+      return { ...p, shank: length(p.shank), root: length(p.root), drill: p.drill?.name ?? 'none near it here', countersink: length(p.countersink) };
+    });
+  });
+  protected readonly transfer = TRANSFER_WORDS;
+  protected readonly picked = signal<string | null>(null);
+  /** The plates with a pattern of screws, their places as the instrument lies. */
+  protected readonly plates = computed(() => {
+    const a = this.state()?.anatomy;
+    const length = (mm: number): string => lengthText(mm, this.unit());
+    if (!a) return [];
+    return a.plates.flatMap((p) => {
+      const at = placementOf(a, p.frame);
+      const pattern = patternOf(p.screws.map((s) => placePoint(s, at)));
+      if (!pattern) return [];
+      const { from, to, length: far } = pattern.longest;
+      const places = pattern.places.map((x) => ({ where: `${length(x.x)}, ${length(x.y)}`, toNext: length(x.toNext) }));
+      return [{ id: p.id, name: nameOf(this.names(), p.id), places, longest: `The longest: ${length(far)}, from ${from + 1} to ${to + 1}.` }];
+    });
+  });
+  protected readonly plate = computed(() => this.plates().find((p) => p.id === this.picked()) ?? this.plates()[0] ?? null);
+  protected readonly panels = computed(() => {
+    const state = this.state();
+    const job = this.job();
+    if (!state || !job) return [];
+    return panelsOf(state).map((id) => ({
+      id,
+      name: upperFirst(nameOf(this.names(), id)),
+      href: `/api/jobs/${job.id}/template?${new URLSearchParams({ panel: id, mirrored: 'true' }).toString()}`,
+    }));
+  });
+
+  protected textOf(event: Event): string {
+    return (event.target as HTMLSelectElement).value;
+  }
 
   protected print(): void {
     window.print();

@@ -1,5 +1,8 @@
 import { TestBed } from '@angular/core/testing';
+import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
 import { provideRouter, Router } from '@angular/router';
+import { roundedRectangle } from '@rinnovo/core/shape';
+import { of } from 'rxjs';
 import type { HardwareChoice } from '@rinnovo/core/check';
 import { button, host, jobOnScreen, settle } from '../../../testing/job';
 import { planFeature } from '../../state/plan.feature';
@@ -10,7 +13,7 @@ async function panel() {
   const { store } = jobOnScreen();
   const fixture = TestBed.createComponent(OtherCuts);
   await fixture.whenStable();
-  const it = fixture.componentInstance as unknown as Record<'kind' | 'floor' | 'from' | 'to' | 'count', { set: (v: unknown) => void }> & {
+  const it = fixture.componentInstance as unknown as Record<'kind' | 'floor' | 'from' | 'to' | 'count' | 'plate', { set: (v: unknown) => void }> & {
     type: (key: string, text: string) => void;
   };
   const add = async (): Promise<void> => {
@@ -57,6 +60,42 @@ describe('cuts that no part asks for', () => {
     it.count.set('6');
     await add();
     expect(planned()[0]!.work.length).toBe(6);
+  });
+
+  it('are a relief under a plate, as thick as it is where nobody says how deep', async () => {
+    const { it, add, planned, said } = await panel();
+    it.kind.set('relief');
+    await add();
+    expect([planned().length, said()]).toEqual([0, 'Say where it begins and where it ends, on one face.']);
+    it.plate.set('plate');
+    await add();
+    const [made] = planned();
+    expect([made!.cut, made!.work.map((w) => w.kind)]).toEqual(['relief', jasmine.arrayContaining(['addCavity', 'raisePickup'])]);
+  });
+
+  it('are a new hollow from an outline that was traced or typed, and none without', async () => {
+    const { fixture, it, add, planned, said } = await panel();
+    it.kind.set('hollow');
+    await add();
+    expect(said()).toBe('There is no outline to begin from.');
+    const outline = roundedRectangle(56, 32, 5, { x: -30, y: 200 });
+    const opened = spyOn(TestBed.inject(MatDialog), 'open').and.returnValue({
+      afterClosed: () => of({ outline, limit: 0.25, basis: { kind: 'told' } }),
+    } as MatDialogRef<unknown>);
+    button(fixture, 'Its outline …').click();
+    await settle(400);
+    await fixture.whenStable();
+    expect(opened).toHaveBeenCalledTimes(1);
+    expect(host(fixture).textContent).toContain('56.0 mm × 32.0 mm');
+    await add();
+    expect(planned().map((c) => [c.id, c.cut, c.place.on === 'face' && c.place.at])).toEqual([['hollow', 'hollow', { x: -30, y: 200 }]]);
+  });
+
+  it('give the fence its place: 75 − 9.5 / 2', async () => {
+    const { fixture, it } = await panel();
+    it.kind.set('fence');
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('70.25 mm');
   });
 
   it('are only reckoned where they leave no trace in the drawing', async () => {

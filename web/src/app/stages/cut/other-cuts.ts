@@ -1,14 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { choiceOf } from '@rinnovo/core/check';
-import { channelFor, deepening, holeRow, slantedBore, surfacing, type PlannedCut } from '@rinnovo/core/cut';
+import { channelFor, deepening, fenceAt, holeRow, newHollow, relief, slantedBore, surfacing, type PlannedCut } from '@rinnovo/core/cut';
 import type { HoleKind } from '@rinnovo/core/instrument';
-import { valueOf } from '@rinnovo/core/measure';
+import { valueOf, type Working } from '@rinnovo/core/measure';
+import { bounds } from '@rinnovo/core/shape';
 import { cutProblemText, lengthText, nameOf } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy } from '../../state/resources';
@@ -16,12 +18,18 @@ import { selectAnatomy, selectNames, selectPlan, selectSettings } from '../../st
 import { viewFeature } from '../../state/view.feature';
 import { fieldText } from '../../ui/number-fields';
 import { LengthField } from '../../ui/length-field';
+import { askOutline } from '../../ui/outline/ask-outline';
+import type { DrawnOutline } from '../../ui/outline/outline-dialog';
+import { WorkingView } from '../../ui/working-view';
 
 /** What can be planned here, and what is only reckoned. */
 const KINDS = [
   { id: 'deepen', word: 'A floor cut deeper (neck pocket, any hollow)' },
   { id: 'channel', word: 'A channel for wires' },
   { id: 'row', word: 'Holes in a row' },
+  { id: 'relief', word: 'A relief that a plate sinks into' },
+  { id: 'hollow', word: 'A new hollow, traced or typed' },
+  { id: 'fence', word: 'Along a fence: its numbers' },
   { id: 'surface', word: 'Surfacing on rails: its numbers' },
   { id: 'bore', word: 'Slanted ground bore: its numbers' },
 ] as const;
@@ -42,6 +50,15 @@ const FIELDS: Readonly<
     { key: 'x', label: 'First, across', value: -26, min: -300, max: 300 },
     { key: 'y', label: 'First, along', value: 250, min: -300, max: 600 },
     { key: 'depth', label: 'Depth, 0 right through', value: 0, min: 0, max: 200 },
+  ],
+  relief: [
+    { key: 'room', label: 'Room round the plate', value: 0.2, min: 0, max: 5 },
+    { key: 'depth', label: 'Depth, 0 as thick as it is', value: 0, min: 0, max: 60 },
+  ],
+  hollow: [{ key: 'depth', label: 'Depth', value: 20, min: 0.5, max: 200 }],
+  fence: [
+    { key: 'base', label: 'Base’s edge to the bit’s middle', value: 75, min: 10, max: 300 },
+    { key: 'bit', label: 'Bit’s Ø', value: 9.5, min: 1, max: 60 },
   ],
   surface: [
     { key: 'from', label: 'Height now', value: 8, min: 0.1, max: 200 },
@@ -69,7 +86,7 @@ const HOLES: readonly { readonly id: HoleKind; readonly word: string }[] = [
 /** Cuts that no part asks for: planned as choices of their own, judged and decided like any other; and sums for work that leaves no trace in the drawing. */
 @Component({
   selector: 'rn-other-cuts',
-  imports: [LengthField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [LengthField, WorkingView, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './other-cuts.html',
   styles: `
@@ -96,6 +113,7 @@ const HOLES: readonly { readonly id: HoleKind; readonly word: string }[] = [
 export class OtherCuts {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
+  private readonly dialogs = inject(MatDialog);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly plan = this.store.selectSignal(selectPlan);
@@ -127,6 +145,23 @@ export class OtherCuts {
   protected readonly floor = signal<string | null>(null);
   protected readonly from = signal<string | null>(null);
   protected readonly to = signal<string | null>(null);
+  protected readonly plates = computed(() => (this.anatomy()?.plates ?? []).map((p) => ({ id: p.id, word: nameOf(this.names(), p.id) })));
+  protected readonly plate = signal<string | null>(null);
+  protected readonly face = signal<'top' | 'back'>('top');
+  protected readonly name = signal('New hollow');
+  /** The outline of a new hollow, as it was traced or typed. */
+  protected readonly drawn = signal<DrawnOutline | null>(null);
+  protected readonly drawnSize = computed(() => {
+    const d = this.drawn();
+    if (!d) return null;
+    const b = bounds([d.outline]);
+    return `${lengthText(b.maxX - b.minX, this.unit(), 1)} × ${lengthText(b.maxY - b.minY, this.unit(), 1)}`;
+  });
+  protected readonly fence = computed(() => {
+    const { base, bit } = this.values();
+    return this.kind() === 'fence' && base != null && bit != null ? fenceAt(base, bit) : null;
+  });
+  protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit());
   protected readonly hole = signal<HoleKind>('string');
   protected readonly way = signal<'across' | 'along'>('across');
   protected readonly count = signal('6');
@@ -187,6 +222,15 @@ export class OtherCuts {
         const at = this.floors().find((f) => f.id === this.floor());
         return at ? deepening(a, this.free('deeper'), at, n('depth'), s) : { problem: 'notThere' };
       }
+      case 'relief':
+        return relief(a, this.free('relief'), this.plate() ?? '', n('room'), n('depth') === 0 ? null : n('depth'), s);
+      case 'hollow': {
+        const outline = this.drawn()?.outline;
+        const name = this.name().trim();
+        return outline && name !== ''
+          ? newHollow(this.free('hollow'), { name, kind: 'other', face: this.face(), outline, depth: n('depth') }, s)
+          : { problem: 'noOutline' };
+      }
       case 'channel':
         return channelFor(a, this.free('channel'), { from: this.from() ?? '', to: this.to() ?? '' }, { width: n('width'), depth: n('depth') }, s);
       case 'row': {
@@ -207,6 +251,14 @@ export class OtherCuts {
       default:
         return null;
     }
+  }
+
+  /** A traced drawing, typed sizes, or something out of the drawer. */
+  protected async draw(): Promise<void> {
+    const body = this.anatomy()?.body.outline?.outline;
+    const b = body ? bounds([body]) : { minX: 0, maxX: 0, minY: 0, maxY: 0 };
+    const drawn = await askOutline(this.dialogs, { what: 'the new hollow', at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
+    if (drawn) this.drawn.set(drawn);
   }
 
   /** An id that no other choice of the plan has. */

@@ -1,7 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import type { PlannedRoute } from '@rinnovo/core/check';
-import { bounds } from '@rinnovo/core/shape';
-import { button, choice, host, jobOnScreen, pickup, route, type } from '../../../testing/job';
+import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
+import { bounds, roundedRectangle } from '@rinnovo/core/shape';
+import { of } from 'rxjs';
+import { button, choice, host, jobOnScreen, pickup, route, settle, type } from '../../../testing/job';
 import { RouteOutline } from './route-outline';
 
 async function panel(more: Partial<typeof choice> = {}) {
@@ -80,5 +82,21 @@ describe('the outline of a route', () => {
     expect(host(fixture).textContent).toContain('Cutting has begun');
     button(fixture, 'Mirror it').click();
     expect(made).toEqual([]);
+  });
+
+  it('is traced: the drawing takes the place of the floor, and nothing changes when nobody wants one after all', async () => {
+    const { fixture, made } = await panel();
+    const outline = roundedRectangle(90, 42, 6, { x: 2, y: 103 });
+    const opened = spyOn(TestBed.inject(MatDialog), 'open');
+    const answer = async (drawn: unknown): Promise<void> => {
+      opened.and.returnValue({ afterClosed: () => of(drawn) } as MatDialogRef<unknown>);
+      button(fixture, 'Another outline …').click();
+      await settle(400);
+      await fixture.whenStable();
+    };
+    await answer(undefined);
+    expect(made).toEqual([]);
+    await answer({ outline, limit: 0.25, basis: { kind: 'told' } });
+    expect([made[0]!.at, made[0]!.pockets[0]!.depth, across(made[0]!)]).toEqual([{ x: 2, y: 103, turn: 0 }, route.pockets[0]!.depth, 90]);
   });
 });

@@ -1,19 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinnovo/core/check';
-import { alongPart, depthForAll, mirroredRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
+import { alongPart, depthForAll, mirroredRoute, outlinedRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
 import { pocketsOfSet } from '@rinnovo/core/instrument';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import { nameOf, routeProblemText } from '@rinnovo/words';
 import { selectAnatomy, selectNames, selectParts, selectSettings, selectTools } from '../../state/selectors';
 import { fieldText } from '../../ui/number-fields';
+import { askOutline } from '../../ui/outline/ask-outline';
 import { LengthField } from '../../ui/length-field';
 import { viewFeature } from '../../state/view.feature';
 
-/** What the route is made of, level by level, and what it can be made from: the part, the old hollow, another hollow, its own mirror image. Every step can be undone. */
+/** What the route is made of, level by level, and what it can be made from: the part, a traced outline, the old hollow, another hollow, its own mirror image. Every step can be undone. */
 @Component({
   selector: 'rn-route-outline',
   imports: [LengthField, MatButtonModule, MatFormFieldModule, MatSelectModule],
@@ -50,6 +52,7 @@ export class RouteOutline {
   readonly choice = input.required<PickupChoice>();
   readonly locked = input(false);
   readonly changed = output<PlannedRoute>();
+  private readonly dialogs = inject(MatDialog);
   private readonly store = inject(Store);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly parts = this.store.selectSignal(selectParts);
@@ -109,6 +112,15 @@ export class RouteOutline {
     if (!part) return this.refuse('part', 'Choose the part in Fit first.');
     const pockets = routeForPart(part, this.corner(), this.settings());
     this.take('part', pockets.length > 0 ? { route: { at: route.at, pockets } } : { problem: 'noOutline' });
+  }
+
+  /** A traced drawing, typed sizes or something out of the drawer takes the place of the floor; wells go with the part, not with it. */
+  protected async another(): Promise<void> {
+    const now = this.route();
+    if (!now) return;
+    const drawn = await askOutline(this.dialogs, { what: 'the new route', at: now.at });
+    const route = this.route();
+    if (drawn && route) this.take('part', { route: outlinedRoute(route, drawn.outline) });
   }
 
   protected takeOldIn(): void {

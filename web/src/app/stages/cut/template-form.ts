@@ -5,7 +5,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import type { PickupChoice } from '@rinnovo/core/check';
-import { correction, PAPERS, RULE, templateOf, tilesFor, type PaperId, type TemplateLayer } from '@rinnovo/core/cut';
+import { correction, layersOf, PAPERS, RULE, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
 import { parseLength } from '@rinnovo/core/measure';
 import { planFeature } from '../../state/plan.feature';
 import { selectJob, selectPlanState } from '../../state/selectors';
@@ -13,8 +13,6 @@ import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { fieldText } from '../../ui/number-fields';
 import { saveFile } from '../../ui/save-file';
-
-const LAYERS: readonly TemplateLayer[] = ['route', 'wells', 'old hollow', 'plate', 'openings', 'screws'];
 
 /** The route on paper true to scale, corrected by what its rules measured, and as a drawing for a cutter. */
 @Component({
@@ -119,10 +117,7 @@ export class TemplateForm {
     const d = this.drawing();
     if (!d) return;
     const { dxfFile, svgFile } = await import('@rinnovo/core/format');
-    const layers = LAYERS.map((name) => ({
-      name,
-      outlines: d.outlines.filter((o) => o.layer === name).map((o, i) => ({ name: `${name} ${i + 1}`, outline: o.outline })),
-    })).filter((l) => l.outlines.length > 0);
+    const layers = layersOf(d);
     saveFile(kind === 'svg' ? svgFile(layers) : dxfFile(layers), `route.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'application/dxf');
   }
 }

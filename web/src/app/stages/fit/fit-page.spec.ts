@@ -2,6 +2,8 @@ import type { TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import type { Decision, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
+import { holeRow } from '@rinnovo/core/cut';
+import { settingsWith } from '@rinnovo/core/operation';
 import { anatomy as resource, work } from '../../state/resources';
 import { planActions } from '../../state/plan.actions';
 import { resultActions, resultsFeature } from '../../state/results.feature';
@@ -54,6 +56,29 @@ describe('the fit page', () => {
     store.dispatch(planActions.lookAt({ choice: 'pickup' }));
     await fixture.whenStable();
     expect(view()).not.toBe(seen);
+  });
+
+  it('moves a row of holes whole, by the keys of the map, until it is decided', async () => {
+    const { store } = jobOnScreen();
+    const row = holeRow(
+      'row',
+      { kind: 'string', face: 'top', first: { x: -20, y: 200 }, pitch: 10, count: 3, way: 'across', diameter: 8, depth: null },
+      settingsWith(),
+    );
+    if ('problem' in row) throw new Error(row.problem);
+    store.dispatch(planActions.edited({ plan: withChoice(store.selectSignal(planFeature.selectDraft)()!, row.choice) }));
+    store.dispatch(planActions.lookAt({ choice: 'row' }));
+    const fixture = TestBed.createComponent(FitPage);
+    await fixture.whenStable();
+    expect(planned(host(fixture))).toBe(3);
+    host(fixture)
+      .querySelector('rn-plan-view svg')!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', ctrlKey: true, bubbles: true }));
+    await fixture.whenStable();
+    const now = store
+      .selectSignal(planFeature.selectDraft)()!
+      .choices.find((c) => c.id === 'row')!;
+    expect(now.work!.map((w) => (w.kind === 'addHole' ? w.hole.at.x : NaN))).toEqual([-15, -5, 5]);
   });
 
   it('orders the way back from work that has begun, with a reason, instead of taking it back', async () => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
+import { isMovableCut, moveCut } from '@rinnovo/core/cut';
 import { pickupIn } from '@rinnovo/core/part';
 import { bestPlaceText, remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
@@ -10,7 +11,7 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
-import { drawChosen, drawCut, drawHardware, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
+import { drawChosen, drawCut, drawHardware, drawMovableCut, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move } from '../../ui/plan-view';
@@ -113,7 +114,11 @@ export class FitPage {
     const place = this.place();
     const cut = this.cut();
     return a
-      ? [...drawPlace(a, place, pickupIn(this.parts(), place.part)), ...drawChosen(a, this.others(), this.parts()), ...(cut ? drawCut(a, cut) : [])]
+      ? [
+          ...drawPlace(a, place, pickupIn(this.parts(), place.part)),
+          ...drawChosen(a, this.others(), this.parts()),
+          ...(cut && !isMovableCut(cut) ? drawCut(a, cut) : []),
+        ]
       : [];
   });
   /** A cut that no part asks for. */
@@ -124,6 +129,8 @@ export class FitPage {
   protected readonly moving = computed(() => {
     const c = this.drawn();
     if (c?.kind === 'pickup') return c.route ? drawRoute(c.route) : [];
+    const a = this.shownAnatomy();
+    if (c && a && isMovableCut(c)) return drawMovableCut(a, c);
     const part = c ? this.parts()[c.part ?? ''] : undefined;
     return c && part ? drawHardware(part) : [];
   });
@@ -133,10 +140,10 @@ export class FitPage {
     if (c?.kind === 'pickup') return c.route?.at ?? { x: 0, y: 0, turn: 0 };
     return c && a ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
   });
-  /** A new hole goes where the hand puts it, until it is decided; not while a way out is looked at. */
+  /** A new hole, a row or a new hollow goes where the hand puts it, until it is decided; not while a way out is looked at. */
   protected readonly movable = computed(() => {
     const c = this.choice();
-    return c?.kind === 'hardware' && c.place.on === 'face' && !c.cut && this.decision() === null && this.preview() === null;
+    return c?.kind === 'hardware' && c.place.on === 'face' && (!c.cut || isMovableCut(c)) && this.decision() === null && this.preview() === null;
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
@@ -157,6 +164,7 @@ export class FitPage {
   protected move({ to }: Move): void {
     const c = this.choice();
     if (c?.kind !== 'hardware' || c.place.on !== 'face') return;
-    this.store.dispatch(planActions.choiceEdited({ choice: { ...c, place: { ...c.place, at: { x: to.x, y: to.y } } } }));
+    const at = { x: to.x, y: to.y };
+    this.store.dispatch(planActions.choiceEdited({ choice: c.cut ? moveCut(c, at) : { ...c, place: { ...c.place, at } } }));
   }
 }

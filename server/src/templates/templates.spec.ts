@@ -1,6 +1,6 @@
 // Templates against independent readers: qpdf says that the PDF is well formed, pdftoppm measures its rules and its outline at 300 dpi; ezdxf and rsvg-convert read the files for a cutter.
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { AnatomyRevision, Problem } from '@rinnovo/contract';
@@ -12,20 +12,12 @@ import { bounds, perimeter, roundedRectangle } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
 import sharp from 'sharp';
 import { loadJobState } from '../jobs/job-state.js';
+import { fromLineToLine, PX, sheetOf, type Sheet } from '../testing/paper.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
 /** A route of 90 × 44, so that its edge can be found on the paper. */
 const route = { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(90, 44, 5), depth: 18, bored: false }] };
-/** Pixels in a millimetre at 300 dpi. */
-const PX = 300 / 25.4;
-
-interface Grey {
-  readonly width: number;
-  readonly height: number;
-  readonly dark: (x: number, y: number) => boolean;
-}
-
 describe('a template', () => {
   let w: TestWorkshop;
   let choice: PickupChoice;
@@ -57,32 +49,17 @@ describe('a template', () => {
     writeFileSync(file, answer.body as Buffer);
     return file;
   }
-  /** The first sheet as pdftoppm sees it. */
-  function seen(file: string, page = 1): Grey {
-    const out = path.join(folder, 'page');
-    execFileSync('pdftoppm', ['-r', '300', '-gray', '-f', String(page), '-l', String(page), '-singlefile', file, out]);
-    const pgm = readFileSync(`${out}.pgm`);
-    const head = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(pgm.subarray(0, 60).toString('latin1'))!;
-    const [width, height] = [Number(head[1]), Number(head[2])];
-    const from = head[0].length;
-    return { width, height, dark: (x, y) => (pgm[from + y * width + x] ?? 255) < 160 };
-  }
-  /** From the first to the last of the tall ticks of the rule along a row, or of the wide ones down a column, px. */
-  function rule(g: Grey, paper: PaperId, way: 'across' | 'along'): number {
+  /** From the first to the last of the tall ticks of a rule, px: beside it, where only its ticks of 3 mm reach. */
+  function rule(sheet: Sheet, paper: PaperId, way: 'across' | 'along'): number {
     const tiling = tilesFor({ minX: 0, minY: 0, maxX: 1, maxY: 1 }, paper);
-    // beside the rule, where only its ticks of 3 mm reach
-    const off = Math.round((SHEET.margin + (way === 'across' ? tiling.height : tiling.width) + 6 + 2.2) * PX);
-    const ticks: number[] = [];
-    for (let i = 0; i < (way === 'across' ? g.width : g.height); i++) if (way === 'across' ? g.dark(i, off) : g.dark(off, i)) ticks.push(i);
-    return ticks.at(-1)! - ticks[0]! - thick(ticks);
+    return fromLineToLine(sheet, way, SHEET.margin + (way === 'across' ? tiling.height : tiling.width) + 6 + 2.2);
   }
-  const thick = (ticks: readonly number[]): number => ticks.findIndex((t, i) => (ticks[i + 1] ?? Infinity) - t > 5);
 
   for (const paper of Object.keys(PAPERS) as PaperId[]) {
     it(`on ${paper} is well formed and its rules are 1181 px at 300 dpi in both directions`, async () => {
       const file = await pdfOf(`&paper=${paper}`);
       execFileSync('qpdf', ['--check', file]);
-      const page = seen(file);
+      const page = sheetOf(file);
       const [width, height] = PAPERS[paper];
       expect(Math.abs(page.width - width * PX) + Math.abs(page.height - height * PX)).toBeLessThan(3);
       expect(Math.abs(rule(page, paper, 'across') - 1181)).toBeLessThanOrEqual(1);
@@ -95,7 +72,7 @@ describe('a template', () => {
     const drawing = templateOf(s.state, choice, false)!;
     const tiling = tilesFor(drawing.box, 'A4');
     expect(tiling.tiles.length).toBe(1);
-    const g = seen(await pdfOf());
+    const g = sheetOf(await pdfOf());
     const [tile] = tiling.tiles;
     const at = (x: number, y: number): readonly [number, number] => [(x - tile!.x + SHEET.margin) * PX, (y - tile!.y + SHEET.margin) * PX];
     // a row through the straight sides, away from lines that cross it
@@ -121,7 +98,7 @@ describe('a template', () => {
   });
 
   it('is corrected by what its rules measured, each way for itself; beyond 0.3 mm it is to be printed again', async () => {
-    const g = seen(await pdfOf('&ruleX=99.8&ruleY=100.2'));
+    const g = sheetOf(await pdfOf('&ruleX=99.8&ruleY=100.2'));
     // 1181.1 × 100 / 99.8, and / 100.2
     expect(Math.abs(rule(g, 'A4', 'across') - 1183.5)).toBeLessThanOrEqual(1.2);
     expect(Math.abs(rule(g, 'A4', 'along') - 1178.7)).toBeLessThanOrEqual(1.2);

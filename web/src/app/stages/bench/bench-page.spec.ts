@@ -144,9 +144,11 @@ describe('the bench', () => {
     await fixture.whenStable();
     expect(page.querySelector('rn-went-wrong')!.textContent).toContain('Fit a sliver');
     await type(fixture, 'rn-went-wrong input[maxlength="1000"]', 'the tape let go');
+    await type(fixture, 'rn-stop-watch input', '3');
     await submit();
     await settle();
     const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).minutes).toBe(3);
     expect((put.request.body as LogStep).wrong!.flaw).toEqual({ by: 1.5, pocket: 'main', side: 'treble' });
     put.flush({ type: '/problems/not-now', title: 'That cannot be done now', status: 409 }, { status: 409, statusText: 'no' });
     await settle();

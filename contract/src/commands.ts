@@ -4,6 +4,7 @@ import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } fro
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
 import type { Plan } from '@rinnovo/core/check';
+import type { Widths } from '@rinnovo/core/gate';
 import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import Joi from 'joi';
 import type { Outline } from '@rinnovo/core/shape';
@@ -25,7 +26,7 @@ import {
   type Wrong,
 } from './resources.js';
 import { outline } from './shapes.js';
-import { count, day, localId, limit, mm, note, text, uuid } from './scalars.js';
+import { count, day, localId, limit, mm, note, size, text, uuid } from './scalars.js';
 
 const place = { feature: localId.required(), part: localId };
 const named = (quantities: object) =>
@@ -211,6 +212,8 @@ export interface ClearToCut {
   readonly planVersion: number;
   readonly revision: number;
   readonly accepted: readonly AcceptedThin[];
+  /** What was read on the 1:1 print that was laid on, mm. */
+  readonly print: Widths | null;
   readonly seen: readonly SeenNumber[];
 }
 export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
@@ -222,6 +225,9 @@ export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
     .items(Joi.object<Loose<AcceptedThin>, true>({ verdict: Joi.string().max(300).required(), reason: text.required() }))
     .max(100)
     .unique('verdict')
+    .required(),
+  print: Joi.object<Loose<Widths>, true>({ across: size.max(600).required(), along: size.max(600).required() })
+    .allow(null)
     .required(),
   seen: seen.required(),
 });

@@ -1,4 +1,5 @@
 import type { Choice, Plan } from '@rinnovo/core/check';
+import type { Widths } from '@rinnovo/core/gate';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
 import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { BuyLine, Waiver } from '@rinnovo/core/order';
@@ -235,6 +236,8 @@ export interface ClearanceRecord {
   readonly chosen: Choice | null;
   readonly revision: number;
   readonly accepted: readonly AcceptedThin[];
+  /** What was read on the 1:1 print; null where nothing is routed. */
+  readonly print: Widths | null;
   readonly numbers: readonly (SeenNumber & { readonly class: string })[];
   readonly person: string;
   readonly at: string;

@@ -138,6 +138,8 @@ async function clearByKeys(page: Page): Promise<void> {
   const fields = page.getByLabel('Accepted because');
   await expect(fields.first()).toBeVisible();
   for (let i = 0; i < (await fields.count()); i++) await type(page, fields.nth(i), 'it holds');
+  await type(page, page.getByLabel('Across, on the print'), '88');
+  await type(page, page.getByLabel('Along, on the print'), '40.5');
   for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) {
     await tabTo(page, box);
     await page.keyboard.press('Space');

@@ -81,7 +81,13 @@ export async function clearOnBench(page: Page): Promise<void> {
 
 /** Everything that a person confirms before wood is cut. */
 export async function confirmAll(page: Page): Promise<void> {
-  for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) await box.check();
+  const gate = page.locator('rn-gate-panel');
+  for (const box of await gate.getByRole('checkbox').all()) await box.check();
+  // the route of the demo, and the traced one, is as wide as this
+  if (await gate.getByLabel('Across, on the print').isVisible()) {
+    await gate.getByLabel('Across, on the print').fill('88');
+    await gate.getByLabel('Along, on the print').fill('40.5');
+  }
 }
 
 /** Logs steps on the bench until `until` is true of the crumbs, the gate is shut, or the work is done. */

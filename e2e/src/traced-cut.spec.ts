@@ -7,7 +7,7 @@ import { SHEET, tilesFor } from '@rinnovo/core/cut';
 import { fromLineToLine, PX, sheetOf } from '../../server/src/testing/paper.js';
 import { expectAccessible } from './axe.js';
 import { TRACED } from './drawings.js';
-import { clearOnBench, READINGS, readTwice, workUntil } from './scenes.js';
+import { clearOnBench, confirmAll, READINGS, readTwice, workUntil } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('a traced outline is placed, cured of two clashes, printed true, cleared by two readings, cut in passes and recorded', async ({ page, workshop }) => {
@@ -82,7 +82,11 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await gate.getByRole('button', { name: 'The owner agrees' }).click();
   await expect(gate).toContainText('The owner agreed');
   for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
-  for (const box of await gate.getByRole('checkbox').all()) await box.check();
+  // a print that the printer scaled is found out
+  await confirmAll(page);
+  await gate.getByLabel('Across, on the print').fill('86.5');
+  await expect(gate).toContainText('The print is not the plan’s across');
+  await gate.getByLabel('Across, on the print').fill('88.1');
   await expect(gate).toContainText('One thing is missing');
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
   await gate.locator('li', { hasText: 'Measure a second time' }).getByRole('link', { name: 'Measure' }).click();

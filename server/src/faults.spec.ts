@@ -62,7 +62,7 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
   },
   clearances: {
     path: (id) => `/api/clearances/${id}`,
-    good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revision: 1, accepted: [], seen: [] }),
+    good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revision: 1, accepted: [], print: null, seen: [] }),
   },
   consents: { path: (id) => `/api/consents/${id}`, good: () => ({ decision: randomUUID(), how: 'by phone', said: 'yes' }) },
   ledger: {

@@ -111,6 +111,7 @@ describe('a part that is no pickup, through the API', () => {
       planVersion: s.record.version,
       revision: s.revision,
       accepted: [...thin(), ...confirmed()],
+      print: null,
       seen: seenOf(judged()),
     });
     expect((await w.create(`/api/clearances/${randomUUID()}`, clear())).status).toBe(409);

@@ -114,14 +114,16 @@ describe('the spine, through the API', () => {
     let now = await load();
     let evaluation = evaluatePlan(now.state, now.record.plan);
     const thin = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: 'looked at, it holds' }));
-    const confirmed = (['printLaid', 'toolsSharp', 'cautions'] as const).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
+    const confirmed = (['toolsSharp', 'cautions'] as const).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
     let said: typeof thin = [];
+    let print: { across: number; along: number } | null = null;
     const clearance = (): object => ({
       job: job.id,
       decision: decisionId,
       planVersion: now.record.version,
       revision: now.revision,
       accepted: [...thin, ...said],
+      print,
       seen: evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance })),
     });
     const notYet = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(409);
@@ -158,16 +160,20 @@ describe('the spine, through the API', () => {
       const { body } = await w.create(`/api/clearances/${randomUUID()}`, clearance());
       return (body as { current: { kind: string }[] }).current.map((i) => i.kind);
     };
-    expect(await missing()).toEqual(['before', 'before', 'before', 'confirm', 'confirm', 'confirm']);
+    expect(await missing()).toEqual(['before', 'before', 'before', 'print', 'confirm', 'confirm']);
     // nor until what comes before it was done
     const ready = await workThrough('boreBulk');
     expect(ready).toEqual(['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate']);
     now = await load();
     evaluation = evaluatePlan(now.state, now.record.plan);
-    expect(await missing()).toEqual(['confirm', 'confirm', 'confirm']);
+    expect(await missing()).toEqual(['print', 'confirm', 'confirm']);
     said = confirmed;
+    // a print that was scaled by 1 %
+    print = { across: 88.9, along: 40.9 };
+    expect(await missing()).toEqual(['print']);
+    print = { across: 88.2, along: 40.4 };
     const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
-    expect((cleared.body as ClearanceRecord).accepted.length).toBe(thin.length + 3);
+    expect([(cleared.body as ClearanceRecord).accepted.length, (cleared.body as ClearanceRecord).print]).toEqual([thin.length + 2, print]);
 
     const kinds = await workThrough(null);
     expect(kinds).toEqual(['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart']);

@@ -158,7 +158,6 @@ export function hindranceText(h: Hindrance, kindOf: (operation: string) => Opera
 
 /** What a person confirms before wood is cut. */
 export const CONFIRM_WORDS: Readonly<Record<ConfirmId, string>> = {
-  printLaid: 'The 1 : 1 print was laid on, and two widths of the outline checked on it',
   markedOut: 'It is marked out on the wood, and two measures of it were read back against the plan',
   toolsSharp: 'Bits, template and clamps are at hand, and the bits are sharp',
   scrapTest: 'Tried on scrap of the same wood and finish',
@@ -189,11 +188,19 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
       return item.ok ? `Done before it: ${OPERATION_WORDS[item.operation]}` : `First: ${OPERATION_WORDS[item.operation]}`;
     case 'need':
       return needText(item.need, item.ok);
+    case 'print':
+      return printText(item.off, item.ok);
     case 'confirm':
       return CONFIRM_WORDS[item.confirm];
     case 'thin':
       return `${titleOf(item.verdict)}: ${item.class === 'thin' ? 'thin' : 'none is drawn, so look'}; ${item.ok ? 'accepted' : 'accept it with a reason'}`;
   }
+}
+
+function printText(off: readonly string[], ok: boolean): string {
+  if (ok) return 'The 1 : 1 print was laid on, and its two widths are the plan’s';
+  if (off.length === 0) return 'Lay the 1 : 1 print on, and measure the outline on it: its full width across, and along';
+  return `The print is not the plan’s ${off.join(' and ')}, by more than 0.3 mm: it was scaled, or is of another plan. Print it again`;
 }
 
 const NEED_WORDS: Readonly<Record<NeedId, string>> = {

@@ -90,7 +90,15 @@ export const examples = {
   blindSession: { id: id(2), instrument: id(3), target: { quantity: 'pocketDepth', feature: 'route', part: 'old' }, tool: 'calliper', zeroed: true },
   chooseRemedy: { job: id(4), planVersion: 1, revision: 1, choice: 'pickup', option: 'keep', reason: 'because', seen },
   keepConsent: { decision: id(5), how: 'by phone' as const, said: 'yes, go on' },
-  clearToCut: { job: id(4), decision: id(5), planVersion: 2, revision: 2, accepted: [{ verdict: 'floor/route', reason: 'it holds' }], seen },
+  clearToCut: {
+    job: id(4),
+    decision: id(5),
+    planVersion: 2,
+    revision: 2,
+    accepted: [{ verdict: 'floor/route', reason: 'it holds' }],
+    print: { across: 88, along: 40.5 },
+    seen,
+  },
   instrument: {
     id: id(3),
     label: 'One',

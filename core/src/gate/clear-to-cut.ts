@@ -5,6 +5,7 @@ import type { OperationKind } from '../operation/index.js';
 import { needKey, type Need } from './at-hand.js';
 import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
+import { printOff, type Widths } from './print-widths.js';
 import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
 /** One thing that stands between the plan and the wood. */
@@ -20,6 +21,8 @@ export type GateItem =
   | { readonly kind: 'before'; readonly operation: OperationKind; readonly rule: string; readonly ok: boolean }
   /** What the cut asks of the drawers; what is not there is cut without only with a reason. */
   | { readonly kind: 'need'; readonly need: Need; readonly ok: boolean }
+  /** The 1:1 print that is laid on, and the two widths that were read on it. */
+  | { readonly kind: 'print'; readonly off: readonly (keyof Widths)[]; readonly read: Widths | null; readonly ok: boolean }
   | { readonly kind: 'confirm'; readonly confirm: ConfirmId; readonly ok: boolean }
   | { readonly kind: 'consent'; readonly ok: boolean };
 
@@ -55,6 +58,8 @@ export interface GateInput {
   readonly accepted: ReadonlySet<string>;
   readonly consent: Consent;
   readonly asked: readonly ConfirmId[];
+  /** Of what is routed: the widths of the plan, and those that were read on its print. */
+  readonly print: { readonly drawn: Widths; readonly read: Widths | null } | null;
   readonly before: readonly Before[];
   readonly needs: readonly Need[];
 }
@@ -62,10 +67,10 @@ export interface GateInput {
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured unless somebody overrides them one by one;
  * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; a tool that is not there unless somebody says how it goes
- * without; asks the work that rules put before it, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
+ * without; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
-export function clearToCut({ evaluation, found, readings, accepted, consent, asked, before, needs }: GateInput): Clearance {
+export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (v.check === 'hollowBehind' && v.class === 'notMeasured'))
@@ -88,8 +93,14 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
   const confirms = asked.map((confirm): GateItem => ({ kind: 'confirm', confirm, ok: accepted.has(confirmKey(confirm)) }));
   const earlier = before.map((b): GateItem => ({ kind: 'before', ...b }));
   const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));
-  const items = [...owner, ...verdicts, ...read, ...doubts, ...earlier, ...drawers, ...confirms];
+  const laid = print ? [printItem(print.drawn, print.read)] : [];
+  const items = [...owner, ...verdicts, ...read, ...doubts, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
+}
+
+function printItem(drawn: Widths, read: Widths | null): GateItem {
+  const off = read ? printOff(read, drawn) : [];
+  return { kind: 'print', off, read, ok: read !== null && off.length === 0 };
 }
 
 /** The dimensions of the instrument that an irreversible cut rests on: depths and thickness of the sums; of plates and windows the two check widths. */

@@ -7,7 +7,18 @@ import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
-import { benchNow, clearToCut, confirmationsFor, confirmKey, overrideKey, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
+import {
+  benchNow,
+  clearToCut,
+  confirmationsFor,
+  confirmKey,
+  overrideKey,
+  printWidths,
+  differences,
+  remainingDepth,
+  restsOn,
+  type BenchInput,
+} from './index.js';
 
 const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
@@ -127,9 +138,29 @@ describe('clear to cut', () => {
     ).toBeFalse();
   });
 
-  it('asks what only a person can say: the print laid on, sharp bits, a test on scrap where it shows, the cautions read', () => {
+  it('asks two widths of the print that is laid on, and takes none that is off by more than 0.3', () => {
+    const drawn = printWidths(choice, state.settings)!;
+    expect(drawn).toEqual({ across: 86, along: 40 });
+    const told = (across: number, along: number) => {
+      const [item] = clearToCut(gateOf({ evaluation: { ...evaluation, verdicts: [] }, found: state.anatomy, print: { drawn, read: { across, along } } })).items;
+      return item?.kind === 'print' ? [item.ok, item.off] : [];
+    };
+    expect([told(86.3, 39.7), told(86.4, 40), told(86, 39.6), told(NaN, 40)]).toEqual([
+      [true, []],
+      [false, ['across']],
+      [false, ['along']],
+      [false, ['across']],
+    ]);
+    const none = clearToCut(gateOf({ evaluation: { ...evaluation, verdicts: [] }, found: state.anatomy, print: { drawn, read: null } }));
+    expect([none.clear, none.items]).toEqual([false, [{ kind: 'print', off: [], read: null, ok: false }]]);
+    // turned, the print is as wide as what lies on it
+    expect(printWidths(plainChoice({ route: { at: { x: 0, y: 0, turn: 90 }, pockets: route } }), state.settings)!.across).toBeCloseTo(40, 9);
+    expect(printWidths(plainChoice(), state.settings)).toBeNull();
+  });
+
+  it('asks what only a person can say: sharp bits, a test on scrap where it shows, the cautions read', () => {
     const asked = (more: Partial<typeof choice> = {}, anatomy = state.anatomy) => confirmationsFor({ ...choice, ...more }, evaluation, anatomy);
-    expect(asked()).toEqual(['printLaid', 'toolsSharp', 'cautions']);
+    expect(asked()).toEqual(['toolsSharp', 'cautions']);
     expect(asked({ fill: true })).toContain('scrapTest');
     const bare = { ...state.anatomy, cavities: state.anatomy.cavities.map((c) => ({ ...c, hiddenBy: null })) };
     expect(asked({}, bare)).toContain('scrapTest');

@@ -4,5 +4,6 @@ export * from './bench.js';
 export * from './clear-to-cut.js';
 export * from './confirmations.js';
 export * from './depth-reached.js';
+export * from './print-widths.js';
 export * from './seen-numbers.js';
 export * from './step-cards.js';

@@ -37,7 +37,7 @@ export function clearanceRoutes(db: Knex): Router {
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const judged = judgeGate(s, decision, choice, evaluation, body.accepted);
+        const judged = judgeGate(s, decision, choice, evaluation, body);
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,
@@ -47,6 +47,7 @@ export function clearanceRoutes(db: Knex): Router {
           chosen: JSON.stringify(choice),
           revision: body.revision,
           accepted: JSON.stringify(body.accepted),
+          print: body.print && JSON.stringify(body.print),
           numbers: JSON.stringify(numbers),
           person,
           write_id: writeId,

@@ -1,18 +1,19 @@
 import type { Knex } from 'knex';
 
-/** What went wrong, with its number and its lesson; and photographs of a step. */
+/** What went wrong, with its number and its lesson; what was read on a print before a cut; photographs of a step. */
 export const mishaps = {
   name: '0007-mishaps',
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
   async down(db: Knex): Promise<void> {
-    await db.raw('DROP TABLE photographs; DROP INDEX lessons; ALTER TABLE ledger DROP COLUMN wrong');
+    await db.raw('DROP TABLE photographs; DROP INDEX lessons; ALTER TABLE ledger DROP COLUMN wrong; ALTER TABLE clearances DROP COLUMN print');
   },
 };
 
 const SQL = `
 ALTER TABLE ledger ADD COLUMN wrong jsonb;
+ALTER TABLE clearances ADD COLUMN print jsonb;
 CREATE INDEX lessons ON ledger (kind, at) WHERE wrong->>'lesson' <> '';
 
 CREATE TABLE photographs (

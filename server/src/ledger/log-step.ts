@@ -61,7 +61,7 @@ function demandStillClear(s: JobState, operation: Operation): void {
   const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice);
   const choice = choicesOf(s)[decision.id];
   if (!choice) return;
-  const judged = judgeGate(s, decision, choice, evaluation, standing.accepted);
+  const judged = judgeGate(s, decision, choice, evaluation, standing);
   if (!judged.clear)
     throw new ProblemError('not-clear', { detail: `Something changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });
 }

@@ -208,6 +208,7 @@ export const clearance: ClearanceRecord = {
   chosen: { ...choice, route },
   revision: 1,
   accepted: [],
+  print: null,
   numbers: [],
   person: 'nell',
   at: '2026-01-02T11:00:00.000Z',

@@ -4,6 +4,7 @@ import type {
   AcceptedThin,
   AnatomyRevision,
   ClearanceRecord,
+  ClearToCut,
   Decision,
   Instrument,
   Job,
@@ -208,9 +209,10 @@ export class Commands {
     plan: PlanRecord,
     revision: number,
     accepted: readonly AcceptedThin[],
+    print: ClearToCut['print'],
     verdicts: readonly Verdict[],
   ): Promise<void> {
-    const body = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, seen: seenOf(verdicts) };
+    const body = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, print, seen: seenOf(verdicts) };
     await firstValueFrom(this.api.create<ClearanceRecord>(`/clearances/${crypto.randomUUID()}`, body));
     this.store.dispatch(work.load({ of: job.id }));
   }

@@ -55,6 +55,30 @@ describe('clear to cut, on the screen', () => {
     expect(row().textContent).toContain('gone on without');
   });
 
+  it('asks two widths of the print, says where it is off, and keeps what was typed', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    const fixture = TestBed.createComponent(GatePanel);
+    await fixture.whenStable();
+    const row = (): HTMLElement => host(fixture).querySelector('.print')!.closest('li')!;
+    const read = async (across: string, along: string): Promise<void> => {
+      const fields = [...row().querySelectorAll('input')];
+      [across, along].forEach((text, i) => {
+        fields[i]!.value = text;
+        fields[i]!.dispatchEvent(new Event('input'));
+      });
+      await fixture.whenStable();
+    };
+    expect(row().textContent).toContain('Lay the 1 : 1 print on');
+    await read('72.3', '40.5');
+    expect(row().textContent).toContain('not the plan’s across');
+    expect(row().querySelector('[role=alert]')!.textContent).toContain('Not as the plan has it');
+    await read('wide', '40.5');
+    expect(row().classList).not.toContain('ok');
+    await read('71.4', '40.6');
+    expect(row().classList).toContain('ok');
+    expect([...row().querySelectorAll('input')].map((f) => f.value)).toEqual(['71.4', '40.6']);
+  });
+
   it('is confirmed by hand where nobody can compute it, and overridden with a reason where something does not clear', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
@@ -62,7 +86,7 @@ describe('clear to cut, on the screen', () => {
     const missing = (): number => Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
     const before = missing();
     const boxes = [...host(fixture).querySelectorAll<HTMLInputElement>('input[type=checkbox]')];
-    expect(boxes.length).toBe(3);
+    expect(boxes.length).toBe(2);
     boxes[0]!.click();
     await fixture.whenStable();
     expect(missing()).toBe(before - 1);

@@ -1,11 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { atHand, beforeCut, clearToCut, confirmationsFor, confirmKey, needKey, overrideKey, type GateItem } from '@rinnovo/core/gate';
+import { atHand, beforeCut, clearToCut, confirmationsFor, confirmKey, needKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import type { Reading } from '@rinnovo/core/quantity';
 import { gateText, verdictTitle } from '@rinnovo/words';
@@ -14,6 +14,7 @@ import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
 import { anatomy, readings } from '../state/resources';
 import { AskOwner } from './ask-owner';
+import { LengthField } from './length-field';
 import { resultsFeature } from '../state/results.feature';
 import {
   selectAnatomy,
@@ -26,6 +27,7 @@ import {
   selectOperations,
   selectPlan,
   selectPlanState,
+  selectSettings,
   selectStanding,
   selectWork,
 } from '../state/selectors';
@@ -50,8 +52,8 @@ function wayNow(item: GateItem, instrument: string): Way | null {
       return { text: 'To the bench', link: ['/i', instrument, 'bench'] };
     case 'need':
       return WOOD.has(item.need.need) ? { text: 'Drawers', link: ['/shop', 'drawers'] } : { text: 'Tools', link: ['/shop', 'tools'] };
-    case 'confirm':
-      return item.confirm === 'printLaid' ? { text: 'Print it', link: ['/i', instrument, 'cut'], query: { show: 'template' } } : null;
+    case 'print':
+      return { text: 'Print it', link: ['/i', instrument, 'cut'], query: { show: 'template' } };
     default:
       return null;
   }
@@ -64,7 +66,7 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. */
 @Component({
   selector: 'rn-gate-panel',
-  imports: [AskOwner, MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, RouterLink],
+  imports: [AskOwner, LengthField, MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatInputModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (standing(); as c) {
@@ -99,6 +101,12 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
                 <mat-label>Accepted because</mat-label>
                 <input matInput maxlength="500" [value]="reasons()[row.thin] ?? ''" (input)="accept(row.thin, $event)" />
               </mat-form-field>
+            }
+            @if (row.print) {
+              <div class="print">
+                <rn-length-field #across label="Across, on the print" [(text)]="printAcross" [min]="1" [max]="600" [refusal]="row.off" />
+                <rn-length-field #along label="Along, on the print" [(text)]="printAlong" [min]="1" [max]="600" />
+              </div>
             }
             @if (row.asks) {
               <rn-ask-owner />
@@ -138,6 +146,12 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
       padding-block: 0.3rem;
       border-block-end: 1px solid var(--rn-line);
     }
+    li .print {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0.5rem;
+      grid-column: 2 / -1;
+    }
     li .confirm,
     li rn-ask-owner,
     li mat-form-field {
@@ -166,6 +180,15 @@ export class GatePanel {
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly standing = this.store.selectSignal(selectStanding);
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
+  /** What was read on the print; it stays while the numbers are worked out again. */
+  protected readonly printAcross = signal('');
+  protected readonly printAlong = signal('');
+  private readonly acrossField = viewChild<LengthField>('across');
+  private readonly alongField = viewChild<LengthField>('along');
+  private readonly print = computed(() => {
+    const [across, along] = [this.acrossField()?.value() ?? null, this.alongField()?.value() ?? null];
+    return across === null || along === null ? null : { across, along };
+  });
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly instrument = computed(() => this.held().of ?? '');
@@ -183,11 +206,23 @@ export class GatePanel {
     const needs = this.needs();
     if (!choice || !needs) return null;
     const asked = confirmationsFor(choice, evaluation, a);
+    const drawn = printWidths(choice, this.settings());
     const readings = (this.readings().data ?? []) as readonly Reading[];
-    return clearToCut({ evaluation, found: a, readings, accepted, consent: this.consent(), asked, before: this.before(), needs });
+    return clearToCut({
+      evaluation,
+      found: a,
+      readings,
+      accepted,
+      consent: this.consent(),
+      asked,
+      print: drawn && { drawn, read: this.print() },
+      before: this.before(),
+      needs,
+    });
   });
   private readonly choice = this.store.selectSignal(selectChoice);
   private readonly consent = this.store.selectSignal(selectConsent);
+  private readonly settings = this.store.selectSignal(selectSettings);
   private readonly state = this.store.selectSignal(selectPlanState);
   private readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   private readonly work = this.store.selectSignal(selectWork);
@@ -227,6 +262,8 @@ export class GatePanel {
       without: item.kind === 'need',
       way: item.ok ? null : wayNow(item, this.instrument()),
       asks: item.kind === 'consent' && !item.ok,
+      print: item.kind === 'print',
+      off: item.kind === 'print' && item.off.length > 0 ? 'Not as the plan has it' : null,
     }));
   });
 
@@ -257,7 +294,7 @@ export class GatePanel {
         const key = r.thin ?? r.confirm ?? r.override;
         return key === null ? [] : [{ verdict: key, reason: (this.reasons()[key] ?? '').trim() }];
       });
-      await this.commands.clearToCut(job, decision, record, revision, accepted, evaluation.verdicts);
+      await this.commands.clearToCut(job, decision, record, revision, accepted, this.print(), evaluation.verdicts);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

@@ -265,7 +265,13 @@ export class HolesPage {
     const length = (mm: number): string => lengthText(mm, this.unit());
     return gauges.map((gauge) => {
       const p = pilotFor(gauge, this.hardness(), state?.tools ?? []);
-      return { ...p, shank: length(p.shank), root: length(p.root), drill: p.drill ? `${p.drill.name} (${length(p.drill.diameter)})` : 'none near it here', countersink: length(p.countersink) };
+      return {
+        ...p,
+        shank: length(p.shank),
+        root: length(p.root),
+        drill: p.drill ? `${p.drill.name} (${length(p.drill.diameter)})` : 'none near it here',
+        countersink: length(p.countersink),
+      };
     });
   });
   protected readonly transfer = TRANSFER_WORDS;

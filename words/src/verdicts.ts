@@ -38,8 +38,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
   hollowBehind: () => 'Hollow behind the hole',
-  holeBeside: (v, n) =>
-    `${v.subject.item === 'exit' ? 'New hole, where it comes out,' : 'New hole'} from ${v.subject.against === 'body' ? 'the body’s edge' : `the ${nameOf(n, v.subject.against)}`}`,
+  holeBeside: (v, n) => `${v.subject.item === 'exit' ? 'New hole, where it comes out,' : 'New hole'} from ${besideTitle(v, n)}`,
   depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
   woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
   switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
@@ -63,6 +62,12 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
     `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in the wood beside the ${nameOf(n, v.subject.against)}`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
 };
+
+/** What a new hole lies beside: the edge, another one of its own row, or something that has a name. */
+function besideTitle({ subject: { feature, against } }: Verdict, n: Names): string {
+  if (against === 'body') return 'the body’s edge';
+  return against?.startsWith(`${feature} `) && n[against] === undefined ? 'the next one of its row' : `the ${nameOf(n, against)}`;
+}
 
 function floorTitle(v: Verdict, n: Names): string {
   if (v.subject.item === 'hole')

@@ -3,6 +3,7 @@ import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { OPERATIONS, SETTING_KEYS } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
 import { RULES } from '@rinnovo/core/order';
+import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import {
   bestPlaceText,
   holeStepsText,
@@ -18,7 +19,12 @@ import {
   OPERATION_WORDS,
   RULE_WORDS,
   clearanceText,
+  CAUSE_WORDS,
   exclusionText,
+  gapText,
+  MISHAP_WORDS,
+  SIDE_WORDS,
+  WAY_ON_WORDS,
   gateText,
   lengthText,
   otherLengthText,
@@ -218,5 +224,42 @@ describe('money and the owner', () => {
     expect([0, 5, 12900, 21390].map(priceText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
     expect(gateText({ kind: 'consent', ok: false }, names, String)).toContain('Ask the owner');
     expect(gateText({ kind: 'consent', ok: true }, names, String)).toBe('The owner agreed');
+  });
+});
+
+describe('what stands at the machine', () => {
+  it('says of the gate what must come first, what is at hand, and of a print where it is off', () => {
+    const text = (item: Parameters<typeof gateText>[0]): string => gateText(item, names, String);
+    expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: false })).toBe('First: Fix the template');
+    expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: true })).toBe('Done before it: Fix the template');
+    const need = { need: 'dowel' as const, size: 8, has: null, dull: false };
+    expect(text({ kind: 'need', need, ok: false })).toBe('Not in the drawers: dowel, 8.0 mm');
+    expect(text({ kind: 'need', need, ok: true })).toContain('gone on without');
+    expect(text({ kind: 'need', need: { ...need, has: 'beech 10.0 mm, rack', dull: true }, ok: true })).toBe(
+      'At hand: beech 10.0 mm, rack; not known to be sharp, try it on scrap',
+    );
+    expect(text({ kind: 'print', off: ['along'], read: { across: 88, along: 41 }, ok: false })).toContain('not the plan’s along');
+    expect(text({ kind: 'print', off: [], read: null, ok: false })).toContain('Lay the 1 : 1 print on');
+  });
+
+  it('says what a gap means that was read when the part was tried', () => {
+    const asks = { expected: 0.9, limit: 0.2 };
+    expect(gapText(0, asks, 0.05, 'mm')).toContain('It touches');
+    expect(gapText(1.1, asks, 0.05, 'mm')).toBe('As planned, within what can be read.');
+    expect(gapText(0.5, asks, 0.05, 'mm')).toContain('0.40 mm less than planned');
+    expect(gapText(1.5, asks, 0.05, 'mm')).toContain('0.60 mm more than planned');
+    expect(gapText(1.5, { expected: null, limit: 0 }, 0.05, 'mm')).toBe('');
+  });
+
+  it('has a word for every mishap, its causes, ways on and sides; and names what a new hole lies beside', () => {
+    for (const m of MISHAPS) expect(MISHAP_WORDS[m]).toBeTruthy();
+    for (const c of CAUSES) expect(CAUSE_WORDS[c]).toBeTruthy();
+    for (const w of WAYS_ON) expect(WAY_ON_WORDS[w]).toMatch(/[.]$/);
+    for (const side of SIDES) expect(SIDE_WORDS[side]).toMatch(/^towards/);
+    const beside = (against: string, item = 'hole'): string =>
+      verdictSentence(verdictOf({ check: 'holeBeside', class: 'well', clearance: 4.1, worst: 0.2, subject: { feature: 'row', item, against } }), names, 'mm');
+    expect(beside('row 2')).toContain('New hole from the next one of its row');
+    expect(beside('back cavity', 'exit')).toContain('New hole, where it comes out, from the long back cavity');
+    expect(beside('body')).toContain('the body’s edge');
   });
 });

@@ -1,4 +1,4 @@
-import { rootSumSquare, valueOf, worstCase, type Working } from './working.js';
+import { contributions, rssOf, valueOf, worstOf, type Working } from './working.js';
 
 /** Well and thin both clear; a missing dimension never does. */
 export type VerdictClass = 'well' | 'thin' | 'tooClose' | 'clashes' | 'notMeasured';
@@ -32,8 +32,9 @@ export function classify(clearance: number, worst: number, wanted: number): Verd
 /** Judges what a working comes to. */
 export function judge(working: Working, wanted: number): Judgement {
   const clearance = valueOf(working);
-  const worst = worstCase(working);
-  return { clearance, worst, rss: rootSumSquare(working), wanted, class: classify(clearance, worst, wanted) };
+  const limits = contributions(working);
+  const worst = worstOf(limits);
+  return { clearance, worst, rss: rssOf(limits), wanted, class: classify(clearance, worst, wanted) };
 }
 
 /** Rounds away what floating point adds, so that 1.5 − 0.5 is not below 1. */

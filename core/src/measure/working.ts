@@ -93,6 +93,9 @@ export interface Contribution {
  * A leaf that enters twice counts once, with both its effects added.
  */
 export function contributions(w: Working): readonly Contribution[] {
+  // most of what is judged while a hand moves is a distance between two things that are known each by itself
+  if (w.op === 'geometry' && w.allowances.length === 2 && w.allowances[0] !== w.allowances[1])
+    return w.allowances.flatMap((leaf) => (leaf.limit > 0 ? [{ leaf, limit: leaf.limit }] : []));
   const factors = new Map<Leaf, number>();
   for (const [leaf, factor] of effects(w, 1)) factors.set(leaf, (factors.get(leaf) ?? 0) + factor);
   return [...factors].map(([leaf, factor]) => ({ leaf, limit: Math.abs(factor) * leaf.limit })).filter((c) => c.limit > 0);
@@ -136,12 +139,20 @@ export function leavesOf(w: Working): readonly Leaf[] {
 
 /** Worst case: the sum of all limits; 0.1 + 0.2 + 0.05 = 0.35 [law]. */
 export function worstCase(w: Working): number {
-  return contributions(w).reduce((s, c) => s + c.limit, 0);
+  return worstOf(contributions(w));
+}
+
+export function worstOf(list: readonly Contribution[]): number {
+  return list.reduce((s, c) => s + c.limit, 0);
 }
 
 /** Root-sum-square of all limits, for independent errors; √(0.1² + 0.2² + 0.05²) = 0.229 [law]. */
 export function rootSumSquare(w: Working): number {
-  return Math.sqrt(contributions(w).reduce((s, c) => s + c.limit * c.limit, 0));
+  return rssOf(contributions(w));
+}
+
+export function rssOf(list: readonly Contribution[]): number {
+  return Math.sqrt(list.reduce((s, c) => s + c.limit * c.limit, 0));
 }
 
 export function leaf(label: LabelId, d: { value: number; limit: number; basis: Basis }, ref?: LeafRef): Leaf {

@@ -72,6 +72,8 @@ interface Peak {
   readonly piece: Segment;
   readonly share: number;
   readonly step: number;
+  /** No point within a step of it can be deeper: depth changes by no more than the way along the edge. */
+  readonly most: number;
 }
 
 /** Depths that differ by less are the same, mm: along parallel edges every sample is as deep as the next. */
@@ -79,7 +81,7 @@ const LEVEL = 1e-9;
 
 /**
  * The point of edge `a` that lies deepest on the wrong side of edge `b`. Edge `a` is cut where it meets `b`, so that each piece lies wholly on one side;
- * the wrong ones are sampled. Depth changes by no more than the way along the edge, so every peak that can still hold the deepest point within its step is refined.
+ * the wrong ones are sampled, and every peak that can still hold the deepest point is refined.
  */
 function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point) => boolean): Gap | null {
   const peaks = a
@@ -92,7 +94,7 @@ function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point)
     .sort((p, q) => q.depth - p.depth);
   let best: Peak | null = null;
   for (const peak of peaks) {
-    if (best && peak.depth + peak.step * length(peak.piece) <= best.depth) continue;
+    if (best && peak.most <= best.depth) continue;
     const refined = refine(peak, b);
     if (!best || refined.depth > best.depth) best = refined;
   }
@@ -101,10 +103,12 @@ function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point)
 
 function peaksOf(piece: Segment, b: readonly Segment[]): readonly Peak[] {
   const n = Math.max(4, Math.ceil(length(piece) / SAMPLE));
+  const step = length(piece) / n;
   const depths = Array.from({ length: n + 1 }, (_, i) => distanceToEdge(b, pointAt(piece, i / n)));
   return depths.flatMap((depth, i) => {
     const [before, after] = [depths[i - 1] ?? -Infinity, depths[i + 1] ?? -Infinity];
-    return depth > LEVEL && depth > before + LEVEL && depth >= after - LEVEL ? [{ depth, piece, share: i / n, step: 1 / n }] : [];
+    if (depth <= LEVEL || depth <= before + LEVEL || depth < after - LEVEL) return [];
+    return [{ depth, piece, share: i / n, step: 1 / n, most: (depth + Math.max(before, after) + step) / 2 }];
   });
 }
 

@@ -144,7 +144,7 @@ function betweenRuns(A: Laid, r: number, B: Laid, c: number, best: Best): void {
 }
 
 function look(A: Laid, i: number, B: Laid, j: number, apart: number, best: Best): void {
-  const squared = apart === 0 ? meeting(A, i, B, j) : apartSquared(A.s, WIDE * i, B.s, WIDE * j);
+  const squared = apart === 0 ? meeting(A, i, B, j) : apartSquared(A.s, WIDE * i, B.s, WIDE * j, best.squared);
   if (squared >= best.squared) return;
   best.squared = squared;
   best.i = i;
@@ -157,19 +157,18 @@ function meeting(A: Laid, i: number, B: Laid, j: number): number {
   return distance * distance;
 }
 
-/** Two segments that do not meet: candidates are the ends, the feet, and the line of centres [law]. */
-function apartSquared(a: Float64Array, i: number, b: Float64Array, j: number): number {
-  const ends = Math.min(
-    pointSquared(a, i, at(b, j + FROM_X), at(b, j + FROM_Y)),
-    pointSquared(a, i, at(b, j + TO_X), at(b, j + TO_Y)),
-    pointSquared(b, j, at(a, i + FROM_X), at(a, i + FROM_Y)),
-    pointSquared(b, j, at(a, i + TO_X), at(a, i + TO_Y)),
-  );
+/** Two segments that do not meet: candidates are the ends, the feet, and the line of centres [law]. Nothing that is not below `known` is of interest. */
+function apartSquared(a: Float64Array, i: number, b: Float64Array, j: number, known: number): number {
+  let least = known;
+  least = Math.min(least, pointSquared(a, i, at(b, j + FROM_X), at(b, j + FROM_Y)));
+  least = Math.min(least, pointSquared(a, i, at(b, j + TO_X), at(b, j + TO_Y)));
+  least = Math.min(least, pointSquared(b, j, at(a, i + FROM_X), at(a, i + FROM_Y)));
+  least = Math.min(least, pointSquared(b, j, at(a, i + TO_X), at(a, i + TO_Y)));
   const arcA = at(a, i + IS_ARC) === 1;
   const arcB = at(b, j + IS_ARC) === 1;
-  if (arcA && arcB) return Math.min(ends, centresSquared(a, i, b, j));
-  if (arcA) return Math.min(ends, footSquared(a, i, b, j));
-  return arcB ? Math.min(ends, footSquared(b, j, a, i)) : ends;
+  if (arcA && arcB) return Math.min(least, centresSquared(a, i, b, j));
+  if (arcA) return Math.min(least, footSquared(a, i, b, j));
+  return arcB ? Math.min(least, footSquared(b, j, a, i)) : least;
 }
 
 function holds(s: Float64Array, i: number, dx: number, dy: number, d: number): boolean {

@@ -36,6 +36,23 @@ export async function watchWorker(page: Page, kind: string): Promise<void> {
   }, kind);
 }
 
+/** Takes hold of what moves on the map, and gives the way of leading it about: so many moves, as far as `across` and `along` from where it was. */
+export async function takeHold(page: Page, across: number, along: number): Promise<(moves: number) => Promise<void>> {
+  const path = page.locator('[data-moving] path').first();
+  await path.waitFor();
+  const box = await path.boundingBox();
+  if (!box) throw new Error('nothing moves there');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  return async (moves) => {
+    for (let i = 0; i < moves; i++) {
+      await page.mouse.move(x + across * Math.sin(i / 9), y + along * Math.cos(i / 7));
+      await page.waitForTimeout(16);
+    }
+  };
+}
+
 interface Watched {
   waited: number[];
   took: number[];

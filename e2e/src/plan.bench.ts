@@ -1,6 +1,6 @@
 // Figures for docs/performance.md: a plan of 40 parts on 120 features in the page itself: a part in the hand, and the ways out in the batch worker.
 import type { Page } from '@playwright/test';
-import { answered, byName, frames, tell, watchWorker, type TraceEvent } from './measure.js';
+import { answered, byName, frames, takeHold, tell, watchWorker, type TraceEvent } from './measure.js';
 import { FIRST, test, type Workshop } from './workshop.js';
 
 const JOB = '00000000-0000-4000-8000-000000000021';
@@ -122,18 +122,7 @@ test('a part in the hand, of 40 on 120 features', async ({ page, workshop, brows
   await watchWorker(page, 'evaluate');
   await page.goto(`${workshop.url}/i/${FIRST}/fit`);
   await lookAt(page, 'new');
-  const path = page.locator('[data-moving] path').first();
-  await path.waitFor();
-  const box = (await path.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  const wander = async (moves: number): Promise<void> => {
-    for (let i = 0; i < moves; i++) {
-      await page.mouse.move(x + 20 * Math.sin(i / 9), y + 16 * Math.cos(i / 7));
-      await page.waitForTimeout(16);
-    }
-  };
+  const wander = await takeHold(page, 20, 16);
   await wander(60);
   await answered(page);
   await wander(300);
@@ -152,18 +141,7 @@ test('a traced route of 150 points in the hand, among 120 features', async ({ pa
   await tracedRoute(workshop);
   await watchWorker(page, 'evaluate');
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
-  const path = page.locator('[data-moving] path').first();
-  await path.waitFor();
-  const box = (await path.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  const wander = async (moves: number): Promise<void> => {
-    for (let i = 0; i < moves; i++) {
-      await page.mouse.move(x + 12 * Math.sin(i / 9), y + 10 * Math.cos(i / 7));
-      await page.waitForTimeout(16);
-    }
-  };
+  const wander = await takeHold(page, 12, 10);
   await wander(60);
   await answered(page);
   await wander(300);

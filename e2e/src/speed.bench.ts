@@ -1,6 +1,6 @@
 // Figures for docs/performance.md: a move of the route to its verdicts in the worker, main-thread work per frame, first load, API reads.
 import { gzipSync } from 'node:zlib';
-import { answered, byName, frames, tell, watchWorker, type TraceEvent } from './measure.js';
+import { answered, byName, frames, takeHold, tell, watchWorker, type TraceEvent } from './measure.js';
 import { chooseReroute, stage } from './scenes.js';
 import { FIRST, test } from './workshop.js';
 
@@ -8,16 +8,7 @@ test('a move of the route: worker and main thread', async ({ page, workshop, bro
   await watchWorker(page, 'evaluate');
   await chooseReroute(page, workshop.url);
   await stage(page, workshop.url, 'cut');
-  const box = (await page.locator('[data-moving] path').first().boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  const wander = async (moves: number): Promise<void> => {
-    for (let i = 0; i < moves; i++) {
-      await page.mouse.move(x + 10 * Math.sin(i / 9), y + 8 * Math.cos(i / 7));
-      await page.waitForTimeout(16);
-    }
-  };
+  const wander = await takeHold(page, 10, 8);
   await wander(60);
   await answered(page);
   await wander(200);
@@ -138,16 +129,7 @@ test('a feature dragged among 120 on the Anatomy page', async ({ page, workshop,
   await page.goto(`${workshop.url}/i/${FIRST}/anatomy`);
   await page.locator('[data-feature="back cavity"]').waitFor();
   await page.locator('[data-feature="hole 50"]').click();
-  const box = (await page.locator('[data-moving] path').first().boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  const wander = async (moves: number): Promise<void> => {
-    for (let i = 0; i < moves; i++) {
-      await page.mouse.move(x + 60 * Math.sin(i / 9), y + 50 * Math.cos(i / 7));
-      await page.waitForTimeout(16);
-    }
-  };
+  const wander = await takeHold(page, 60, 50);
   await wander(60);
   await browser.startTracing(page, { categories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] });
   await wander(200);

@@ -49,6 +49,24 @@ test('a pocket is cut deeper and a row of holes drilled, and both stand in the r
   await row.getByRole('button', { name: 'Choose and keep the numbers' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('as she asked');
 
+  // a plate that would sink takes depth from what hangs in it: seen, and left alone
+  await page.getByRole('link', { name: 'Cut' }).click();
+  await form.getByRole('combobox', { name: 'What is to be cut' }).click();
+  await page.getByRole('option', { name: 'A relief that a plate sinks into' }).click();
+  await form.getByRole('combobox', { name: 'Which plate' }).click();
+  await page.getByRole('option').first().click();
+  await expectAccessible(page, 'a relief');
+  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await expect(page.locator('rn-place-list')).toContainText('relief under it');
+  await expect(page.locator('rn-remedy-list')).toContainText('New with it');
+  await page.getByRole('button', { name: /relief under it out of the plan/ }).click();
+
+  // the sheet of holes, with the pilots and the pattern of the plate
+  await page.goto(`${workshop.url}/i/${FIRST}/cut/holes`);
+  await expect(page.getByRole('region', { name: 'Holes of the job' }).locator('tbody tr')).toHaveCount(6);
+  await expect(page.getByRole('region', { name: 'Pilots for wood screws' })).toContainText('No. 4');
+  await expectAccessible(page, 'the sheet of holes');
+
   await page.goto(`${workshop.url}/i/${FIRST}/order`);
   for (const work of ['Cut the hollow deeper', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
   await page.getByRole('link', { name: 'To the bench' }).click();

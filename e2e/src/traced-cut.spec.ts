@@ -86,6 +86,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await confirmAll(page);
   await gate.getByLabel('Across, on the print').fill('86.5');
   await expect(gate).toContainText('The print is not the plan’s across');
+  await expectAccessible(page, 'the gate with a print that is off');
   await gate.getByLabel('Across, on the print').fill('88.1');
   await expect(gate).toContainText('One thing is missing');
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();

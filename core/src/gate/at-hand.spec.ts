@@ -73,6 +73,9 @@ describe('what a cut asks of the drawers', () => {
     const size = (by: 'drill' | 'plug', diameter: number) => choice([{ kind: 'sizeHole', hole: 'volume', by, diameter: dim(diameter) }]);
     const of = (c: Choice, tools: readonly Tool[] = [drills]) => needs(c, tools, { anatomy: a, stock: [] }).map((n) => [n.need, n.size, n.has]);
     expect(of(size('drill', 9.7))).toEqual([['drill', 9.7, null]]);
+    // of a hole that is not there yet: a pilot and its size
+    const fresh = choice([{ kind: 'sizeHole', hole: 'new', by: 'drill', diameter: dim(7) }]);
+    expect(of(fresh)).toEqual([['drill', null, '3.0 mm, 7.0 mm']]);
     expect(of(size('plug', 6))).toEqual([
       ['dowel', 8, null],
       ['glue', null, null],

@@ -53,9 +53,10 @@ function ofChange(state: PlanState, change: NonNullable<Choice['work']>[number],
       return change.hole.diameter ? drills(newHoleSteps(change.hole.diameter.value, tools), tools, today) : [];
     case 'sizeHole': {
       if (change.by === 'sleeve') return [];
-      const now = anatomy.holes.find((h) => h.id === change.hole)?.diameter?.value ?? 0;
+      const there = anatomy.holes.find((h) => h.id === change.hole);
+      const now = there?.diameter?.value ?? 0;
       const plug = change.by === 'plug';
-      const steps = plug ? newHoleSteps(change.diameter.value, tools) : holeSteps(now, change.diameter.value, tools);
+      const steps = plug || !there ? newHoleSteps(change.diameter.value, tools) : holeSteps(now, change.diameter.value, tools);
       return [...(plug ? [dowel(state, now), glue(state)] : []), ...drills(steps, tools, today)];
     }
     case 'closeHole':

@@ -14,6 +14,9 @@ export interface Beyond {
   readonly depth: number;
 }
 
+/** So much of a pocket's name goes into that of its slip. */
+const LONGEST = 40;
+
 const WAY: Readonly<Record<Side, readonly [number, number]>> = { bass: [-1, 0], treble: [1, 0], neck: [0, -1], bridge: [0, 1] };
 
 /**
@@ -33,7 +36,7 @@ export function beyondLine(
     cavity,
     pocket: {
       ...pocket,
-      id: `slip ${gone.side} ${pocket.id}`,
+      id: `slip ${gone.side} ${pocket.id.slice(0, LONGEST)}`,
       set: PLANNED_SET,
       outline: { ...pocket.outline, outline: moveOutline(pocket.outline.outline, dx * gone.by, dy * gone.by) },
       depth: { value: gone.depth, limit: state.settings.limitPlannedDepth, basis: { kind: 'planned' } },

@@ -13,7 +13,7 @@ import { standingClearance } from '../clearances/queries.js';
 /** What logging a step comes to, before anything is written. */
 export interface StepOutcome {
   readonly operation: Operation;
-  readonly state: 'doing' | 'done' | 'failed';
+  readonly state: 'doing' | 'done';
   /** Label and mm, as the server works them out. */
   readonly numbers: Readonly<Record<string, number>>;
   /** The pocket whose depth was read. */
@@ -43,8 +43,7 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   demandReading(s, choice, body, card);
   const pocket = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
-  const state = last ? 'done' : body.outcome === 'wentWrong' && body.wrong?.mishap !== 'tooDeep' ? 'failed' : 'doing';
-  return { operation, state: state === 'failed' ? 'doing' : state, numbers, pocket, anatomy: anatomyAfter(s, choice, body, operation, entry, pocket, last) };
+  return { operation, state: last ? 'done' : 'doing', numbers, pocket, anatomy: anatomyAfter(s, choice, body, operation, entry, pocket, last) };
 }
 
 function completes(body: LogStep): boolean {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { clockText, elapsed, minutesOf, started, stopped, watchOf, type Watch } from './watch';
+import { clockText, elapsed, minutesOf, started, stopped, watchOf, woken, type Watch } from './watch';
 
 /** Where a running watch outlives a reload. */
 const KEPT = 'rinnovo-watch';
@@ -13,7 +13,7 @@ function kept(): Watch | null {
   try {
     const w = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Partial<Watch> | null;
     const fits = typeof w?.of === 'string' && typeof w.spent === 'number' && (w.since === null || typeof w.since === 'number');
-    return fits ? (w as Watch) : null;
+    return fits ? woken(w as Watch, Date.now()) : null;
   } catch {
     return null;
   }

@@ -1,4 +1,4 @@
-import { clockText, elapsed, minutesOf, started, stopped, watchOf } from './watch';
+import { clockText, elapsed, minutesOf, started, stopped, watchOf, woken } from './watch';
 
 describe('the stop-watch of a step', () => {
   const fresh = watchOf(null, 'a', 0);
@@ -16,6 +16,12 @@ describe('the stop-watch of a step', () => {
     expect(watchOf(running, 'a', 9000)).toBe(running);
     expect(watchOf(running, 'b', 9000)).toEqual({ of: 'b', spent: 0, since: 9000 });
     expect(watchOf(stopped(running, 3000), 'b', 9000)).toEqual({ of: 'b', spent: 0, since: null });
+  });
+
+  it('that was forgotten over night stands, with what it ran before; one that was left over lunch still runs', () => {
+    const running = { of: 'a', spent: 60_000, since: 0 };
+    expect(woken(running, 3_600_000)).toBe(running);
+    expect(woken(running, 13 * 3_600_000)).toEqual({ of: 'a', spent: 60_000, since: null });
   });
 
   it('tells minutes to a hundredth and nothing of what never ran', () => {

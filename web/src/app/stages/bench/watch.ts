@@ -16,6 +16,14 @@ export function watchOf(w: Watch | null, of: string, now: number): Watch {
   return w?.of === of ? w : { of, spent: 0, since: w && w.since !== null ? now : null };
 }
 
+/** Nobody stands at one step for so long: a watch that still runs was forgotten, ms. */
+const FORGOTTEN = 12 * 3_600_000;
+
+/** A watch that was kept while the page was away; one that was forgotten stands, without the hours that nobody worked. */
+export function woken(w: Watch, now: number): Watch {
+  return w.since !== null && now - w.since > FORGOTTEN ? { ...w, since: null } : w;
+}
+
 /** Minutes to a hundredth, as they are logged; null where it never ran. 90 000 ms: 1.5. */
 export function minutesOf(w: Watch, now: number): number | null {
   const ms = elapsed(w, now);

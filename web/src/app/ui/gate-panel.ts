@@ -158,6 +158,11 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
       grid-column: 2 / -1;
       margin-block-end: 0.4rem;
     }
+    li .print ~ a,
+    li mat-form-field ~ a {
+      grid-column: 2 / -1;
+      justify-self: start;
+    }
     .sign {
       font-weight: 600;
       color: var(--rn-danger);

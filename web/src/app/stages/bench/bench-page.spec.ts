@@ -157,6 +157,16 @@ describe('the bench', () => {
     expect(page.textContent).toContain('That cannot be done now');
   });
 
+  it('asks of no slip where no wood is cut', async () => {
+    const { fixture } = await bench({ work: { ...cleared, operations: [operation('testFit')] } });
+    button(fixture, 'Went wrong').click();
+    await fixture.whenStable();
+    const kinds = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-went-wrong mat-radio-group:first-of-type input')];
+    expect(kinds.map((k) => k.value)).toEqual(['chipped', 'other']);
+    expect(kinds.find((k) => k.checked)?.value).toBe('other');
+    expect(host(fixture).querySelector('rn-went-wrong rn-length-field')).toBeNull();
+  });
+
   it('reminds of what was learned at the same work before, and of nothing else', async () => {
     const lesson = (kind: Operation['kind'], text: string): Lesson => ({
       id: text,

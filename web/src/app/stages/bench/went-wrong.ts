@@ -7,6 +7,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import type { Wrong } from '@rinnovo/contract';
 import { depthReached } from '@rinnovo/core/gate';
+import { OPERATIONS } from '@rinnovo/core/operation';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { CAUSES, consequenceOf, MISHAPS, pocketsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
 import { area } from '@rinnovo/core/shape';
@@ -84,7 +85,6 @@ export class WentWrong {
   protected readonly sides = SIDES;
   protected readonly causes = CAUSES;
 
-  protected readonly kind = signal<MishapId>('slipped');
   protected readonly text = signal('');
   protected readonly side = signal<Side | null>(null);
   protected readonly cause = signal<CauseId | null>(null);
@@ -92,12 +92,17 @@ export class WentWrong {
   protected readonly lesson = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
-  protected readonly farLabel = computed(() => FAR[this.kind()] ?? null);
-  /** What can go wrong here: too deep where a depth is asked for, a hole beside its place where one is drilled. */
+  /** What can go wrong here: too deep where a depth is asked for, wood gone beyond a line where wood is cut, a hole beside its place where one is drilled. */
   protected readonly kinds = computed(() => {
-    const drills = this.choice()?.kind === 'hardware' && this.pockets().length === 0;
-    return MISHAPS.filter((k) => (k === 'tooDeep' ? this.asksDepth() : k === 'wandered' ? drills : true));
+    const kind = this.bench()?.result.operation?.kind;
+    const cuts = kind !== undefined && OPERATIONS[kind].irreversible;
+    const drills = cuts && this.choice()?.kind === 'hardware' && this.pockets().length === 0;
+    const here: Readonly<Partial<Record<MishapId, boolean>>> = { tooDeep: this.asksDepth(), slipped: cuts, tornOut: cuts, wandered: drills };
+    return MISHAPS.filter((k) => here[k] ?? true);
   });
+  protected readonly chosenKind = signal<MishapId | null>(null);
+  protected readonly kind = computed((): MishapId => this.chosenKind() ?? this.kinds().find((k) => k === 'slipped') ?? 'other');
+  protected readonly farLabel = computed(() => FAR[this.kind()] ?? null);
   /** What the choice behind the step cuts, the largest first. */
   private readonly pockets = computed(() => {
     const state = this.state();
@@ -147,7 +152,7 @@ export class WentWrong {
   }
 
   protected choose(kind: MishapId): void {
-    this.kind.set(kind);
+    this.chosenKind.set(kind);
     this.refusal.set(null);
     this.problem.set(null);
   }

@@ -17,6 +17,7 @@ const CORE_ROWS = [
   ['order'],
   ['gate'],
   ['record'],
+  ['upgrade'],
 ];
 const GROUND_PEERS = { shape: ['quantity'], quantity: [] };
 const FORMAT_MAY = ['measure', 'shape', 'quantity', 'part', 'instrument'];
@@ -31,7 +32,8 @@ function forbiddenFor(folder) {
       ? FORMAT_MAY
       : CORE_ROWS.slice(0, row)
           .flat()
-          .concat(GROUND_PEERS[folder] ?? []);
+          .concat(GROUND_PEERS[folder] ?? [])
+          .concat(folder === 'upgrade' ? ['format'] : []);
   return allCore.filter((f) => f !== folder && !allowed.includes(f));
 }
 

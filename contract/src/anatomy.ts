@@ -17,7 +17,7 @@ import type {
   PickupPosition,
   Plate,
   PlateScrew,
-  Pocket,
+  Level,
   Strings,
   TrimmedPickup,
 } from '@rinnovo/core/instrument';
@@ -36,7 +36,7 @@ export const featureOutline = Joi.object<Loose<FeatureOutline>, true>({
 const face = Joi.string().valid('top', 'back');
 const condition = Joi.string().valid('sound', 'stripped', 'cracked', 'plugged', 'chipped');
 
-export const pocket = Joi.object<Loose<Pocket>, true>({
+export const level = Joi.object<Loose<Level>, true>({
   id: localId.required(),
   set: localId.required(),
   outline: featureOutline.required(),
@@ -44,7 +44,7 @@ export const pocket = Joi.object<Loose<Pocket>, true>({
   bored: Joi.boolean().required(),
 });
 
-/** Hollows that one runs into on purpose. */
+/** Cavities that one runs into on purpose. */
 export const joins = Joi.array().items(localId).min(1).max(20).unique();
 
 const cavity = Joi.object<Loose<Cavity>, true>({
@@ -53,7 +53,7 @@ const cavity = Joi.object<Loose<Cavity>, true>({
   kind: Joi.string().valid('route', 'neck pocket', 'control', 'recess', 'slot', 'channel', 'other').required(),
   face: face.required(),
   frame: localId.required(),
-  pockets: Joi.array().items(pocket).min(1).max(200).unique('id').required(),
+  levels: Joi.array().items(level).min(1).max(200).unique('id').required(),
   hiddenBy: localId.allow(null).required(),
   condition: condition.required(),
   part: uuid.allow(null),
@@ -124,11 +124,11 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
     { is: 'fitPart', then: Joi.object({ kind: is('fitPart'), position: localId.required(), part: uuid.allow(null).required() }) },
     { is: 'fitHardware', then: Joi.object({ kind: is('fitHardware'), feature: localId.required(), part: uuid.allow(null).required() }) },
     {
-      is: 'addPockets',
-      then: Joi.object({ kind: is('addPockets'), cavity: localId.required(), pockets: Joi.array().items(pocket).max(200).required(), joins }),
+      is: 'addLevels',
+      then: Joi.object({ kind: is('addLevels'), cavity: localId.required(), levels: Joi.array().items(level).max(200).required(), joins }),
     },
     { is: 'addHole', then: Joi.object({ kind: is('addHole'), hole: hole.required() }) },
-    { is: 'addCavity', then: Joi.object({ kind: is('addCavity'), hollow: cavity.required() }) },
+    { is: 'addCavity', then: Joi.object({ kind: is('addCavity'), cavity: cavity.required() }) },
     { is: 'sizePlate', then: Joi.object({ kind: is('sizePlate'), plate: localId.required(), outline: featureOutline.required() }) },
     {
       is: 'sizeWindow',
@@ -154,19 +154,19 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
       then: Joi.object({
         kind: is('setDepth'),
         cavity: localId.required(),
-        pocket: localId.required(),
+        level: localId.required(),
         depth: dimension.required(),
       }),
     },
     {
-      is: 'sizePocket',
-      then: Joi.object({ kind: is('sizePocket'), cavity: localId.required(), pocket: localId.required(), outline: featureOutline.required() }),
+      is: 'sizeLevel',
+      then: Joi.object({ kind: is('sizeLevel'), cavity: localId.required(), level: localId.required(), outline: featureOutline.required() }),
     },
     { is: 'deepenHole', then: Joi.object({ kind: is('deepenHole'), hole: localId.required(), depth: dimension.required() }) },
     { is: 'raiseCover', then: Joi.object({ kind: is('raiseCover'), cavity: localId.required(), by: dimension.required() }) },
     { is: 'raisePickup', then: Joi.object({ kind: is('raisePickup'), position: localId.required(), by: dimension.required() }) },
     { is: 'trimPickup', then: Joi.object({ kind: is('trimPickup'), position: localId.required(), trimmed: trimmed.required() }) },
-    { is: 'fillPockets', then: Joi.object({ kind: is('fillPockets'), cavity: localId.required(), set: localId.required() }) },
+    { is: 'fillLevels', then: Joi.object({ kind: is('fillLevels'), cavity: localId.required(), set: localId.required() }) },
   ],
   otherwise: Joi.object({ kind: is('setInsert'), plate: localId.required(), opening: localId.required(), fitted: Joi.boolean().required() }),
 });
@@ -230,7 +230,7 @@ const distance = Joi.object<Loose<Distance>, true>({
 
 /** An anatomy document; its features must name one another rightly. */
 export const anatomy = Joi.object<Loose<Anatomy>, true>({
-  format: Joi.number().valid(1).required(),
+  format: Joi.number().valid(2).required(),
   handed: Joi.string().valid('right', 'left').required(),
   frames: Joi.array().items(frame).max(50).unique('id').required(),
   strings: strings.required(),

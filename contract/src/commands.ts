@@ -9,7 +9,7 @@ import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import Joi from 'joi';
 import type { Outline } from '@rinnovo/core/shape';
 import { anatomy } from './anatomy.js';
-import { plan, wish } from './plan.js';
+import { plan, request } from './plan.js';
 import {
   CONSENT_WAYS,
   IDENTITY_KEYS,
@@ -68,11 +68,18 @@ export const keepOutline = Joi.object<Loose<KeepOutline>, true>({
 });
 
 /** An outline of the drawer put away, or brought back. */
-export interface PutAway {
-  readonly away: boolean;
+export interface Archive {
+  readonly archived: boolean;
 }
 
-export const putAway = Joi.object<PutAway, true>({ away: Joi.boolean().required() });
+export const archive = Joi.object<Archive, true>({ archived: Joi.boolean().required() });
+
+/** A photograph taken out of the record, or brought back. */
+export interface RemovePhotograph {
+  readonly removed: boolean;
+}
+
+export const removePhotograph = Joi.object<RemovePhotograph, true>({ removed: Joi.boolean().required() });
 
 /** In the smallest coin. */
 const money = Joi.number().integer().min(0).max(1_000_000_000);
@@ -80,7 +87,7 @@ const short = Joi.string().trim().allow('').max(200);
 
 const identityFact = Joi.object<Loose<IdentityFact>, true>({
   value: text.max(200).required(),
-  basis: Joi.string().valid('seen', 'told', 'guessed').required(),
+  basis: Joi.string().valid('seen', 'stated', 'guessed').required(),
   why: short.required(),
 });
 
@@ -105,7 +112,7 @@ export const job = Joi.object<Loose<Job>, true>({
   id: uuid.required(),
   instrument: uuid.required(),
   title: text.max(200).required(),
-  wish: wish.required(),
+  request: request.required(),
   ownerSays: note.required(),
   look: note.required(),
   limits: Joi.object<Loose<Job['limits']>, true>({
@@ -267,7 +274,7 @@ export const logStep = Joi.object<Loose<LogStep>, true>({
     mishap: oneOf(MISHAPS).required(),
     flaw: Joi.object({
       by: mm.greater(0).max(100).required(),
-      pocket: localId.allow(null).required(),
+      level: localId.allow(null).required(),
       side: oneOf(SIDES).allow(null).required(),
     })
       .allow(null)
@@ -325,7 +332,7 @@ export const saveSettings = Joi.object<SaveSettings>({
   own: Joi.object(Object.fromEntries(SETTING_KEYS.map((k) => [k, Joi.number().min(DEFAULT_SETTINGS[k].min).max(DEFAULT_SETTINGS[k].max)]))).required(),
 });
 
-const wantedKinds = Joi.array()
+const workKinds = Joi.array()
   .items(Joi.string().valid(...WORK_KINDS))
   .max(WORK_KINDS.length)
   .unique();
@@ -336,7 +343,7 @@ export interface BeginSurvey {
   readonly kind: SurveyKind;
   readonly strings: string;
   readonly tuning: string;
-  readonly wanted: readonly WorkKind[];
+  readonly work: readonly WorkKind[];
 }
 export const beginSurvey = Joi.object<Loose<BeginSurvey>, true>({
   instrument: uuid.required(),
@@ -345,21 +352,21 @@ export const beginSurvey = Joi.object<Loose<BeginSurvey>, true>({
     .required(),
   strings: short.required(),
   tuning: short.required(),
-  wanted: wantedKinds.required(),
+  work: workKinds.required(),
 });
 
 /** What of a survey may change until it is signed. */
 export interface ChangeSurvey {
   readonly strings: string;
   readonly tuning: string;
-  readonly wanted: readonly WorkKind[];
+  readonly work: readonly WorkKind[];
   readonly skipped: readonly Skipped[];
   readonly holder: string;
 }
 export const changeSurvey = Joi.object<Loose<ChangeSurvey>, true>({
   strings: short.required(),
   tuning: short.required(),
-  wanted: wantedKinds.required(),
+  work: workKinds.required(),
   skipped: Joi.array()
     .items(
       Joi.object<Loose<Skipped>, true>({ target: Joi.object<StateTarget>({ quantity: named(STATES), ...place }).required(), reason: text.max(200).required() }),
@@ -377,7 +384,7 @@ export interface KeepFinding {
   readonly survey: string | null;
   readonly rule: RuleId | null;
   readonly feature: string | null;
-  readonly says: string;
+  readonly text: string;
   readonly severity: Severity;
   readonly job: string | null;
   readonly done: boolean;
@@ -391,7 +398,7 @@ export const keepFinding = Joi.object<Loose<KeepFinding>, true>({
     .allow(null)
     .required(),
   feature: localId.allow(null).required(),
-  says: text.required(),
+  text: text.required(),
   severity: Joi.string().valid('leave', 'watch', 'put right', 'stop').required(),
   job: uuid.allow(null).required(),
   done: Joi.boolean().required(),

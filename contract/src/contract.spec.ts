@@ -23,7 +23,8 @@ import {
   part,
   pickup,
   plan,
-  putAway,
+  archive,
+  removePhotograph,
   reorderWork,
   savePlan,
   saveSettings,
@@ -56,7 +57,8 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   person,
   pickup,
   plan,
-  putAway,
+  archive,
+  removePhotograph,
   reorderWork,
   savePlan,
   saveSettings,
@@ -123,7 +125,7 @@ describe('details of the shapes', () => {
   it('a basis is one of its kinds and nothing between them', () => {
     expect(basis.validate({ kind: 'readings', ids: ['a'] }).error).toBeUndefined();
     expect(basis.validate({ kind: 'readings' }).error).toBeDefined();
-    expect(basis.validate({ kind: 'told', ids: ['a'] }).error).toBeDefined();
+    expect(basis.validate({ kind: 'stated', ids: ['a'] }).error).toBeDefined();
   });
 
   it('a tool is of one kind with that kind’s sizes', () => {

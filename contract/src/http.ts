@@ -40,7 +40,7 @@ export const jobsQuery = Joi.object<{ instrument?: string }>({ instrument: uuid 
 /** A template to print: for which choice, or of which panel, on what paper, mirrored, and what its rules measured, mm. */
 export interface TemplateQuery {
   readonly choice?: string;
-  /** A plate or a hollow whose holes are copied, to wire outside the body. */
+  /** A plate or a cavity whose holes are copied, to wire outside the body. */
   readonly panel?: string;
   readonly paper: PaperId;
   readonly mirrored: boolean;

@@ -13,7 +13,7 @@ import {
   type HeightScrews,
   type Lead,
   type Part,
-  type PartLevel,
+  type PartTier,
   type PartOpening,
   type PartOutline,
   type PartShape,
@@ -30,7 +30,7 @@ import { basis, dimension, outline, point } from './shapes.js';
 
 const partOutline = Joi.object<Loose<PartOutline>, true>({ outline: outline.required(), limit: limit.required(), basis: basis.required() });
 
-const level = Joi.object<Loose<PartLevel>, true>({
+const tier = Joi.object<Loose<PartTier>, true>({
   id: Joi.string().valid('cover', 'base', 'ears').required(),
   shapes: Joi.array().items(partOutline).min(1).max(20).required(),
   from: mm.required(),
@@ -55,7 +55,7 @@ const sizesOf = (ids: readonly SizeId[]): Joi.ObjectSchema => Joi.object(Object.
 
 /** What every part has. */
 const base = {
-  format: Joi.number().valid(1).required(),
+  format: Joi.number().valid(2).required(),
   id: uuid.required(),
   name: text.max(120).required(),
   price: count.max(100_000_000).required(),
@@ -81,7 +81,7 @@ export const pickup = Joi.object<Loose<Pickup>, true>({
   kind: Joi.string()
     .valid(...PICKUP_KINDS)
     .required(),
-  levels: Joi.array().items(level).min(1).max(6).unique('id').required(),
+  tiers: Joi.array().items(tier).min(1).max(6).unique('id').required(),
   screws: screws.required(),
   poles: poles.required(),
   leads: count.max(20).required(),

@@ -6,18 +6,18 @@ import {
   type PickupChoice,
   type PlaceRef,
   type Plan,
-  type PlannedPocket,
+  type PlannedLevel,
   type PlannedRoute,
 } from '@rinnovo/core/check';
 import { HOLE_FACES } from '@rinnovo/core/instrument';
-import { SCALES, type Wish } from '@rinnovo/core/remedy';
+import { SCALES, type OwnerRequest } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
 import { change, holeKind, joins } from './anatomy.js';
 import { outline, placement, point } from './shapes.js';
 
-const plannedPocket = Joi.object<Loose<PlannedPocket>, true>({
+const plannedLevel = Joi.object<Loose<PlannedLevel>, true>({
   id: localId.required(),
   outline: outline.required(),
   depth: size.max(200).required(),
@@ -26,7 +26,7 @@ const plannedPocket = Joi.object<Loose<PlannedPocket>, true>({
 
 const route = Joi.object<Loose<PlannedRoute>, true>({
   at: placement.required(),
-  pockets: Joi.array().items(plannedPocket).min(1).max(50).unique('id').required(),
+  levels: Joi.array().items(plannedLevel).min(1).max(50).unique('id').required(),
   joins,
 });
 
@@ -43,7 +43,7 @@ const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
   kind: Joi.string().valid('pickup').required(),
   position: localId.required(),
   insertFitted: Joi.boolean().required(),
-  leadsWanted: count.max(20).required(),
+  leadsNeeded: count.max(20).required(),
   coverApart: Joi.boolean(),
   route: route.allow(null).required(),
   fill: Joi.boolean(),
@@ -81,11 +81,11 @@ export const choice: Joi.AlternativesSchema<Choice> = Joi.alternatives<Choice>()
 });
 
 export const plan = Joi.object<Loose<Plan>>({
-  format: Joi.number().valid(2).required(),
+  format: Joi.number().valid(3).required(),
   choices: Joi.array().items(choice).max(200).unique('id').required(),
 });
 
-export const wish = Joi.object<Loose<Wish>, true>({
+export const request = Joi.object<Loose<OwnerRequest>, true>({
   kind: Joi.string()
     .valid(...PICKUP_KINDS)
     .allow(null)

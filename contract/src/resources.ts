@@ -8,7 +8,7 @@ import type { Reading } from '@rinnovo/core/quantity';
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
-import type { Option, WayBack, Wish } from '@rinnovo/core/remedy';
+import type { Option, WayBack, OwnerRequest } from '@rinnovo/core/remedy';
 
 /** Someone who works here or owns an instrument. */
 export interface Person {
@@ -26,7 +26,7 @@ export interface Instrument {
   readonly owner: string | null;
   readonly notes: string;
   readonly kind: StartingKind;
-  /** What was seen, told or guessed of it; what nobody said is not there. */
+  /** What was seen, stated or guessed of it; what nobody said is not there. */
   readonly identity: Partial<Readonly<Record<IdentityKey, IdentityFact>>>;
   readonly archived: boolean;
 }
@@ -51,7 +51,7 @@ export type IdentityKey = (typeof IDENTITY_KEYS)[number];
 /** One thing known of an instrument, and why. */
 export interface IdentityFact {
   readonly value: string;
-  readonly basis: 'seen' | 'told' | 'guessed';
+  readonly basis: 'seen' | 'stated' | 'guessed';
   readonly why: string;
 }
 
@@ -80,7 +80,7 @@ export interface KeptOutline {
   readonly limit: number;
   /** The drawing that it is from; its text is asked for by itself. */
   readonly file: string | null;
-  readonly away: boolean;
+  readonly archived: boolean;
   readonly version: number;
 }
 
@@ -95,7 +95,7 @@ export interface Job {
   readonly id: string;
   readonly instrument: string;
   readonly title: string;
-  readonly wish: Wish;
+  readonly request: OwnerRequest;
   readonly ownerSays: string;
   /** How it should look. */
   readonly look: string;
@@ -131,7 +131,7 @@ export interface PlanRecord {
 }
 
 /** A reading as the server tells it: while its target is being read again blind, the value is withheld. */
-export interface ToldReading extends Omit<Reading, 'value' | 'raw'> {
+export interface ShownReading extends Omit<Reading, 'value' | 'raw'> {
   readonly value: number | null;
   readonly raw: string | null;
 }
@@ -246,8 +246,8 @@ export interface ClearanceRecord {
 /** What went wrong: how far it went, where it comes from, what is done about it, and what the next job is to know. */
 export interface Wrong {
   readonly mishap: MishapId;
-  /** How far beyond the line or beside the place, mm; of a cut also of which pocket and which way. */
-  readonly flaw: { readonly by: number; readonly pocket: string | null; readonly side: Side | null } | null;
+  /** How far beyond the line or beside the place, mm; of a cut also of which level and which way. */
+  readonly flaw: { readonly by: number; readonly level: string | null; readonly side: Side | null } | null;
   readonly cause: CauseId | null;
   readonly way: WayOnId | null;
   readonly lesson: string;
@@ -264,8 +264,8 @@ export interface LedgerEntry {
   readonly note: string;
   readonly minutes: number | null;
   readonly wrong: Wrong | null;
-  /** What was read; of no pocket: the gap that was left when the part was tried. */
-  readonly measured: { readonly pocket: string | null; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  /** What was read; of no level: the gap that was left when the part was tried. */
+  readonly measured: { readonly level: string | null; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
   /** The numbers of the card as it was shown, by label, mm. */
   readonly numbers: Readonly<Record<string, number>>;
   /** Revisions before and after, when the entry changed the instrument. */
@@ -283,7 +283,7 @@ export interface Photograph {
   readonly step: string;
   readonly width: number;
   readonly height: number;
-  readonly away: boolean;
+  readonly removed: boolean;
   readonly person: string;
   readonly at: string;
   readonly version: number;
@@ -309,7 +309,7 @@ export interface WaiverRecord extends Waiver {
 /** A part of the shelf as the server tells it; put away it is kept for the instruments that have it. */
 export interface KeptPart {
   readonly part: Part;
-  readonly away: boolean;
+  readonly archived: boolean;
   readonly version: number;
 }
 
@@ -360,7 +360,7 @@ export interface KeptFinding {
   /** The rule that was accepted; null for what a person found. */
   readonly rule: RuleId | null;
   readonly feature: string | null;
-  readonly says: string;
+  readonly text: string;
   readonly severity: Severity;
   readonly job: string | null;
   readonly done: boolean;
@@ -372,6 +372,6 @@ export interface KeptFinding {
 
 export interface KeptProfile extends Profile {
   readonly at: string;
-  readonly away: boolean;
+  readonly archived: boolean;
   readonly version: number;
 }

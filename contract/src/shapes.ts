@@ -20,7 +20,7 @@ export const basis = Joi.alternatives<Basis>().try(
   Joi.object({ kind: kind('setting'), key: localId.required() }),
   Joi.object({ kind: kind('work'), entry: localId.required() }),
   Joi.object({ kind: kind('measured'), tool: localId.required() }),
-  Joi.object({ kind: Joi.string().valid('planned', 'default', 'told').required() }),
+  Joi.object({ kind: Joi.string().valid('planned', 'default', 'stated').required() }),
 );
 
 export const dimension = Joi.object<Loose<Dimension>, true>({ value: mm.required(), limit: limit.required(), basis: basis.required() });

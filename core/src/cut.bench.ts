@@ -5,7 +5,7 @@ import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import UnionOp from 'jsts/org/locationtech/jts/operation/union/UnionOp.js';
-import { evaluateChoice, regionOf, type PlannedPocket } from './check/index.js';
+import { evaluateChoice, regionOf, type PlannedLevel } from './check/index.js';
 import { planBoring, planCutting } from './cut/index.js';
 import type { Anatomy, Cavity } from './instrument/index.js';
 import { settingsWith } from './operation/index.js';
@@ -23,7 +23,7 @@ function traced(points: number): Outline {
   };
 }
 
-/** The plain instrument with more hollows in its back, to 120 features. */
+/** The plain instrument with more cavities in its back, to 120 features. */
 function crowded(): Anatomy {
   const a = plainAnatomy();
   const more = Array.from({ length: 114 }, (_, i): Cavity => ({
@@ -34,7 +34,7 @@ function crowded(): Anatomy {
     frame: 'body',
     hiddenBy: null,
     condition: 'sound',
-    pockets: [
+    levels: [
       {
         id: 'p',
         set: 'found',
@@ -62,17 +62,17 @@ function measured(name: string, rounds: number, f: (i: number) => void): number 
   return median;
 }
 
-const pockets: readonly PlannedPocket[] = [{ id: 'main', outline: traced(150), depth: 18, bored: false }];
+const levels: readonly PlannedLevel[] = [{ id: 'main', outline: traced(150), depth: 18, bored: false }];
 const state = plainState(crowded());
 const at = (i: number) => ({ x: 3 * Math.sin(i), y: 110 + 3 * Math.cos(i), turn: 0 });
-const plain = (i: number): readonly PlannedPocket[] => [{ id: 'main', outline: roundedRectangle(88 + (i % 7), 44, 5), depth: 19, bored: false }];
+const plain = (i: number): readonly PlannedLevel[] => [{ id: 'main', outline: roundedRectangle(88 + (i % 7), 44, 5), depth: 19, bored: false }];
 const route = plainAnatomy().cavities.find((c) => c.id === 'route');
 if (!route) throw new RangeError('the bench has no route');
 
-measured('boring plan of a route of 88 × 44', 60, (i) => planBoring({ at: at(i), pockets: plain(i) }, [], plainTools, settingsWith()));
-measured('whole cutting plan of it', 60, (i) => planCutting(plainState(), route, { at: at(i), pockets: plain(i) }, plainTools));
+measured('boring plan of a route of 88 × 44', 60, (i) => planBoring({ at: at(i), levels: plain(i) }, [], plainTools, settingsWith()));
+measured('whole cutting plan of it', 60, (i) => planCutting(plainState(), route, { at: at(i), levels: plain(i) }, plainTools));
 const step = measured('verdict step of a traced outline of 150 points among 120 features', 300, (i) =>
-  evaluateChoice(state, plainChoice({ route: { at: at(i), pockets } })),
+  evaluateChoice(state, plainChoice({ route: { at: at(i), levels } })),
 );
 
 const factory = new GeometryFactory();
@@ -83,9 +83,9 @@ const polygon = (o: Outline): unknown => {
 };
 const neighbours = state.anatomy.cavities.filter((c) => c.id !== 'route');
 const regions = neighbours.map((c) => regionOf(state.anatomy, c));
-const theirs = neighbours.map((c) => polygon(c.pockets[0]?.outline.outline ?? traced(3)));
-const mine = (i: number): Outline => placeOutline(pockets[0]?.outline ?? traced(150), at(i));
-const own = measured('its walls to 116 hollows', 100, (i) => {
+const theirs = neighbours.map((c) => polygon(c.levels[0]?.outline.outline ?? traced(3)));
+const mine = (i: number): Outline => placeOutline(levels[0]?.outline ?? traced(150), at(i));
+const own = measured('its walls to 116 cavities', 100, (i) => {
   const o = [mine(i)];
   for (const r of regions) gapApart(o, r);
 });
@@ -95,7 +95,7 @@ const library = measured('the same distances on the library', 20, (i) => {
 });
 const plate = polygon(roundedRectangle(110, 60, 4, { x: 0, y: 110 }));
 const old = polygon(roundedRectangle(80, 30, 5, { x: 0, y: 110 }));
-const whole = measured('walls, what the plate does not hide, the union with the old hollow and floors on the library', 20, (i) => {
+const whole = measured('walls, what the plate does not hide, the union with the old cavity and floors on the library', 20, (i) => {
   const o = polygon(mine(i));
   for (const t of theirs) {
     DistanceOp.distance(o, t);

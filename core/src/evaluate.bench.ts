@@ -1,10 +1,10 @@
 // A rigid move of a planned route to its verdicts, on Node: node --conditions=rinnovo-source --import tsx core/src/evaluate.bench.ts
-import { evaluateChoice, type PlannedPocket } from './check/index.js';
+import { evaluateChoice, type PlannedLevel } from './check/index.js';
 import { routeFigures } from './cut/index.js';
 import { circle, roundedRectangle } from './shape/index.js';
 import { plainChoice, plainState } from './testing/plan.js';
 
-const pockets: readonly PlannedPocket[] = [
+const levels: readonly PlannedLevel[] = [
   { id: 'main', outline: roundedRectangle(87, 41, 5), depth: 19, bored: false },
   { id: 'ear 1', outline: roundedRectangle(16, 13, 5, { x: -40, y: 0 }), depth: 22, bored: false },
   { id: 'ear 2', outline: roundedRectangle(16, 13, 5, { x: 40, y: 0 }), depth: 22, bored: false },
@@ -16,7 +16,7 @@ if (!cavity) throw new RangeError('the bench has no route');
 
 const times: number[] = [];
 for (let i = 0; i < 600; i++) {
-  const route = { at: { x: 3 * Math.sin(i), y: 110 + 3 * Math.cos(i), turn: 0 }, pockets };
+  const route = { at: { x: 3 * Math.sin(i), y: 110 + 3 * Math.cos(i), turn: 0 }, levels };
   const begun = process.hrtime.bigint();
   evaluateChoice(state, plainChoice({ route }));
   routeFigures(state, cavity, route);

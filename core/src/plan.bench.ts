@@ -18,7 +18,7 @@ const hole = (i: number): Hole => ({
   through: true,
   depth: null,
   limit: 0.1,
-  basis: { kind: 'told' },
+  basis: { kind: 'stated' },
   hiddenBy: null,
   condition: 'sound',
 });
@@ -30,7 +30,7 @@ const cavity = (i: number): Cavity => ({
   frame: 'body',
   hiddenBy: null,
   condition: 'sound',
-  pockets: [
+  levels: [
     {
       id: 'c',
       set: 'found',
@@ -54,7 +54,7 @@ function fresh(): { readonly state: PlanState; readonly plan: Plan } {
   const base = plainState(anatomy);
   const state = { ...base, parts: { ...base.parts, ...Object.fromEntries(shelf.map((p) => [p.id, p])) } };
   const choices = Array.from({ length: 39 }, (_, i) => newHardwareChoice(`hole ${i}`, { on: 'feature', feature: `hole ${i}` }, pots[i % 4] ?? 'pot'));
-  return { state, plan: { format: 2, choices: [plainChoice(), ...choices] } };
+  return { state, plan: { format: 3, choices: [plainChoice(), ...choices] } };
 }
 
 const ms = (act: () => unknown): number => {
@@ -62,7 +62,7 @@ const ms = (act: () => unknown): number => {
   act();
   return Number(process.hrtime.bigint() - begun) / 1e6;
 };
-const told = (name: string, times: readonly number[], limit: number): void => {
+const given = (name: string, times: readonly number[], limit: number): void => {
   const sorted = [...times].sort((a, b) => a - b);
   const at = (share: number): string => (sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN).toFixed(1);
   console.log(`${name}: median ${at(0.5)} ms, p95 ${at(0.95)} ms, slowest ${at(1)} ms of ${sorted.length} (limit ${limit})`);
@@ -70,7 +70,7 @@ const told = (name: string, times: readonly number[], limit: number): void => {
 
 const count = fresh().state.anatomy;
 console.log(`${count.holes.length + count.cavities.length + count.plates.length} features, ${fresh().plan.choices.length} parts`);
-told(
+given(
   'cold, everything new',
   Array.from({ length: 12 }, () => {
     const { state, plan } = fresh();
@@ -81,7 +81,7 @@ told(
 
 const { state, plan } = fresh();
 evaluatePlan(state, plan);
-told(
+given(
   'after one change',
   Array.from({ length: 60 }, (_, i) => {
     const changed = withChoice(plan, newHardwareChoice('hole 3', { on: 'feature', feature: 'hole 3' }, i % 2 === 0 ? 'pot' : 'jack'));
@@ -92,7 +92,7 @@ told(
 
 const dragged = (i: number): HardwareChoice =>
   newHardwareChoice('new', { on: 'face', face: 'top', at: { x: 60 + Math.sin(i) * 8, y: 300 + Math.cos(i) * 8 }, hole: 'pot' }, 'pot');
-told(
+given(
   'a part in the hand',
   Array.from({ length: 300 }, (_, i) => {
     const c = dragged(i);
@@ -102,13 +102,13 @@ told(
   16,
 );
 
-const wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+const request = { kind: null, reversibleOnly: false, doNotTouch: [] };
 let remedies = 0;
-told(
+given(
   'ways out of ten places',
   Array.from({ length: 5 }, () =>
     ms(() => {
-      remedies = plan.choices.slice(0, 10).reduce((n, c) => n + optionsFor(state, plan, c, plainTools, wish).length, 0);
+      remedies = plan.choices.slice(0, 10).reduce((n, c) => n + optionsFor(state, plan, c, plainTools, request).length, 0);
     }),
   ),
   1500,

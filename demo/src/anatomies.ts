@@ -11,7 +11,7 @@ export interface Build {
   readonly readings: readonly [number, number];
 }
 
-const told: Basis = { kind: 'told' };
+const stated: Basis = { kind: 'stated' };
 const traced: Basis = { kind: 'sheet', part: 'tracing' };
 const read = (value: number, n: number, limit = 0.05): Dimension => ({ value, limit, basis: { kind: 'readings', ids: [ids.reading(n)] } });
 const outline = (o: Outline, limit = 0.05): FeatureOutline => ({ outline: o, limit, basis: traced, across: null, along: null });
@@ -56,7 +56,7 @@ export function tern(build: Build): Anatomy {
     frames: [{ id: 'neck plate', at: { ...PLATE, turn: 0 } }],
     strings: { count: 6, spreadAtNut: { value: 35.5, limit: 0.05, basis: traced }, spreadAtSaddles: { value: 52.5, limit: 0.05, basis: traced } },
     neck: { ...blank.neck, scale: { value: 635, limit: 0.25, basis: traced }, frets: 22, nutToMouth: { value: 392, limit: 0.25, basis: traced } },
-    body: { ...blank.body, outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: told }, thickness: read(build.thickness, build.readings[0]) },
+    body: { ...blank.body, outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: stated }, thickness: read(build.thickness, build.readings[0]) },
     cavities: [
       {
         id: 'neck pocket',
@@ -64,7 +64,7 @@ export function tern(build: Build): Anatomy {
         kind: 'neck pocket',
         face: 'top',
         frame: 'body',
-        pockets: [
+        levels: [
           {
             id: 'pocket',
             set: 'found',
@@ -82,7 +82,7 @@ export function tern(build: Build): Anatomy {
         kind: 'route',
         face: 'top',
         frame: 'body',
-        pockets: [
+        levels: [
           {
             id: 'old',
             set: 'found',
@@ -100,7 +100,7 @@ export function tern(build: Build): Anatomy {
         kind: 'control',
         face: 'back',
         frame: 'body',
-        pockets: [
+        levels: [
           {
             id: 'floor',
             set: 'found',

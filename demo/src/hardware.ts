@@ -5,7 +5,7 @@ import { ids } from './ids.js';
 
 type Sizes = Readonly<Partial<Record<SizeId, number>>>;
 
-/** A part as the workshop measured it with a calliper; what is not told stays as it usually is. */
+/** A part as the workshop measured it with a calliper; what is not stated stays as it usually is. */
 function part(n: number, kind: HardwareKind, name: string, price: number, sizes: Sizes, more: Partial<Hardware> = {}): Hardware {
   const id = ids.part(n);
   const typical = typicalHardware(kind, id, name, more.gauge ?? null);

@@ -52,11 +52,11 @@ function reading(n: number, instrument: string, target: Reading['target'], value
 }
 
 const thickness: Reading['target'] = { quantity: 'bodyThickness', feature: 'body' };
-const backDepth: Reading['target'] = { quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' };
+const backDepth: Reading['target'] = { quantity: 'levelDepth', feature: 'back cavity', part: 'floor' };
 
 const bolted = { kind: 'bolt-on solid' as const, identity: {}, archived: false };
 const nothingSaid = { look: '', limits: { budget: 40000, due: null }, worth: 160000, active: true };
-const wish = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
+const request = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
 const neckPickup: PickupChoice = {
   kind: 'pickup',
   id: 'neck pickup',
@@ -64,10 +64,10 @@ const neckPickup: PickupChoice = {
   part: ids.wideTwoCoil,
   alternatives: [ids.slimTwoCoil],
   insertFitted: false,
-  leadsWanted: 4,
+  leadsNeeded: 4,
   route: null,
 };
-const plan: Plan = { format: 2, choices: [neckPickup] };
+const plan: Plan = { format: 3, choices: [neckPickup] };
 
 export const demoWorkshop: DemoWorkshop = {
   people: [
@@ -107,7 +107,7 @@ export const demoWorkshop: DemoWorkshop = {
       id: ids.jobFirst,
       instrument: ids.first,
       title: 'Full-width two-coil in the neck position',
-      wish,
+      request,
       ownerSays: 'A full two-coil sound and look. The plate must hide the route; she may go back one day.',
       ...nothingSaid,
     },
@@ -115,7 +115,7 @@ export const demoWorkshop: DemoWorkshop = {
       id: ids.jobSecond,
       instrument: ids.second,
       title: 'Full-width two-coil in the neck position',
-      wish,
+      request,
       ownerSays: 'The same as on no. 14, if the body allows it.',
       ...nothingSaid,
     },

@@ -19,11 +19,11 @@ const old = ids.slimSingle;
 
 export const pickups: readonly Pickup[] = [
   {
-    format: 1,
+    format: 2,
     id: wide,
     kind: 'humbucker',
     name: 'Morrow two-coil, full width',
-    levels: [
+    tiers: [
       { id: 'cover', shapes: [o(roundedRectangle(69, 38, 3), wide)], from: -9, lowest: d(13, wide) },
       { id: 'base', shapes: [o(roundedRectangle(69.5, 38.3, 3), wide)], from: 13, lowest: d(16.5, wide) },
       { id: 'ears', shapes: lugs(83, 10.5, 1.5, 6.75, wide), from: 15, lowest: d(21, wide) },
@@ -53,11 +53,11 @@ export const pickups: readonly Pickup[] = [
     price: 12900,
   },
   {
-    format: 1,
+    format: 2,
     id: slim,
     kind: 'slim humbucker',
     name: 'Fennel slim two-coil',
-    levels: [
+    tiers: [
       { id: 'cover', shapes: [o(roundedRectangle(69.5, 18.3, 4), slim)], from: -8, lowest: d(12, slim) },
       { id: 'base', shapes: [o(roundedRectangle(84, 18, 3.5), slim)], from: 12, lowest: d(15, slim) },
     ],
@@ -67,11 +67,11 @@ export const pickups: readonly Pickup[] = [
     price: 9400,
   },
   {
-    format: 1,
+    format: 2,
     id: old,
     kind: 'single-coil',
     name: 'Workshop slim single-coil',
-    levels: [
+    tiers: [
       { id: 'cover', shapes: [o(roundedRectangle(69.5, 18.3, 4), old)], from: -8, lowest: d(11, old) },
       { id: 'base', shapes: [o(roundedRectangle(83, 18, 4), old)], from: 11, lowest: d(15.5, old) },
     ],

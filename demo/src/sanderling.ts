@@ -31,8 +31,8 @@ function hole(id: string, name: string, kind: HoleKind, x: number, y: number, di
 }
 
 function cavity(id: string, name: string, kind: Cavity['kind'], face: Cavity['face'], outline: Outline, depth: number, hiddenBy: string | null): Cavity {
-  const pocket = { id: 'floor', set: 'found', outline: drawn(outline), depth: mm(depth), bored: false };
-  return { id, name, kind, face, frame: 'body', pockets: [pocket], hiddenBy, condition: 'sound' };
+  const level = { id: 'floor', set: 'found', outline: drawn(outline), depth: mm(depth), bored: false };
+  return { id, name, kind, face, frame: 'body', levels: [level], hiddenBy, condition: 'sound' };
 }
 
 const cover: Plate = {
@@ -61,7 +61,7 @@ function anatomy(): Anatomy {
     headstock: { ...base.headstock, thickness: mm(14.5) },
     cavities: [
       ...base.cavities.map((c) =>
-        c.id === 'neck route' ? { ...c, hiddenBy: null } : c.id === 'back cavity' ? { ...c, pockets: c.pockets.map((p) => ({ ...p, depth: mm(12) })) } : c,
+        c.id === 'neck route' ? { ...c, hiddenBy: null } : c.id === 'back cavity' ? { ...c, levels: c.levels.map((p) => ({ ...p, depth: mm(12) })) } : c,
       ),
       cavity('control cavity', 'Control cavity', 'control', 'back', roundedRectangle(64, 132, 8, { x: 84, y: 262 }), 35.5, 'control cover'),
       cavity('switch slot', 'Switch slot', 'slot', 'top', stadium(2.6, 30, { x: 70, y: 224 }), 6.5, null),
@@ -107,7 +107,7 @@ export const sanderlingJob: Job = {
   id: ids.jobThird,
   instrument: ids.sanderling,
   title: 'New electronics and tuners',
-  wish: { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] },
+  request: { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] },
   ownerSays: 'Reliable and modern under the hood; the old face may stay.',
   look: 'No new holes in sight.',
   limits: { budget: 60000, due: null },
@@ -124,9 +124,9 @@ const at = (feature: string, part: number, screw?: number) =>
 
 /** Eight places, and hardly one that is free of clashes. */
 export const sanderlingPlan: Plan = {
-  format: 2,
+  format: 3,
   choices: [
-    { ...newPickupChoice('neck pickup', ids.wideTwoCoil), alternatives: [ids.slimTwoCoil], leadsWanted: 4 },
+    { ...newPickupChoice('neck pickup', ids.wideTwoCoil), alternatives: [ids.slimTwoCoil], leadsNeeded: 4 },
     at('volume hole', 1),
     at('tone hole', 4),
     at('switch slot', 5),

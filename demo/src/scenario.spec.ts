@@ -3,7 +3,7 @@ import { evaluatePlan, type PickupChoice, type Plan, type PlanState, type Verdic
 import { planCutting } from '@rinnovo/core/cut';
 import { valueOf, leavesOf } from '@rinnovo/core/measure';
 import { settingsWith } from '@rinnovo/core/operation';
-import { optionsFor, type Wish } from '@rinnovo/core/remedy';
+import { optionsFor, type OwnerRequest } from '@rinnovo/core/remedy';
 import { measureAgain } from '@rinnovo/core/shape';
 import { tern } from './anatomies.js';
 import { ids } from './ids.js';
@@ -11,7 +11,7 @@ import { pickups } from './pickups.js';
 import { stock } from './stock.js';
 import { tools } from './tools.js';
 
-const wish: Wish = { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] };
+const request: OwnerRequest = { kind: 'humbucker', reversibleOnly: false, doNotTouch: [] };
 const choice: PickupChoice = {
   kind: 'pickup',
   id: 'neck pickup',
@@ -19,10 +19,10 @@ const choice: PickupChoice = {
   part: ids.wideTwoCoil,
   alternatives: [],
   insertFitted: false,
-  leadsWanted: 4,
+  leadsNeeded: 4,
   route: null,
 };
-const plan: Plan = { format: 2, choices: [choice] };
+const plan: Plan = { format: 3, choices: [choice] };
 
 function stateOf(thickness: number, backDepth: number): PlanState {
   return {
@@ -36,7 +36,8 @@ function stateOf(thickness: number, backDepth: number): PlanState {
 
 const first = stateOf(41.5, 12);
 const second = stateOf(39, 18.5);
-const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] => optionsFor(s, plan, choice, tools, wish).find((o) => o.proposal.kind === 'reroute')!;
+const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] =>
+  optionsFor(s, plan, choice, tools, request).find((o) => o.proposal.kind === 'reroute')!;
 
 function find(verdicts: readonly Verdict[], id: string): Verdict {
   const v = verdicts.find((x) => x.id.startsWith(id));
@@ -92,7 +93,7 @@ describe('the first guitar', () => {
       .verdicts.filter((v) => v.class === 'clashes')
       .map((v) => v.check);
     expect(now).toEqual(jasmine.arrayWithExactContents(['behindWindow', 'partInRoute', 'partInRoute', 'depthUnderPart', 'depthUnderScrews']));
-    expect(optionsFor(first, plan, choice, tools, wish).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
+    expect(optionsFor(first, plan, choice, tools, request).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
       ['reroute', null],
       ['anotherPart', null],
       ['keep', 'baseline'],
@@ -148,7 +149,7 @@ describe('the second guitar', () => {
   });
 
   it('so the re-route is off the list for strength and another part wins', () => {
-    const options = optionsFor(second, plan, choice, tools, wish);
+    const options = optionsFor(second, plan, choice, tools, request);
     expect(options[0]!.proposal.kind).toBe('anotherPart');
     expect(options[0]!.excluded).toBeNull();
     expect(options[0]!.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);

@@ -72,7 +72,7 @@ const survey = (n: number, more: Pick<KeptSurvey, 'instrument' | 'kind' | 'begun
   strings: '',
   tuning: 'standard',
   skipped: [],
-  wanted: [],
+  work: [],
   person: ids.ben,
   holder: ids.ben,
   version: more.signed ? 2 : 1,
@@ -87,7 +87,7 @@ export const surveys: readonly KeptSurvey[] = [
     begun: '2026-11-03T09:08:00.000Z',
     signed: null,
     strings: '10–46, the old set',
-    wanted: ['setUp', 'spotLevel'],
+    work: ['setUp', 'spotLevel'],
     skipped: [{ target: { quantity: 'rodTurns', feature: 'neck' }, reason: 'the key does not reach before the cover is off' }],
   }),
   survey(2, {
@@ -96,7 +96,7 @@ export const surveys: readonly KeptSurvey[] = [
     begun: '2026-11-04T14:02:00.000Z',
     signed: { by: ids.ben, at: '2026-11-04T15:10:00.000Z' },
     strings: '12–53',
-    wanted: ['fretEnds', 'neckReset'],
+    work: ['fretEnds', 'neckReset'],
   }),
   survey(3, {
     instrument: ids.bass,
@@ -104,7 +104,7 @@ export const surveys: readonly KeptSurvey[] = [
     begun: '2026-10-12T08:30:00.000Z',
     signed: { by: ids.ben, at: '2026-10-12T10:15:00.000Z' },
     strings: '45–105, the old set',
-    wanted: ['setUp', 'spotLevel'],
+    work: ['setUp', 'spotLevel'],
   }),
   survey(4, {
     instrument: ids.bass,
@@ -134,7 +134,7 @@ export const findings: readonly KeptFinding[] = [
     survey: ids.survey(1),
     rule: null,
     feature: null,
-    says: 'a hairline in the lacquer beside the heel, does not move on flexing',
+    text: 'a hairline in the lacquer beside the heel, does not move on flexing',
     severity: 'watch',
     job: null,
     done: false,
@@ -146,7 +146,7 @@ export const findings: readonly KeptFinding[] = [
 ];
 
 /** The bass as it was handed over plays as wished: others are set up by it. */
-export const profiles: readonly (Omit<KeptProfile, 'at' | 'away' | 'version'> & { readonly person: string })[] = [
+export const profiles: readonly (Omit<KeptProfile, 'at' | 'archived' | 'version'> & { readonly person: string })[] = [
   {
     id: ids.profile,
     name: 'Heron four as handed over',

@@ -83,8 +83,8 @@ test('the page says what it is doing while the server or the database is away, a
     await expect(page.getByText('The server does not answer')).toBeVisible();
     await workshop.start();
     await expect(page.locator('.saving')).toHaveText('kept', { timeout: 30_000 });
-    const row = (await workshop.db('plans').where({ version: 3 }).first()) as { document: { choices: { leadsWanted: number }[] } };
-    expect(row.document.choices[0]!.leadsWanted).toBe(5);
+    const row = (await workshop.db('plans').where({ version: 3 }).first()) as { document: { choices: { leadsNeeded: number }[] } };
+    expect(row.document.choices[0]!.leadsNeeded).toBe(5);
   } finally {
     await workshop.close();
     await cluster.stop();

@@ -112,7 +112,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await measure(page, '', 'Rec', 'bri', '190');
   await expect(page.getByRole('alert')).toContainText('A chain does not close');
   await expectAccessible(page, 'distances with an open chain');
-  await page.getByRole('button', { name: /Take away: .*bridge edge of the recess/ }).focus();
+  await page.getByRole('button', { name: /Take archived: .*bridge edge of the recess/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('A chain does not close')).toHaveCount(0);
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
@@ -129,7 +129,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   const one = (await workshop.db('instruments').where({ label: 'Lapwing' }).first()) as { id: string; kind: string };
   expect(one.kind).toBe('bolt-on solid');
   interface Doc {
-    cavities: { name: string; pockets: { outline: { outline: { vertices: { x: number; y: number }[] } } }[] }[];
+    cavities: { name: string; levels: { outline: { outline: { vertices: { x: number; y: number }[] } } }[] }[];
     distances: { value: number; raw: string; limit: number }[];
     plates: { name: string; outline: { basis: { kind: string }; outline: { vertices: { x: number }[] } } }[];
   }
@@ -140,7 +140,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
     const xs = plate.outline.outline.vertices.map((v) => v.x);
     expect([plate.outline.basis.kind, Math.max(...xs) - Math.min(...xs)]).toEqual(['sheet', 105]);
     // least squares by hand: x from the mouth; 74 long pocket at p: p = 0, r − p − 74 = 62.5, r = 136.8, equal limits; 0.3 shared in thirds
-    const ys = document.cavities.find((c) => c.name === 'Recess')!.pockets[0]!.outline.outline.vertices.map((v) => v.y);
+    const ys = document.cavities.find((c) => c.name === 'Recess')!.levels[0]!.outline.outline.vertices.map((v) => v.y);
     expect(Math.min(...ys)).toBeCloseTo(136.7, 6);
   }).toPass({ timeout: 10_000 });
 });

@@ -67,8 +67,8 @@ test('a handle is pulled onto a line, undone, and two edges are clicked to measu
   expect(route(await latest()).maxY).toBeCloseTo(before.maxY, 6);
 
   await page.getByRole('tab', { name: 'Distances' }).click();
-  const pocket = boundsOf(await latest(), featureOf(await latest(), 'neck pocket')!);
-  const first = await screen(0, pocket.maxY - 2);
+  const level = boundsOf(await latest(), featureOf(await latest(), 'neck pocket')!);
+  const first = await screen(0, level.maxY - 2);
   const second = await screen(before.minX + 2, (before.minY + before.maxY) / 2 - 10);
   await page.mouse.click(first.x, first.y);
   await page.mouse.click(second.x, second.y);

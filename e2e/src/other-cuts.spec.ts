@@ -3,7 +3,7 @@ import { expectAccessible } from './axe.js';
 import { clearOnBench, readTwice, workUntil } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
-test('a pocket is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
+test('a level is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
   test.setTimeout(180_000);
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   const form = page.getByRole('form', { name: 'Other cuts' });
@@ -68,7 +68,7 @@ test('a pocket is cut deeper and a row of holes drilled, and both stand in the r
   await expectAccessible(page, 'the sheet of holes');
 
   await page.goto(`${workshop.url}/i/${FIRST}/order`);
-  for (const work of ['Cut the hollow deeper', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
+  for (const work of ['Cut the cavity deeper', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
   await page.getByRole('link', { name: 'To the bench' }).click();
   // what is asked before a cut is asked for the work at hand
   const gate = page.locator('rn-gate-panel');
@@ -76,7 +76,7 @@ test('a pocket is cut deeper and a row of holes drilled, and both stand in the r
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
   await readTwice(page, 'bodyThickness|body|', '41.5');
-  await readTwice(page, 'pocketDepth|neck pocket|pocket', '16');
+  await readTwice(page, 'levelDepth|neck pocket|level', '16');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await clearOnBench(page);
   await workUntil(page, (crumbs) => crumbs.includes('Drill the row'));
@@ -89,10 +89,10 @@ test('a pocket is cut deeper and a row of holes drilled, and both stand in the r
   const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: {
       holes: { kind: string; basis: { kind: string } }[];
-      cavities: { id: string; pockets: { depth: { value: number; basis: { kind: string } } }[] }[];
+      cavities: { id: string; levels: { depth: { value: number; basis: { kind: string } } }[] }[];
     };
   };
   expect(left.document.holes.filter((h) => h.kind === 'string' && h.basis.kind === 'work').length).toBe(6);
-  const { depth } = left.document.cavities.find((c) => c.id === 'neck pocket')!.pockets[0]!;
+  const { depth } = left.document.cavities.find((c) => c.id === 'neck pocket')!.levels[0]!;
   expect([depth.value, depth.basis.kind]).toEqual([17, 'work']);
 });

@@ -3,22 +3,22 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, FIRST, test } from './workshop.js';
 
 /** Presses Tab (or Shift Tab) until the wanted control has the focus, as a person would. */
-async function tabTo(page: Page, wanted: Locator, back = false): Promise<void> {
-  await expect(wanted).toBeVisible();
+async function tabTo(page: Page, target: Locator, back = false): Promise<void> {
+  await expect(target).toBeVisible();
   for (let i = 0; i < 160; i++) {
-    if (await wanted.evaluate((el) => el === document.activeElement || el.contains(document.activeElement))) return;
+    if (await target.evaluate((el) => el === document.activeElement || el.contains(document.activeElement))) return;
     await page.keyboard.press(back ? 'Shift+Tab' : 'Tab');
   }
-  throw new Error(`the keyboard does not reach ${String(wanted)}`);
+  throw new Error(`the keyboard does not reach ${String(target)}`);
 }
 
-async function press(page: Page, wanted: Locator): Promise<void> {
-  await tabTo(page, wanted);
+async function press(page: Page, target: Locator): Promise<void> {
+  await tabTo(page, target);
   await page.keyboard.press('Enter');
 }
 
-async function type(page: Page, wanted: Locator, text: string): Promise<void> {
-  await tabTo(page, wanted);
+async function type(page: Page, target: Locator, text: string): Promise<void> {
+  await tabTo(page, target);
   await page.keyboard.press('Control+A');
   await page.keyboard.type(text);
 }
@@ -32,8 +32,8 @@ async function go(page: Page, key: string, arrived: Locator): Promise<void> {
 
 const READINGS: readonly (readonly [string, string])[] = [
   ['bodyThickness|body|', '1 5/8 + 0.225mm'],
-  ['pocketDepth|back cavity|floor', '12'],
-  ['pocketDepth|neck route|old', '18'],
+  ['levelDepth|back cavity|floor', '12'],
+  ['levelDepth|neck route|old', '18'],
   ['checkWidthAcross|plate|', '105'],
   ['checkWidthAlong|plate|', '46,5'],
   ['checkWidthAcross|plate|window', '70'],

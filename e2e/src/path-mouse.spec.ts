@@ -145,12 +145,12 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   const { db } = workshop;
   const newest = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     cause: string;
-    document: { cavities: { id: string; pockets: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
+    document: { cavities: { id: string; levels: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
   };
   expect(newest.cause).toBe('work');
   const route = newest.document.cavities.find((c) => c.id === 'neck route')!;
-  expect(route.pockets.map((p) => p.depth.value)).toEqual([18, 18, 22.5, 22.5, 25, 25]);
-  expect(route.pockets.find((p) => p.id.startsWith('main'))!.depth.basis.kind).toBe('work');
+  expect(route.levels.map((p) => p.depth.value)).toEqual([18, 18, 22.5, 22.5, 25, 25]);
+  expect(route.levels.find((p) => p.id.startsWith('main'))!.depth.basis.kind).toBe('work');
   // 1 meter + 3 take out + 1 insert + 3 trace + 1 template + (bore, unplug, bit, clear) bulk + (4 × 3 + the second ear’s depth + bit + template off + 4 unplug) passes + 2 wells + 1 test-fit + 2 fit
   expect(await db('ledger').where({ instrument: FIRST, outcome: 'done' }).count('* as n').first()).toEqual({ n: '37' });
   expect(await db('waivers').count('* as n').first()).toEqual({ n: '1' });
@@ -177,11 +177,11 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(page.getByText('she misses the old sound')).toBeVisible();
   await expect(page.getByText('Put Workshop slim single-coil back')).toBeHidden();
   const left = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
-    document: { positions: { part: string }[]; cavities: { id: string; pockets: unknown[] }[] };
+    document: { positions: { part: string }[]; cavities: { id: string; levels: unknown[] }[] };
   };
   const found = (await db('anatomy_revisions').where({ instrument: FIRST, revision: 1 }).first()) as typeof left;
   expect(left.document.positions[0]!.part).toBe(found.document.positions[0]!.part);
-  expect(left.document.cavities.find((c) => c.id === 'neck route')!.pockets.length).toBe(6);
+  expect(left.document.cavities.find((c) => c.id === 'neck route')!.levels.length).toBe(6);
 });
 
 /** Every step that is left, one after another. */

@@ -4,7 +4,7 @@ import { answered, byName, frames, takeHold, tell, watchWorker, type TraceEvent 
 import { FIRST, test, type Workshop } from './workshop.js';
 
 const JOB = '00000000-0000-4000-8000-000000000021';
-const told = { kind: 'told' } as const;
+const stated = { kind: 'stated' } as const;
 const outline = (x: number, y: number) => ({
   vertices: [
     { x: x - 29, y: y - 15, bulge: 0 },
@@ -20,12 +20,12 @@ const holes = Array.from({ length: 98 }, (_, i) => ({
   face: 'top',
   frame: 'body',
   at: { x: -130 + (i % 10) * 26, y: 200 + Math.floor(i / 10) * 26 },
-  diameter: { value: 8, limit: 0.1, basis: told },
+  diameter: { value: 8, limit: 0.1, basis: stated },
   bare: null,
   through: true,
   depth: null,
   limit: 0.1,
-  basis: told,
+  basis: stated,
   hiddenBy: null,
   condition: 'sound',
 }));
@@ -37,18 +37,18 @@ const cavities = Array.from({ length: 16 }, (_, i) => ({
   frame: 'body',
   hiddenBy: null,
   condition: 'sound',
-  pockets: [
+  levels: [
     {
       id: 'c',
       set: 'found',
-      outline: { outline: outline(-110 + (i % 4) * 70, 200 + Math.floor(i / 4) * 34), limit: 0.25, basis: told, across: null, along: null },
-      depth: { value: 32, limit: 0.1, basis: told },
+      outline: { outline: outline(-110 + (i % 4) * 70, 200 + Math.floor(i / 4) * 34), limit: 0.25, basis: stated, across: null, along: null },
+      depth: { value: 32, limit: 0.1, basis: stated },
       bored: false,
     },
   ],
 }));
 
-/** Small hollows beside the route, in both faces. */
+/** Small cavities beside the route, in both faces. */
 const small = Array.from({ length: 90 }, (_, i) => {
   const [x, y] = [-140 + (i % 12) * 25, 190 + Math.floor(i / 12) * 22];
   const corners = [
@@ -57,10 +57,16 @@ const small = Array.from({ length: 90 }, (_, i) => {
     [6, 5],
     [-6, 5],
   ] as const;
-  const edge = { outline: { vertices: corners.map(([dx, dy]) => ({ x: x + dx, y: y + dy, bulge: 0 })) }, limit: 0.25, basis: told, across: null, along: null };
-  const pocket = { id: 'p', set: 'found', outline: edge, depth: { value: 10, limit: 0.1, basis: told }, bored: false };
+  const edge = {
+    outline: { vertices: corners.map(([dx, dy]) => ({ x: x + dx, y: y + dy, bulge: 0 })) },
+    limit: 0.25,
+    basis: stated,
+    across: null,
+    along: null,
+  };
+  const level = { id: 'p', set: 'found', outline: edge, depth: { value: 10, limit: 0.1, basis: stated }, bored: false };
   const face = i % 2 === 0 ? 'top' : 'back';
-  return { id: `small ${i}`, name: `Small ${i}`, kind: 'other', face, frame: 'body', hiddenBy: null, condition: 'sound', pockets: [pocket] };
+  return { id: `small ${i}`, name: `Small ${i}`, kind: 'other', face, frame: 'body', hiddenBy: null, condition: 'sound', levels: [level] };
 });
 
 /** An outline of 150 points as a tracing by hand comes out: a wavy oval that the part clashes with all round, or the wavy edge of a route that takes it. */
@@ -98,7 +104,7 @@ async function tracedRoute(workshop: Workshop, fits: boolean): Promise<void> {
   const { document } = (await get(`/api/instruments/${FIRST}/anatomy`)) as { document: { cavities: object[] } };
   await put(`/api/instruments/${FIRST}/anatomy`, '"1"', { document: { ...document, holes: holes.slice(0, 24), cavities: [...document.cavities, ...small] } });
   const { version, plan } = (await get(`/api/jobs/${JOB}/plan`)) as { version: number; plan: { choices: object[] } };
-  const route = { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline: traced(fits), depth: 18, bored: false }] };
+  const route = { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline: traced(fits), depth: 18, bored: false }] };
   await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [{ ...plan.choices[0], route }] }, revision: 2 });
 }
 

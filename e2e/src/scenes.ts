@@ -9,8 +9,8 @@ export const SANDERLING = '00000000-0000-4000-8000-000000000018';
 
 export const READINGS: readonly (readonly [string, string])[] = [
   ['bodyThickness|body|', '41.5'],
-  ['pocketDepth|back cavity|floor', '12'],
-  ['pocketDepth|neck route|old', '18'],
+  ['levelDepth|back cavity|floor', '12'],
+  ['levelDepth|neck route|old', '18'],
   ['checkWidthAcross|plate|', '105'],
   ['checkWidthAlong|plate|', '46.5'],
   ['checkWidthAcross|plate|window', '70'],

@@ -26,7 +26,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByRole('button', { name: 'Yes, use it' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
 
-  // two clashes: too deep over the hollow in the back, and out from under its plate
+  // two clashes: too deep over the cavity in the back, and out from under its plate
   const verdict = (id: string) => page.locator(`[data-verdict^="${id}"]`);
   await depth(page, '30');
   await put(page, '98');
@@ -96,7 +96,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await clearOnBench(page);
 
-  // at the machine: timed, photographed, each depth read; a slip is told with its length and its way on, and asked for clearance again
+  // at the machine: timed, photographed, each depth read; a slip is stated with its length and its way on, and asked for clearance again
   await page.getByRole('button', { name: 'Start the watch' }).click();
   const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   await page.locator('rn-step-photos input[type=file]').setInputFiles({ name: 'step.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
@@ -117,7 +117,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   // what is gone is measured too, before more wood goes
   await expect(gate).toContainText('slip neck main');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
-  const gone = page.locator('[data-target^="pocketDepth|neck route|slip neck main"]');
+  const gone = page.locator('[data-target^="levelDepth|neck route|slip neck main"]');
   await readTwice(page, (await gone.getAttribute('data-target')) ?? '', '6');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await clearOnBench(page);
@@ -131,12 +131,12 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(page.locator('.pictures img')).toHaveCount(1);
   await expectAccessible(page, 'record with a mishap and a picture');
   const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
-    document: { cavities: { id: string; pockets: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
+    document: { cavities: { id: string; levels: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
   };
-  const { pockets } = left.document.cavities.find((c) => c.id === 'neck route')!;
-  const main = pockets.find((p) => p.id.startsWith('main'))!;
+  const { levels } = left.document.cavities.find((c) => c.id === 'neck route')!;
+  const main = levels.find((p) => p.id.startsWith('main'))!;
   expect([main.depth.value, main.depth.basis.kind]).toEqual([22.5, 'work']);
-  expect(pockets.some((p) => p.id.startsWith('slip neck main'))).toBe(true);
+  expect(levels.some((p) => p.id.startsWith('slip neck main'))).toBe(true);
   const steps = (await workshop.db('ledger').where({ instrument: FIRST, kind: 'routePasses' }).orderBy('at')) as { step: string; minutes: number | null }[];
   // 6, 12, 18 and 22.5, each set, cut and read
   expect(new Set(steps.filter((s) => s.step.endsWith(' cut')).map((s) => s.step)).size).toBe(4);

@@ -10,7 +10,7 @@ test('the map is to scale', async ({ page, workshop }) => {
   const row = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
   const a = row.document;
   const outlines: Record<string, Outline> = { body: a.body.outline!.outline };
-  for (const c of a.cavities) for (const p of c.pockets) outlines[`${c.id}/${p.id}`] = toBody(a, c.frame, p.outline.outline);
+  for (const c of a.cavities) for (const p of c.levels) outlines[`${c.id}/${p.id}`] = toBody(a, c.frame, p.outline.outline);
   for (const p of a.plates) {
     outlines[p.id] = toBody(a, p.frame, p.outline.outline);
     for (const o of p.openings) outlines[o.id] = toBody(a, p.frame, o.outline.outline);

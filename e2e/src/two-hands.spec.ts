@@ -3,7 +3,7 @@ import { expect, FIRST, test } from './workshop.js';
 
 const JOB = '00000000-0000-4000-8000-000000000021';
 
-test('two tabs: the later one is told, both versions are shown, nothing is lost', async ({ page, context, workshop }) => {
+test('two tabs: the later one is stated, both versions are shown, nothing is lost', async ({ page, context, workshop }) => {
   const other = await context.newPage();
   for (const p of [page, other]) {
     await p.goto(`${workshop.url}/i/${FIRST}/fit`);
@@ -21,8 +21,8 @@ test('two tabs: the later one is told, both versions are shown, nothing is lost'
   await expect(conflict).toContainText('Mine');
   await conflict.getByRole('button', { name: 'Keep mine over it' }).click();
   await expect(other.locator('.saving')).toHaveText('kept');
-  const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsWanted: number }[] } };
-  expect([row.version, row.document.choices[0]!.leadsWanted]).toEqual([3, 5]);
+  const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsNeeded: number }[] } };
+  expect([row.version, row.document.choices[0]!.leadsNeeded]).toEqual([3, 5]);
 });
 
 test('numbers that differ are refused with both sides, and nothing of the browser is stored', async ({ page, workshop }) => {

@@ -1,4 +1,4 @@
-/** What the process is told from outside. */
+/** What the process is stated from outside. */
 export interface Config {
   readonly host: string;
   readonly port: number;

@@ -14,14 +14,14 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('stock').insert(d.stock.map((x) => ({ id: x.id, document: JSON.stringify(x) })));
     await trx('instruments').insert(d.instruments.map((i) => ({ ...i, identity: JSON.stringify(i.identity) })));
     await trx('jobs').insert(
-      d.jobs.map(({ ownerSays, ...j }) => ({ ...j, wish: JSON.stringify(j.wish), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
+      d.jobs.map(({ ownerSays, ...j }) => ({ ...j, request: JSON.stringify(j.request), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
     );
     await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
     await trx('surveys').insert(
-      d.surveys.map(({ signed, skipped, wanted, ...x }) => ({
+      d.surveys.map(({ signed, skipped, work, ...x }) => ({
         ...x,
         skipped: JSON.stringify(skipped),
-        wanted: JSON.stringify(wanted),
+        work: JSON.stringify(work),
         signed_at: signed?.at ?? null,
         signed_by: signed?.by ?? null,
       })),

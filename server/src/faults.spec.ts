@@ -82,7 +82,7 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
     }),
     tooLong: 12_700_000,
   },
-  'put away': { path: (id) => `/api/outlines/${id}/away`, good: () => ({ away: true }), tooLong: 12_700_000 },
+  'put away': { path: (id) => `/api/outlines/${id}/archived`, good: () => ({ archived: true }), tooLong: 12_700_000 },
   tools: { path: (id) => `/api/shop/tools/${id}`, good: (id) => ({ id, kind: 'calliper', name: 'Calliper', limit: 0.05 }) },
   settings: { path: () => '/api/shop/settings', good: () => ({ own: {} }) },
 };
@@ -191,7 +191,7 @@ describe('bad input', () => {
   it('a reading of something that is not there, or that cannot be true', async () => {
     const body = ROUTES['readings']!.good('');
     expectProblem(
-      await w.create(`/api/readings/${randomUUID()}`, { ...body, target: { quantity: 'pocketDepth', feature: 'nowhere', part: 'x' } }),
+      await w.create(`/api/readings/${randomUUID()}`, { ...body, target: { quantity: 'levelDepth', feature: 'nowhere', part: 'x' } }),
       [422],
       'nowhere',
     );
@@ -213,29 +213,29 @@ describe('versions and write ids', () => {
 
   it('a stale version is 412 with both sides and changes nothing', async () => {
     const path = `/api/jobs/${job.id}/plan`;
-    const mine = { revision: 1, plan: withOne({ leadsWanted: 3 }) };
+    const mine = { revision: 1, plan: withOne({ leadsNeeded: 3 }) };
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const first = await w.change(path, version, { revision: 1, plan: withOne({ leadsWanted: 5 }) }).expect(200);
+    const first = await w.change(path, version, { revision: 1, plan: withOne({ leadsNeeded: 5 }) }).expect(200);
     expect(first.headers['etag']).toBe(`"${version + 1}"`);
     const stale = await w.change(path, version, mine);
     expectProblem(stale, [412], 'stale');
     expect((stale.body as { current: { version: number } }).current.version).toBe(version + 1);
     expect((stale.body as { yours: unknown }).yours).toEqual(mine);
-    const now = (await w.get(path)).body as { plan: { choices: { leadsWanted: number }[] } };
-    expect(now.plan.choices[0]!.leadsWanted).toBe(5);
+    const now = (await w.get(path)).body as { plan: { choices: { leadsNeeded: number }[] } };
+    expect(now.plan.choices[0]!.leadsNeeded).toBe(5);
   });
 
   it('the same write id again gets the first answer, also when the row has moved on', async () => {
     const path = `/api/jobs/${job.id}/plan`;
     const id = randomUUID();
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const body = { revision: 1, plan: withOne({ leadsWanted: 2 }) };
+    const body = { revision: 1, plan: withOne({ leadsNeeded: 2 }) };
     const a = await w.change(path, version, body, id).expect(200);
     await w.change(path, version + 1, { revision: 1, plan }).expect(200);
     const again = await w.change(path, version, body, id).expect(200);
     expect(again.body).toEqual(a.body);
     expect(again.headers['etag']).toBe(a.headers['etag']);
-    expectProblem(await w.change(path, version, { revision: 1, plan: withOne({ leadsWanted: 4 }) }, id), [409], 'reused');
+    expectProblem(await w.change(path, version, { revision: 1, plan: withOne({ leadsNeeded: 4 }) }, id), [409], 'reused');
   });
 
   it('two at once with one write id write one row', async () => {
@@ -349,7 +349,7 @@ describe('a blind reading', () => {
 
   it('says when the readings disagree', async () => {
     const session = randomUUID();
-    const other = { quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' };
+    const other = { quantity: 'levelDepth', feature: 'back cavity', part: 'floor' };
     await w.create(`/api/blind-sessions/${session}`, { id: session, instrument: instrument.id, target: other, tool: calliper, zeroed: true }).expect(201);
     const r = await w
       .create(`/api/readings/${randomUUID()}`, {

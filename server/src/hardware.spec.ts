@@ -21,12 +21,12 @@ const volume: Hole = {
   face: 'top',
   frame: 'body',
   at: { x: 70, y: 300 },
-  diameter: { value: 8, limit: 0.05, basis: { kind: 'told' } },
+  diameter: { value: 8, limit: 0.05, basis: { kind: 'stated' } },
   bare: null,
   through: true,
   depth: null,
   limit: 0.25,
-  basis: { kind: 'told' },
+  basis: { kind: 'stated' },
   hiddenBy: null,
   condition: 'sound',
 };
@@ -76,7 +76,7 @@ describe('a part that is no pickup, through the API', () => {
     await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: start.revision, plan: withChoice(start.record.plan, choice) }).expect(200);
 
     let s = await loadJobState(w.db, job.id);
-    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.wish);
+    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.request);
     const open = options.find((o) => o.proposal.kind === 'openHole')!;
     expect(open.excluded).toBeNull();
     const decision = randomUUID();
@@ -102,7 +102,7 @@ describe('a part that is no pickup, through the API', () => {
     const judged = () => ofChoice(evaluatePlan(s.state, s.record.plan), 'volume');
     const thin = () =>
       judged()
-        .verdicts.filter((v) => v.class === 'thin' || v.check === 'hollowBehind')
+        .verdicts.filter((v) => v.class === 'thin' || v.check === 'cavityBehind')
         .map((v) => ({ verdict: v.id, reason: 'it holds' }));
     const confirmed = () => confirmationsFor(choice, judged(), s.state.anatomy).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
     const clear = () => ({

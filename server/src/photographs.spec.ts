@@ -44,10 +44,10 @@ describe('photographs of a step', () => {
     const { id } = (await take(await picture(30, 20).png().toBuffer()).expect(201)).body as Photograph;
     const there = async (): Promise<boolean> => (await list()).some((p) => p.id === id);
     expect(await there()).toBeTrue();
-    await w.change(`/api/photographs/${id}/away`, 1, { away: true }).expect(200);
+    await w.change(`/api/photographs/${id}/removed`, 1, { removed: true }).expect(200);
     expect(await there()).toBeFalse();
-    expect((await w.change(`/api/photographs/${id}/away`, 1, { away: false })).status).toBe(412);
-    await w.change(`/api/photographs/${id}/away`, 2, { away: false }).expect(200);
+    expect((await w.change(`/api/photographs/${id}/removed`, 1, { removed: false })).status).toBe(412);
+    await w.change(`/api/photographs/${id}/removed`, 2, { removed: false }).expect(200);
     expect(await there()).toBeTrue();
   });
 

@@ -87,7 +87,7 @@ describe('the spine, through the API', () => {
 
   it('goes from the clash to the recorded cavity', async () => {
     const first = await load();
-    const option = optionsFor(first.state, first.record.plan, pickupChoice(first.record), first.shop.tools, job.wish)[0]!;
+    const option = optionsFor(first.state, first.record.plan, pickupChoice(first.record), first.shop.tools, job.request)[0]!;
     expect(option.proposal.kind).toBe('reroute');
     const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
     const choose = {
@@ -133,8 +133,8 @@ describe('the spine, through the API', () => {
     expect(targets.map((t) => `${t.quantity} ${t.feature} ${t.part ?? ''}`.trim())).toEqual(
       jasmine.arrayWithExactContents([
         'bodyThickness body',
-        'pocketDepth back cavity floor',
-        'pocketDepth neck route old',
+        'levelDepth back cavity floor',
+        'levelDepth neck route old',
         'checkWidthAcross plate',
         'checkWidthAlong plate',
         'checkWidthAcross plate window',
@@ -180,8 +180,8 @@ describe('the spine, through the API', () => {
 
     const left = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
     const route = left.document.cavities.find((c) => c.id === 'neck route')!;
-    expect(route.pockets.length).toBe(6);
-    expect(route.pockets.find((p) => p.id.startsWith('main'))!.depth!.value).toBe(18);
+    expect(route.levels.length).toBe(6);
+    expect(route.levels.find((p) => p.id.startsWith('main'))!.depth!.value).toBe(18);
     expect(left.document.positions[0]!.part).toBe(first.record.plan.choices[0]!.part);
     expect(left.cause).toBe('work');
     const passport = (await w.get(`/api/instruments/${instrument}/passport`).expect(200)).body as { undo: { kind: string }[]; ledger: unknown[] };

@@ -1,4 +1,4 @@
-// 'Went wrong' has consequences: a pocket found too deep changes the anatomy, takes the clearance away and is judged again.
+// 'Went wrong' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision, LedgerEntry, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';
@@ -18,7 +18,7 @@ const gauge = demoWorkshop.tools[1]!.id;
 async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
   const w = await testWorkshop();
   const s = await loadJobState(w.db, job.id);
-  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, s.tools, job.wish)[0]!;
+  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, s.tools, job.request)[0]!;
   const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
   const decision = randomUUID();
   await w
@@ -45,7 +45,7 @@ describe('a clearance', () => {
     const { w } = await readyToRoute();
     try {
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
-      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 2, choices: [] } });
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 3, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
@@ -93,17 +93,17 @@ describe('the way back from a route that is half cut', () => {
         person: w.person,
       };
       await w.db('ledger').insert({ ...logged, id: randomUUID(), step: '4 cut' });
-      const measured = JSON.stringify({ pocket: 'main', value: 6.1, limit: 0.05, raw: '6.1', tool: gauge });
+      const measured = JSON.stringify({ level: 'main', value: 6.1, limit: 0.05, raw: '6.1', tool: gauge });
       await w.db('ledger').insert({ ...logged, id: randomUUID(), step: '5 measureDepth', measured });
       const way = (await w.get(`/api/decisions/${decision}/way-back`).expect(200)).body as ReturnPlan;
       expect(way.stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
       const seen = way.numbers.map(({ id, clearance }) => ({ id, clearance }));
       await w.create(`/api/ways-back/${randomUUID()}`, { decision, reason: 'the owner thought again', operations: way.operations, seen }).expect(201);
       const left = ((await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision).document;
-      const main = left.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('main '))!;
+      const main = left.cavities.find((c) => c.id === 'neck route')!.levels.find((p) => p.id.startsWith('main '))!;
       const b = bounds([main.outline.outline]);
       expect([(b.minY + b.maxY) / 2, main.depth?.value]).toEqual([102.5, 6.1]);
-      expect(left.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('ear '))!.depth).toBeNull();
+      expect(left.cavities.find((c) => c.id === 'neck route')!.levels.find((p) => p.id.startsWith('ear '))!.depth).toBeNull();
     } finally {
       await w.close();
     }
@@ -122,7 +122,7 @@ describe('a slip at the machine', () => {
         return { kind: card.kind, answer: await w.create(`/api/ledger/${randomUUID()}`, body) };
       };
       const pointer = (body: unknown): string | undefined => (body as Problem).errors?.[0]?.pointer;
-      const wrong = { mishap: 'slipped', flaw: { by: 1.5, pocket: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
+      const wrong = { mishap: 'slipped', flaw: { by: 1.5, level: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
       for (;;) {
         const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
         if (bench.cards[bench.now]?.kind === 'cut') break;
@@ -132,7 +132,7 @@ describe('a slip at the machine', () => {
       expect(pointer((await log({ ...slipped })).answer.body)).toBe('/wrong');
       expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: null } })).answer.body)).toBe('/wrong/flaw');
       expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: { ...wrong.flaw, side: null } } })).answer.body)).toBe('/wrong/flaw');
-      expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: { ...wrong.flaw, pocket: 'moon' } } })).answer.body)).toBe('/wrong/flaw');
+      expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: { ...wrong.flaw, level: 'moon' } } })).answer.body)).toBe('/wrong/flaw');
       expect((await log({ ...slipped, wrong: { ...wrong, mishap: 'exploded' } })).answer.status).toBe(400);
       expect((await log({ outcome: 'done', wrong })).answer.status).toBe(400);
       const { answer } = await log({ ...slipped, wrong });
@@ -140,7 +140,7 @@ describe('a slip at the machine', () => {
       expect((answer.body as { entry: LedgerEntry }).entry.wrong).toEqual(wrong as LedgerEntry['wrong']);
 
       const route = ((await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision).document.cavities.find((c) => c.id === 'neck route')!;
-      const gone = route.pockets.find((p) => p.id.startsWith('slip treble main'))!;
+      const gone = route.levels.find((p) => p.id.startsWith('slip treble main'))!;
       expect([gone.depth!.value, gone.depth!.basis.kind, bounds([gone.outline.outline]).maxX]).toEqual([6, 'work', jasmine.any(Number)]);
       // a lesson that nobody wrote is none
       expect(((await w.get('/api/lessons')).body as { items: Lesson[] }).items).toEqual([]);
@@ -178,7 +178,7 @@ describe('went wrong', () => {
   }
 
   it('a floor a millimetre too deep changes the instrument, and a decision with work begun stays', async () => {
-    // up to the third depth reading: 18.0 is the main pocket's floor
+    // up to the third depth reading: 18.0 is the main level's floor
     for (let reads = 0; reads < 2;) {
       const s = await step();
       expect(s.status).toBe(201);
@@ -204,7 +204,7 @@ describe('went wrong', () => {
     const after = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
     expect(after.revision).toBe(before.revision + 1);
     expect(after.cause).toBe('work');
-    const main = after.document.cavities.find((c) => c.id === 'neck route')!.pockets.find((p) => p.id.startsWith('main'))!;
+    const main = after.document.cavities.find((c) => c.id === 'neck route')!.levels.find((p) => p.id.startsWith('main'))!;
     expect(main.depth!.value).toBe(19);
     const s = await loadJobState(w.db, job.id);
     const floor = evaluatePlan(s.state, s.record.plan).verdicts.find((v) => v.id.includes('/19.000'))!;

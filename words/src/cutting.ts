@@ -1,5 +1,5 @@
 import type { HardwareChoice } from '@rinnovo/core/check';
-import type { BitRefusal, CutProblem, Heed, HoleLine, Remark, School, SetUpId } from '@rinnovo/core/cut';
+import type { BitRefusal, CutProblem, WatchFor, HoleLine, Remark, Method, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 
@@ -31,8 +31,8 @@ export const SET_UP_WORDS: Readonly<Record<SetUpId, { readonly letter: string; r
   finished: { letter: 'c', title: 'finished depth', how: 'from the top of a straight edge across the template down to the floor' },
 };
 
-/** The ways of taking the bulk out, and why somebody goes that way; common practice, schools differ. */
-export const SCHOOL_WORDS: Readonly<Record<School['id'], { readonly title: string; readonly why: string }>> = {
+/** The ways of taking the bulk out, and why somebody goes that way; common practice, methods differ. */
+export const METHOD_WORDS: Readonly<Record<Method['id'], { readonly title: string; readonly why: string }>> = {
   boreFirst: {
     title: 'Bore the bulk, then the template bit',
     why: 'Cheap cutters do the heavy work, at the press with a stop; the template bit stays sharp and cool.',
@@ -44,7 +44,7 @@ export const SCHOOL_WORDS: Readonly<Record<School['id'], { readonly title: strin
 const CUT_PROBLEMS: Readonly<Record<CutProblem, string>> = {
   notThere: 'Say where it begins and where it ends, on one face.',
   notDeeper: 'It is as deep as that already.',
-  otherFrame: 'That hollow is drawn in another frame: begin at the other end.',
+  otherFrame: 'That cavity is drawn in another frame: begin at the other end.',
   tooMany: 'A row has 2 to 24 holes.',
   tooClose: 'The holes would run into one another: they must lie further apart than they are wide.',
   joined: 'The two run into one another already.',
@@ -62,8 +62,8 @@ export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): 
   const length = (mm: number): string => lengthText(mm, unit, 1);
   const [first] = work;
   if (first?.kind === 'setDepth') return `to ${length(first.depth.value)}`;
-  if (first?.kind === 'addPockets') return `${length(first.pockets[0]?.depth?.value ?? 0)} deep`;
-  if (first?.kind === 'addCavity') return `${length(first.hollow.pockets[0]?.depth?.value ?? 0)} deep`;
+  if (first?.kind === 'addLevels') return `${length(first.levels[0]?.depth?.value ?? 0)} deep`;
+  if (first?.kind === 'addCavity') return `${length(first.cavity.levels[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addHole')
     return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'right through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
   return 'not cut';
@@ -98,7 +98,7 @@ export const HOLE_WORK_WORDS: Readonly<Record<HoleLine['work'], string>> = {
 };
 
 /** What is to be heeded at a hole; common practice. */
-export const HEED_WORDS: Readonly<Record<Heed, string>> = {
+export const WATCH_FOR_WORDS: Readonly<Record<WatchFor, string>> = {
   scratchFinish: 'Scratch the finish back with the countersink first.',
   backBoard: 'Backing board where the drill comes out.',
   nearEdge: 'Near the edge: a block clamped beside it, slow, no forcing.',

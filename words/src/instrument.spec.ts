@@ -25,7 +25,7 @@ describe('places and what contradicts them, in words', () => {
       id: 'deeperThanBody',
       key: 'deeperThanBody/route/floor',
       features: ['route', 'floor'],
-      by: { op: 'leaf', label: 'woodLeft', value: -6.35, limit: 0, basis: { kind: 'told' } },
+      by: { op: 'leaf', label: 'woodLeft', value: -6.35, limit: 0, basis: { kind: 'stated' } },
       insisted: false,
     };
     expect(doubtText(doubt, names, 'mm')).toBe('The pickup route would come out on the other side by 6.35 mm.');

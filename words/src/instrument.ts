@@ -78,7 +78,7 @@ const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
   deeperThanBody: (of, by) => `The ${of} would come out on the other side by ${by}.`,
   pocketAgainstHeel: (of, by) => `The ${of} is ${by} wider than the board’s end and the play that any pocket has.`,
   holeAtEdge: (of, by) => `The ${of} would break out of the body’s edge by ${by}.`,
-  hollowOutside: (of, by) => `The ${of} lies ${by} beside the body.`,
+  cavityOutside: (of, by) => `The ${of} lies ${by} beside the body.`,
   bareSmaller: (of, by) => `The ${of} would be ${by} wider with its film than in bare wood.`,
   angleTooSteep: (_, by) => `The neck’s angle would lift the strings ${by} higher over the top than any bridge stands.`,
   angleForward: (_, by) => `The neck’s angle would sink the board’s plane ${by} further below the top than any does.`,

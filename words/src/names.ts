@@ -53,7 +53,7 @@ export function upperFirst(text: string): string {
 export function placeOfChoice(c: Choice, names: Names): string {
   if (c.kind === 'pickup') return upperFirst(nameOf(names, c.position));
   if (c.cut === 'row' && c.place.on === 'face') return `Row of ${c.count} ${c.place.hole} holes`;
-  if (c.cut === 'hollow') return upperFirst(c.work.flatMap((w) => (w.kind === 'addCavity' ? [w.hollow.name] : []))[0] ?? 'New hollow');
+  if (c.cut === 'cavity') return upperFirst(c.work.flatMap((w) => (w.kind === 'addCavity' ? [w.cavity.name] : []))[0] ?? 'New cavity');
   if (c.cut && c.place.on === 'feature')
     return `${upperFirst(nameOf(names, c.place.feature))}: ${{ deepen: 'cut deeper', channel: 'channel', relief: 'relief under it', row: 'row' }[c.cut]}`;
   if (c.place.on === 'face') return `New ${c.place.hole} hole`;

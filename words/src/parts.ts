@@ -130,7 +130,7 @@ export function partBasisText(basis: Basis): string {
       return basis.tool;
     case 'sheet':
       return 'part’s sheet';
-    case 'told':
+    case 'stated':
       return 'listing';
     default:
       return 'typical, not measured';

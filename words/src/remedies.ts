@@ -30,7 +30,7 @@ export function remedyTitle(o: Option, names: Names): string {
     case 'sleeve':
       return `Sleeve the hole down to ${mm} for ${part}`;
     case 'deepen':
-      return `Cut the hollow ${mm} deeper`;
+      return `Cut the cavity ${mm} deeper`;
     case 'spacer':
       return choice.kind === 'pickup' ? `Set ${part} ${mm} higher on a spacer` : `Set its cover ${mm} higher on a spacer`;
     case 'thickerCover':
@@ -41,8 +41,8 @@ export function remedyTitle(o: Option, names: Names): string {
       return choice.kind === 'hardware' && choice.place.on === 'feature' ? `Plug the hole and drill it anew ${mm} beside` : `Move the hole by ${mm}`;
     case 'makePlate':
       return `Make the plate anew, ${mm} larger all round`;
-    case 'widenHollow':
-      return `Widen the hollow round ${part}, by ${mm} at its tightest`;
+    case 'widenCavity':
+      return `Widen the cavity round ${part}, by ${mm} at its tightest`;
     case 'openSlot':
       return `Open the slot by ${mm} for ${part}`;
     case 'deepenBore':
@@ -78,14 +78,14 @@ export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
   openHole: 'Open the hole',
   plugAndRedrill: 'Plug and drill anew',
   sleeve: 'Sleeve the hole',
-  deepen: 'Cut the hollow deeper',
+  deepen: 'Cut the cavity deeper',
   spacer: 'Higher on a spacer',
   trim: 'Cut the part shorter',
   move: 'Move the hole',
   makePlate: 'Make the plate anew',
   reshapePlate: 'File the window wider',
   thickerCover: 'Make a thicker cover',
-  widenHollow: 'Widen the hollow',
+  widenCavity: 'Widen the cavity',
   openSlot: 'Open the slot',
   deepenBore: 'Bore deeper',
   plugHole: 'Close the hole',
@@ -99,7 +99,7 @@ export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
   channel: 'Cut the channel',
   row: 'Drill the row',
   relief: 'Cut the relief',
-  hollow: 'Cut the hollow',
+  cavity: 'Cut the cavity',
 };
 
 /** How a hole is opened, drill by drill; finish first. */

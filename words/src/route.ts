@@ -4,7 +4,7 @@ const PROBLEMS: Readonly<Record<Extract<DerivedRoute, { problem: string }>['prob
   islands: 'An island of wood would be left standing inside it.',
   apart: 'The two do not touch: a channel joins them.',
   tooNarrow: 'The template bit does not go in: it is wider than that.',
-  joined: 'It runs into that hollow already.',
+  joined: 'It runs into that cavity already.',
   noOutline: 'There is no outline to make it from.',
 };
 

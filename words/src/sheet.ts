@@ -9,7 +9,7 @@ import { aimText, FINDING_WORDS, SEVERITY_WORDS, STANDING_WORDS, stateText, stat
 /** What a person found and pinned. */
 export interface PinnedFinding {
   readonly feature: string | null;
-  readonly says: string;
+  readonly text: string;
   readonly severity: Severity;
 }
 
@@ -33,12 +33,12 @@ export interface ConditionSheet {
   readonly identity: readonly (readonly [string, string])[];
   readonly conditions: readonly (readonly [string, string])[];
   readonly findings: readonly {
-    readonly says: string;
+    readonly text: string;
     readonly severity: string;
     readonly detail: string;
     readonly at: { readonly x: number; readonly y: number } | null;
   }[];
-  readonly readings: readonly { readonly what: string; readonly value: string; readonly wished: string; readonly says: string; readonly by: string }[];
+  readonly readings: readonly { readonly what: string; readonly value: string; readonly target: string; readonly result: string; readonly by: string }[];
   readonly skipped: readonly (readonly [string, string])[];
   readonly signature: string;
 }
@@ -54,8 +54,8 @@ export function dayText(iso: string): string {
 export function conditionSheet(i: SheetInput): ConditionSheet {
   const state = stateOf(i.surveyed, i.readings);
   const room = (quantity: 'humidity' | 'temperature'): string => {
-    const told = state.at(quantity, 'room');
-    return told ? stateText(quantity, told.reading.value, 'mm') : 'not read';
+    const read = state.at(quantity, 'room');
+    return read ? stateText(quantity, read.reading.value, 'mm') : 'not read';
   };
   const { survey } = i;
   return {
@@ -73,13 +73,13 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
       ...findingsOf(state)
         .filter((f) => f.cause === null)
         .map((f) => ({
-          says: FINDING_WORDS[f.rule].is,
+          text: FINDING_WORDS[f.rule].is,
           severity: SEVERITY_WORDS[f.severity].word,
           detail: f.evidence.map((e) => `${stateTitle(e.target, i.names)}: ${stateText(e.target.quantity, e.reading.value, 'mm')}`).join('; '),
           at: null,
         })),
       ...i.pinned.map((p) => ({
-        says: p.says,
+        text: p.text,
         severity: SEVERITY_WORDS[p.severity].word,
         detail: p.feature === null ? '' : upperFirst(nameOf(i.names, p.feature)),
         at: middleOf(i.surveyed.anatomy, p.feature),
@@ -93,7 +93,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
 
 function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): ConditionSheet['readings'] {
   const gone = new Set(i.readings.map((r) => r.corrects));
-  const told = new Map(state.told.map((t) => [targetKey(t.target), t]));
+  const known = new Map(state.readings.map((t) => [targetKey(t.target), t]));
   return i.readings.map((r) => {
     // who began the survey took it on that day, where nothing else is said
     const usual = r.person === i.survey.person && r.at.slice(0, 10) === i.survey.begun.slice(0, 10);
@@ -101,14 +101,14 @@ function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): Conditio
     const by = `${when}${r.blind ? ', second reading' : ''}`;
     const note = gone.has(r.id) ? 'corrected below' : r.corrects === null ? '' : 'a correction';
     if (!isState(r.target))
-      return { what: upperFirst(targetText(r.target, i.names)), value: `${lengthText(r.value, 'mm')} ± ${r.limit}`, wished: '', says: note, by };
-    const t = told.get(targetKey(r.target));
+      return { what: upperFirst(targetText(r.target, i.names)), value: `${lengthText(r.value, 'mm')} ± ${r.limit}`, target: '', result: note, by };
+    const t = known.get(targetKey(r.target));
     const stands = t?.reading.id === r.id && t.aim ? STANDING_WORDS[t.standing].word : '';
     return {
       what: stateTitle(r.target, i.names),
       value: stateText(r.target.quantity, r.value, 'mm'),
-      wished: t ? aimText(r.target.quantity, t.aim, 'mm') : '',
-      says: [note, stands].filter(Boolean).join(', '),
+      target: t ? aimText(r.target.quantity, t.aim, 'mm') : '',
+      result: [note, stands].filter(Boolean).join(', '),
       by,
     };
   });

@@ -349,7 +349,7 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
     remedy: 'Stop turning and look: broken, unanchored, or at its end.',
     exclude: 'Washers missing under the nut.',
   },
-  fretsLoose: { is: 'Frets are loose', remedy: 'Clamp them down with thin CA, before any file.', exclude: 'A dull tap from a hollow under the board.' },
+  fretsLoose: { is: 'Frets are loose', remedy: 'Clamp them down with thin CA, before any file.', exclude: 'A dull tap from a cavity under the board.' },
   jointLine: { is: 'A line in the lacquer at the joint', remedy: 'Record it; nothing is done.', exclude: 'One that opens on flexing is wood.' },
   jointLineOpens: {
     is: 'A crack in the wood at the joint',

@@ -16,7 +16,7 @@ export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string;
 
 const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route`,
-  smallestCorner: (v, n) => `Smallest corner, ${nameOf(n, v.corner?.level)}`,
+  smallestCorner: (v, n) => `Smallest corner, ${nameOf(n, v.corner?.tier)}`,
   screwInRoute: () => 'Height screws in the route',
   depthUnderPart: (v, n) => `Depth under the ${nameOf(n, v.subject.item)}`,
   depthUnderScrews: () => 'Depth under the screw points',
@@ -37,7 +37,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   threadThrough: () => 'Thread beyond washer and nut',
   bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
-  hollowBehind: () => 'Hollow behind the hole',
+  cavityBehind: () => 'Cavity behind the hole',
   holeBeside: (v, n) => `${v.subject.item === 'exit' ? 'New hole, where it comes out,' : 'New hole'} from ${besideTitle(v, n)}`,
   depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
   woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
@@ -99,7 +99,7 @@ export function clearanceText(v: Verdict, unit: LengthUnit): string {
 export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
   const title = verdictTitle(v, names);
   if (v.check === 'placeGone') return `${title}.`;
-  if (v.check === 'hollowBehind' && v.class === 'notMeasured' && !v.lacks) return `${title}: none is drawn; draw it in Anatomy before this can be judged.`;
+  if (v.check === 'cavityBehind' && v.class === 'notMeasured' && !v.lacks) return `${title}: none is drawn; draw it in Anatomy before this can be judged.`;
   if (v.class === 'notMeasured') {
     const lacking = (v.lacks ?? []).map((l) => `${sizeWord(l.size)} of ${nameOf(names, l.part)}`);
     return `${title}: not measured; missing ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
@@ -108,10 +108,10 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
   if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it lies only where the carving is flat; lay it on and look whether it rocks.`;
   if (YES_OR_NO.has(v.check)) return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
-  const wanted = v.class === 'thin' ? `, ${lengthText(v.wanted, unit)} wanted` : '';
+  const minimum = v.class === 'thin' ? `, ${lengthText(v.minimum, unit)} minimum` : '';
   const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';
   const typical = v.typical ? '; typical, not measured' : '';
-  return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${wanted}${corner}${typical}.`;
+  return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${minimum}${corner}${typical}.`;
 }
 
 /** What happens when two threads meet. */
@@ -132,7 +132,7 @@ function cornerText({ ofPart, ofRoute, most }: Corner, unit: LengthUnit): string
 
 const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   bodyThickness: 'body thickness',
-  pocketDepth: 'depth',
+  levelDepth: 'depth',
   checkWidthAcross: 'width across',
   checkWidthAlong: 'length along',
   plateThickness: 'thickness',
@@ -155,7 +155,7 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
 /** One of each: the quantity says whose it is. */
 const SPEAKS_FOR_ITSELF = new Set(['strings', 'neck', 'headstock']);
 
-/** Pockets that are the whole of their cavity need no name of their own. */
+/** Levels that are the whole of their cavity need no name of their own. */
 const WHOLE = new Set(['floor', 'pocket']);
 
 /** What is measured, in words: `long back cavity, depth`; the quantity alone where it says all. */
@@ -170,8 +170,8 @@ export function targetText(t: Target, names: Names): string {
 }
 
 /** Where a body would have most room, and what is still missing there. */
-export function bestPlaceText({ level, at, clearance }: BestInRoute, names: Names, unit: LengthUnit): string {
+export function bestPlaceText({ tier, at, clearance }: BestInRoute, names: Names, unit: LengthUnit): string {
   const way = `${lengthText(at.x, unit)} across, ${lengthText(at.y, unit)} along, ${at.turn.toFixed(1)}°`;
   const still = clearance < 0 ? `${lengthText(-clearance, unit)} would still be missing` : `${lengthText(clearance, unit)} of room`;
-  return `As far as its screws let it go, the ${nameOf(names, level)} has most room moved by ${way}: ${still}.`;
+  return `As far as its screws let it go, the ${nameOf(names, tier)} has most room moved by ${way}: ${still}.`;
 }

@@ -49,7 +49,7 @@ function verdictOf(more: Partial<Verdict>): Verdict {
     clearance: 4.5,
     worst: 0.3,
     rss: 0.2,
-    wanted: 5,
+    minimum: 5,
     class: 'thin',
     ...more,
   };
@@ -79,7 +79,7 @@ describe('verdicts', () => {
 
   it('say of the smallest corner which radii meet and what would still do', () => {
     const v = verdictOf({ check: 'smallestCorner', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup' } });
-    const sentence = (radii: Corner): string => verdictSentence({ ...v, corner: { ...radii, level: 'base' } }, names, 'mm');
+    const sentence = (radii: Corner): string => verdictSentence({ ...v, corner: { ...radii, tier: 'base' } }, names, 'mm');
     expect(sentence({ ofPart: 3, ofRoute: 4.7625, most: 6.58 })).toBe(
       'Smallest corner, base: clears, 0.75 mm ± 0.15; radius 3.00 mm in radius 4.76 mm; at most radius 6.58 mm would let it in.',
     );
@@ -105,7 +105,7 @@ describe('verdicts', () => {
 
 describe('targets', () => {
   it('say what is measured and where', () => {
-    expect(targetText({ quantity: 'pocketDepth', feature: 'back cavity', part: 'floor' }, names)).toBe('long back cavity, depth');
+    expect(targetText({ quantity: 'levelDepth', feature: 'back cavity', part: 'floor' }, names)).toBe('long back cavity, depth');
     expect(targetText({ quantity: 'checkWidthAcross', feature: 'plate', part: 'window' }, names)).toBe('wide window, width across');
     expect(targetText({ quantity: 'bodyThickness', feature: 'body' }, names)).toBe('body thickness');
   });
@@ -116,7 +116,7 @@ describe('workings', () => {
     const w: Working = sum(
       'floorLeft',
       [1, leaf('bodyThickness', { value: 41.5, limit: 0.05, basis: { kind: 'readings', ids: ['r'] } })],
-      [-1, setting('depthWanted', 18, 'depth')],
+      [-1, setting('targetDepth', 18, 'depth')],
     );
     const lines = workingLines(w, 'mm');
     expect(lines.map((l) => `${l.depth} ${l.text} ${l.value} ${l.limit}`.trim())).toEqual([
@@ -152,10 +152,10 @@ describe('words', () => {
 describe('more words of fit', () => {
   it('says where a body has most room and what is still missing', () => {
     const at = { x: 0.5, y: -0.25, turn: 0.1 };
-    expect(bestPlaceText({ level: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
+    expect(bestPlaceText({ tier: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
       'As far as its screws let it go, the base has most room moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm would still be missing.',
     );
-    expect(bestPlaceText({ level: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of room');
+    expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of room');
   });
 
   it('names what a verdict lacks of the part, and what two threads do to one another', () => {

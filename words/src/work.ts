@@ -24,13 +24,13 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   plugHole: 'Plug the hole',
   drillHole: 'Drill the hole',
   fitSleeve: 'Set the sleeve',
-  deepenRoute: 'Cut the hollow deeper',
+  deepenRoute: 'Cut the cavity deeper',
   fitSpacer: 'Set it on its spacer',
   trimPart: 'Trim the part',
   fillRoute: 'Fill the old route',
   makePlate: 'Make the plate',
   openWindow: 'File the window wider',
-  widenHollow: 'Widen the hollow',
+  widenCavity: 'Widen the cavity',
   openSlot: 'Open the slot',
   deepenBore: 'Bore deeper',
   fitHardware: 'Fit the part',
@@ -40,7 +40,7 @@ export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   takeSleeveOut: 'Take the sleeve out',
   cutChannel: 'Cut the channel',
   drillRow: 'Drill the row of holes',
-  cutHollow: 'Cut the new hollow',
+  cutCavity: 'Cut the new cavity',
 };
 
 const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
@@ -50,7 +50,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
     `Set the bit for ${Number(n['depth']).toFixed(1)} mm, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
   cut: (n) =>
     `Pass ${n['pass']} of ${n['of']}: clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the wall already cut'}.`,
-  measureDepth: (n) => `Measure the depth: ${n['pocket']}.`,
+  measureDepth: (n) => `Measure the depth: ${n['level']}.`,
   templateOff: () => 'Take the template off: from here the bearing runs on the cut wall.',
   bore: (n) => (n['holes'] === 1 ? `Bore with the ${n['bit']}.` : `Bore ${n['holes']} holes with the ${n['bit']}, stop set.`),
   clearBulk: (n) => `Take the ridges out with the ${n['bit']} in ${n['passes']} passes, freehand, ${Number(n['leave']).toFixed(1)} mm clear of the line.`,
@@ -75,7 +75,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   levelPlug: () => 'Cut and scrape it flush.',
   drillNew: () => 'Mark the middle, pilot it, then drill to size.',
   pressSleeve: (n) => `Press the sleeve in and try ${n['part']}.`,
-  deepenTo: (n) => `Deepen the floor${n['pocket'] === undefined ? '' : ` of ${n['pocket']}`} in light passes; measure between them.`,
+  deepenTo: (n) => `Deepen the floor${n['level'] === undefined ? '' : ` of ${n['level']}`} in light passes; measure between them.`,
   setSpacer: () => 'Set the spacer under it and screw it down.',
   cutDown: (n) =>
     n['ears'] === undefined

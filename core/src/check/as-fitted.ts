@@ -21,11 +21,11 @@ export function asFitted(part: Pickup, { trimmed }: PickupPosition): Pickup {
 
 function trim(part: Pickup, ears: number, screws: number): Pickup {
   const { lowest } = part.screws;
-  const levels = part.levels.map((level) => {
-    if (level.id !== 'ears' || ears === 0) return level;
-    const shapes = level.shapes.flatMap((s) => asRegion(offsetRings([s.outline], -ears)).map((outline) => ({ ...s, outline, limit: s.limit + TRIM_LIMIT })));
-    return { ...level, shapes };
+  const tiers = part.tiers.map((tier) => {
+    if (tier.id !== 'ears' || ears === 0) return tier;
+    const shapes = tier.shapes.flatMap((s) => asRegion(offsetRings([s.outline], -ears)).map((outline) => ({ ...s, outline, limit: s.limit + TRIM_LIMIT })));
+    return { ...tier, shapes };
   });
   const shorter = screws === 0 ? lowest : { ...lowest, value: lowest.value - screws, limit: lowest.limit + TRIM_LIMIT };
-  return { ...part, levels, screws: { ...part.screws, lowest: shorter } };
+  return { ...part, tiers, screws: { ...part.screws, lowest: shorter } };
 }

@@ -1,14 +1,14 @@
-import type { Cavity, Hole, Pocket } from '../instrument/index.js';
+import type { Cavity, Hole, Level } from '../instrument/index.js';
 import { leaf, setting, sum, type Leaf } from '../measure/index.js';
 import { drillPoint } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { gapApart, regionsOverlap, type Point, type Region } from '../shape/index.js';
-import { pocketsLeaf, regionOf, type PlanState } from './place.js';
+import { levelsLeaf, regionOf, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 
 /**
- * What lies behind a new hole of a face. Under a blind one: the wood left to the other face or to the hollow there, the drill's point counted:
- * 44 − 20 − 2.4 − 14 = 7.6. One right through keeps clear of every hollow of the other face [law]; what it runs into there is a clash.
+ * What lies behind a new hole of a face. Under a blind one: the wood left to the other face or to the cavity there, the drill's point counted:
+ * 44 − 20 − 2.4 − 14 = 7.6. One right through keeps clear of every cavity of the other face [law]; what it runs into there is a clash.
  */
 export function behindHole(state: PlanState, choice: string, hole: Hole, at: Point, mine: Region): Verdict | null {
   return hole.through ? whereItComesOut(state, choice, hole, mine) : underIt(state, choice, hole, at, mine);
@@ -19,27 +19,26 @@ function underIt(state: PlanState, choice: string, hole: Hole, at: Point, mine: 
   const below = deepestUnder(state, hole, mine);
   const subject = { feature: choice, item: 'hole', against: below?.cavity.id ?? 'body' };
   const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
-  const other: Target | null = below && { quantity: 'pocketDepth', feature: below.cavity.id, part: below.pocket.id };
-  const missing = [...(anatomy.body.thickness ? [] : [thick]), ...(below && other && !below.pocket.depth ? [other] : [])];
-  if (missing.length > 0 || !anatomy.body.thickness || !hole.depth || !hole.diameter)
-    return missingVerdict('floor', subject, missing, settings.wantedFloor, at);
+  const other: Target | null = below && { quantity: 'levelDepth', feature: below.cavity.id, part: below.level.id };
+  const missing = [...(anatomy.body.thickness ? [] : [thick]), ...(below && other && !below.level.depth ? [other] : [])];
+  if (missing.length > 0 || !anatomy.body.thickness || !hole.depth || !hole.diameter) return missingVerdict('floor', subject, missing, settings.minFloor, at);
   const working = sum(
     'floorLeft',
     [1, leaf('bodyThickness', anatomy.body.thickness, thick)],
     [-1, leaf('holeDepth', hole.depth)],
     [-1, setting('drillPoint', drillPoint(hole.diameter.value), 'tool')],
-    ...(below?.pocket.depth && other ? [[-1, leaf('depthBelow', below.pocket.depth, other)] as const] : []),
+    ...(below?.level.depth && other ? [[-1, leaf('depthBelow', below.level.depth, other)] as const] : []),
   );
-  return verdict('floor', subject, working, settings.wantedFloor, at);
+  return verdict('floor', subject, working, settings.minFloor, at);
 }
 
-/** The hollow of the other face that reaches furthest up under a hole; one of unknown depth counts as the furthest. */
-function deepestUnder({ anatomy }: PlanState, hole: Hole, mine: Region): { readonly cavity: Cavity; readonly pocket: Pocket } | null {
+/** The cavity of the other face that reaches furthest up under a hole; one of unknown depth counts as the furthest. */
+function deepestUnder({ anatomy }: PlanState, hole: Hole, mine: Region): { readonly cavity: Cavity; readonly level: Level } | null {
   const under = anatomy.cavities
     .filter((c) => isBehind(c, hole))
-    .flatMap((cavity) => cavity.pockets.map((pocket) => ({ cavity, pocket })))
-    .filter(({ cavity, pocket }) => regionsOverlap(mine, regionOf(anatomy, cavity, [pocket])));
-  const depth = ({ pocket }: { readonly pocket: Pocket }): number => pocket.depth?.value ?? Infinity;
+    .flatMap((cavity) => cavity.levels.map((level) => ({ cavity, level })))
+    .filter(({ cavity, level }) => regionsOverlap(mine, regionOf(anatomy, cavity, [level])));
+  const depth = ({ level }: { readonly level: Level }): number => level.depth?.value ?? Infinity;
   return under.reduce<(typeof under)[number] | null>((w, u) => (w && depth(w) >= depth(u) ? w : u), null);
 }
 
@@ -47,7 +46,7 @@ function whereItComesOut(state: PlanState, choice: string, hole: Hole, mine: Reg
   const { anatomy, settings } = state;
   const place: Leaf = leaf('holePlace', { value: 0, limit: hole.limit, basis: hole.basis }, { quantity: 'holePlace', feature: choice });
   const found = anatomy.cavities
-    .filter((c) => isBehind(c, hole) && c.pockets.length > 0)
+    .filter((c) => isBehind(c, hole) && c.levels.length > 0)
     .map((cavity) => {
       const theirs = regionOf(anatomy, cavity);
       const gap = gapApart(mine, theirs);
@@ -61,9 +60,9 @@ function whereItComesOut(state: PlanState, choice: string, hole: Hole, mine: Reg
           a: mine,
           b: theirs,
           value: gap.clearance,
-          allowances: [place, pocketsLeaf(cavity, cavity.pockets)],
+          allowances: [place, levelsLeaf(cavity, cavity.levels)],
         },
-        settings.wantedBesideHole,
+        settings.minBesideHole,
         gap.at,
       );
     });

@@ -1,6 +1,6 @@
 import { toBody } from '../instrument/index.js';
 import { gapInside } from '../shape/index.js';
-import { outlineLeaf, plateBackLeaf, pocketsLeaf, regionOf, windowOf, type PlaceOfPart } from './place.js';
+import { outlineLeaf, plateBackLeaf, levelsLeaf, regionOf, windowOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 
 /** Is the route's edge out of sight behind the window? Window 70 × 39 r 3.5 before a route 71.5 × 40.5 r 4.7625: 0.54 at the corners [law]. */
@@ -20,9 +20,9 @@ export function behindWindow(place: PlaceOfPart): Verdict {
       a: hole,
       b: route,
       value: gap.clearance,
-      allowances: [pocketsLeaf(cavity, cavity.pockets), outlineLeaf(window.outline, plate.id, window.id), plateBackLeaf(state.settings)],
+      allowances: [levelsLeaf(cavity, cavity.levels), outlineLeaf(window.outline, plate.id, window.id), plateBackLeaf(state.settings)],
     },
-    state.settings.wantedBehindWindow,
+    state.settings.minBehindWindow,
     gap.at,
   );
 }

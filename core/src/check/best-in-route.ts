@@ -6,7 +6,7 @@ import { roomFor } from './room-for.js';
 
 /** Where a body of a pickup has most room in its route, as far as its screws let it go, and what is left there, mm and degrees. */
 export interface BestInRoute {
-  readonly level: string;
+  readonly tier: string;
   /** From where it is now. */
   readonly at: Placement;
   readonly clearance: number;
@@ -18,10 +18,10 @@ export function bestInRoute(state: PlanState, plan: Plan, choice: PickupChoice):
   const { part, position } = place;
   if (!part) return [];
   const pivots: readonly Point[] = part.screws.at.map((p) => ({ x: p.x + position.at.x, y: p.y + position.at.y }));
-  return part.levels.flatMap((level): readonly BestInRoute[] => {
-    if (level.lowest.value <= 0) return [];
-    const inner: Region = level.shapes.map((s) => laid(s.outline, position));
+  return part.tiers.flatMap((tier): readonly BestInRoute[] => {
+    if (tier.lowest.value <= 0) return [];
+    const inner: Region = tier.shapes.map((s) => laid(s.outline, position));
     const outer = roomFor(place, inner).region;
-    return [{ level: level.id, ...bestPlacement(inner, outer, pivots, state.settings.placementPlay) }];
+    return [{ tier: tier.id, ...bestPlacement(inner, outer, pivots, state.settings.placementPlay) }];
   });
 }

@@ -3,11 +3,11 @@ import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { HANGS } from './hangs.js';
-import { pocketsLeaf, regionOf } from './place.js';
+import { levelsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type Site, sure } from './site.js';
 
-/** Does the body clear the walls of the hollow it hangs in, and its floor or cover? A body of 24 in the middle of a 40 wide cavity: 8.0 [law]. */
+/** Does the body clear the walls of the cavity it hangs in, and its floor or cover? A body of 24 in the middle of a 40 wide cavity: 8.0 [law]. */
 export function bodyInRoom(site: Site): readonly Verdict[] {
   const { part, room, state, at } = site;
   if (!room || !HANGS.has(part.kind)) return [];
@@ -17,7 +17,7 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
   const subject = { feature: site.choice.id, item: 'body', against: cavity.id };
   const walls: readonly Verdict[] = outline
     ? [besideWalls(site, [outline], cavity.id)]
-    : [lackingVerdict('bodyInRoom', subject, [{ part: part.id, size: 'body' }], [], settings.wantedBodyRoom, at)];
+    : [lackingVerdict('bodyInRoom', subject, [{ part: part.id, size: 'body' }], [], settings.minBodyRoom, at)];
   const below = depthAt(anatomy, cavity, at);
   const depth = !below
     ? []
@@ -27,11 +27,11 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
           'depthForPart',
           '',
           { targets: [[below.depth, below.target]], sizes: ['depthBelow'] },
-          settings.wantedDepth,
+          settings.minDepth,
           () =>
             sum(
               'depthLeft',
-              [1, leaf('pocketDepth', sure(below.depth), below.target)],
+              [1, leaf('levelDepth', sure(below.depth), below.target)],
               ...(cavity.raised ? [[1, leaf('coverRaised', cavity.raised)] as const] : []),
               [-1, known(site, 'depthBelow')],
             ),
@@ -41,7 +41,7 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
   return [...walls, ...depth, ...woodOver(site), ...neighbours(site)];
 }
 
-/** The wood left between a hollow that is cut deeper and the other face. */
+/** The wood left between a cavity that is cut deeper and the other face. */
 function woodOver(site: Site): readonly Verdict[] {
   const { choice, room, state, at } = site;
   if (!room || !choice.work.some((w) => w.kind === 'setDepth')) return [];
@@ -56,8 +56,8 @@ function woodOver(site: Site): readonly Verdict[] {
       'woodOver',
       '',
       { targets: needs },
-      state.settings.wantedFloor,
-      () => sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('pocketDepth', sure(below.depth), below.target)]),
+      state.settings.minFloor,
+      () => sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('levelDepth', sure(below.depth), below.target)]),
       room.cavity.id,
     ),
   ];
@@ -78,16 +78,16 @@ function besideWalls(site: Site, body: Region, against: string): Verdict {
       a: body,
       b: walls,
       value: gap.clearance,
-      allowances: [bodyLeaf(part), pocketsLeaf(room.cavity, room.cavity.pockets), placeLeaf(site)],
+      allowances: [bodyLeaf(part), levelsLeaf(room.cavity, room.cavity.levels), placeLeaf(site)],
     },
-    state.settings.wantedBodyRoom,
+    state.settings.minBodyRoom,
     gap.at,
   );
 }
 
 const insides = new WeakMap<Region, WeakMap<Hardware, Map<string, Gap>>>();
 
-/** How a body lies between walls: worked out once for the same part at the same spot of the same hollow. */
+/** How a body lies between walls: worked out once for the same part at the same spot of the same cavity. */
 function insideWalls({ part, at }: Site, body: Region, walls: Region): Gap {
   const ofWalls = insides.get(walls) ?? new WeakMap<Hardware, Map<string, Gap>>();
   const known = ofWalls.get(part) ?? new Map<string, Gap>();
@@ -103,7 +103,7 @@ const MOST_SPOTS = 200;
 /** Further apart than this no two bodies meet, and nothing more is asked about them, mm. */
 const FAR = 120;
 
-/** The bodies of the plan's other parts that hang in the same hollow. */
+/** The bodies of the plan's other parts that hang in the same cavity. */
 function neighbours(site: Site): readonly Verdict[] {
   const { plan, choice, part, room, at, state } = site;
   const mine = bodyOutline(part, at);
@@ -130,7 +130,7 @@ function neighbours(site: Site): readonly Verdict[] {
           value: gap.clearance,
           allowances: [bodyLeaf(part), bodyLeaf(beside.part), placeLeaf(site), placeLeaf(beside)],
         },
-        state.settings.wantedBodyRoom,
+        state.settings.minBodyRoom,
         gap.at,
       ),
     ];

@@ -14,7 +14,7 @@ export function bushingInHole(site: Site): readonly Verdict[] {
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   const { diameter } = hole;
   return [
-    judged(site, 'bushingInHole', '', { targets: [[diameter, target]], sizes: ['bushing'] }, state.settings.wantedHoleOver, () =>
+    judged(site, 'bushingInHole', '', { targets: [[diameter, target]], sizes: ['bushing'] }, state.settings.minHoleOver, () =>
       sum('roomRound', [1, leaf('holeDiameter', sure(diameter), target)], [-1, known(site, 'bushing')]),
     ),
   ];

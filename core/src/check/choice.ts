@@ -1,11 +1,11 @@
-import { featureOf, frameOfFace, type Anatomy, type Cavity, type Change, type Hole, type HoleFace, type HoleKind, type Pocket } from '../instrument/index.js';
+import { featureOf, frameOfFace, type Anatomy, type Cavity, type Change, type Hole, type HoleFace, type HoleKind, type Level } from '../instrument/index.js';
 import type { Settings } from '../operation/index.js';
 import { goesInto, isHardware, type Shelf } from '../part/index.js';
 import { plateAs } from './plate-as.js';
 import { placeOutline, type Outline, type Placement, type Point } from '../shape/index.js';
 
 /** One level of a route that is planned; its outline is in the route's own frame. */
-export interface PlannedPocket {
+export interface PlannedLevel {
   readonly id: string;
   readonly outline: Outline;
   /** mm below the face; of a bored place: the spur's tip. */
@@ -16,8 +16,8 @@ export interface PlannedPocket {
 /** A route that is planned: where it lies in the body's frame, and its levels. Moving it changes only `at`. */
 export interface PlannedRoute {
   readonly at: Placement;
-  readonly pockets: readonly PlannedPocket[];
-  /** Hollows that it runs into on purpose, by their ids: no wall is asked for between them. */
+  readonly levels: readonly PlannedLevel[];
+  /** Cavities that it runs into on purpose, by their ids: no wall is asked for between them. */
   readonly joins?: readonly string[];
 }
 
@@ -38,13 +38,13 @@ export interface PickupChoice extends ChoiceBase {
   readonly position: string;
   /** Is the window's insert to be in its place? */
   readonly insertFitted: boolean;
-  readonly leadsWanted: number;
+  readonly leadsNeeded: number;
   /** Its leads are to be turned round, or it is to be the upper one in series: its cover must have a ground of its own. */
   readonly coverApart?: boolean;
   readonly route: PlannedRoute | null;
   /** What was found is filled before the new route is cut. */
   readonly fill?: boolean;
-  /** What else is done so that it goes in: to the hollow, its plate, or the part itself. */
+  /** What else is done so that it goes in: to the cavity, its plate, or the part itself. */
   readonly work?: readonly Change[];
 }
 
@@ -53,8 +53,8 @@ export type PlaceRef =
   | { readonly on: 'feature'; readonly feature: string; readonly screw?: number }
   | { readonly on: 'face'; readonly face: HoleFace; readonly at: Point; readonly hole: HoleKind };
 
-/** Cuts that no part asks for by itself: a floor deeper, a channel from hollow to hollow, holes in a row, a relief that a plate sinks into, a hollow where none was. */
-export const CUT_KINDS = ['deepen', 'channel', 'row', 'relief', 'hollow'] as const;
+/** Cuts that no part asks for by itself: a floor deeper, a channel from cavity to cavity, holes in a row, a relief that a plate sinks into, a cavity where none was. */
+export const CUT_KINDS = ['deepen', 'channel', 'row', 'relief', 'cavity'] as const;
 export type CutKind = (typeof CUT_KINDS)[number];
 
 /** Any other part for its place. */
@@ -75,7 +75,7 @@ export type Choice = PickupChoice | HardwareChoice;
 
 /** A job's plan: which part is to go to which place. */
 export interface Plan {
-  readonly format: 2;
+  readonly format: 3;
   readonly choices: readonly Choice[];
 }
 
@@ -115,15 +115,15 @@ export function joinsOf({ joins }: PlannedRoute): { readonly joins?: readonly st
   return joins ? { joins } : {};
 }
 
-/** The set of the pockets that an instrument came with. */
+/** The set of the levels that an instrument came with. */
 export const FOUND_SET = 'found';
 
-/** The set of pockets that a plan adds, until it is cut. */
+/** The set of levels that a plan adds, until it is cut. */
 export const PLANNED_SET = 'planned';
 
-/** The pockets of a planned route in the body's frame, with the limits of planned work. */
-export function routePockets(route: PlannedRoute, settings: Settings): readonly Pocket[] {
-  return route.pockets.map((p) => ({
+/** The levels of a planned route in the body's frame, with the limits of planned work. */
+export function routeLevels(route: PlannedRoute, settings: Settings): readonly Level[] {
+  return route.levels.map((p) => ({
     id: p.id,
     set: PLANNED_SET,
     outline: { outline: placeOutline(p.outline, route.at), limit: settings.limitTemplate, basis: { kind: 'planned' }, across: null, along: null },
@@ -154,9 +154,9 @@ export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Grou
   ];
   const work = (choice.work ?? []).flatMap((c) => stillToDo(anatomy, c));
   if (!choice.route) return [...changes, ...work];
-  const pockets = routePockets(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
-  const filled: readonly Change[] = choice.fill ? [{ kind: 'fillPockets', cavity: where.cavity, set: FOUND_SET }] : [];
-  return [...changes, ...work, ...filled, { kind: 'addPockets', cavity: where.cavity, pockets, ...joinsOf(choice.route) }];
+  const levels = routeLevels(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
+  const filled: readonly Change[] = choice.fill ? [{ kind: 'fillLevels', cavity: where.cavity, set: FOUND_SET }] : [];
+  return [...changes, ...work, ...filled, { kind: 'addLevels', cavity: where.cavity, levels, ...joinsOf(choice.route) }];
 }
 
 function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
@@ -182,24 +182,24 @@ function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Set
   return [...work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
 }
 
-/** What of a change is still to do: of a hollow that was begun, the pockets that are not cut yet. */
+/** What of a change is still to do: of a cavity that was begun, the levels that are not cut yet. */
 export function stillToDo(anatomy: Anatomy, change: Change): readonly Change[] {
   if (change.kind !== 'addCavity') return isDone(anatomy, change) ? [] : [change];
-  const there = anatomy.cavities.find((c) => c.id === change.hollow.id);
+  const there = anatomy.cavities.find((c) => c.id === change.cavity.id);
   if (!there) return [change];
-  const pockets = change.hollow.pockets.filter((p) => !there.pockets.some((q) => q.id === p.id));
-  return pockets.length > 0 ? [{ kind: 'addPockets', cavity: there.id, pockets }] : [];
+  const levels = change.cavity.levels.filter((p) => !there.levels.some((q) => q.id === p.id));
+  return levels.length > 0 ? [{ kind: 'addLevels', cavity: there.id, levels }] : [];
 }
 
-/** A hollow that was widened already; a floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
+/** A cavity that was widened already; a floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
 function isDone(anatomy: Anatomy, change: Change): boolean {
-  if (change.kind === 'addPockets') {
+  if (change.kind === 'addLevels') {
     const into = anatomy.cavities.find((c) => c.id === change.cavity);
-    return into !== undefined && change.pockets.every((p) => isCut(into, p));
+    return into !== undefined && change.levels.every((p) => isCut(into, p));
   }
   if (change.kind === 'addHole') return anatomy.holes.some((h) => h.id === change.hole.id);
   if (change.kind !== 'setDepth') return false;
-  const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.pockets.find((p) => p.id === change.pocket)?.depth;
+  const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.levels.find((p) => p.id === change.level)?.depth;
   return cut?.basis.kind === 'work' && cut.value >= change.depth.value - change.depth.limit;
 }
 
@@ -223,9 +223,9 @@ function newHole(id: string, place: Extract<PlaceRef, { on: 'face' }>, settings:
   };
 }
 
-/** Is a planned pocket in the wood already? A cut pocket keeps its planned name, then a mark, and its very outline. */
-export function isCut(cavity: Cavity, planned: Pocket): boolean {
-  return cavity.pockets.some(
+/** Is a planned level in the wood already? A cut level keeps its planned name, then a mark, and its very outline. */
+export function isCut(cavity: Cavity, planned: Level): boolean {
+  return cavity.levels.some(
     (p) => p.set.startsWith(`${PLANNED_SET} `) && p.id.startsWith(`${planned.id} `) && sameOutline(p.outline.outline, planned.outline.outline),
   );
 }

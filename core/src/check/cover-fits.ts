@@ -18,7 +18,7 @@ export function coverFits({ part, position, state, choice }: PlaceOfPart): reado
       a: sum('polesLessHoles', [1, leaf('poleSpacing', part.poles.spacing)], [-1, leaf('coverHoleSpacing', holes)]),
       b: setting('two', 2, 'two'),
     };
-    const hard = setting('coverHolesHard', state.settings.coverHolesHard, 'coverHolesHard');
+    const hard = setting('maxCoverHoleOffset', state.settings.maxCoverHoleOffset, 'maxCoverHoleOffset');
     const working = sum('coverHolesLeft', [1, hard], [-1, { op: 'abs', label: 'holesOff', of: half }]);
     out.push(verdict('coverHoles', { feature, item: 'cover' }, working, 0, { x: position.at.x + part.poles.spacing.value / 2, y: position.at.y }));
   }

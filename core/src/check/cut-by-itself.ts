@@ -10,19 +10,19 @@ import type { PlanState } from './place.js';
 import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
 
-/** What a cut that no part asks for leaves of the wood: floors, walls and covers of the hollows that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
+/** What a cut that no part asks for leaves of the wood: floors, walls and covers of the cavities that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
 export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
   const touched = new Set(
-    choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addPockets' ? [w.cavity] : w.kind === 'addCavity' ? [w.hollow.id] : [])),
+    choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addLevels' ? [w.cavity] : w.kind === 'addCavity' ? [w.cavity.id] : [])),
   );
   const cavities = state.anatomy.cavities.filter((c) => touched.has(c.id));
-  const fresh = choice.work.flatMap((w) => (w.kind === 'addCavity' ? w.hollow.pockets.map((p) => p.outline.outline) : []));
+  const fresh = choice.work.flatMap((w) => (w.kind === 'addCavity' ? w.cavity.levels.map((p) => p.outline.outline) : []));
   return [...cavities.flatMap((cavity) => ofCavity(state, cavity)), ...bitsFor(state.tools, choice.id, fresh), ...ofRow(state, choice)];
 }
 
 function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {
   const place = { state, cavity };
-  // a pocket that is open to the joint, or to a side, has an edge that is none
+  // a level that is open to the joint, or to a side, has an edge that is none
   const closed = cavity.kind !== 'neck pocket';
   return [...floors(place), ...(closed ? [...walls(place), ...edgeOfBody(place), ...hiddenEdge(place)] : [])];
 }
@@ -47,7 +47,7 @@ function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
     return [
       ...least(apart),
       ...least(behind),
-      missingVerdict('holeBeside', { feature: choice.id, item: 'hole', against: 'body' }, [], state.settings.wantedBesideHole),
+      missingVerdict('holeBeside', { feature: choice.id, item: 'hole', against: 'body' }, [], state.settings.minBesideHole),
     ];
   const edges = placed.flatMap(({ hole, at }) => {
     const mine = edgeOf(hole, at);

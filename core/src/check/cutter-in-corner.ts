@@ -8,7 +8,7 @@ const SAME = 1e-3;
 
 /** How many of the shop's template bits go into the smallest inside corner of a planned route. */
 export function cutterInCorner({ choice, position, state }: PlaceOfPart): readonly Verdict[] {
-  const floors = choice.route?.pockets.filter((p) => !p.bored) ?? [];
+  const floors = choice.route?.levels.filter((p) => !p.bored) ?? [];
   return bitsFor(
     state.tools,
     position.id,
@@ -17,7 +17,7 @@ export function cutterInCorner({ choice, position, state }: PlaceOfPart): readon
 }
 
 /**
- * How many of the shop's template bits go into the smallest inside corner of some outlines; one is needed. A shop without any is told so where the cutting is planned.
+ * How many of the shop's template bits go into the smallest inside corner of some outlines; one is needed. A shop without any is stated so where the cutting is planned.
  * A corner of 4.7625 takes a bit of 9.525 and none of 12.7 [law].
  */
 export function bitsFor(tools: readonly Tool[], feature: string, outlines: readonly Outline[]): readonly Verdict[] {

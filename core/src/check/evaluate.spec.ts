@@ -4,13 +4,13 @@ import { circle, filletedPolygon, gapInside, measureAgain, placeOutline, rounded
 import { boxPickup, dim, plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
 import { tightestCorner } from './corner.js';
-import { evaluateChoice, evaluateIn, evaluatePlan, ofChoice, type PlanState, type PlannedPocket, type Verdict } from './index.js';
+import { evaluateChoice, evaluateIn, evaluatePlan, ofChoice, type PlanState, type PlannedLevel, type Verdict } from './index.js';
 
-const route: readonly PlannedPocket[] = [
+const route: readonly PlannedLevel[] = [
   { id: 'main', outline: roundedRectangle(87, 41, 5), depth: 19, bored: false },
   { id: 'well', outline: circle(6, { x: 38, y: 0 }), depth: 21, bored: true },
 ];
-const planned = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const planned = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
 
 function find(verdicts: readonly Verdict[], start: string): Verdict {
   const v = verdicts.find((x) => x.id.startsWith(start));
@@ -25,7 +25,7 @@ function withThickness(mm: number | null): PlanState {
 
 describe('evaluate', () => {
   it('judges a floor by thickness − top depth − depth below, and changes class at each threshold', () => {
-    // planned depth ± 0.2, two readings ± 0.05: u = 0.3; wanted 5; below the main pocket: 44 − 19 − 14 = 11
+    // planned depth ± 0.2, two readings ± 0.05: u = 0.3; wanted 5; below the main level: 44 − 19 − 14 = 11
     const floor = (t: number): Verdict => find(evaluateChoice(withThickness(t), planned).verdicts, 'floor/route/planned/19.000');
     expect(floor(44).clearance).toBeCloseTo(11, 9);
     expect(floor(44).worst).toBeCloseTo(0.3, 9);
@@ -46,7 +46,7 @@ describe('evaluate', () => {
 
   it('marks what rests on hearsay as typical', () => {
     const a = plainAnatomy();
-    const s = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 1, basis: { kind: 'told' } } } });
+    const s = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 1, basis: { kind: 'stated' } } } });
     expect(find(evaluateChoice(s, planned).verdicts, 'floor/route/planned/19.000').typical).toBeTrue();
     expect(find(evaluateChoice(plainState(), planned).verdicts, 'floor/route/planned/19.000').typical).toBeFalse();
   });
@@ -70,7 +70,7 @@ describe('evaluate', () => {
 
   it('calls a corner a clash where the walls are passed but the rounding is in the way', () => {
     const tight = plainChoice({
-      route: { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, 12), depth: 19, bored: false }] },
+      route: { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 12), depth: 19, bored: false }] },
     });
     // walls 1.0 away: centres of the roundings (31, 8) and (39, 16)
     const v = find(evaluateChoice(plainState(), tight).verdicts, 'smallestCorner/here/');
@@ -117,8 +117,8 @@ describe('evaluate', () => {
   });
 
   it('counts leads', () => {
-    expect(find(evaluateChoice(plainState(), { ...planned, leadsWanted: 5 }).verdicts, 'leads').class).toBe('clashes');
-    expect(find(evaluateChoice(plainState(), { ...planned, leadsWanted: 4 }).verdicts, 'leads').class).toBe('well');
+    expect(find(evaluateChoice(plainState(), { ...planned, leadsNeeded: 5 }).verdicts, 'leads').class).toBe('clashes');
+    expect(find(evaluateChoice(plainState(), { ...planned, leadsNeeded: 4 }).verdicts, 'leads').class).toBe('well');
   });
 
   it('sorts the gravest first', () => {
@@ -131,7 +131,7 @@ describe('evaluate', () => {
     const warm = plainState();
     const r = seeded(99);
     for (let i = 0; i < 40; i++) {
-      const plan = plainChoice({ route: { at: { x: 6 * (r() - 0.5), y: 110 + 8 * (r() - 0.5), turn: 6 * (r() - 0.5) }, pockets: route } });
+      const plan = plainChoice({ route: { at: { x: 6 * (r() - 0.5), y: 110 + 8 * (r() - 0.5), turn: 6 * (r() - 0.5) }, levels: route } });
       const cold = structuredClone({ state: warm, plan });
       expect(evaluateChoice(warm, plan).verdicts.map((v) => [v.id, v.clearance, v.class])).toEqual(
         evaluateChoice(cold.state, cold.plan).verdicts.map((v) => [v.id, v.clearance, v.class]),
@@ -150,7 +150,7 @@ describe('evaluate', () => {
   it('refuses names that are not there', () => {
     expect(evaluateChoice(plainState(), plainChoice({ position: 'nowhere' })).verdicts.map((v) => [v.check, v.class])).toEqual([['placeGone', 'clashes']]);
     expect(() => evaluateChoice(plainState(), plainChoice({ part: 'nothing' }))).toThrowError(RangeError);
-    expect(() => evaluatePlan(plainState(), plainPlan(), [{ kind: 'addPockets', cavity: 'nowhere', pockets: [] }])).toThrowError(RangeError);
+    expect(() => evaluatePlan(plainState(), plainPlan(), [{ kind: 'addLevels', cavity: 'nowhere', levels: [] }])).toThrowError(RangeError);
     expect(() => applyChanges(plainAnatomy(), [{ kind: 'setInsert', plate: 'plate', opening: 'nowhere', fitted: true }])).toThrowError(RangeError);
   });
 
@@ -183,7 +183,7 @@ describe('a plan of several choices', () => {
       ...route,
       id: 'route 2',
       hiddenBy: null,
-      pockets: route.pockets.map((p) => ({ ...p, outline: { ...p.outline, outline: down(p.outline.outline) } })),
+      levels: route.levels.map((p) => ({ ...p, outline: { ...p.outline, outline: down(p.outline.outline) } })),
     };
     const second = {
       ...plate,
@@ -202,7 +202,7 @@ describe('a plan of several choices', () => {
       const { verdicts } = evaluatePlan(state, plainPlan({ ...planned, route }, there));
       return find(ofChoice({ anatomy: state.anatomy, verdicts }, 'there').verdicts, 'wall/route 2/found/route').clearance!;
     };
-    const at = (y: number): typeof planned.route => ({ at: { x: 0, y, turn: 0 }, pockets: route });
+    const at = (y: number): typeof planned.route => ({ at: { x: 0, y, turn: 0 }, levels: route });
     // between the old routes 80 − 30 = 50; the new one, 41 wide, takes 5.5 of it, and what it is moved
     expect(wall(null)).toBeCloseTo(50, 6);
     expect(wall(at(110))).toBeCloseTo(44.5, 6);
@@ -211,9 +211,9 @@ describe('a plan of several choices', () => {
 
   it('keeps both of two routes that are planned into one cavity', () => {
     const state = plainState();
-    const elsewhere = { ...planned, id: 'second', route: { at: { x: 0, y: 180, turn: 0 }, pockets: route } };
-    const { pockets } = evaluatePlan(state, plainPlan(planned, elsewhere)).anatomy.cavities.find((c) => c.id === 'route')!;
-    const added = pockets.filter((p) => p.set === 'planned');
+    const elsewhere = { ...planned, id: 'second', route: { at: { x: 0, y: 180, turn: 0 }, levels: route } };
+    const { levels } = evaluatePlan(state, plainPlan(planned, elsewhere)).anatomy.cavities.find((c) => c.id === 'route')!;
+    const added = levels.filter((p) => p.set === 'planned');
     expect(added.map((p) => p.id)).toEqual([...route.map((p) => p.id), ...route.map((p) => `${p.id} (2)`)]);
     expect(added.length).toBe(2 * route.length);
   });
@@ -229,7 +229,7 @@ describe('a plan of several choices', () => {
 
 describe('what a cutter and a plate’s screws say of a new route', () => {
   const cut = (radius: number) =>
-    plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, radius), depth: 18, bored: false }] } });
+    plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, radius), depth: 18, bored: false }] } });
   const said = (s: PlanState, radius: number, check: Verdict['check']): Verdict | undefined =>
     evaluateChoice(s, cut(radius)).verdicts.find((v) => v.check === check);
 

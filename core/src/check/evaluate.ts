@@ -70,7 +70,7 @@ export function evaluateStep(left: PlanState, plan: Plan, choice: Choice, change
 
 /** A plan of this one choice. */
 export function evaluateChoice(state: PlanState, choice: Choice): Evaluation {
-  return evaluatePlan(state, { format: 2, choices: [choice] });
+  return evaluatePlan(state, { format: 3, choices: [choice] });
 }
 
 /** What an evaluation says of one choice. */
@@ -79,22 +79,22 @@ export function ofChoice(evaluation: Evaluation, choice: string): Evaluation {
 }
 
 function anatomyAfter(state: PlanState, plan: Plan, changes: readonly Change[]): Anatomy {
-  const planned = pocketsApart(plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state)));
+  const planned = levelsApart(plan.choices.filter((c) => isThere(state.anatomy, c)).flatMap((c) => choiceChanges(c, state)));
   return planned.length + changes.length === 0 ? state.anatomy : applyChanges(state.anatomy, [...planned, ...changes]);
 }
 
-/** Two routes planned into one cavity keep their pockets: what the second calls as the first does gets a number behind its name. */
-function pocketsApart(changes: readonly Change[]): readonly Change[] {
+/** Two routes planned into one cavity keep their levels: what the second calls as the first does gets a number behind its name. */
+function levelsApart(changes: readonly Change[]): readonly Change[] {
   const taken = new Map<string, number>();
   return changes.map((change) => {
-    if (change.kind !== 'addPockets') return change;
-    const named = change.pockets.map((p) => {
+    if (change.kind !== 'addLevels') return change;
+    const named = change.levels.map((p) => {
       const key = `${change.cavity}/${p.id}`;
       const n = (taken.get(key) ?? 0) + 1;
       taken.set(key, n);
       return n === 1 ? p : { ...p, id: `${p.id} (${n})` };
     });
-    return { ...change, pockets: named };
+    return { ...change, levels: named };
   });
 }
 

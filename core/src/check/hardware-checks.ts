@@ -3,7 +3,7 @@ import { bodyInRoom } from './body-in-room.js';
 import { bushingInHole } from './bushing-in-hole.js';
 import { hidesHole } from './hides-hole.js';
 import { holeBeside } from './hole-beside.js';
-import { hollowBehind } from './hollow-behind.js';
+import { cavityBehind } from './cavity-behind.js';
 import { jackWithPlug } from './jack-with-plug.js';
 import { plateOver } from './plate-over.js';
 import { pressFit } from './press-fit.js';
@@ -23,7 +23,7 @@ export const HARDWARE_CHECKS: readonly ((site: Site) => readonly Verdict[])[] = 
   hidesHole,
   threadThrough,
   bodyInRoom,
-  hollowBehind,
+  cavityBehind,
   holeBeside,
   switchInSlot,
   jackWithPlug,

@@ -30,7 +30,7 @@ function judge(parts: readonly Hardware[], choices: readonly HardwareChoice[], g
     headstock: { ...a.headstock, thickness: given.headstock === undefined ? null : dim(given.headstock) },
   };
   const state = plainState(anatomy);
-  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 2, choices }).verdicts;
+  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 3, choices }).verdicts;
 }
 
 const at = (feature: string, part: string, more: Partial<HardwareChoice> = {}): HardwareChoice => ({
@@ -51,7 +51,7 @@ describe('a pot in its hole', () => {
   it('3/8 in bushing in 8 mm: physically −1.525, and −1.725 of what is wanted', () => {
     const v = inHole(8);
     expect(v.clearance).toBeCloseTo(-1.525, 9);
-    expect(v.clearance! - v.wanted).toBeCloseTo(-1.725, 9);
+    expect(v.clearance! - v.minimum).toBeCloseTo(-1.725, 9);
     expect(v.class).toBe('clashes');
   });
 
@@ -127,7 +127,7 @@ describe('a switch, a jack', () => {
       id: 'slot',
       kind: 'slot',
       face: 'top',
-      pockets: [{ ...control.pockets[0]!, outline: edge(stadium(2.6, 30, { x: 60, y: 240 }), 0.1) }],
+      levels: [{ ...control.levels[0]!, outline: edge(stadium(2.6, 30, { x: 60, y: 240 }), 0.1) }],
     };
     const lever = part('lever switch', { slotLength: 28, slotWidth: 1.8, depthBelow: 36.5 });
     const verdicts = judge([lever], [at('slot', 'lever switch')], { cavities: [slot, control] });
@@ -137,13 +137,13 @@ describe('a switch, a jack', () => {
     expect(of(verdicts, 'depthForPart').clearance).toBeCloseTo(-0.5, 9);
   });
 
-  it('a jack in a plate over a hollow of 28 has no room for the 32 of the plug, whatever the body is', () => {
+  it('a jack in a plate over a cavity of 28 has no room for the 32 of the plug, whatever the body is', () => {
     const jack = part('jack', { bushing: 9.4, plugInside: 32, body: 23, depthBelow: 20 });
     const over = { ...plainAnatomy().plates[0]!, id: 'jack plate', openings: [], outline: edge(roundedRectangle(70, 100, 4, { x: 60, y: 240 })) };
-    const hollow: Cavity = { ...control, id: 'jack cavity', face: 'top', hiddenBy: 'jack plate', pockets: [{ ...control.pockets[0]!, depth: dim(28) }] };
-    const given = { holes: [hole('socket', 'jack', 9.8)], cavities: [hollow], plates: [over] };
+    const cavity: Cavity = { ...control, id: 'jack cavity', face: 'top', hiddenBy: 'jack plate', levels: [{ ...control.levels[0]!, depth: dim(28) }] };
+    const given = { holes: [hole('socket', 'jack', 9.8)], cavities: [cavity], plates: [over] };
     expect(of(judge([jack], [at('socket', 'jack')], given), 'plugInside').clearance).toBeCloseTo(-4, 9);
-    const raised = { ...given, cavities: [{ ...hollow, raised: dim(5.5) }] };
+    const raised = { ...given, cavities: [{ ...cavity, raised: dim(5.5) }] };
     expect(of(judge([jack], [at('socket', 'jack')], raised), 'plugInside').clearance).toBeCloseTo(1.5, 9);
   });
 
@@ -244,13 +244,13 @@ describe('a screw', () => {
     expect(of(through(20, 1, { cavities: [control] }), 'screwPoint').clearance).toBeCloseTo(8 - 18, 9);
   });
 
-  it('that lands in a hollow of its own face is said so, by how far wood is', () => {
+  it('that lands in a cavity of its own face is said so, by how far wood is', () => {
     const v = of(through(13, 1, { cavities: [{ ...control, face: 'top' }] }), 'screwBeside');
     expect(v.class).toBe('clashes');
     expect(v.clearance).toBeCloseTo(-30, 1);
   });
 
-  it('in an edge is asked for its hold alone: no hollow of a face lies beside it', () => {
+  it('in an edge is asked for its hold alone: no cavity of a face lies beside it', () => {
     // the neck pocket of the top lies round (0, 35)
     const side = hole('pin', 'screw', 2.2, { face: 'side', at: { x: 0, y: 35 } });
     expect(judge([screw(13)], [at('pin', 'wood screw')], { holes: [side] }).map((v) => v.check)).toEqual(
@@ -281,7 +281,7 @@ describe('wires through a bore', () => {
   const thin = { ...part('wire', { diameter: 1.4 }), id: 'thin' };
   const braid = { ...part('wire', { diameter: 2.8 }), id: 'braid' };
 
-  it('five of 1.4 and one of 2.8 are 9.8: 8 is 1.8 too small, told once', () => {
+  it('five of 1.4 and one of 2.8 are 9.8: 8 is 1.8 too small, stated once', () => {
     const choices = [at('bore', 'thin', { count: 5 }), { ...at('bore', 'braid'), id: 'bore 2' }];
     const verdicts = judge([thin, braid], choices, { holes: [hole('bore', 'wire', 8)] });
     expect(verdicts.filter((v) => v.check === 'wiresInBore').map((v) => v.clearance)).toEqual([jasmine.any(Number)]);
@@ -316,7 +316,7 @@ describe('a plate on the top', () => {
     return judge([part('plate', {}, { traits: form === undefined ? {} : { form } })], [at('plate', 'plate')], { body }).find((v) => v.check === 'sitsOnTop');
   };
 
-  it('goes with it, rocks on it, or is to be looked at; nothing is said while its form is not told', () => {
+  it('goes with it, rocks on it, or is to be looked at; nothing is said while its form is not stated', () => {
     expect([lies('flat', 'flat')!.class, lies('tapered', 'flat')!.class, lies('arched', 'carved')!.class]).toEqual(['well', 'well', 'well']);
     expect(lies('arched', 'flat')!.class).toBe('clashes');
     expect(lies('flat', 'carved')!.class).toBe('thin');

@@ -1,19 +1,19 @@
-import { setsOf, toBody, pocketsOfSet, type Pocket } from '../instrument/index.js';
+import { setsOf, toBody, levelsOfSet, type Level } from '../instrument/index.js';
 import { gapInside } from '../shape/index.js';
-import { outlineLeaf, plateBackLeaf, pocketsLeaf, regionOf, type PlaceOfPart } from './place.js';
+import { outlineLeaf, plateBackLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 
-const lists = new WeakMap<Pocket, readonly Pocket[]>();
+const lists = new WeakMap<Level, readonly Level[]>();
 
-/** The pockets of one cut; as long as they are the same pockets it is the same list, so that what rests on it need not be computed again. */
-export function cutOf(cavity: PlaceOfPart['cavity'], set: string): readonly Pocket[] {
-  const pockets = pocketsOfSet(cavity, set);
-  const first = pockets[0];
-  if (!first) return pockets;
+/** The levels of one cut; as long as they are the same levels it is the same list, so that what rests on it need not be computed again. */
+export function cutOf(cavity: PlaceOfPart['cavity'], set: string): readonly Level[] {
+  const levels = levelsOfSet(cavity, set);
+  const first = levels[0];
+  if (!first) return levels;
   const known = lists.get(first);
-  if (known?.length === pockets.length && known.every((p, i) => p === pockets[i])) return known;
-  lists.set(first, pockets);
-  return pockets;
+  if (known?.length === levels.length && known.every((p, i) => p === levels[i])) return known;
+  lists.set(first, levels);
+  return levels;
 }
 
 /** Does the plate hide every cut of the cavity, all round? Hard limit 0, wanted 1.5 [trade]. No verdict for a cavity in sight. */
@@ -24,8 +24,8 @@ export function hiddenEdge(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
   if (!plate) return [];
   const cover = [toBody(anatomy, plate.frame, plate.outline.outline)];
   return setsOf(cavity).map((set) => {
-    const pockets = cutOf(cavity, set);
-    const route = regionOf(anatomy, cavity, pockets);
+    const levels = cutOf(cavity, set);
+    const route = regionOf(anatomy, cavity, levels);
     const gap = gapInside(route, cover);
     return verdict(
       'hiddenEdge',
@@ -37,9 +37,9 @@ export function hiddenEdge(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
         a: route,
         b: cover,
         value: gap.clearance,
-        allowances: [pocketsLeaf(cavity, pockets), outlineLeaf(plate.outline, plate.id), plateBackLeaf(settings)],
+        allowances: [levelsLeaf(cavity, levels), outlineLeaf(plate.outline, plate.id), plateBackLeaf(settings)],
       },
-      settings.wantedHiddenEdge,
+      settings.minHiddenEdge,
       gap.at,
     );
   });

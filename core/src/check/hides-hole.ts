@@ -13,5 +13,5 @@ export function hidesHole(site: Site): readonly Verdict[] {
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   const over = sum('coverOver', [1, sizeLeaf(part, cover.size, cover.is)], [-1, leaf('holeDiameter', diameter, target)]);
   const working: Working = { op: 'quotient', label: 'hiddenRound', a: over, b: setting('two', 2, 'two') };
-  return [judged(site, 'hidesHole', cover.size, {}, state.settings.wantedHides, () => working)];
+  return [judged(site, 'hidesHole', cover.size, {}, state.settings.minHides, () => working)];
 }

@@ -1,12 +1,12 @@
 import { placementOf, type Cavity, type FeatureOutline, type Hole } from '../instrument/index.js';
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import { bounds, circle, gapApart, gapInside, placePoint, type Gap, type Point, type Region } from '../shape/index.js';
-import { outlineLeaf, pocketsLeaf, regionOf, type PlanState } from './place.js';
+import { outlineLeaf, levelsLeaf, regionOf, type PlanState } from './place.js';
 import type { Site } from './site.js';
 import { verdict, type Verdict } from './verdict.js';
 
 /**
- * A hole that is not there yet, or is drilled anew elsewhere: how much wood is left to the nearest hole or hollow of its face, and to the body's edge.
+ * A hole that is not there yet, or is drilled anew elsewhere: how much wood is left to the nearest hole or cavity of its face, and to the body's edge.
  * 9.6 wide, 30 from the middle of a hole of 8: 21.2 [law]. Wanted 3 [memory].
  */
 export function holeBeside(site: Site): readonly Verdict[] {
@@ -14,22 +14,20 @@ export function holeBeside(site: Site): readonly Verdict[] {
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
   const fresh = choice.place.on === 'face' || choice.work.some((w) => w.kind === 'moveHole');
   if (!fresh || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
-  const mine: Region = [circle(through.value + state.settings.wantedHoleOver, at)];
-  // in a plate over a hollow there is no wood beside it
+  const mine: Region = [circle(through.value + state.settings.minHoleOver, at)];
+  // in a plate over a cavity there is no wood beside it
   const nearest = holeToOthers(state, choice.id, hole, at, mine, !room?.from);
   const { outline } = state.anatomy.body;
   return [...(nearest ? [nearest] : []), ...(outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [])];
 }
 
-/** The wood between a hole and the nearest other hole, and where asked the nearest hollow, of its face: the lesser of the two. */
-export function holeToOthers(state: PlanState, choice: string, hole: Hole, at: Point, mine: Region, hollows: boolean): Verdict | null {
+/** The wood between a hole and the nearest other hole, and where asked the nearest cavity, of its face: the lesser of the two. */
+export function holeToOthers(state: PlanState, choice: string, hole: Hole, at: Point, mine: Region, cavities: boolean): Verdict | null {
   const beside = nearestHole(state, hole, at);
-  const hollow = hollows ? nearestHollow(state, hole, at, mine) : null;
+  const near = cavities ? nearestCavity(state, hole, at, mine) : null;
   const found = [
     ...(beside ? [between(state, choice, hole, beside.hole.id, 'apart', mine, beside.edge, gapApart(mine, beside.edge), ofHole(beside.hole))] : []),
-    ...(hollow
-      ? [between(state, choice, hole, hollow.cavity.id, 'apart', mine, hollow.region, hollow.gap, pocketsLeaf(hollow.cavity, hollow.cavity.pockets))]
-      : []),
+    ...(near ? [between(state, choice, hole, near.cavity.id, 'apart', mine, near.region, near.gap, levelsLeaf(near.cavity, near.cavity.levels))] : []),
   ];
   return found.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
 }
@@ -55,7 +53,7 @@ function between(
     'holeBeside',
     { feature: choice, item: 'hole', against },
     { op: 'geometry', label: 'woodBetween', measure, a: mine, b: theirs, value: gap.clearance, allowances: [place, allowance] },
-    state.settings.wantedBesideHole,
+    state.settings.minBesideHole,
     gap.at,
   );
 }
@@ -76,8 +74,8 @@ function nearestHole({ anatomy }: PlanState, mine: Hole, at: Point): { readonly 
   return best && { hole: best.hole, edge: [circle(best.hole.diameter?.value ?? 0, best.middle)] };
 }
 
-/** The hollow of the same face with least wood to it; one whose box lies further than the best so far is not measured. */
-function nearestHollow(
+/** The cavity of the same face with least wood to it; one whose box lies further than the best so far is not measured. */
+function nearestCavity(
   { anatomy }: PlanState,
   hole: Hole,
   at: Point,
@@ -90,7 +88,7 @@ function nearestHollow(
   const radius = Math.hypot((mine[0]?.vertices[0]?.x ?? at.x) - at.x, (mine[0]?.vertices[0]?.y ?? at.y) - at.y);
   let best: { readonly cavity: Cavity; readonly region: Region; readonly gap: Gap } | null = null;
   for (const cavity of anatomy.cavities) {
-    if (cavity.face !== hole.face || cavity.pockets.length === 0) continue;
+    if (cavity.face !== hole.face || cavity.levels.length === 0) continue;
     const region = regionOf(anatomy, cavity);
     if (best && far(region) - radius > best.gap.clearance) continue;
     const gap = gapApart(mine, region);

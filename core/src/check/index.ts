@@ -5,6 +5,6 @@ export * from './choice.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';
 export { HANGS } from './hangs.js';
-export { bodyOutline, depthAt, hollowAt, siteOf, type Site } from './site.js';
+export { bodyOutline, depthAt, cavityAt, siteOf, type Site } from './site.js';
 export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
 export type { CheckId, Lacking, Subject, ThreadsMet, Verdict } from './verdict.js';

@@ -1,22 +1,22 @@
 import { leaf, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { gapInside } from '../shape/index.js';
-import { pocketsLeaf, regionOf } from './place.js';
+import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import type { Hole } from '../instrument/index.js';
 import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
 
 /**
  * Has a jack room with the plug in it: behind its mouth for the plug's tip, and beside it for the leaf that swings out?
- * Through the wood of a face the room behind is all of the body; in a plate over a hollow it is the hollow's depth, at the side that of its bore.
- * Plug inside 30–32 [std IEC 60603-11, from memory]: 32 in a hollow of 28 lacks 4 [law].
+ * Through the wood of a face the room behind is all of the body; in a plate over a cavity it is the cavity's depth, at the side that of its bore.
+ * Plug inside 30–32 [std IEC 60603-11, from memory]: 32 in a cavity of 28 lacks 4 [law].
  */
 export function jackWithPlug(site: Site): readonly Verdict[] {
   const { part, hole, state, room, at } = site;
   if ((part.kind !== 'jack' && part.kind !== 'end-pin jack') || !hole) return [];
   const { settings, anatomy } = state;
   const { behind, target, label } = roomBehind(site, hole);
-  const tip = judged(site, 'plugInside', '', { targets: [[behind, target]], sizes: ['plugInside'] }, settings.wantedDepth, () =>
+  const tip = judged(site, 'plugInside', '', { targets: [[behind, target]], sizes: ['plugInside'] }, settings.minDepth, () =>
     sum(
       'plugLeft',
       [1, leaf(label, sure(behind), target)],
@@ -44,7 +44,7 @@ export function jackWithPlug(site: Site): readonly Verdict[] {
         allowances: [
           bodyLeaf(part),
           leaf('leafSwing', { value: 0, limit: swing.limit, basis: swing.basis }),
-          pocketsLeaf(room.cavity, room.cavity.pockets),
+          levelsLeaf(room.cavity, room.cavity.levels),
           placeLeaf(site),
         ],
       },
@@ -57,12 +57,12 @@ export function jackWithPlug(site: Site): readonly Verdict[] {
 interface Behind {
   readonly behind: Dimension | null;
   readonly target: Target;
-  readonly label: 'bodyThickness' | 'holeDepth' | 'pocketDepth';
+  readonly label: 'bodyThickness' | 'holeDepth' | 'levelDepth';
 }
 
 function roomBehind({ room, state: { anatomy }, at }: Site, hole: Hole): Behind {
   if (hole.face !== 'top' && hole.face !== 'back') return { behind: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, label: 'holeDepth' };
   const floor = room?.from ? depthAt(anatomy, room.cavity, at) : null;
-  if (floor) return { behind: floor.depth, target: floor.target, label: 'pocketDepth' };
+  if (floor) return { behind: floor.depth, target: floor.target, label: 'levelDepth' };
   return { behind: anatomy.body.thickness, target: { quantity: 'bodyThickness', feature: 'body' }, label: 'bodyThickness' };
 }

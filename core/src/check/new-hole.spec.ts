@@ -22,31 +22,31 @@ const verdict = (s: PlanState, c: HardwareChoice, check: Verdict['check'], again
 
 describe('what hangs below a new hole', () => {
   it('has nothing to hang in where the wood is whole: all of its depth is missing', () => {
-    const v = verdict(stateWith(pot, [], []), at(60, 240), 'hollowBehind')!;
-    expect([v.class, v.clearance, v.wanted]).toEqual(['clashes', -13, 1]);
+    const v = verdict(stateWith(pot, [], []), at(60, 240), 'cavityBehind')!;
+    expect([v.class, v.clearance, v.minimum]).toEqual(['clashes', -13, 1]);
   });
 
-  it('is judged by the hollow behind it where there is one', () => {
+  it('is judged by the cavity behind it where there is one', () => {
     const s = stateWith(pot, [], [control]);
-    expect(verdict(s, at(60, 240), 'hollowBehind')).toBeUndefined();
+    expect(verdict(s, at(60, 240), 'cavityBehind')).toBeUndefined();
     expect(verdict(s, at(60, 240), 'bodyInRoom')!.class).toBe('well');
   });
 
   it('is not asked of what has no body, nor in the side of the body', () => {
-    expect(verdict(stateWith(part('ferrule', { outer: 8 }), [], []), at(60, 240), 'hollowBehind')).toBeUndefined();
+    expect(verdict(stateWith(part('ferrule', { outer: 8 }), [], []), at(60, 240), 'cavityBehind')).toBeUndefined();
     const side = newHardwareChoice('new', { on: 'face', face: 'side', at: { x: 10, y: 20 }, hole: 'jack' }, 'part');
-    expect(verdict(stateWith(part('jack', { bushing: 9.4, depthBelow: 28 }), [], []), side, 'hollowBehind')).toBeUndefined();
+    expect(verdict(stateWith(part('jack', { bushing: 9.4, depthBelow: 28 }), [], []), side, 'cavityBehind')).toBeUndefined();
   });
 
   it('behind a hole that is there, is not drawn yet: not measured, which is no clash', () => {
-    const v = verdict(stateWith(pot, [there(60, 240)], []), newHardwareChoice('there', { on: 'feature', feature: 'there' }, 'part'), 'hollowBehind')!;
+    const v = verdict(stateWith(pot, [there(60, 240)], []), newHardwareChoice('there', { on: 'feature', feature: 'there' }, 'part'), 'cavityBehind')!;
     expect([v.class, v.missing]).toEqual(['notMeasured', []]);
   });
 
-  it('moves to the nearest spot with a hollow, not looking where there is none', () => {
+  it('moves to the nearest spot with a cavity, not looking where there is none', () => {
     const s = stateWith(pot, [], [control]);
     const choice = at(30, 240);
-    const moved = optionsFor(s, { format: 2, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
+    const moved = optionsFor(s, { format: 3, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
       (o) => o.proposal.kind === 'move',
     )!;
     const { place } = moved.proposal.choice as HardwareChoice;
@@ -71,7 +71,7 @@ describe('wood beside a new hole', () => {
     expect(verdict(s({ face: 'back' }), at(60, 240), 'holeBeside', 'there')).toBeUndefined();
   });
 
-  it('is told to a hollow of its face, and to the body’s edge: at x = 150 of 160, 10 − 4.8 = 5.2', () => {
+  it('is told to a cavity of its face, and to the body’s edge: at x = 150 of 160, 10 − 4.8 = 5.2', () => {
     const s = stateWith(pot, [], []);
     expect(verdict(s, at(150, 240), 'holeBeside', 'body')!.clearance).toBeCloseTo(5.2, 6);
     // the route of 80 × 30 round (0, 110) ends at x = 40
@@ -95,7 +95,7 @@ describe('where a new hole is first thought of', () => {
   it('is over the control cavity of the other face, in the middle of the body where there is none, nowhere on a side', () => {
     const bare = plainAnatomy();
     const a = { ...bare, cavities: [...bare.cavities.filter((c) => c.id !== 'back'), control] };
-    const shallow = { ...control, id: 'shallow', pockets: [{ ...control.pockets[0]!, depth: dim(12), outline: edge(roundedRectangle(20, 20, 2)) }] };
+    const shallow = { ...control, id: 'shallow', levels: [{ ...control.levels[0]!, depth: dim(12), outline: edge(roundedRectangle(20, 20, 2)) }] };
     expect(spotForHole({ ...a, cavities: [shallow, ...a.cavities] }, 'top')).toEqual({ x: 60, y: 240 });
     expect(spotForHole({ ...a, cavities: [] }, 'top')).toEqual({ x: 0, y: 180 });
     expect(spotForHole(a, 'side')).toBeNull();

@@ -3,7 +3,7 @@ import type { Target } from '../quantity/index.js';
 import { circle, gapInside, type Outline, type Region } from '../shape/index.js';
 import type { PartOutline } from '../part/index.js';
 import { tightestCorner, type CornerMet } from './corner.js';
-import { laid, pocketsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
+import { laid, levelsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
 import { missingVerdict, verdict, type CheckId, type Verdict } from './verdict.js';
 import { sum } from '../measure/index.js';
@@ -16,55 +16,49 @@ export function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, state } = place;
   if (!part) return [];
   const s = state.settings;
-  const laidIn = part.levels.flatMap((level) => {
-    if (level.lowest.value <= 0) return [];
+  const laidIn = part.tiers.flatMap((tier) => {
+    if (tier.lowest.value <= 0) return [];
     const tight = tightest(
-      level.shapes.map((shape) => {
+      tier.shapes.map((shape) => {
         const outline = laid(shape.outline, position);
         const region: Region = [outline];
         return { shape, outline, region, room: roomFor(place, region) };
       }),
     );
-    return tight ? [{ level, ...tight }] : [];
+    return tight ? [{ tier, ...tight }] : [];
   });
-  const levels = laidIn.flatMap(({ level, shape, region, room }) => {
-    const subject = { feature: position.id, item: level.id };
-    const outline = verdict(
-      'partInRoute',
-      subject,
-      inside(place, region, room, room.gap.clearance, partLeaf(shape, part.id)),
-      s.wantedPartInRoute,
-      room.gap.at,
-    );
-    if (level.id === 'cover') return [outline];
-    return [outline, depthVerdict(place, 'depthUnderPart', level.id, level.lowest, room, s.wantedDepth)];
+  const tiers = laidIn.flatMap(({ tier, shape, region, room }) => {
+    const subject = { feature: position.id, item: tier.id };
+    const outline = verdict('partInRoute', subject, inside(place, region, room, room.gap.clearance, partLeaf(shape, part.id)), s.minPartInRoute, room.gap.at);
+    if (tier.id === 'cover') return [outline];
+    return [outline, depthVerdict(place, 'depthUnderPart', tier.id, tier.lowest, room, s.minDepth)];
   });
-  levels.push(...smallestCorner(place, part.id, laidIn));
+  tiers.push(...smallestCorner(place, part.id, laidIn));
   const wells = part.screws.at.map((p) => {
     const region: Region = [laid(circle(part.screws.diameter, p), position)];
     return { shape: null, region, room: roomFor(place, region) };
   });
   const tight = tightest(wells);
-  if (!tight) return levels;
+  if (!tight) return tiers;
   const subject = { feature: position.id, item: 'screws' };
   const screwLeaf = leaf('partOutline', { value: 0, limit: part.screws.lowest.limit, basis: part.screws.lowest.basis });
   return [
-    ...levels,
-    verdict('screwInRoute', subject, inside(place, tight.region, tight.room, tight.room.gap.clearance, screwLeaf), s.wantedPartInRoute, tight.room.gap.at),
-    depthVerdict(place, 'depthUnderScrews', 'screws', part.screws.lowest, tight.room, s.wantedDepth),
+    ...tiers,
+    verdict('screwInRoute', subject, inside(place, tight.region, tight.room, tight.room.gap.clearance, screwLeaf), s.minPartInRoute, tight.room.gap.at),
+    depthVerdict(place, 'depthUnderScrews', 'screws', part.screws.lowest, tight.room, s.minDepth),
   ];
 }
 
 interface LaidIn {
-  readonly level: { readonly id: string };
+  readonly tier: { readonly id: string };
   readonly shape: PartOutline;
   readonly outline: Outline;
   readonly room: Room;
 }
 
 /** The corner of the part that has least room in a corner of the route, judged apart: a smaller cutter helps it where a wider route would not be wanted. */
-function smallestCorner(place: PlaceOfPart, part: string, levels: readonly LaidIn[]): readonly Verdict[] {
-  const met = levels
+function smallestCorner(place: PlaceOfPart, part: string, tiers: readonly LaidIn[]): readonly Verdict[] {
+  const met = tiers
     .flatMap((l) => {
       const corner = tightestCorner(l.outline, l.room.region);
       return corner ? [{ ...l, ...corner }] : [];
@@ -74,8 +68,8 @@ function smallestCorner(place: PlaceOfPart, part: string, levels: readonly LaidI
   const rounding: Region = [circle(Math.max(2 * met.part.radius, SHARP), met.part.centre)];
   const gap = gapInside(rounding, met.room.region);
   const working = inside(place, rounding, met.room, gap.clearance, partLeaf(met.shape, part));
-  const judged = verdict('smallestCorner', { feature: place.position.id }, working, place.state.settings.wantedPartInRoute, gap.at);
-  return [{ ...judged, corner: { ...met.corner, level: met.level.id } }];
+  const judged = verdict('smallestCorner', { feature: place.position.id }, working, place.state.settings.minPartInRoute, gap.at);
+  return [{ ...judged, corner: { ...met.corner, tier: met.tier.id } }];
 }
 
 /** A sharp corner is laid in as a rounding of this diameter, mm. */
@@ -98,7 +92,7 @@ function inside(place: PlaceOfPart, region: Region, room: Room, value: number, o
     a: region,
     b: room.region,
     value,
-    allowances: [ofPart, pocketsLeaf(place.cavity, room.pockets)],
+    allowances: [ofPart, levelsLeaf(place.cavity, room.levels)],
   };
 }
 
@@ -112,11 +106,11 @@ function depthVerdict(
   item: string,
   lowest: { value: number; limit: number; basis: PartOutline['basis'] },
   room: Room,
-  wanted: number,
+  minimum: number,
 ): Verdict {
   const subject = { feature: place.position.id, item };
-  const target: Target = { quantity: 'pocketDepth', feature: place.cavity.id, part: room.floor.id };
-  if (!room.floor.depth) return missingVerdict(check, subject, [target], wanted, room.gap.at);
-  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
-  return verdict(check, subject, working, wanted, room.gap.at);
+  const target: Target = { quantity: 'levelDepth', feature: place.cavity.id, part: room.floor.id };
+  if (!room.floor.depth) return missingVerdict(check, subject, [target], minimum, room.gap.at);
+  const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
+  return verdict(check, subject, working, minimum, room.gap.at);
 }

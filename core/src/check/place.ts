@@ -1,4 +1,4 @@
-import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Pocket } from '../instrument/index.js';
+import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Level } from '../instrument/index.js';
 import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
@@ -64,14 +64,14 @@ export function windowOf(place: PlaceOfPart): { readonly id: string; readonly ou
   return insert?.fitted ? { id: insert.id, outline: insert.slot } : { id: place.opening.id, outline: place.opening.outline };
 }
 
-const regions = new WeakMap<readonly Pocket[], Region>();
+const regions = new WeakMap<readonly Level[], Region>();
 
-/** The outlines of pockets in the body's frame; the same list of pockets gives the same region again. */
-export function regionOf(anatomy: Anatomy, cavity: Cavity, pockets: readonly Pocket[] = cavity.pockets): Region {
-  let region = regions.get(pockets);
+/** The outlines of levels in the body's frame; the same list of levels gives the same region again. */
+export function regionOf(anatomy: Anatomy, cavity: Cavity, levels: readonly Level[] = cavity.levels): Region {
+  let region = regions.get(levels);
   if (!region) {
-    region = pockets.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
-    regions.set(pockets, region);
+    region = levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+    regions.set(levels, region);
   }
   return region;
 }
@@ -87,10 +87,10 @@ export function outlineLeaf(o: FeatureOutline, feature: string, part?: string): 
   return leaf('outline', { value: 0, limit: o.limit, basis: o.basis }, ref);
 }
 
-/** The loosest outline among pockets, as a leaf: they are cut or traced together. */
-export function pocketsLeaf(cavity: Cavity, pockets: readonly Pocket[]): Leaf {
-  const loosest = pockets.reduce<Pocket | null>((w, p) => (w && w.outline.limit >= p.outline.limit ? w : p), null);
-  if (!loosest) throw new RangeError('a cavity without pockets');
+/** The loosest outline among levels, as a leaf: they are cut or traced together. */
+export function levelsLeaf(cavity: Cavity, levels: readonly Level[]): Leaf {
+  const loosest = levels.reduce<Level | null>((w, p) => (w && w.outline.limit >= p.outline.limit ? w : p), null);
+  if (!loosest) throw new RangeError('a cavity without levels');
   return outlineLeaf(loosest.outline, cavity.id, loosest.id);
 }
 

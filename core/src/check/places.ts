@@ -82,7 +82,7 @@ export function placesOf(a: Anatomy): readonly Placeable[] {
 
 /** A pickup for a place, with nothing done for it yet. Two leads are wanted until somebody says more. */
 export function newPickupChoice(position: string, part: string | null): PickupChoice {
-  return { kind: 'pickup', id: position, position, part, alternatives: [], insertFitted: false, leadsWanted: 2, route: null };
+  return { kind: 'pickup', id: position, position, part, alternatives: [], insertFitted: false, leadsNeeded: 2, route: null };
 }
 
 /** Any other part for a place, with nothing done for it yet. */
@@ -93,10 +93,10 @@ export function newHardwareChoice(id: string, place: PlaceRef, part: string | nu
 /** Where a new hole of a face is first thought of: over the deepest control cavity of the other face, else in the middle of the body; null on other faces. */
 export function spotForHole(a: Anatomy, face: HoleFace): Point | null {
   if (face !== 'top' && face !== 'back') return null;
-  const deepest = (c: Cavity): number => Math.max(...c.pockets.map((p) => p.depth?.value ?? 0));
-  const hollows = a.cavities.filter((c) => c.face !== face && c.pockets.length > 0).sort((p, q) => deepest(q) - deepest(p));
-  const hollow = hollows.find((c) => c.kind === 'control') ?? hollows[0];
-  const over = hollow ? hollow.pockets.map((p) => toBody(a, hollow.frame, p.outline.outline)) : a.body.outline ? [a.body.outline.outline] : [];
+  const deepest = (c: Cavity): number => Math.max(...c.levels.map((p) => p.depth?.value ?? 0));
+  const cavities = a.cavities.filter((c) => c.face !== face && c.levels.length > 0).sort((p, q) => deepest(q) - deepest(p));
+  const cavity = cavities.find((c) => c.kind === 'control') ?? cavities[0];
+  const over = cavity ? cavity.levels.map((p) => toBody(a, cavity.frame, p.outline.outline)) : a.body.outline ? [a.body.outline.outline] : [];
   if (over.length === 0) return null;
   const box = bounds(over);
   return { x: Math.round((box.minX + box.maxX) / 2), y: Math.round((box.minY + box.maxY) / 2) };

@@ -2,11 +2,11 @@ import { placementOf, toBody } from '../instrument/index.js';
 import { leaf } from '../measure/index.js';
 import { circle, gapApart, gapInside, placePoint } from '../shape/index.js';
 import { woodScrewShank } from '../part/index.js';
-import { outlineLeaf, plateBackLeaf, pocketsLeaf, regionOf } from './place.js';
+import { outlineLeaf, plateBackLeaf, levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import type { Site } from './site.js';
 
-/** Does a new plate, guard or ring hide what the old one hid, with a lip all round, and do its screws land in wood and not in a hollow? */
+/** Does a new plate, guard or ring hide what the old one hid, with a lip all round, and do its screws land in wood and not in a cavity? */
 export function plateOver(site: Site): readonly Verdict[] {
   const { plate, state, choice, part } = site;
   if (!plate || !part.shape || (choice.place.on === 'feature' && choice.place.screw !== undefined)) return [];
@@ -14,10 +14,10 @@ export function plateOver(site: Site): readonly Verdict[] {
   const cover = [toBody(anatomy, plate.frame, plate.outline.outline)];
   const edge = outlineLeaf(plate.outline, plate.id);
   const hidden = anatomy.cavities
-    .filter((c) => c.hiddenBy === plate.id && c.pockets.length > 0)
+    .filter((c) => c.hiddenBy === plate.id && c.levels.length > 0)
     .map((c) => {
-      const hollow = regionOf(anatomy, c);
-      const gap = gapInside(hollow, cover);
+      const open = regionOf(anatomy, c);
+      const gap = gapInside(open, cover);
       return verdict(
         'plateHides',
         { feature: choice.id, item: 'outline', against: c.id },
@@ -25,22 +25,22 @@ export function plateOver(site: Site): readonly Verdict[] {
           op: 'geometry',
           label: 'hiddenEdge',
           measure: 'inside',
-          a: hollow,
+          a: open,
           b: cover,
           value: gap.clearance,
-          allowances: [pocketsLeaf(c, c.pockets), edge, plateBackLeaf(settings)],
+          allowances: [levelsLeaf(c, c.levels), edge, plateBackLeaf(settings)],
         },
-        settings.wantedHiddenEdge,
+        settings.minHiddenEdge,
         gap.at,
       );
     });
-  const hollows = anatomy.cavities.filter((c) => c.face === plate.face && c.pockets.length > 0);
+  const cavities = anatomy.cavities.filter((c) => c.face === plate.face && c.levels.length > 0);
   const screws = plate.screws.flatMap((s, i): readonly Verdict[] => {
     const at = placePoint(s, placementOf(anatomy, plate.frame));
     const screw = [circle(woodScrewShank(s.gauge), at)];
-    const nearest = hollows
+    const nearest = cavities
       .map((c) => ({ c, gap: gapApart(screw, regionOf(anatomy, c)) }))
-      .reduce<{ c: (typeof hollows)[number]; gap: ReturnType<typeof gapApart> } | null>((n, x) => (n && n.gap.clearance <= x.gap.clearance ? n : x), null);
+      .reduce<{ c: (typeof cavities)[number]; gap: ReturnType<typeof gapApart> } | null>((n, x) => (n && n.gap.clearance <= x.gap.clearance ? n : x), null);
     if (!nearest) return [];
     const place = leaf('holePlace', { value: 0, limit: plate.outline.limit, basis: plate.outline.basis }, { quantity: 'outline', feature: plate.id });
     return [
@@ -54,9 +54,9 @@ export function plateOver(site: Site): readonly Verdict[] {
           a: screw,
           b: regionOf(anatomy, nearest.c),
           value: nearest.gap.clearance,
-          allowances: [pocketsLeaf(nearest.c, nearest.c.pockets), place, plateBackLeaf(settings)],
+          allowances: [levelsLeaf(nearest.c, nearest.c.levels), place, plateBackLeaf(settings)],
         },
-        settings.wantedBesideScrew,
+        settings.minBesideScrew,
         nearest.gap.at,
       ),
     ];

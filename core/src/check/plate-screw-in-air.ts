@@ -4,7 +4,7 @@ import { woodScrewShank } from '../part/index.js';
 import { circle, gapApart } from '../shape/index.js';
 import { FOUND_SET } from './choice.js';
 import { cutOf } from './hidden-edge.js';
-import { pocketsLeaf, regionOf, type PlaceOfPart } from './place.js';
+import { levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 
 /** Do the screws of the plate over it still land in wood beside each new cut? The worst one of each; hard limit 0, wanted 2 [memory]. What it came with is as it was found. */
@@ -13,8 +13,8 @@ export function plateScrewInAir({ cavity, plate, state }: PlaceOfPart): readonly
   return setsOf(cavity)
     .filter((set) => set !== FOUND_SET)
     .flatMap((set) => {
-      const pockets = cutOf(cavity, set);
-      const route = regionOf(anatomy, cavity, pockets);
+      const levels = cutOf(cavity, set);
+      const route = regionOf(anatomy, cavity, levels);
       const worst = plate.screws
         .map((s, i) => ({ i, screw: [toBody(anatomy, plate.frame, circle(woodScrewShank(s.gauge), s))] }))
         .map((s) => ({ ...s, gap: gapApart(s.screw, route) }))
@@ -34,9 +34,9 @@ export function plateScrewInAir({ cavity, plate, state }: PlaceOfPart): readonly
           a: worst.screw,
           b: route,
           value: worst.gap.clearance,
-          allowances: [pocketsLeaf(cavity, pockets), place],
+          allowances: [levelsLeaf(cavity, levels), place],
         },
-        settings.wantedBesideScrew,
+        settings.minBesideScrew,
         worst.gap.at,
       );
     });

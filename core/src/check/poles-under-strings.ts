@@ -11,8 +11,8 @@ export function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, state } = place;
   if (!part) return [];
   const { strings, neck } = state.anatomy;
-  const { polesHard, polesWithin } = state.settings;
-  const wanted = polesHard - polesWithin;
+  const { maxPoleOffset, polesWithin } = state.settings;
+  const minimum = maxPoleOffset - polesWithin;
   const t = {
     nut: { quantity: 'spreadAtNut', feature: 'strings' } as Target,
     saddles: { quantity: 'spreadAtSaddles', feature: 'strings' } as Target,
@@ -26,7 +26,7 @@ export function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
     const { scale, nutToMouth } = neck;
     if (!spreadAtNut || !spreadAtSaddles || !scale || !nutToMouth) {
       const missing = [...(spreadAtNut ? [] : [t.nut]), ...(spreadAtSaddles ? [] : [t.saddles]), ...(scale ? [] : [t.scale]), ...(nutToMouth ? [] : [t.mouth])];
-      return missingVerdict('polesUnderStrings', subject, missing, wanted, at);
+      return missingVerdict('polesUnderStrings', subject, missing, minimum, at);
     }
     const nut = leaf('spreadAtNut', spreadAtNut, t.nut);
     const along = sum('fromNut', [1, leaf('nutToMouth', nutToMouth, t.mouth)], [1, setting('rowAlong', at.y, 'position')]);
@@ -43,6 +43,6 @@ export function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
         b: setting('two', 2, 'two'),
       },
     };
-    return verdict('polesUnderStrings', subject, sum('polesLeft', [1, setting('polesHard', polesHard, 'polesHard')], [-1, off]), wanted, at);
+    return verdict('polesUnderStrings', subject, sum('polesLeft', [1, setting('maxPoleOffset', maxPoleOffset, 'maxPoleOffset')], [-1, off]), minimum, at);
   });
 }

@@ -3,7 +3,7 @@ import { leaf, sum, type Working } from '../measure/index.js';
 import { hardwareRow } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, containsPoint, gapApart } from '../shape/index.js';
-import { pocketsLeaf, regionOf } from './place.js';
+import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import { depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
 
@@ -23,18 +23,18 @@ export function screwInWood(site: Site): readonly Verdict[] {
   const held = (): Working =>
     through ? sum('inWood', [1, known(site, 'length')], [-1, leaf('plateThickness', sure(passes), plateThick)]) : sum('inWood', [1, known(site, 'length')]);
   const targets = through ? [[passes, plateThick] as const] : [];
-  const wanted = part.kind === 'strap pin' ? settings.wantedHoldStrap : settings.wantedHold;
-  const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, wanted, held);
-  // what goes into an edge or the neck has no hollow of a face beside it that is known
+  const minimum = part.kind === 'strap pin' ? settings.minHoldStrap : settings.minHold;
+  const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, minimum, held);
+  // what goes into an edge or the neck has no cavity of a face beside it that is known
   if (hole && hole.face !== 'top' && hole.face !== 'back') return [holds];
-  const air = hollowAt(site, face);
+  const air = cavityAt(site, face);
   if (air) return [holds, inAir(site, air)];
   const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
-  const below = anatomy.cavities.find((c) => c.face !== face && c.pockets.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at)));
+  const below = anatomy.cavities.find((c) => c.face !== face && c.levels.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at)));
   const under = below ? depthAt(anatomy, below, at) : null;
   const body = anatomy.body.thickness;
   const needs = [...targets, [body, thick] as const, ...(under ? [[under.depth, under.target] as const] : [])];
-  const point = judged(site, 'screwPoint', '', { targets: needs, sizes: ['length'] }, settings.wantedUnderPoint, () => {
+  const point = judged(site, 'screwPoint', '', { targets: needs, sizes: ['length'] }, settings.minUnderPoint, () => {
     const wood = sum(
       'woodHere',
       [1, leaf('bodyThickness', sure(body), thick)],
@@ -45,19 +45,19 @@ export function screwInWood(site: Site): readonly Verdict[] {
   return [holds, point, ...beside(site, face)];
 }
 
-/** The hollow of the screw's own face that it would land in. */
-function hollowAt({ state: { anatomy }, at }: Site, face: 'top' | 'back'): Cavity | null {
-  return anatomy.cavities.find((c) => c.face === face && c.pockets.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at))) ?? null;
+/** The cavity of the screw's own face that it would land in. */
+function cavityAt({ state: { anatomy }, at }: Site, face: 'top' | 'back'): Cavity | null {
+  return anatomy.cavities.find((c) => c.face === face && c.levels.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at))) ?? null;
 }
 
-/** It lands in a hollow: by how far it would have to move to reach wood. */
+/** It lands in a cavity: by how far it would have to move to reach wood. */
 function inAir(site: Site, cavity: Cavity): Verdict {
   return besideOf(site, cavity);
 }
 
-/** The wood between a screw and the nearest hollow of its face. */
+/** The wood between a screw and the nearest cavity of its face. */
 function beside(site: Site, face: 'top' | 'back'): readonly Verdict[] {
-  const all = site.state.anatomy.cavities.filter((c) => c.face === face && c.pockets.length > 0).map((c) => besideOf(site, c));
+  const all = site.state.anatomy.cavities.filter((c) => c.face === face && c.levels.length > 0).map((c) => besideOf(site, c));
   const nearest = all.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
   return nearest ? [nearest] : [];
 }
@@ -66,8 +66,8 @@ function besideOf(site: Site, cavity: Cavity): Verdict {
   const { state, part, at, choice } = site;
   const shank = part.sizes.diameter?.value ?? 3;
   const screw = [circle(shank, at)];
-  const hollow = regionOf(state.anatomy, cavity);
-  const gap = gapApart(screw, hollow);
+  const air = regionOf(state.anatomy, cavity);
+  const gap = gapApart(screw, air);
   return verdict(
     'screwBeside',
     { feature: choice.id, item: 'screw', against: cavity.id },
@@ -76,11 +76,11 @@ function besideOf(site: Site, cavity: Cavity): Verdict {
       label: 'woodBeside',
       measure: 'apart',
       a: screw,
-      b: hollow,
+      b: air,
       value: gap.clearance,
-      allowances: [pocketsLeaf(cavity, cavity.pockets), placeLeaf(site)],
+      allowances: [levelsLeaf(cavity, cavity.levels), placeLeaf(site)],
     },
-    state.settings.wantedBesideScrew,
+    state.settings.minBesideScrew,
     gap.at,
   );
 }
@@ -92,7 +92,7 @@ export function threadBites(site: Site): readonly Verdict[] {
   if (!woody || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   return [
-    judged(site, 'threadBites', '', { targets: [[hole.diameter, target]], sizes: ['diameter'] }, state.settings.wantedBite, () =>
+    judged(site, 'threadBites', '', { targets: [[hole.diameter, target]], sizes: ['diameter'] }, state.settings.minBite, () =>
       sum('bite', [1, known(site, 'diameter')], [-1, leaf('holeDiameter', sure(hole.diameter), target)]),
     ),
   ];

@@ -20,7 +20,7 @@ export interface Site {
   readonly plate: Plate | null;
   /** Its middle in the body's frame. */
   readonly at: Point;
-  /** The hollow in which its body hangs: under the plate that lies over it, or in the other face behind the wood; null where none is. */
+  /** The cavity in which its body hangs: under the plate that lies over it, or in the other face behind the wood; null where none is. */
   readonly room: Room | null;
 }
 
@@ -71,16 +71,16 @@ function middleOf(a: Anatomy, { place }: HardwareChoice, hole: Hole | null, slot
   if (hole) return placePoint(hole.at, placementOf(a, hole.frame));
   const screw = place.screw === undefined ? undefined : plate?.screws[place.screw];
   if (plate && screw) return placePoint(screw, placementOf(a, plate.frame));
-  const outlines = slot ? slot.pockets.map((p) => toBody(a, slot.frame, p.outline.outline)) : plate ? [toBody(a, plate.frame, plate.outline.outline)] : [];
+  const outlines = slot ? slot.levels.map((p) => toBody(a, slot.frame, p.outline.outline)) : plate ? [toBody(a, plate.frame, plate.outline.outline)] : [];
   if (outlines.length === 0) return { x: 0, y: 0 };
   const b = bounds(outlines);
   return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
 }
 
-/** The hollow under a point of a face: one of the same face under a plate, else one of the other face behind the wood. */
+/** The cavity under a point of a face: one of the same face under a plate, else one of the other face behind the wood. */
 function roomAt(a: Anatomy, face: Hole['face'], at: Point, slot: Cavity | null): Room | null {
   if (face !== 'top' && face !== 'back') return null;
-  const holds = (c: Cavity): boolean => c.id !== slot?.id && c.pockets.some((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
+  const holds = (c: Cavity): boolean => c.id !== slot?.id && c.levels.some((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
   const over = a.plates.find((p) => p.face === face && containsPoint(toBody(a, p.frame, p.outline.outline), at)) ?? null;
   const same = a.cavities.find((c) => c.face === face && holds(c));
   if (same && over) return { cavity: same, from: over };
@@ -95,16 +95,16 @@ export function middleOfPlace(a: Anatomy, choice: HardwareChoice): Point {
   return middleOf(a, choice, find(a.holes), find(a.cavities), find(a.plates));
 }
 
-/** The hollow behind a point of a face, for what hangs there; null where the wood is whole. The point is in the face's own frame. */
-export function hollowAt(a: Anatomy, face: Hole['face'], at: Point): Cavity | null {
+/** The cavity behind a point of a face, for what hangs there; null where the wood is whole. The point is in the face's own frame. */
+export function cavityAt(a: Anatomy, face: Hole['face'], at: Point): Cavity | null {
   return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null)?.cavity ?? null;
 }
 
-/** The deepest pocket of a cavity under a point: how far it goes down there. */
+/** The deepest level of a cavity under a point: how far it goes down there. */
 export function depthAt(a: Anatomy, c: Cavity, at: Point): { readonly depth: Dimension | null; readonly target: Target } | null {
-  const under = c.pockets.filter((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
+  const under = c.levels.filter((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
   const deepest = under.reduce<(typeof under)[number] | null>((d, p) => (d && (d.depth?.value ?? -1) >= (p.depth?.value ?? -1) ? d : p), null);
-  return deepest && { depth: deepest.depth, target: { quantity: 'pocketDepth', feature: c.id, part: deepest.id } };
+  return deepest && { depth: deepest.depth, target: { quantity: 'levelDepth', feature: c.id, part: deepest.id } };
 }
 
 /** A dimension that was asked for in a verdict's needs. Throws RangeError when it is not known. */
@@ -125,12 +125,12 @@ export interface Needs {
 }
 
 /** A verdict from a sum, or what has to be measured before it can be made, on the instrument and on the part. */
-export function judged(site: Site, check: CheckId, item: string, needs: Needs, wanted: number, sum: () => Working, against?: string): Verdict {
+export function judged(site: Site, check: CheckId, item: string, needs: Needs, minimum: number, sum: () => Working, against?: string): Verdict {
   const subject = { feature: site.choice.id, item, ...(against === undefined ? {} : { against }) };
   const missing = (needs.targets ?? []).flatMap(([d, t]) => (d === null ? [t] : []));
   const lacks = (needs.sizes ?? []).flatMap((size): readonly Lacking[] => (site.part.sizes[size] ? [] : [{ part: site.part.id, size }]));
-  if (lacks.length > 0) return lackingVerdict(check, subject, lacks, missing, wanted, site.at);
-  return missing.length > 0 ? missingVerdict(check, subject, missing, wanted, site.at) : verdict(check, subject, sum(), wanted, site.at);
+  if (lacks.length > 0) return lackingVerdict(check, subject, lacks, missing, minimum, site.at);
+  return missing.length > 0 ? missingVerdict(check, subject, missing, minimum, site.at) : verdict(check, subject, sum(), minimum, site.at);
 }
 
 /** A size of the part that is known to be there. Throws RangeError otherwise: ask for it in `needs` first. */

@@ -5,7 +5,7 @@ const LIES: ReadonlySet<string> = new Set(['ring', 'plate', 'guard']);
 
 /**
  * Does a plate, guard or ring lie on the top as it is made for [trade: docs/trade.md, Plates on tops]? An arched one rocks on a flat top: no.
- * A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not told.
+ * A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not stated.
  */
 export function sitsOnTop(site: Site): readonly Verdict[] {
   const { part, plate, choice, state } = site;

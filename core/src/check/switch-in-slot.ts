@@ -7,7 +7,7 @@ import { judged, known, type Site } from './site.js';
 /** Has the lever of a switch its slot: long enough for its travel, wide enough for the blade? 30 × 2.6 for 28 × 1.8: 2.0 and 0.8 [law]. */
 export function switchInSlot(site: Site): readonly Verdict[] {
   const { part, slot, state } = site;
-  const outline = slot?.pockets[0]?.outline;
+  const outline = slot?.levels[0]?.outline;
   if (part.kind !== 'lever switch' || !slot || !outline) return [];
   const { long, narrow } = spans(outline);
   const ref = { quantity: 'outline', feature: slot.id };
@@ -17,7 +17,7 @@ export function switchInSlot(site: Site): readonly Verdict[] {
       ['across', narrow, 'slotWidth'],
     ] as const
   ).map(([item, span, size]) =>
-    judged(site, 'switchInSlot', item, { sizes: [size] }, state.settings.wantedHoleOver, () =>
+    judged(site, 'switchInSlot', item, { sizes: [size] }, state.settings.minHoleOver, () =>
       sum('slotLeft', [1, leaf('slotSpan', span, ref)], [-1, known(site, size)]),
     ),
   );

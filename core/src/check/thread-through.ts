@@ -5,7 +5,7 @@ import { depthAt, judged, known, type Site, sure } from './site.js';
 
 /**
  * Is the thread long enough for what it goes through, with washer and nut? 9.5 through 5.0 with 2.5 for both leaves 2.0 [law].
- * It goes through the plate it hangs from, or through the wood that a hollow of the other face leaves.
+ * It goes through the plate it hangs from, or through the wood that a cavity of the other face leaves.
  */
 export function threadThrough(site: Site): readonly Verdict[] {
   const { part, room, state, hole, at } = site;
@@ -16,7 +16,7 @@ export function threadThrough(site: Site): readonly Verdict[] {
     const target: Target = { quantity: 'plateThickness', feature: room.from.id };
     const thick = room.from.thickness;
     return [
-      judged(site, 'threadThrough', '', { targets: [[thick, target]], sizes: ['threadLength'] }, settings.wantedThreadOver, () =>
+      judged(site, 'threadThrough', '', { targets: [[thick, target]], sizes: ['threadLength'] }, settings.minThreadOver, () =>
         sum('threadLeft', [1, known(site, 'threadLength')], [-1, leaf('plateThickness', sure(thick), target)], [-1, nut]),
       ),
     ];
@@ -30,7 +30,7 @@ export function threadThrough(site: Site): readonly Verdict[] {
     [below.depth, below.target],
   ];
   return [
-    judged(site, 'threadThrough', '', { targets, sizes: ['threadLength'] }, settings.wantedThreadOver, () => {
+    judged(site, 'threadThrough', '', { targets, sizes: ['threadLength'] }, settings.minThreadOver, () => {
       const wood = sum('woodHere', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('depthBelow', sure(below.depth), below.target)]);
       return sum('threadLeft', [1, known(site, 'threadLength')], [-1, wood], [-1, nut]);
     }),

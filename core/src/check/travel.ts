@@ -8,15 +8,15 @@ import { missingVerdict, verdict, type Verdict } from './verdict.js';
 export function travel(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, cavity } = place;
   const down = part?.sizes?.travelDown;
-  const base = part?.levels.find((l) => l.id === 'base');
+  const base = part?.tiers.find((l) => l.id === 'base');
   if (!down || !base) return [];
   const room = roomFor(
     place,
     base.shapes.map((s) => laid(s.outline, position)),
   );
   const subject = { feature: position.id, item: 'base' };
-  const target: Target = { quantity: 'pocketDepth', feature: cavity.id, part: room.floor.id };
+  const target: Target = { quantity: 'levelDepth', feature: cavity.id, part: room.floor.id };
   if (!room.floor.depth) return [missingVerdict('travel', subject, [target], down.value, room.gap.at)];
-  const working = sum('depthLeft', [1, leaf('pocketDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
+  const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
   return [verdict('travel', subject, working, down.value, room.gap.at)];
 }

@@ -70,7 +70,7 @@ function oldHoles(site: Site): readonly Verdict[] {
         'oldHoleShows',
         { feature: site.choice.id, item: 'housing', against: h.id },
         { op: 'geometry', label: 'hiddenUnder', measure: 'inside', a: old, b: cover, value: gap.clearance, allowances: [edge, place, placeLeaf(site)] },
-        settings.wantedHides,
+        settings.minHides,
         gap.at,
       ),
     ];

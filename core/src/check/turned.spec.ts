@@ -11,7 +11,7 @@ function laid(a: Anatomy, at: Placement): Anatomy {
   return {
     ...a,
     body: { ...a.body, outline: a.body.outline && turned(a.body.outline) },
-    cavities: a.cavities.map((c) => ({ ...c, pockets: c.pockets.map((p) => ({ ...p, outline: turned(p.outline) })) })),
+    cavities: a.cavities.map((c) => ({ ...c, levels: c.levels.map((p) => ({ ...p, outline: turned(p.outline) })) })),
     plates: a.plates.map((p) => ({
       ...p,
       outline: turned(p.outline),
@@ -26,7 +26,7 @@ function turnedPart(p: Pickup, turn: number): Pickup {
   const at = { x: 0, y: 0, turn };
   return {
     ...p,
-    levels: p.levels.map((l) => ({ ...l, shapes: l.shapes.map((s) => ({ ...s, outline: placeOutline(s.outline, at) })) })),
+    tiers: p.tiers.map((l) => ({ ...l, shapes: l.shapes.map((s) => ({ ...s, outline: placeOutline(s.outline, at) })) })),
     screws: { ...p.screws, at: p.screws.at.map((s) => placePoint(s, at)) },
   };
 }
@@ -35,8 +35,8 @@ function turnedPart(p: Pickup, turn: number): Pickup {
 const STRAIGHT: ReadonlySet<CheckId> = new Set<CheckId>(['polesUnderStrings']);
 
 function numbers(state: PlanState, choice: PickupChoice): ReadonlyMap<string, number | null> {
-  const told = evaluateChoice(state, choice).verdicts.filter((v) => !STRAIGHT.has(v.check));
-  return new Map(told.map((v) => [v.id, v.clearance]));
+  const given = evaluateChoice(state, choice).verdicts.filter((v) => !STRAIGHT.has(v.check));
+  return new Map(given.map((v) => [v.id, v.clearance]));
 }
 
 describe('verdicts', () => {
@@ -53,12 +53,12 @@ describe('verdicts', () => {
     for (let i = 0; i < 25; i++) {
       const at = { x: 400 * (r() - 0.5), y: 400 * (r() - 0.5), turn: 360 * r() };
       const shift = { x: 8 * (r() - 0.5), y: 108 + 6 * (r() - 0.5), turn: 10 * (r() - 0.5) };
-      const pockets = [
+      const levels = [
         { id: 'main', outline: roundedRectangle(80 + 8 * r(), 36 + 6 * r(), 1 + 4 * r()), depth: 18, bored: false },
         { id: 'ear', outline: roundedRectangle(13, 13, 5, { x: 40, y: 0 }), depth: 22, bored: false },
       ];
-      const here = numbers(state(anatomy, wide), plainChoice({ route: { at: shift, pockets } }));
-      const route = { at: { ...placePoint(shift, at), turn: shift.turn + at.turn }, pockets };
+      const here = numbers(state(anatomy, wide), plainChoice({ route: { at: shift, levels } }));
+      const route = { at: { ...placePoint(shift, at), turn: shift.turn + at.turn }, levels };
       const there = numbers(state(laid(anatomy, at), turnedPart(wide, at.turn)), plainChoice({ route }));
       expect([...there.keys()].sort()).toEqual([...here.keys()].sort());
       for (const [id, clearance] of here)

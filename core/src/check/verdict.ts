@@ -28,7 +28,7 @@ export type CheckId =
   | 'threadThrough'
   | 'bodyInRoom'
   | 'besideNeighbour'
-  | 'hollowBehind'
+  | 'cavityBehind'
   | 'holeBeside'
   | 'depthForPart'
   | 'woodOver'
@@ -51,14 +51,14 @@ export type CheckId =
   | 'cutterInCorner'
   | 'plateScrewInAir';
 
-/** What was compared with what, by the ids of features, sets, levels and rows. */
+/** What was compared with what, by the ids of features, sets, tiers and rows. */
 export interface Subject {
   readonly feature: string;
   readonly item?: string;
   readonly against?: string;
 }
 
-/** A size of a part that nobody has told. */
+/** A size of a part that nobody has stated. */
 export interface Lacking {
   readonly part: string;
   readonly size: string;
@@ -82,12 +82,12 @@ export interface Verdict extends Judgement {
   readonly unit: 'mm' | 'count';
   /** The worst point, in the body's frame. */
   readonly at: Point | null;
-  /** Which radii meet, and at which level of the part, where a corner is judged. */
-  readonly corner?: Corner & { readonly level: string };
+  /** Which radii meet, and at which tier of the part, where a corner is judged. */
+  readonly corner?: Corner & { readonly tier: string };
   readonly working: Working | null;
   /** What has to be measured before anything can be said. */
   readonly missing: readonly Target[];
-  /** What has to be told of the part first. */
+  /** What has to be stated of the part first. */
   readonly lacks?: readonly Lacking[];
   readonly threads?: ThreadsMet;
   /** It rests on a default or on hearsay. */
@@ -98,25 +98,25 @@ function idOf(check: CheckId, s: Subject): string {
   return [check, s.feature, s.item ?? '', s.against ?? ''].join('/');
 }
 
-export function verdict(check: CheckId, subject: Subject, working: Working, wanted: number, at: Point | null): Verdict {
+export function verdict(check: CheckId, subject: Subject, working: Working, minimum: number, at: Point | null): Verdict {
   const typical = leavesOf(working).some((l: Leaf) => !isMeasured(l));
-  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, wanted) };
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, minimum) };
 }
 
-export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], wanted: number, at: Point | null = null): Verdict {
-  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(wanted) };
+export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], minimum: number, at: Point | null = null): Verdict {
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(minimum) };
 }
 
-/** A size of the part is not known: nothing can be said before it is told. */
+/** A size of the part is not known: nothing can be said before it is stated. */
 export function lackingVerdict(
   check: CheckId,
   subject: Subject,
   lacks: readonly Lacking[],
   missing: readonly Target[],
-  wanted: number,
+  minimum: number,
   at: Point | null,
 ): Verdict {
-  return { ...missingVerdict(check, subject, missing, wanted, at), lacks };
+  return { ...missingVerdict(check, subject, missing, minimum, at), lacks };
 }
 
 /** A comparison of whole numbers: enough or not. */
@@ -134,7 +134,7 @@ export function countVerdict(check: CheckId, subject: Subject, has: number, need
     clearance: has - needs,
     worst: 0,
     rss: 0,
-    wanted: 0,
+    minimum: 0,
     class: has >= needs ? 'well' : 'clashes',
   };
 }

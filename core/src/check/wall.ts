@@ -1,45 +1,45 @@
-import { setsOf, type Cavity, type Pocket } from '../instrument/index.js';
+import { setsOf, type Cavity, type Level } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import { gapApart, gapInside, regionsOverlap } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
-import { outlineLeaf, pocketsLeaf, regionOf, type PlaceOfPart } from './place.js';
+import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 
-/** The wood left between each cut and the hollows beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Hollows of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a hollow on purpose. */
+/** The wood left between each cut and the cavities beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose. */
 export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   const { anatomy, settings } = state;
-  const neighbours = anatomy.cavities.filter((c) => c.id !== cavity.id && c.pockets.length > 0);
+  const neighbours = anatomy.cavities.filter((c) => c.id !== cavity.id && c.levels.length > 0);
   return setsOf(cavity).flatMap((set) => {
-    const pockets = cutOf(cavity, set);
-    const route = regionOf(anatomy, cavity, pockets);
-    const mine = pocketsLeaf(cavity, pockets);
-    const known = rememberedOf(pockets);
+    const levels = cutOf(cavity, set);
+    const route = regionOf(anatomy, cavity, levels);
+    const mine = levelsLeaf(cavity, levels);
+    const known = rememberedOf(levels);
     return neighbours.flatMap((n: Cavity) => {
       const other = regionOf(anatomy, n);
       const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
       if ((n.face !== cavity.face || joined) && regionsOverlap(route, other)) return [];
-      const wanted = n.kind === 'neck pocket' ? settings.wantedWallAtPocket : settings.wantedWall;
+      const minimum = n.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
       const before = known?.get(n);
-      if (before?.wanted === wanted) return before;
+      if (before?.minimum === minimum) return before;
       const gap = gapApart(route, other);
-      const allowances = [mine, pocketsLeaf(n, n.pockets)];
+      const allowances = [mine, levelsLeaf(n, n.levels)];
       const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: route, b: other, value: gap.clearance, allowances };
-      const now = verdict('wall', { feature: cavity.id, item: set, against: n.id }, working, wanted, gap.at);
+      const now = verdict('wall', { feature: cavity.id, item: set, against: n.id }, working, minimum, gap.at);
       known?.set(n, now);
       return now;
     });
   });
 }
 
-const walled = new WeakMap<readonly Pocket[], Map<Cavity, Verdict>>();
-/** Hollows that were changed since are forgotten with the rest when so many are remembered. */
+const walled = new WeakMap<readonly Level[], Map<Cavity, Verdict>>();
+/** Cavities that were changed since are forgotten with the rest when so many are remembered. */
 const MANY = 1000;
 
-/** What is remembered of the walls of pockets: nothing when they are seen for the first time, as those of a route that is being moved always are. */
-function rememberedOf(pockets: readonly Pocket[]): Map<Cavity, Verdict> | null {
-  const known = walled.get(pockets);
-  if (!known) walled.set(pockets, new Map());
+/** What is remembered of the walls of levels: nothing when they are seen for the first time, as those of a route that is being moved always are. */
+function rememberedOf(levels: readonly Level[]): Map<Cavity, Verdict> | null {
+  const known = walled.get(levels);
+  if (!known) walled.set(levels, new Map());
   else if (known.size > MANY) known.clear();
   return known ?? null;
 }
@@ -51,8 +51,8 @@ export function edgeOfBody(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
   if (!body) return [];
   const edge = [body.outline];
   return setsOf(cavity).map((set) => {
-    const pockets = cutOf(cavity, set);
-    const route = regionOf(state.anatomy, cavity, pockets);
+    const levels = cutOf(cavity, set);
+    const route = regionOf(state.anatomy, cavity, levels);
     const gap = gapInside(route, edge);
     return verdict(
       'edgeOfBody',
@@ -64,9 +64,9 @@ export function edgeOfBody(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
         a: route,
         b: edge,
         value: gap.clearance,
-        allowances: [pocketsLeaf(cavity, pockets), outlineLeaf(body, 'body')],
+        allowances: [levelsLeaf(cavity, levels), outlineLeaf(body, 'body')],
       },
-      state.settings.wantedWall,
+      state.settings.minWall,
       gap.at,
     );
   });

@@ -2,21 +2,21 @@ import { toBody } from '../instrument/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
-import { outlineLeaf, pocketsLeaf, regionOf } from './place.js';
+import { outlineLeaf, levelsLeaf, regionOf } from './place.js';
 import type { Site } from './site.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 
 /**
- * A hollow that is widened for a part: the wood left to the hollows beside it, to the body's edge, and over what lies below in the other face.
+ * A cavity that is widened for a part: the wood left to the cavities beside it, to the body's edge, and over what lies below in the other face.
  * Body 44, widened to 36 over a route of 18 from the top: none, and 10 too much [law].
  */
 export function widened(site: Site): readonly Verdict[] {
   const { anatomy, settings } = site.state;
   return site.choice.work.flatMap((w): readonly Verdict[] => {
-    const cavity = w.kind === 'addPockets' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
-    if (w.kind !== 'addPockets' || !cavity) return [];
-    const more: Region = w.pockets.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
-    const others = anatomy.cavities.filter((c) => c.id !== cavity.id && c.pockets.length > 0);
+    const cavity = w.kind === 'addLevels' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
+    if (w.kind !== 'addLevels' || !cavity) return [];
+    const more: Region = w.levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+    const others = anatomy.cavities.filter((c) => c.id !== cavity.id && c.levels.length > 0);
     const beside = others.flatMap((c) => {
       const theirs = regionOf(anatomy, c);
       if (c.face !== cavity.face && regionsOverlap(more, theirs)) return [];
@@ -28,19 +28,19 @@ export function widened(site: Site): readonly Verdict[] {
         a: more,
         b: theirs,
         value: gap.clearance,
-        allowances: [pocketsLeaf(cavity, w.pockets), pocketsLeaf(c, c.pockets)],
+        allowances: [levelsLeaf(cavity, w.levels), levelsLeaf(c, c.levels)],
       };
-      const wanted = c.kind === 'neck pocket' ? settings.wantedWallAtPocket : settings.wantedWall;
-      return [verdict('wall', { feature: site.choice.id, item: cavity.id, against: c.id }, working, wanted, gap.at)];
+      const minimum = c.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
+      return [verdict('wall', { feature: site.choice.id, item: cavity.id, against: c.id }, working, minimum, gap.at)];
     });
     const nearest = beside.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
-    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, w.pockets), ...overHollows(site, more, w.pockets)];
+    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, w.levels), ...overCavities(site, more, w.levels)];
   });
 }
 
-type Pockets = Parameters<typeof pocketsLeaf>[1];
+type Levels = Parameters<typeof levelsLeaf>[1];
 
-function toEdge(site: Site, cavity: string, more: Region, pockets: Pockets): readonly Verdict[] {
+function toEdge(site: Site, cavity: string, more: Region, levels: Levels): readonly Verdict[] {
   const { anatomy, settings } = site.state;
   const body = anatomy.body.outline;
   const of = anatomy.cavities.find((c) => c.id === cavity);
@@ -54,14 +54,14 @@ function toEdge(site: Site, cavity: string, more: Region, pockets: Pockets): rea
     a: more,
     b: edge,
     value: gap.clearance,
-    allowances: [pocketsLeaf(of, pockets), outlineLeaf(body, 'body')],
+    allowances: [levelsLeaf(of, levels), outlineLeaf(body, 'body')],
   };
-  return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.wantedWall, gap.at)];
+  return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.minWall, gap.at)];
 }
 
-function overHollows(site: Site, more: Region, pockets: Pockets): readonly Verdict[] {
+function overCavities(site: Site, more: Region, levels: Levels): readonly Verdict[] {
   const { anatomy, settings } = site.state;
-  const depth = pockets[0]?.depth ?? null;
+  const depth = levels[0]?.depth ?? null;
   const cavity = site.room?.cavity;
   if (!depth || !cavity) return [];
   const box = bounds(more);
@@ -69,19 +69,13 @@ function overHollows(site: Site, more: Region, pockets: Pockets): readonly Verdi
   const body: Target = { quantity: 'bodyThickness', feature: 'body' };
   return anatomy.cavities
     .filter((c) => c.face !== cavity.face)
-    .flatMap((c) => c.pockets.filter((p) => regionsOverlap(more, [toBody(anatomy, c.frame, p.outline.outline)])).map((p) => ({ c, p })))
+    .flatMap((c) => c.levels.filter((p) => regionsOverlap(more, [toBody(anatomy, c.frame, p.outline.outline)])).map((p) => ({ c, p })))
     .map(({ c, p }) => {
       const subject = { feature: site.choice.id, item: `${cavity.id}/${depth.value.toFixed(3)}`, against: c.id };
-      const theirs: Target = { quantity: 'pocketDepth', feature: c.id, part: p.id };
+      const theirs: Target = { quantity: 'levelDepth', feature: c.id, part: p.id };
       const { thickness } = anatomy.body;
-      if (!thickness || !p.depth)
-        return missingVerdict('floor', subject, [...(thickness ? [] : [body]), ...(p.depth ? [] : [theirs])], settings.wantedFloor, at);
-      const working = sum(
-        'floorLeft',
-        [1, leaf('bodyThickness', thickness, body)],
-        [-1, leaf('pocketDepth', depth)],
-        [-1, leaf('depthBelow', p.depth, theirs)],
-      );
-      return verdict('floor', subject, working, settings.wantedFloor, at);
+      if (!thickness || !p.depth) return missingVerdict('floor', subject, [...(thickness ? [] : [body]), ...(p.depth ? [] : [theirs])], settings.minFloor, at);
+      const working = sum('floorLeft', [1, leaf('bodyThickness', thickness, body)], [-1, leaf('levelDepth', depth)], [-1, leaf('depthBelow', p.depth, theirs)]);
+      return verdict('floor', subject, working, settings.minFloor, at);
     });
 }

@@ -29,7 +29,7 @@ export function windowGap(place: PlaceOfPart): readonly Verdict[] {
           outlineLeaf(window.outline, plate.id, window.id),
         ],
       },
-      state.settings.wantedWindowGap,
+      state.settings.minWindowGap,
       gap.at,
     );
   });

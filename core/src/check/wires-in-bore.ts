@@ -19,7 +19,7 @@ export function wiresInBore(site: Site): readonly Verdict[] {
   });
   const unknown = wires.some(({ wire }) => !wire.sizes.diameter);
   return [
-    judged(site, 'wiresInBore', '', { targets: [[hole.diameter, target]], sizes: unknown ? ['diameter'] : [] }, state.settings.wantedWireRoom, () => {
+    judged(site, 'wiresInBore', '', { targets: [[hole.diameter, target]], sizes: unknown ? ['diameter'] : [] }, state.settings.minWireRoom, () => {
       const all = wires.flatMap(({ wire, count }): readonly (readonly [-1, Working])[] =>
         wire.sizes.diameter
           ? [[-1, { op: 'product', label: 'wiresTogether', a: setting('wireCount', count, 'count'), b: sizeLeaf(wire, 'diameter', wire.sizes.diameter) }]]

@@ -19,8 +19,8 @@ describe('the pilot of a wood screw', () => {
       const [h, s] = [pilotFor(gauge, 'hardwood', drills), pilotFor(gauge, 'softwood', drills)];
       for (const [is, was] of [
         [h.root, root],
-        [valueOf(h.wanted), hard],
-        [valueOf(s.wanted), soft],
+        [valueOf(h.target), hard],
+        [valueOf(s.target), soft],
       ] as const)
         expect(Math.abs(is - was))
           .withContext(`${gauge}`)
@@ -81,7 +81,7 @@ describe('the copy of a panel', () => {
     ],
   };
 
-  it('is the hollow with the holes that lead into it, or the plate with its own; mirrored as it is wired', () => {
+  it('is the cavity with the holes that lead into it, or the plate with its own; mirrored as it is wired', () => {
     const back = panelOf({ anatomy: a }, 'back', true)!;
     expect(back.outlines.map((o) => o.layer)).toEqual(['panel', 'holes']);
     const b = bounds([back.outlines[1]!.outline]);

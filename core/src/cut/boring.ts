@@ -1,4 +1,4 @@
-import { routePockets, type PlannedRoute } from '../check/index.js';
+import { routeLevels, type PlannedRoute } from '../check/index.js';
 import { setting, sum, type Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { BoringBit, Tool } from '../part/index.js';
@@ -24,17 +24,17 @@ const SHIFTS = [0, 1 / 3, 2 / 3] as const;
 const RASTER = 1 / 9;
 /** Bits thinner than this make wells and wire holes, no bulk, mm [memory]. */
 const BULK = 10;
-/** The ground has about this many squares at most: a large hollow is looked at more coarsely. */
+/** The ground has about this many squares at most: a large cavity is looked at more coarsely. */
 const SQUARES = 700;
 /** A hole that takes less than this of its own circle is not worth its time [memory]. */
 const WORTH = 0.12;
 
 /**
- * As few holes as take the share wanted, with the largest boring bit that stays clear of the line by the wood left for the template bit; null when none goes in.
- * What is hollow already is not bored again. Rim depth = floor − spur: 18.0 − 2.5 = 15.5 [law].
+ * As few holes as take the share target, with the largest boring bit that stays clear of the line by the wood left for the template bit; null when none goes in.
+ * What is cavity already is not bored again. Rim depth = floor − spur: 18.0 − 2.5 = 15.5 [law].
  */
 export function planBoring(route: PlannedRoute, old: readonly Level[], tools: readonly Tool[], s: Settings): BoringPlan | null {
-  const main = routePockets(route, s).filter((p) => !p.bored);
+  const main = routeLevels(route, s).filter((p) => !p.bored);
   const widest = main.reduce<(typeof main)[number] | null>((w, p) => (w && area(w.outline.outline) >= area(p.outline.outline) ? w : p), null);
   if (!widest?.depth) return null;
   const floor = widest.depth.value;
@@ -54,7 +54,7 @@ export function planBoring(route: PlannedRoute, old: readonly Level[], tools: re
 
 /** The rim's depth for a floor or a well's tip. */
 export function boreDepth(tip: number, bit: BoringBit): Working {
-  return sum('rimDepth', [1, setting('depthWanted', tip, 'depth')], [-1, setting('spur', bit.spur, 'tool')]);
+  return sum('rimDepth', [1, setting('targetDepth', tip, 'depth')], [-1, setting('spur', bit.spur, 'tool')]);
 }
 
 /** The boring bit of a well's own size; null when the shop has none within 0.1 mm. */
@@ -73,7 +73,7 @@ interface Spot extends Point {
   readonly wood: number;
 }
 
-/** Wood inside a line down to the rim, in squares; where a hollow is there already only what is below it. */
+/** Wood inside a line down to the rim, in squares; where a cavity is there already only what is below it. */
 function groundOf(line: Outline, old: readonly Level[], rim: number, diameter: number): Ground {
   const box = bounds([line]);
   const step = Math.max(diameter * RASTER, Math.sqrt(((box.maxX - box.minX) * (box.maxY - box.minY)) / SQUARES));
@@ -89,16 +89,16 @@ function groundOf(line: Outline, old: readonly Level[], rim: number, diameter: n
   return { spots, side: step };
 }
 
-/** Of all ways to lay the holes the one with the fewest that take the share wanted; where none takes it, the one that takes most. */
+/** Of all ways to lay the holes the one with the fewest that take the share target; where none takes it, the one that takes most. */
 function fewestHoles(inner: Region, { spots, side }: Ground, diameter: number, share: number): readonly Point[] {
-  const wanted = share * spots.reduce((n, spot) => n + spot.wood, 0);
-  if (wanted === 0) return [];
+  const target = share * spots.reduce((n, spot) => n + spot.wood, 0);
+  if (target === 0) return [];
   const worth = (WORTH * Math.PI * (diameter / 2) ** 2) / (side * side);
   let best: { readonly holes: readonly Point[]; readonly taken: number } = { holes: [], taken: 0 };
   for (const centres of layouts(inner, diameter)) {
-    const found = greedy(centres, spots, diameter / 2, wanted, worth);
-    const enough = found.taken >= wanted;
-    const bestEnough = best.taken >= wanted && best.holes.length > 0;
+    const found = greedy(centres, spots, diameter / 2, target, worth);
+    const enough = found.taken >= target;
+    const bestEnough = best.taken >= target && best.holes.length > 0;
     const fewer = found.holes.length - best.holes.length;
     if (enough ? !bestEnough || fewer < 0 || (fewer === 0 && found.taken > best.taken) : !bestEnough && found.taken > best.taken) best = found;
   }
@@ -140,7 +140,7 @@ function greedy(
   centres: readonly Point[],
   ground: readonly Spot[],
   radius: number,
-  wanted: number,
+  target: number,
   worth: number,
 ): { readonly holes: readonly Point[]; readonly taken: number } {
   const under = centres.map((c) => ground.flatMap((spot, i) => ((spot.x - c.x) ** 2 + (spot.y - c.y) ** 2 <= radius * radius ? [i] : [])));
@@ -148,7 +148,7 @@ function greedy(
   const open = new Set(centres.keys());
   const holes: Point[] = [];
   let taken = 0;
-  while (taken < wanted && open.size > 0) {
+  while (taken < target && open.size > 0) {
     let most = { at: -1, gain: 0 };
     for (const i of open) {
       const gain = (under[i] ?? []).reduce((n, k) => n + (left[k] ?? 0), 0);

@@ -10,12 +10,12 @@ import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
 import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
-import { channelFor, deepening, holeRow, isMovableCut, moveCut, newHollow, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
+import { channelFor, deepening, holeRow, isMovableCut, moveCut, newCavity, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
 
 const s = settingsWith();
 const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric' as const, from: 3, to: 10 };
 const tools = [...plainTools, drills, { id: 'c', kind: 'countersink' as const, name: 'c', diameter: 16 }];
-const wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+const request = { kind: null, reversibleOnly: false, doNotTouch: [] };
 
 function choiceOf(made: PlannedCut): HardwareChoice {
   if ('problem' in made) throw new Error(made.problem);
@@ -26,7 +26,7 @@ const verdicts = (a: Anatomy, choice: HardwareChoice): readonly Verdict[] => eva
 const row: HoleRow = { kind: 'string', face: 'top', first: { x: -26, y: 260 }, pitch: 10.4, count: 6, way: 'across', diameter: 7.9, depth: null };
 
 describe('a floor that is cut deeper for its own sake', () => {
-  const deeper = (depth: number): PlannedCut => deepening(plainAnatomy(), 'deeper', { cavity: 'pocket', pocket: 'p' }, depth, s);
+  const deeper = (depth: number): PlannedCut => deepening(plainAnatomy(), 'deeper', { cavity: 'pocket', level: 'p' }, depth, s);
 
   it('leaves a floor: 44 − 17.5 is 26.5; deeper than the body is a clash and no crash', () => {
     const floor = (depth: number): Verdict => verdicts(plainAnatomy(), choiceOf(deeper(depth))).find((v) => v.check === 'floor')!;
@@ -35,7 +35,7 @@ describe('a floor that is cut deeper for its own sake', () => {
   });
 
   it('is none that is no deeper, and none where nothing is', () => {
-    expect([problem(deeper(16)), problem(deeper(15)), problem(deepening(plainAnatomy(), 'x', { cavity: 'pocket', pocket: 'moon' }, 20, s))]).toEqual([
+    expect([problem(deeper(16)), problem(deeper(15)), problem(deepening(plainAnatomy(), 'x', { cavity: 'pocket', level: 'moon' }, 20, s))]).toEqual([
       'notDeeper',
       'notDeeper',
       'notThere',
@@ -45,14 +45,14 @@ describe('a floor that is cut deeper for its own sake', () => {
   it('is decided on or left, rests on readings, is read at the machine and left as it was read', () => {
     const choice = choiceOf(deeper(17.5));
     const state = { ...plainState(), tools };
-    const options = optionsFor(state, { format: 2, choices: [choice] }, choice, tools, wish);
+    const options = optionsFor(state, { format: 3, choices: [choice] }, choice, tools, request);
     expect(options.map((o) => [o.proposal.kind, o.proposal.operations])).toEqual([
       ['cutAsPlanned', ['deepenRoute']],
       ['keep', []],
     ]);
     expect(options[0]!.back.woodCut).toBeTrue();
-    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 2, choices: [choice] }), 'deeper'), found: state.anatomy }));
-    expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'pocketDepth']);
+    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 3, choices: [choice] }), 'deeper'), found: state.anatomy }));
+    expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'levelDepth']);
     const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'deepenRoute', feature: 'f', state: 'ready', rank: null };
     const bench = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
     expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
@@ -60,15 +60,15 @@ describe('a floor that is cut deeper for its own sake', () => {
       ['deepenTo', 17.5],
     ]);
     const left = asLeft(
-      { kind: 'deepenRoute', decision: 'd', choice, entry: 'e', depths: [{ pocket: 'p', value: 17.6, limit: 0.05, entry: 'r' }] },
+      { kind: 'deepenRoute', decision: 'd', choice, entry: 'e', depths: [{ level: 'p', value: 17.6, limit: 0.05, entry: 'r' }] },
       state.anatomy,
       state,
     );
-    expect(left.cavities.find((c) => c.id === 'pocket')!.pockets[0]!.depth).toEqual({ value: 17.6, limit: 0.05, basis: { kind: 'work', entry: 'r' } });
+    expect(left.cavities.find((c) => c.id === 'pocket')!.levels[0]!.depth).toEqual({ value: 17.6, limit: 0.05, basis: { kind: 'work', entry: 'r' } });
   });
 });
 
-describe('a channel from hollow to hollow', () => {
+describe('a channel from cavity to cavity', () => {
   const a: Anatomy = { ...plainAnatomy(), cavities: [...plainAnatomy().cavities, { ...controlOf(30), face: 'top' }] };
   const made = channelFor(a, 'wires', { from: 'route', to: 'control' }, { width: 8, depth: 12 }, s);
 
@@ -80,28 +80,28 @@ describe('a channel from hollow to hollow', () => {
     expect(all.some((v) => v.check === 'floor' && v.clearance !== null && Math.abs(v.clearance - (44 - 12)) < 1e-9)).toBeTrue();
   });
 
-  it('is left in the hollow that it begins in, joined with the other, as deep as it was read; going back it stays', () => {
+  it('is left in the cavity that it begins in, joined with the other, as deep as it was read; going back it stays', () => {
     const choice = choiceOf(made);
     const work = {
       kind: 'cutChannel' as const,
       decision: 'd',
       choice,
       entry: 'e',
-      depths: [{ pocket: 'channel to control', value: 12.2, limit: 0.05, entry: 'r' }],
+      depths: [{ level: 'channel to control', value: 12.2, limit: 0.05, entry: 'r' }],
     };
     const left = asLeft(work, a, plainState(a));
     const route = left.cavities.find((c) => c.id === 'route')!;
-    expect([route.joins, route.pockets.at(-1)!.depth!.value]).toEqual([['control'], 12.2]);
-    expect(compareAnatomies(a, left).map((d) => d.kind)).toEqual(['pocketAdded']);
+    expect([route.joins, route.levels.at(-1)!.depth!.value]).toEqual([['control'], 12.2]);
+    expect(compareAnatomies(a, left).map((d) => d.kind)).toEqual(['levelAdded']);
     const done = { kind: 'cutChannel' as const, state: 'done' as const, steps: [], depths: [], entry: 'e' };
     const back = goBack('d', choice, [done], a, left, plainState(a));
     expect([back.operations, back.stays.map((x) => x.kind)]).toEqual([[], ['cannotPutWoodBack']]);
   });
 
-  it('is none between one hollow and itself, from face to face, or where they meet already', () => {
+  it('is none between one cavity and itself, from face to face, or where they meet already', () => {
     const to = (from: string, other: string): string | null => problem(channelFor(a, 'x', { from, to: other }, { width: 8, depth: 12 }, s));
     expect([to('route', 'route'), to('route', 'back'), to('route', 'moon')]).toEqual(['notThere', 'notThere', 'notThere']);
-    const met = { ...a, cavities: a.cavities.map((c) => (c.id === 'control' ? { ...c, pockets: plainAnatomy().cavities[1]!.pockets } : c)) };
+    const met = { ...a, cavities: a.cavities.map((c) => (c.id === 'control' ? { ...c, levels: plainAnatomy().cavities[1]!.levels } : c)) };
     expect(problem(channelFor(met, 'x', { from: 'route', to: 'control' }, { width: 8, depth: 12 }, s))).toBe('joined');
   });
 });
@@ -130,21 +130,21 @@ describe('holes in a row', () => {
     // 44 − 30 − 7.9/2/tan 59°, and at 43 its point is through
     expect(blind(30).clearance).toBeCloseTo(44 - 30 - 2.3734, 3);
     expect([blind(30).class, blind(40).class, blind(43).class, blind(60).class]).toEqual(['well', 'thin', 'clashes', 'clashes']);
-    // over the hollow of the back, 14 deep: 44 − 20 − 2.37 − 14
+    // over the cavity of the back, 14 deep: 44 − 20 − 2.37 − 14
     const over = of({ depth: 20, first: { x: -26, y: 130 } })[0]!;
     expect(over.clearance).toBeCloseTo(44 - 20 - 2.3734 - 14, 3);
     expect(over.subject.against).toBe('back');
     const judged = clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [over] }, found: plainAnatomy() }));
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [`${i.target.feature} ${i.target.quantity}`] : []))).toEqual([
       'body bodyThickness',
-      'back pocketDepth',
+      'back levelDepth',
     ]);
   });
 
-  it('right through keep clear of the hollows of the other face', () => {
+  it('right through keep clear of the cavities of the other face', () => {
     const out = (y: number): Verdict =>
       verdicts(plainAnatomy(), choiceOf(holeRow('strings', { ...row, first: { x: -26, y } }, s))).find((v) => v.subject.item === 'exit')!;
-    // the hollow ends at 160; 180 − 3.95 − 160
+    // the cavity ends at 160; 180 − 3.95 − 160
     expect(out(180).clearance).toBeCloseTo(16.05, 2);
     expect([out(180).class, out(130).class]).toEqual(['well', 'clashes']);
   });
@@ -170,7 +170,7 @@ describe('holes in a row', () => {
 
   it('left alone, or gone back from before any was drilled, add no hole', () => {
     const state = { ...plainState(), tools };
-    const keep = optionsFor(state, { format: 2, choices: [choice] }, choice, tools, wish).find((o) => o.proposal.kind === 'keep')!;
+    const keep = optionsFor(state, { format: 3, choices: [choice] }, choice, tools, request).find((o) => o.proposal.kind === 'keep')!;
     expect([keep.evaluation.anatomy.holes.length, keep.evaluation.verdicts]).toEqual([0, []]);
     const begun = { kind: 'drillRow' as const, state: 'doing' as const, steps: [{ kind: 'markOut', drill: null }], depths: [], entry: 'e' };
     const back = goBack('d', choice, [begun], state.anatomy, state.anatomy, state);
@@ -189,10 +189,10 @@ describe('a relief that a plate sinks into', () => {
   it('is the plate’s own edge with room, as deep as it is thick, joined with what it lies over; what hangs in the plate comes down', () => {
     const choice = choiceOf(made);
     const [cut, sunk] = choice.work;
-    if (cut?.kind !== 'addCavity') throw new Error('no hollow');
-    const b = bounds([cut.hollow.pockets[0]!.outline.outline]);
+    if (cut?.kind !== 'addCavity') throw new Error('no cavity');
+    const b = bounds([cut.cavity.levels[0]!.outline.outline]);
     expect([b.maxX - b.minX, b.maxY - b.minY].map((n) => Number(n.toFixed(2)))).toEqual([110.4, 60.4]);
-    expect([cut.hollow.pockets[0]!.depth!.value, cut.hollow.joins, cut.hollow.kind]).toEqual([2, ['route'], 'recess']);
+    expect([cut.cavity.levels[0]!.depth!.value, cut.cavity.joins, cut.cavity.kind]).toEqual([2, ['route'], 'recess']);
     expect(sunk).toEqual({ kind: 'raisePickup', position: 'here', by: { value: -2, limit: s.limitPlannedDepth, basis: { kind: 'planned' } } });
     const all = verdicts(plainAnatomy(), choice);
     expect(all.filter((v) => v.check === 'wall').map((v) => v.subject.against)).not.toContain('route');
@@ -202,7 +202,7 @@ describe('a relief that a plate sinks into', () => {
   it('takes depth from the pickup that hangs in the plate', () => {
     const small = plainChoice({ part: 'small', insertFitted: true });
     const room = (choices: readonly Choice[]): number =>
-      ofChoice(evaluatePlan(plainState(), { format: 2, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
+      ofChoice(evaluatePlan(plainState(), { format: 3, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
     // 18 − 15 = 3, and 2 less
     expect(room([small])).toBeCloseTo(3, 9);
     expect(room([choiceOf(made), small])).toBeCloseTo(1, 9);
@@ -216,20 +216,20 @@ describe('a relief that a plate sinks into', () => {
   });
 });
 
-describe('a hollow where none was', () => {
+describe('a cavity where none was', () => {
   const drawn = { name: 'Battery box', kind: 'control' as const, face: 'back' as const, outline: roundedRectangle(56, 32, 5, { x: -60, y: 300 }), depth: 24 };
-  const choice = choiceOf(newHollow('box', drawn, s));
-  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'cutHollow', feature: 'f', state: 'ready', rank: null };
+  const choice = choiceOf(newCavity('box', drawn, s));
+  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'cutCavity', feature: 'f', state: 'ready', rank: null };
 
   it('is judged by floor, walls, edge and the bits that are here', () => {
     const all = verdicts(plainAnatomy(), choice);
     expect(all.find((v) => v.check === 'floor')!.clearance).toBeCloseTo(20, 9);
     expect(all.find((v) => v.check === 'cutterInCorner')!.class).toBe('well');
-    const sharp = choiceOf(newHollow('box', { ...drawn, outline: roundedRectangle(56, 32, 2, { x: -60, y: 300 }) }, s));
+    const sharp = choiceOf(newCavity('box', { ...drawn, outline: roundedRectangle(56, 32, 2, { x: -60, y: 300 }) }, s));
     expect(verdicts(plainAnatomy(), sharp).find((v) => v.check === 'cutterInCorner')!.class).toBe('clashes');
-    const through = choiceOf(newHollow('box', { ...drawn, depth: 50 }, s));
+    const through = choiceOf(newCavity('box', { ...drawn, depth: 50 }, s));
     expect(verdicts(plainAnatomy(), through).find((v) => v.check === 'floor')!.class).toBe('clashes');
-    const off = choiceOf(newHollow('box', { ...drawn, outline: roundedRectangle(56, 32, 5, { x: 400, y: 300 }) }, s));
+    const off = choiceOf(newCavity('box', { ...drawn, outline: roundedRectangle(56, 32, 5, { x: 400, y: 300 }) }, s));
     expect(verdicts(plainAnatomy(), off).find((v) => v.check === 'edgeOfBody')!.class).toBe('clashes');
   });
 
@@ -242,29 +242,29 @@ describe('a hollow where none was', () => {
       ['deepenTo', 24],
       ['tryPart', null],
     ]);
-    const work = { kind: 'cutHollow' as const, decision: 'd', choice, entry: 'e', depths: [{ pocket: 'floor', value: 24.3, limit: 0.05, entry: 'r' }] };
+    const work = { kind: 'cutCavity' as const, decision: 'd', choice, entry: 'e', depths: [{ level: 'floor', value: 24.3, limit: 0.05, entry: 'r' }] };
     const left = asLeft(work, state.anatomy, state);
-    const box = (a: Anatomy) => a.cavities.find((c) => c.id === 'box hollow')!;
-    expect([box(left).pockets[0]!.depth!.value, box(left).pockets[0]!.depth!.basis.kind]).toEqual([24.3, 'work']);
+    const box = (a: Anatomy) => a.cavities.find((c) => c.id === 'box cavity')!;
+    expect([box(left).levels[0]!.depth!.value, box(left).levels[0]!.depth!.basis.kind]).toEqual([24.3, 'work']);
     expect(evaluateChoice(plainState(left), choice).anatomy.cavities.length).toBe(left.cavities.length);
-    expect(compareAnatomies(state.anatomy, left).map((d) => d.kind)).toEqual(['pocketAdded']);
-    const slipped = asSlipped('d', choice, { pocket: 'floor', side: 'bass', by: 2, depth: 6 }, 'entry', state.anatomy, state);
-    expect(box(slipped).pockets.length).toBe(1);
-    expect(box(evaluateChoice(plainState(slipped), choice).anatomy).pockets.length).toBe(2);
-    expect(box(asLeft(work, slipped, state)).pockets.length).toBe(2);
+    expect(compareAnatomies(state.anatomy, left).map((d) => d.kind)).toEqual(['levelAdded']);
+    const slipped = asSlipped('d', choice, { level: 'floor', side: 'bass', by: 2, depth: 6 }, 'entry', state.anatomy, state);
+    expect(box(slipped).levels.length).toBe(1);
+    expect(box(evaluateChoice(plainState(slipped), choice).anatomy).levels.length).toBe(2);
+    expect(box(asLeft(work, slipped, state)).levels.length).toBe(2);
   });
 
   it('gone back from before its floor was read leaves nothing, and after it the wood stays away', () => {
     const a = plainAnatomy();
     const back = (depths: Parameters<typeof goBack>[2][number]['depths']) =>
-      goBack('d', choice, [{ kind: 'cutHollow', state: 'doing', steps: [], depths, entry: 'e' }], a, a, plainState());
+      goBack('d', choice, [{ kind: 'cutCavity', state: 'doing', steps: [], depths, entry: 'e' }], a, a, plainState());
     expect([back([]).stays, back([]).anatomy.cavities.length]).toEqual([[], a.cavities.length]);
-    expect(back([{ pocket: 'floor', value: 9, limit: 0.05, entry: 'r' }]).stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
+    expect(back([{ level: 'floor', value: 9, limit: 0.05, entry: 'r' }]).stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
   });
 });
 
 describe('a cut that is pulled to another place', () => {
-  it('goes there whole: six holes, or a hollow; what a plate or a hollow puts where it is stays', () => {
+  it('goes there whole: six holes, or a cavity; what a plate or a cavity puts where it is stays', () => {
     const row6 = moveCut(choiceOf(holeRow('strings', row, s)), { x: -20, y: 250 });
     expect(row6.work.map((w) => (w.kind === 'addHole' ? [w.hole.at.x, w.hole.at.y] : [])).map(([x, y]) => [Number(x!.toFixed(6)), y])).toEqual([
       [-20, 250],
@@ -274,9 +274,9 @@ describe('a cut that is pulled to another place', () => {
       [21.6, 250],
       [32, 250],
     ]);
-    const box = choiceOf(newHollow('box', { name: 'Box', kind: 'control', face: 'back', outline: roundedRectangle(20, 10, 2, { x: 5, y: 5 }), depth: 9 }, s));
+    const box = choiceOf(newCavity('box', { name: 'Box', kind: 'control', face: 'back', outline: roundedRectangle(20, 10, 2, { x: 5, y: 5 }), depth: 9 }, s));
     const [there] = moveCut(box, { x: 15, y: 105 }).work;
-    const b = bounds(there?.kind === 'addCavity' ? there.hollow.pockets.map((p) => p.outline.outline) : []);
+    const b = bounds(there?.kind === 'addCavity' ? there.cavity.levels.map((p) => p.outline.outline) : []);
     expect([b.minX, b.maxX, b.minY, b.maxY]).toEqual([5, 25, 100, 110]);
     const sunk = choiceOf(relief(plainAnatomy(), 'sink', 'plate', 0, 2, s));
     expect([moveCut(sunk, { x: 0, y: 0 }), isMovableCut(sunk), isMovableCut(box)]).toEqual([sunk, false, true]);

@@ -20,15 +20,15 @@ const base = (id: string, feature: string): Omit<HardwareChoice, 'work' | 'cut'>
 const planned = { kind: 'planned' } as const;
 
 /** A floor that is to be cut deeper: a neck pocket from 16 to 17.5. */
-export function deepening(a: Anatomy, id: string, where: { readonly cavity: string; readonly pocket: string }, depth: number, s: Settings): PlannedCut {
-  const pocket = a.cavities.find((c) => c.id === where.cavity)?.pockets.find((p) => p.id === where.pocket);
-  if (!pocket) return { problem: 'notThere' };
-  if (pocket.depth && depth <= pocket.depth.value) return { problem: 'notDeeper' };
+export function deepening(a: Anatomy, id: string, where: { readonly cavity: string; readonly level: string }, depth: number, s: Settings): PlannedCut {
+  const level = a.cavities.find((c) => c.id === where.cavity)?.levels.find((p) => p.id === where.level);
+  if (!level) return { problem: 'notThere' };
+  if (level.depth && depth <= level.depth.value) return { problem: 'notDeeper' };
   const to = { value: depth, limit: s.limitPlannedDepth, basis: planned };
-  return { choice: { ...base(id, where.cavity), cut: 'deepen', work: [{ kind: 'setDepth', cavity: where.cavity, pocket: where.pocket, depth: to }] } };
+  return { choice: { ...base(id, where.cavity), cut: 'deepen', work: [{ kind: 'setDepth', cavity: where.cavity, level: where.level, depth: to }] } };
 }
 
-/** A channel for wires from one hollow to another of the same face, by the shortest way, joined on purpose. */
+/** A channel for wires from one cavity to another of the same face, by the shortest way, joined on purpose. */
 export function channelFor(
   a: Anatomy,
   id: string,
@@ -39,21 +39,21 @@ export function channelFor(
   const [from, to] = [ends.from, ends.to].map((e) => a.cavities.find((c) => c.id === e));
   if (!from || !to || from === to || from.face !== to.face) return { problem: 'notThere' };
   if (from.frame !== 'body') return { problem: 'otherFrame' };
-  const region = (c: Cavity) => c.pockets.map((p) => toBody(a, c.frame, p.outline.outline));
+  const region = (c: Cavity) => c.levels.map((p) => toBody(a, c.frame, p.outline.outline));
   const made = channelBetween(region(from), region(to), size.width);
   if ('problem' in made) return { problem: made.problem };
-  const pocket = {
+  const level = {
     id: `channel to ${to.id}`,
     set: 'planned',
     outline: { outline: made.outline, limit: s.limitTemplate, basis: planned, across: null, along: null },
     depth: { value: size.depth, limit: s.limitPlannedDepth, basis: planned },
     bored: false,
   };
-  return { choice: { ...base(id, from.id), cut: 'channel', work: [{ kind: 'addPockets', cavity: from.id, pockets: [pocket], joins: [to.id] }] } };
+  return { choice: { ...base(id, from.id), cut: 'channel', work: [{ kind: 'addLevels', cavity: from.id, levels: [level], joins: [to.id] }] } };
 }
 
 /**
- * A relief that a plate sinks into until it lies flush, or by so much: its own edge with some room, joined on purpose with the hollows it lies over.
+ * A relief that a plate sinks into until it lies flush, or by so much: its own edge with some room, joined on purpose with the cavities it lies over.
  * What hangs in the plate comes down with it. `depth` null: as deep as the plate is thick.
  */
 export function relief(a: Anatomy, id: string, plate: string, room: number, depth: number | null, s: Settings): PlannedCut {
@@ -64,15 +64,15 @@ export function relief(a: Anatomy, id: string, plate: string, room: number, dept
   const edge = [toBody(a, over.frame, over.outline.outline)];
   const [outline] = room > 0 ? grown(edge, room).outlines : edge;
   if (!outline) return { problem: 'noOutline' };
-  const under = a.cavities.filter((c) => c.face === over.face && c.pockets.length > 0 && regionsOverlap([outline], regionOf(a, c)));
+  const under = a.cavities.filter((c) => c.face === over.face && c.levels.length > 0 && regionsOverlap([outline], regionOf(a, c)));
   const sunk = (now: Dimension | undefined): Dimension => ({ value: (now?.value ?? 0) - deep, limit: s.limitPlannedDepth, basis: planned });
-  const made = hollow(id, { name: `Relief under ${over.name}`.slice(0, 120), kind: 'recess', face: over.face, outline, depth: deep }, s);
+  const made = cavityFrom(id, { name: `Relief under ${over.name}`.slice(0, 120), kind: 'recess', face: over.face, outline, depth: deep }, s);
   return {
     choice: {
       ...base(id, plate),
       cut: 'relief',
       work: [
-        { kind: 'addCavity', hollow: under.length > 0 ? { ...made, joins: under.map((c) => c.id) } : made },
+        { kind: 'addCavity', cavity: under.length > 0 ? { ...made, joins: under.map((c) => c.id) } : made },
         ...a.positions.flatMap((p): Change[] => (p.plate === plate ? [{ kind: 'raisePickup', position: p.id, by: sunk(p.raised) }] : [])),
         ...under.flatMap((c): Change[] => (c.hiddenBy === plate ? [{ kind: 'raiseCover', cavity: c.id, by: sunk(c.raised) }] : [])),
       ],
@@ -80,8 +80,8 @@ export function relief(a: Anatomy, id: string, plate: string, room: number, dept
   };
 }
 
-/** A hollow as it is drawn before there is one. */
-export interface NewHollow {
+/** A cavity as it is drawn before there is one. */
+export interface NewCavity {
   readonly name: string;
   readonly kind: Cavity['kind'];
   readonly face: Cavity['face'];
@@ -90,8 +90,8 @@ export interface NewHollow {
   readonly depth: number;
 }
 
-/** A hollow where none was, from a traced or typed outline. */
-export function newHollow(id: string, drawn: NewHollow, s: Settings): PlannedCut {
+/** A cavity where none was, from a traced or typed outline. */
+export function newCavity(id: string, drawn: NewCavity, s: Settings): PlannedCut {
   const b = bounds([drawn.outline]);
   const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
   return {
@@ -102,16 +102,16 @@ export function newHollow(id: string, drawn: NewHollow, s: Settings): PlannedCut
       part: null,
       alternatives: [],
       count: 1,
-      cut: 'hollow',
-      work: [{ kind: 'addCavity', hollow: hollow(id, drawn, s) }],
+      cut: 'cavity',
+      work: [{ kind: 'addCavity', cavity: cavityFrom(id, drawn, s) }],
     },
   };
 }
 
-function hollow(id: string, { name, kind, face, outline, depth }: NewHollow, s: Settings): Cavity {
+function cavityFrom(id: string, { name, kind, face, outline, depth }: NewCavity, s: Settings): Cavity {
   const edge = { outline, limit: s.limitTemplate, basis: planned, across: null, along: null };
   const floor = { id: 'floor', set: PLANNED_SET, outline: edge, depth: { value: depth, limit: s.limitPlannedDepth, basis: planned }, bored: false };
-  return { id: `${id} hollow`, name, kind, face, frame: frameOfFace(face), pockets: [floor], hiddenBy: null, condition: 'sound' };
+  return { id: `${id} cavity`, name, kind, face, frame: frameOfFace(face), levels: [floor], hiddenBy: null, condition: 'sound' };
 }
 
 /** A row of holes: where the first goes, how far apart they are, and which way they run. */

@@ -1,4 +1,4 @@
-import type { PlannedPocket, PlannedRoute } from '../check/index.js';
+import type { PlannedLevel, PlannedRoute } from '../check/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
 import type { TemplateBit } from '../part/index.js';
@@ -22,7 +22,7 @@ import {
 const IN = 25.4;
 const settings = settingsWith();
 const bit: TemplateBit = { id: 's', kind: 'template', name: 's', diameter: 9.525, cuttingLength: 12.7, reach: 25 };
-const pocket = (id: string, depth: number, bored = false): PlannedPocket => ({ id, outline: bored ? circle(6) : roundedRectangle(60, 30, 5), depth, bored });
+const level = (id: string, depth: number, bored = false): PlannedLevel => ({ id, outline: bored ? circle(6) : roundedRectangle(60, 30, 5), depth, bored });
 
 describe('the three named depth set-ups', () => {
   it('s 1/32, t 3/16, d 7/8 in: 1 1/16, 1 1/32 and 1 3/32 in = 27.78125 mm, worked by hand', () => {
@@ -40,7 +40,7 @@ describe('the three named depth set-ups', () => {
 
 describe('passes', () => {
   it('go by six, end on every floor, and take the template off where the reach ends', () => {
-    const p = planPasses([pocket('a', 18), pocket('b', 22.5), pocket('w', 25, true)], bit, settings);
+    const p = planPasses([level('a', 18), level('b', 22.5), level('w', 25, true)], bit, settings);
     expect(p.passes.map((x) => [x.from, x.to, x.guide])).toEqual([
       [0, 6, 'template'],
       [6, 12, 'template'],
@@ -48,17 +48,17 @@ describe('passes', () => {
       [18, 22.5, 'wall'],
     ]);
     expect(p.templateOffAfter).toBe(12);
-    expect(p.passes.at(-1)?.pockets).toEqual(['b']);
+    expect(p.passes.at(-1)?.levels).toEqual(['b']);
     expect(p.problems).toEqual([]);
   });
 
   it('keep the template on while the bit reaches: a reach of 40 never takes it off before 22.5', () => {
-    expect(planPasses([pocket('a', 22.5)], { ...bit, reach: 40 }, settings).templateOffAfter).toBeNull();
+    expect(planPasses([level('a', 22.5)], { ...bit, reach: 40 }, settings).templateOffAfter).toBeNull();
   });
 
   it('tell when the bearing would have no wall to run on', () => {
     // a thick template takes the reach at once: nothing is cut, so there is no wall at 6 mm
-    const p = planPasses([pocket('a', 18)], { ...bit, reach: 16 }, settingsWith({ templateThickness: 12 }));
+    const p = planPasses([level('a', 18)], { ...bit, reach: 16 }, settingsWith({ templateThickness: 12 }));
     expect(p.problems[0]).toEqual(jasmine.objectContaining({ kind: 'noContact', at: 6, wall: 0 }));
   });
 });
@@ -99,7 +99,7 @@ describe('boring', () => {
   const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
   const main = (w: number, h: number, r: number, turn = 0): PlannedRoute => ({
     at: { x: 0, y: 110, turn },
-    pockets: [{ id: 'main', outline: roundedRectangle(w, h, r), depth: 19, bored: false }],
+    levels: [{ id: 'main', outline: roundedRectangle(w, h, r), depth: 19, bored: false }],
   });
 
   it('keeps every hole clear of the line by radius and what is left for the template bit', () => {
@@ -130,7 +130,7 @@ describe('boring', () => {
     expect(few.holes.length).toBe(2);
   });
 
-  it('counts the share as pixels of 0.1 mm do, within 0.3 %, over whole wood, over an old hollow, and turned', () => {
+  it('counts the share as pixels of 0.1 mm do, within 0.3 %, over whole wood, over an old cavity, and turned', () => {
     const old = [{ outline: roundedRectangle(80, 30, 0, { x: 0, y: 110 }), depth: 12 }];
     for (const [route, there] of [
       [main(88, 44, 5), []],
@@ -150,7 +150,7 @@ describe('boring', () => {
     }
   });
 
-  it('leaves out what is hollow to the rim already, and goes by where no bit is small enough', () => {
+  it('leaves out what is cavity to the rim already, and goes by where no bit is small enough', () => {
     expect(planBoring(main(80, 30, 5), [{ outline: roundedRectangle(80, 30, 5, { x: 0, y: 110 }), depth: 18 }], plainTools, settings)).toBeNull();
     expect(planBoring(main(40, 8, 3), [], plainTools, settings)).toBeNull();
     expect(planBoring(main(88, 44, 5), [], [], settings)).toBeNull();
@@ -162,10 +162,10 @@ describe('what else a cutting plan says', () => {
   const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
   const route = (w: number, h: number, r: number, depth = 19): PlannedRoute => ({
     at: { x: 0, y: 110, turn: 0 },
-    pockets: [{ id: 'main', outline: roundedRectangle(w, h, r), depth, bored: false }],
+    levels: [{ id: 'main', outline: roundedRectangle(w, h, r), depth, bored: false }],
   });
 
-  it('asks for a block where the old hollow is filled or stays in sight: 80 × 30, 18 deep, with 5 to trim and 1 proud', () => {
+  it('asks for a block where the old cavity is filled or stays in sight: 80 × 30, 18 deep, with 5 to trim and 1 proud', () => {
     const filled = planCutting(s, cavity, route(88, 44, 5), plainTools, true);
     expect(
       [filled.blank!.across, filled.blank!.along, filled.blank!.thick, filled.blank!.cures, filled.blank!.wide].map((v) =>
@@ -175,12 +175,12 @@ describe('what else a cutting plan says', () => {
     expect(planCutting(s, cavity, route(88, 44, 5), plainTools).blank).toBeNull();
     expect(planCutting(s, { ...cavity, hiddenBy: null }, route(60, 30, 5), plainTools).blank).not.toBeNull();
     expect(
-      planCutting(s, { ...cavity, hiddenBy: null, pockets: cavity.pockets.map((p) => ({ ...p, depth: null })) }, route(60, 30, 5), plainTools, true).blank,
+      planCutting(s, { ...cavity, hiddenBy: null, levels: cavity.levels.map((p) => ({ ...p, depth: null })) }, route(60, 30, 5), plainTools, true).blank,
     ).toBeNull();
   });
 
   it('tells how much of the line a bearing finds no wall on, once the template is off', () => {
-    // 60 × 60 over 80 × 30: of its two sides 30 each lie in the old hollow
+    // 60 × 60 over 80 × 30: of its two sides 30 each lie in the old cavity
     expect(lineInTheOpen(roundedRectangle(60, 60, 5), [roundedRectangle(80, 30, 5)])).toBeCloseTo(60, 6);
     expect(lineInTheOpen(roundedRectangle(88, 44, 5), [roundedRectangle(80, 30, 5)])).toBe(0);
     const deep = planCutting(s, cavity, route(60, 60, 5), plainTools);
@@ -190,7 +190,7 @@ describe('what else a cutting plan says', () => {
   });
 
   it('tells the wall under the bearing from the template on: 6 of 12 cut with 12.7 of cutter to 18', () => {
-    const p = planPasses([pocket('a', 18)], bit, settings).passes;
+    const p = planPasses([level('a', 18)], bit, settings).passes;
     expect(p.map((x) => (x.wall === null ? null : Number(x.wall.toFixed(6))))).toEqual([null, null, 6.7]);
   });
 
@@ -203,20 +203,20 @@ describe('what else a cutting plan says', () => {
     expect(rests.every((r) => Math.abs(Math.abs(r.at.x) - 35) < 3 && Math.abs(Math.abs(r.at.y) - 20) < 3)).toBeTrue();
   });
 
-  it('gives minutes from good days to bad ones, and the ways of three schools', () => {
+  it('gives minutes from good days to bad ones, and the ways of three methods', () => {
     const plan = planCutting(s, cavity, route(88, 44, 5), plainTools);
     const rounds = plan.passes!.passes.length + (plan.clearing?.passes.length ?? 0);
     const minutes = settings.minutesBore + rounds * (settings.minutesPass + settings.minutesSetUp);
     expect([plan.time.from, plan.time.to]).toEqual([minutes * 0.8, minutes * 1.6]);
-    expect(plan.schools.map((x) => [x.id, x.possible])).toEqual([
+    expect(plan.methods.map((x) => [x.id, x.possible])).toEqual([
       ['boreFirst', true],
       ['straightBit', false],
       ['templateOnly', true],
     ]);
     // 19 in threes: seven rounds
-    expect(plan.schools[2]!.rounds).toBe(7);
+    expect(plan.methods[2]!.rounds).toBe(7);
     const none = planCutting(s, cavity, route(88, 44, 5), []);
-    expect([none.schools.every((x) => !x.possible), none.bit, none.boring, none.time.to]).toEqual([true, null, null, 0]);
+    expect([none.methods.every((x) => !x.possible), none.bit, none.boring, none.time.to]).toEqual([true, null, null, 0]);
   });
 
   it('finds one depth for several parts: bases at 15 and 17, 1.5 under the lower one', () => {
@@ -229,7 +229,7 @@ describe('figures', () => {
   it('come to areas and volume worked by hand: 88 × 44 r 5 over 80 × 30 r 5, 19 over 18 deep', () => {
     const s = plainState();
     const cavity = s.anatomy.cavities.find((c) => c.id === 'route')!;
-    const route = { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(88, 44, 5), depth: 19, bored: false }] };
+    const route = { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(88, 44, 5), depth: 19, bored: false }] };
     const f = routeFigures(s, cavity, route);
     const corner = (4 - Math.PI) * 25;
     const fresh = 88 * 44 - corner;

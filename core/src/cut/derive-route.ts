@@ -1,6 +1,6 @@
-import type { PlannedPocket, PlannedRoute } from '../check/index.js';
+import type { PlannedLevel, PlannedRoute } from '../check/index.js';
 import type { Settings } from '../operation/index.js';
-import type { PartLevel, Pickup } from '../part/index.js';
+import type { PartTier, Pickup } from '../part/index.js';
 import {
   bounds,
   differenceArea,
@@ -29,9 +29,9 @@ export type DerivedRoute = { readonly route: PlannedRoute } | { readonly problem
  * A base 69.5 × 38.3 with 1.0: 71.5 × 40.3.
  */
 export function alongPart(part: Pickup, at: Placement, clearance: number, cutter: number, s: Settings): DerivedRoute {
-  const base = part.levels.find((l) => l.id === 'base');
+  const base = part.tiers.find((l) => l.id === 'base');
   if (!base) return { problem: 'noOutline' };
-  const depth = (level: PartLevel): number => upToHalf(level.lowest.value + s.routeUnder);
+  const depth = (tier: PartTier): number => upToHalf(tier.lowest.value + s.routeUnder);
   const wide = grown(
     base.shapes.map((x) => x.outline),
     clearance,
@@ -39,15 +39,15 @@ export function alongPart(part: Pickup, at: Placement, clearance: number, cutter
   const floors = opened(wide.outlines, cutter);
   if (wide.islands + floors.islands > 0) return { problem: 'islands' };
   if (floors.outlines.length === 0) return { problem: 'tooNarrow' };
-  const lugs = part.levels
+  const lugs = part.tiers
     .filter((l) => l.id === 'ears')
     .flatMap((l) => l.shapes.map((x) => ({ outline: lugRoom(x.outline, clearance, cutter), depth: depth(l) })));
-  const pockets: PlannedPocket[] = [
+  const levels: PlannedLevel[] = [
     ...floors.outlines.map((outline, i) => ({ id: i === 0 ? 'main' : `main ${i + 1}`, outline, depth: depth(base), bored: false })),
     ...lugs.map((l, i) => ({ id: `ear ${i + 1}`, ...l, bored: false })),
   ];
-  const main = pockets.find((p) => p.id === 'main');
-  return { route: { at, pockets: [...pockets, ...wellsFor(part, s).filter((w) => w.depth > (main?.depth ?? 0))] } };
+  const main = levels.find((p) => p.id === 'main');
+  return { route: { at, levels: [...levels, ...wellsFor(part, s).filter((w) => w.depth > (main?.depth ?? 0))] } };
 }
 
 /**
@@ -67,7 +67,7 @@ function lugRoom(ear: Outline, clearance: number, cutter: number): Outline {
 
 /** The largest floor of a route joined with outlines that are there already, given in the body's frame: nothing of them is left over. */
 export function takingIn(route: PlannedRoute, old: Region, cutter: number): DerivedRoute {
-  const main = route.pockets.find((p) => !p.bored);
+  const main = route.levels.find((p) => !p.bored);
   if (!main || old.length === 0) return { problem: 'noOutline' };
   const local = old.map((o) => inRoute(o, route.at));
   const made = opened(grown([main.outline, ...local], 0).outlines, cutter);
@@ -75,10 +75,10 @@ export function takingIn(route: PlannedRoute, old: Region, cutter: number): Deri
   const [outline] = made.outlines;
   if (!outline) return { problem: 'tooNarrow' };
   if (made.outlines.length > 1) return { problem: 'apart' };
-  return { route: { ...route, pockets: route.pockets.map((p) => (p === main ? { ...p, outline } : p)) } };
+  return { route: { ...route, levels: route.levels.map((p) => (p === main ? { ...p, outline } : p)) } };
 }
 
-/** A channel of a width and a depth from a route to another hollow by the shortest way; joined on purpose, so no wall is asked for between them. */
+/** A channel of a width and a depth from a route to another cavity by the shortest way; joined on purpose, so no wall is asked for between them. */
 export function withChannel(
   route: PlannedRoute,
   to: { readonly id: string; readonly region: Region },
@@ -87,16 +87,16 @@ export function withChannel(
   cutter: number,
 ): DerivedRoute {
   if (width < 2 * cutter - 1e-9) return { problem: 'tooNarrow' };
-  const own = route.pockets.filter((p) => !p.bored).map((p) => placeOutline(p.outline, route.at));
+  const own = route.levels.filter((p) => !p.bored).map((p) => placeOutline(p.outline, route.at));
   const made = channelBetween(own, to.region, width);
   if ('problem' in made) return made;
-  const taken = new Set(route.pockets.map((p) => p.id));
+  const taken = new Set(route.levels.map((p) => p.id));
   const id = ['channel', ...Array.from({ length: 20 }, (_, i) => `channel ${i + 2}`)].find((x) => !taken.has(x)) ?? 'channel';
-  const pocket: PlannedPocket = { id, outline: plain(inRoute(made.outline, route.at)), depth, bored: false };
-  return { route: { ...route, pockets: [...route.pockets, pocket], joins: [...new Set([...(route.joins ?? []), to.id])] } };
+  const level: PlannedLevel = { id, outline: plain(inRoute(made.outline, route.at)), depth, bored: false };
+  return { route: { ...route, levels: [...route.levels, level], joins: [...new Set([...(route.joins ?? []), to.id])] } };
 }
 
-/** The outline of a channel between two hollows by the shortest way; its round ends reach in by its width, so that the straight sides end inside both. */
+/** The outline of a channel between two cavities by the shortest way; its round ends reach in by its width, so that the straight sides end inside both. */
 export function channelBetween(from: Region, to: Region, width: number): { readonly outline: Outline } | { readonly problem: 'noOutline' | 'joined' } {
   const way = nearest(regionBoundary(from), regionBoundary(to));
   if (!Number.isFinite(way.distance)) return { problem: 'noOutline' };
@@ -112,7 +112,7 @@ export function mirroredRoute(route: PlannedRoute): PlannedRoute {
   return {
     ...route,
     at: { x: x === 0 ? 0 : -x, y, turn: turn === 0 ? 0 : -turn },
-    pockets: route.pockets.map((p) => ({ ...p, outline: mirrorOutline(p.outline) })),
+    levels: route.levels.map((p) => ({ ...p, outline: mirrorOutline(p.outline) })),
   };
 }
 
@@ -123,10 +123,10 @@ export function mirroredRoute(route: PlannedRoute): PlannedRoute {
 export function outlinedRoute(route: PlannedRoute, outline: Outline): PlannedRoute {
   const b = bounds([outline]);
   const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2, turn: 0 };
-  const floor = route.pockets.find((p) => !p.bored);
-  const wells = route.pockets.filter((p) => p.bored).map((p) => ({ ...p, outline: plain(inRoute(placeOutline(p.outline, route.at), at)) }));
+  const floor = route.levels.find((p) => !p.bored);
+  const wells = route.levels.filter((p) => p.bored).map((p) => ({ ...p, outline: plain(inRoute(placeOutline(p.outline, route.at), at)) }));
   const main = { id: floor?.id ?? 'main', outline: plain(moveOutline(outline, -at.x, -at.y)), depth: floor?.depth ?? 1, bored: false };
-  return { ...route, at, pockets: [main, ...wells] };
+  return { ...route, at, levels: [main, ...wells] };
 }
 
 /** An outline of the body's frame in the route's own. */

@@ -1,6 +1,6 @@
-import type { PlanState, PlannedPocket, PlannedRoute } from '../check/index.js';
-import { routePockets } from '../check/index.js';
-import { toBody, type Cavity, type Pocket } from '../instrument/index.js';
+import type { PlanState, PlannedLevel, PlannedRoute } from '../check/index.js';
+import { routeLevels } from '../check/index.js';
+import { toBody, type Cavity, type Level } from '../instrument/index.js';
 import { differenceArea, smallestInsideRadius, unionArea, type Outline } from '../shape/index.js';
 
 /** What a planned route takes away, mm² and mm³. */
@@ -25,36 +25,36 @@ interface OwnFigures {
   readonly reaching: ReadonlyMap<number, number>;
 }
 
-const own = new WeakMap<readonly PlannedPocket[], OwnFigures>();
+const own = new WeakMap<readonly PlannedLevel[], OwnFigures>();
 
-/** Areas and smallest inside radius of a route in its own frame: once for each list of pockets, whatever its place. */
-function ownFigures(pockets: readonly PlannedPocket[]): OwnFigures {
-  let f = own.get(pockets);
+/** Areas and smallest inside radius of a route in its own frame: once for each list of levels, whatever its place. */
+function ownFigures(levels: readonly PlannedLevel[]): OwnFigures {
+  let f = own.get(levels);
   if (!f) {
     f = {
-      reaching: new Map(pockets.map((p) => [p.depth, unionArea(pockets.filter((q) => q.depth >= p.depth).map((q) => q.outline))])),
-      area: unionArea(pockets.map((p) => p.outline)),
-      corner: Math.min(...pockets.filter((p) => !p.bored).map((p) => smallestInsideRadius(p.outline))),
+      reaching: new Map(levels.map((p) => [p.depth, unionArea(levels.filter((q) => q.depth >= p.depth).map((q) => q.outline))])),
+      area: unionArea(levels.map((p) => p.outline)),
+      corner: Math.min(...levels.filter((p) => !p.bored).map((p) => smallestInsideRadius(p.outline))),
     };
-    own.set(pockets, f);
+    own.set(levels, f);
   }
   return f;
 }
 
-const oldAreas = new WeakMap<readonly Pocket[], number>();
+const oldAreas = new WeakMap<readonly Level[], number>();
 
 function oldArea(cavity: Cavity, outlines: readonly Outline[]): number {
-  let a = oldAreas.get(cavity.pockets);
-  if (a === undefined) oldAreas.set(cavity.pockets, (a = unionArea(outlines)));
+  let a = oldAreas.get(cavity.levels);
+  if (a === undefined) oldAreas.set(cavity.levels, (a = unionArea(outlines)));
   return a;
 }
 
 /** The figures of a route laid over the cavity as found. Areas of outlines flattened to 0.001 mm. */
 export function routeFigures(state: PlanState, cavity: Cavity, route: PlannedRoute): RouteFigures {
-  const placed = routePockets(route, state.settings);
+  const placed = routeLevels(route, state.settings);
   const fresh = placed.map((p) => p.outline.outline);
-  const old = cavity.pockets.map((p) => toBody(state.anatomy, cavity.frame, p.outline.outline));
-  const mine = ownFigures(route.pockets);
+  const old = cavity.levels.map((p) => toBody(state.anatomy, cavity.frame, p.outline.outline));
+  const mine = ownFigures(route.levels);
   const addedArea = differenceArea(fresh, old);
   const together = oldArea(cavity, old) + addedArea;
   return {
@@ -63,12 +63,12 @@ export function routeFigures(state: PlanState, cavity: Cavity, route: PlannedRou
     leftInSight: leftInSight(state, cavity, old, fresh),
     together,
     ownArea: mine.area,
-    addedVolume: addedVolume(placed, cavity.pockets, mine, addedArea, (p) => toBody(state.anatomy, cavity.frame, p.outline.outline)),
+    addedVolume: addedVolume(placed, cavity.levels, mine, addedArea, (p) => toBody(state.anatomy, cavity.frame, p.outline.outline)),
     smallestCorner: mine.corner,
   };
 }
 
-/** What of the old hollow stays open beside the new one and under no plate, mm². */
+/** What of the old cavity stays open beside the new one and under no plate, mm². */
 function leftInSight({ anatomy }: PlanState, cavity: Cavity, old: readonly Outline[], fresh: readonly Outline[]): number {
   const plate = anatomy.plates.find((p) => p.id === cavity.hiddenBy);
   const cover = plate ? [toBody(anatomy, plate.frame, plate.outline.outline)] : [];
@@ -77,10 +77,10 @@ function leftInSight({ anatomy }: PlanState, cavity: Cavity, old: readonly Outli
 
 /**
  * Wood that goes, layer by layer: at each depth what is open afterwards less what was open before [law].
- * Layers that all pockets reach share the area worked out already, layers below the old route are the new one's own.
+ * Layers that all levels reach share the area worked out already, layers below the old route are the new one's own.
  */
-function addedVolume(fresh: readonly Pocket[], old: readonly Pocket[], mine: OwnFigures, addedArea: number, inBody: (p: Pocket) => Outline): number {
-  const depthOf = (p: Pocket): number => p.depth?.value ?? 0;
+function addedVolume(fresh: readonly Level[], old: readonly Level[], mine: OwnFigures, addedArea: number, inBody: (p: Level) => Outline): number {
+  const depthOf = (p: Level): number => p.depth?.value ?? 0;
   const depths = [...new Set([...fresh, ...old].map(depthOf))].filter((d) => d > 0).sort((a, b) => a - b);
   let above = 0;
   let volume = 0;

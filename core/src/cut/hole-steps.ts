@@ -53,12 +53,12 @@ export function newHoleSteps(to: number, tools: readonly Tool[]): HoleSteps {
 
 /** The size in the end, and what is missing for it. */
 function ended(from: number, to: number, last: DrillSize | null, tools: readonly Tool[]): Omit<HoleSteps, 'drills'> {
-  const wanted = Math.ceil(to * 10 - 1e-6) / 10;
+  const target = Math.ceil(to * 10 - 1e-6) / 10;
   const reamer = from > 0 ? tools.find((t) => t.kind === 'reamer' && t.from <= from && t.to >= to) : undefined;
   const countersink = tools.some((t) => t.kind === 'countersink' && t.diameter > to);
   return {
-    final: last?.diameter ?? (reamer ? to : wanted),
-    lacks: [...(last || reamer ? [] : [{ kind: 'drill' as const, diameter: wanted }]), ...(countersink ? [] : [{ kind: 'countersink' as const }])],
+    final: last?.diameter ?? (reamer ? to : target),
+    lacks: [...(last || reamer ? [] : [{ kind: 'drill' as const, diameter: target }]), ...(countersink ? [] : [{ kind: 'countersink' as const }])],
     reamer: reamer?.name ?? null,
     countersink,
   };

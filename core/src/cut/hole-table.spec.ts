@@ -11,7 +11,7 @@ const limits = { limit: 0.1, basis: { kind: 'planned' as const } };
 function linesOf(holes: readonly Hole[], ...choices: readonly HardwareChoice[]): readonly HoleLine[] {
   const a: Anatomy = { ...plainAnatomy(), holes };
   const state: PlanState = { ...plainState(a), tools: [...plainTools, drills, { id: 'c', kind: 'countersink', name: 'c', diameter: 16 }] };
-  const plan = { format: 2 as const, choices };
+  const plan = { format: 3 as const, choices };
   return holeTable(state, plan, evaluatePlan(state, plan));
 }
 const at = (id: string, work: HardwareChoice['work']): HardwareChoice => ({ ...newHardwareChoice(id, { on: 'feature', feature: id }, null), work });
@@ -24,7 +24,7 @@ describe('the holes of a job', () => {
     expect(line!.drills.map((d) => d.diameter)).toEqual([8.5, 9, 9.5, 9.7]);
     // a film of 0.15 on both sides
     expect(valueOf(line!.bare!)).toBeCloseTo(10, 9);
-    expect(line!.heed).toEqual(['scratchFinish', 'backBoard']);
+    expect(line!.watchFor).toEqual(['scratchFinish', 'backBoard']);
   });
 
   it('put the stop of a blind one behind its point: 12 deep with 8, 2.40 of point', () => {
@@ -58,10 +58,10 @@ describe('the holes of a job', () => {
       ['gone', 'close', null, null],
       ['socket', 'deepen', 9, 25],
     ]);
-    expect(lines[0]!.heed).toEqual(['curePlug', 'backBoard']);
-    expect(lines[2]!.heed).toEqual(['inSight']);
+    expect(lines[0]!.watchFor).toEqual(['curePlug', 'backBoard']);
+    expect(lines[2]!.watchFor).toEqual(['inSight']);
     const [edge] = linesOf([hole('edge', 'pot', 8, { at: { x: 150, y: 240 } })], at('edge', [size('drill', 9, 'edge')]));
-    expect(edge!.heed).toContain('nearEdge');
+    expect(edge!.watchFor).toContain('nearEdge');
     expect(linesOf(holes, at('volume', []))).toEqual([]);
   });
 });

@@ -6,7 +6,7 @@ import { circle, gapInside, placePoint, type Point } from '../shape/index.js';
 import { holeSteps, newHoleSteps } from './hole-steps.js';
 
 /** What is to be heeded at a hole. */
-export type Heed = 'scratchFinish' | 'backBoard' | 'nearEdge' | 'inSight' | 'curePlug';
+export type WatchFor = 'scratchFinish' | 'backBoard' | 'nearEdge' | 'inSight' | 'curePlug';
 
 /** One hole of the job: where it is, how large it gets and by which drills, and where the stop goes, mm. */
 export interface HoleLine {
@@ -27,7 +27,7 @@ export interface HoleLine {
   readonly stop: Working | null;
   readonly drills: readonly DrillSize[];
   readonly lacks: readonly Lack[];
-  readonly heed: readonly Heed[];
+  readonly watchFor: readonly WatchFor[];
 }
 
 /** Nearer to the edge than this a hole wants a block clamped beside it, mm [memory]. */
@@ -81,7 +81,7 @@ function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: Hardware
   const onFace = hole.face === 'top' || hole.face === 'back';
   const edge = outline && onFace && finished !== null ? gapInside([circle(finished, at)], [outline.outline]).clearance : Infinity;
   const seen = verdicts.some((v) => v.choice === choice.id && v.check === 'hidesHole' && (v.class === 'clashes' || v.class === 'tooClose'));
-  const heed: Heed[] = [
+  const watchFor: WatchFor[] = [
     ...(work === 'open' && onFace ? (['scratchFinish'] as const) : []),
     ...(plugged || work === 'moved' ? (['curePlug'] as const) : []),
     ...(hole.through && work !== 'close' ? (['backBoard'] as const) : []),
@@ -106,9 +106,9 @@ function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: Hardware
     stop:
       depth === null || finished === null
         ? null
-        : sum('stopFromTip', [1, setting('depthWanted', depth, 'plan')], [1, setting('drillPoint', drillPoint(finished), 'tool')]),
+        : sum('stopFromTip', [1, setting('targetDepth', depth, 'plan')], [1, setting('drillPoint', drillPoint(finished), 'tool')]),
     drills: steps?.drills ?? [],
     lacks: steps?.lacks ?? [],
-    heed,
+    watchFor,
   };
 }

@@ -19,7 +19,7 @@ export * from './plan-cutting.js';
 export * from './remarks.js';
 export * from './removed-volume.js';
 export * from './route-for-part.js';
-export * from './schools.js';
+export * from './methods.js';
 export * from './section-dimensions.js';
 export * from './section.js';
 export * from './set-up.js';

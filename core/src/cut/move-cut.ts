@@ -4,10 +4,10 @@ import { moveOutline, type Point } from '../shape/index.js';
 
 /** Can a cut by itself be moved as it is: does it lie on a face, and not where something else puts it? */
 export function isMovableCut(c: HardwareChoice): c is HardwareChoice & { readonly place: { readonly on: 'face' } } {
-  return (c.cut === 'row' || c.cut === 'hollow') && c.place.on === 'face';
+  return (c.cut === 'row' || c.cut === 'cavity') && c.place.on === 'face';
 }
 
-/** A row of holes or a new hollow with its place moved to a point of the body's frame, all of it by the same way. Other cuts stay where they are. */
+/** A row of holes or a new cavity with its place moved to a point of the body's frame, all of it by the same way. Other cuts stay where they are. */
 export function moveCut(c: HardwareChoice, to: Point): HardwareChoice {
   if (!isMovableCut(c)) return c;
   const [dx, dy] = [to.x - c.place.at.x, to.y - c.place.at.y];
@@ -17,6 +17,6 @@ export function moveCut(c: HardwareChoice, to: Point): HardwareChoice {
 function moved(w: Change, dx: number, dy: number): Change {
   if (w.kind === 'addHole') return { ...w, hole: { ...w.hole, at: { x: w.hole.at.x + dx, y: w.hole.at.y + dy } } };
   if (w.kind !== 'addCavity') return w;
-  const pockets = w.hollow.pockets.map((p) => ({ ...p, outline: { ...p.outline, outline: moveOutline(p.outline.outline, dx, dy) } }));
-  return { ...w, hollow: { ...w.hollow, pockets } };
+  const levels = w.cavity.levels.map((p) => ({ ...p, outline: { ...p.outline, outline: moveOutline(p.outline.outline, dx, dy) } }));
+  return { ...w, cavity: { ...w.cavity, levels } };
 }

@@ -10,20 +10,20 @@ const ROUND = 8;
 const UNKNOWN = 1;
 
 /**
- * A copy of a panel to wire on outside the body: a plate with its openings, screws and the holes in it, or a hollow with the holes that lead into it, at their true
- * places. Mirrored it is seen from behind, as the parts are wired. Null where no plate and no hollow has that id, or neither has a hole.
+ * A copy of a panel to wire on outside the body: a plate with its openings, screws and the holes in it, or a cavity with the holes that lead into it, at their true
+ * places. Mirrored it is seen from behind, as the parts are wired. Null where no plate and no cavity has that id, or neither has a hole.
  */
 export function panelOf({ anatomy }: Pick<PlanState, 'anatomy'>, feature: string, mirrored: boolean): TemplateDrawing | null {
   const plate = anatomy.plates.find((p) => p.id === feature);
   const cavity = anatomy.cavities.find((c) => c.id === feature);
   const face = plate
     ? [toBody(anatomy, plate.frame, plate.outline.outline)]
-    : (cavity?.pockets ?? []).map((p) => toBody(anatomy, cavity?.frame ?? 'body', p.outline.outline));
+    : (cavity?.levels ?? []).map((p) => toBody(anatomy, cavity?.frame ?? 'body', p.outline.outline));
   const inIt = (h: Hole): boolean => {
     const at = placePoint(h.at, placementOf(anatomy, h.frame));
     return (h.face === 'top' || h.face === 'back') && h.condition !== 'plugged' && face.some((o) => containsPoint(o, at));
   };
-  // a plate's own holes are of its face; into a hollow they lead from either
+  // a plate's own holes are of its face; into a cavity they lead from either
   const holes = anatomy.holes.filter((h) => inIt(h) && (!plate || h.face === plate.face));
   if (face.length === 0 || (holes.length === 0 && (plate?.openings.length ?? 0) === 0)) return null;
   const seen = (o: Outline): Outline => (mirrored ? mirrorOutline(o) : o);
@@ -52,7 +52,7 @@ function middleOf(o: Outline): { readonly x: number; readonly y: number } {
   return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
 }
 
-/** The plates and hollows of an instrument that a copy can be made of. */
+/** The plates and cavities of an instrument that a copy can be made of. */
 export function panelsOf(state: Pick<PlanState, 'anatomy'>): readonly string[] {
   const { plates, cavities } = state.anatomy;
   return [...plates, ...cavities].map((f) => f.id).filter((id) => panelOf(state, id, false) !== null);

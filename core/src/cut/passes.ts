@@ -1,4 +1,4 @@
-import type { PlannedPocket } from '../check/index.js';
+import type { PlannedLevel } from '../check/index.js';
 import type { Settings } from '../operation/index.js';
 import type { TemplateBit } from '../part/index.js';
 import { depthSetUps, type DepthSetUps } from './set-up.js';
@@ -9,8 +9,8 @@ export interface Pass {
   readonly to: number;
   /** The bearing runs on the template, or on the wall that is already cut. */
   readonly guide: 'template' | 'wall';
-  /** The pockets that it cuts in. */
-  readonly pockets: readonly string[];
+  /** The levels that it cuts in. */
+  readonly levels: readonly string[];
   /** Wall that is cut already where the bearing runs, mm; null on the template. */
   readonly wall: number | null;
   readonly setUps: DepthSetUps;
@@ -32,11 +32,11 @@ export interface Passes {
 }
 
 /**
- * Rounds of at most the shop's pass depth down to every pocket's floor, on the template while the bit reaches, then on the cut wall.
+ * Rounds of at most the shop's pass depth down to every level's floor, on the template while the bit reaches, then on the cut wall.
  * 18.0 and 22.5 with pass 6, template 12, reach 25: 6 and 12 on the template (projection 18 and 24; 30 would be beyond), 18 and 22.5 on the wood.
  */
-export function planPasses(pockets: readonly PlannedPocket[], bit: TemplateBit, s: Settings): Passes {
-  const routed = pockets.filter((p) => !p.bored);
+export function planPasses(levels: readonly PlannedLevel[], bit: TemplateBit, s: Settings): Passes {
+  const routed = levels.filter((p) => !p.bored);
   const floors = [...new Set(routed.map((p) => p.depth))].sort((a, b) => a - b);
   const passes: Pass[] = [];
   const problems: PassProblem[] = [];
@@ -54,7 +54,7 @@ export function planPasses(pockets: readonly PlannedPocket[], bit: TemplateBit, 
         to,
         guide: onTemplate ? 'template' : 'wall',
         wall: onTemplate ? null : wall,
-        pockets: routed.filter((p) => p.depth >= to - 1e-9).map((p) => p.id),
+        levels: routed.filter((p) => p.depth >= to - 1e-9).map((p) => p.id),
         setUps: depthSetUps(to, s.straightEdge, onTemplate ? s.templateThickness : null),
       });
       depth = to;

@@ -9,7 +9,7 @@ export interface Pilot {
   readonly gauge: number;
   readonly shank: number;
   readonly root: number;
-  readonly wanted: Working;
+  readonly target: Working;
   /** null: the shop has no drill within a tenth of it. */
   readonly drill: DrillSize | null;
   /** The head is let in by a countersink of about twice the shank, mm. */
@@ -29,17 +29,17 @@ const NEAR = 0.15;
 export function pilotFor(gauge: number, wood: Hardness, tools: readonly Tool[]): Pilot {
   const shank = woodScrewShank(gauge);
   const root = shank * ROOT;
-  const wanted = root * SHARE[wood];
+  const target = root * SHARE[wood];
   const drills = ownedDrills(tools);
-  const above = drillAtOrAbove(wanted, drills);
-  const below = drills.filter((d) => d.diameter <= wanted).at(-1);
-  const nearest = [above, below].filter((d) => d != null).sort((a, b) => Math.abs(a.diameter - wanted) - Math.abs(b.diameter - wanted))[0];
+  const above = drillAtOrAbove(target, drills);
+  const below = drills.filter((d) => d.diameter <= target).at(-1);
+  const nearest = [above, below].filter((d) => d != null).sort((a, b) => Math.abs(a.diameter - target) - Math.abs(b.diameter - target))[0];
   return {
     gauge,
     shank,
     root,
-    wanted: { op: 'product', label: 'pilotDiameter', a: setting('screwRoot', root, 'screw'), b: setting('pilotShare', SHARE[wood], 'pilotShare') },
-    drill: nearest && Math.abs(nearest.diameter - wanted) <= NEAR ? nearest : null,
+    target: { op: 'product', label: 'pilotDiameter', a: setting('screwRoot', root, 'screw'), b: setting('pilotShare', SHARE[wood], 'pilotShare') },
+    drill: nearest && Math.abs(nearest.diameter - target) <= NEAR ? nearest : null,
     countersink: shank * HEAD,
   };
 }

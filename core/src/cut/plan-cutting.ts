@@ -1,4 +1,4 @@
-import type { Choice, PlanState, PlannedPocket, PlannedRoute } from '../check/index.js';
+import type { Choice, PlanState, PlannedLevel, PlannedRoute } from '../check/index.js';
 import { cavityOf, toBody, type Cavity } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
@@ -12,11 +12,11 @@ import { routeFigures, type RouteFigures } from './figures.js';
 import { lineInTheOpen } from './line-in-the-open.js';
 import { removedVolume } from './removed-volume.js';
 import { planPasses, type Passes } from './passes.js';
-import { schoolsOf, type School } from './schools.js';
+import { methodsOf, type Method } from './methods.js';
 
 /** A well to bore: where, with what, how deep the rim goes. */
 export interface Well {
-  readonly pocket: string;
+  readonly level: string;
   readonly at: Point;
   readonly diameter: number;
   readonly bit: BoringBit | null;
@@ -32,7 +32,7 @@ export interface TimeRange {
 /** What is removed, with what, to what depth. */
 export interface CuttingPlan {
   readonly figures: RouteFigures;
-  /** The block that closes the old hollow first; null where it stays open or nothing is known of its depth. */
+  /** The block that closes the old cavity first; null where it stays open or nothing is known of its depth. */
   readonly blank: Blank | null;
   readonly bits: readonly BitVerdict[];
   /** The bit chosen: the first without a refusal. */
@@ -42,32 +42,32 @@ export interface CuttingPlan {
   readonly boredShare: number;
   readonly clearing: BulkClearing | null;
   readonly passes: Passes | null;
-  /** How much of the line lies in the old hollow, where a bearing has no wall, mm; only where the template comes off. */
+  /** How much of the line lies in the old cavity, where a bearing has no wall, mm; only where the template comes off. */
   readonly inTheOpen: number;
   readonly wells: readonly Well[];
   /** Area that the chosen cutter cannot reach, mm², and where: work for the chisel. */
   readonly unreachable: number | null;
   readonly chisel: readonly Rest[];
   readonly time: TimeRange;
-  readonly schools: readonly School[];
+  readonly methods: readonly Method[];
 }
 
 /** Work takes from so much to so much of what is reckoned [memory]: small and first-time work overruns most. */
 const TIME = { least: 0.8, most: 1.6 } as const;
 
-/** The cutting plan of a route from the shop's tools; `fill`: the old hollow is closed first. Without a bit that will do, `bit` and `passes` are null and each bit says why. */
+/** The cutting plan of a route from the shop's tools; `fill`: the old cavity is closed first. Without a bit that will do, `bit` and `passes` are null and each bit says why. */
 export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRoute, tools: readonly Tool[], fill = false): CuttingPlan {
   const { anatomy, settings } = state;
   const figures = routeFigures(state, cavity, route);
-  const routed = route.pockets.filter((p) => !p.bored);
+  const routed = route.levels.filter((p) => !p.bored);
   const deepest = Math.max(...routed.map((p) => p.depth));
-  const old = fill ? [] : cavity.pockets.map((p) => ({ outline: toBody(anatomy, cavity.frame, p.outline.outline), depth: p.depth?.value ?? 0 }));
+  const old = fill ? [] : cavity.levels.map((p) => ({ outline: toBody(anatomy, cavity.frame, p.outline.outline), depth: p.depth?.value ?? 0 }));
   const boring = planBoring(route, old, tools, settings);
   const bits = judgeTemplateBits(tools, figures.smallestCorner, deepest, settings, boring === null && old.length === 0);
   const bit = bits.find((b) => b.refusal === null) ?? null;
   const clearing = boring && planClearing(boring.rimDepth, tools, settings);
-  const passes = bit ? planPasses(route.pockets, bit.bit, settings) : null;
-  const wells = route.pockets.filter((p) => p.bored).map((p) => well(p, route, tools));
+  const passes = bit ? planPasses(route.levels, bit.bit, settings) : null;
+  const wells = route.levels.filter((p) => p.bored).map((p) => well(p, route, tools));
   const chisel = bit ? routed.flatMap((p) => unreachableRests([placeOutline(p.outline, route.at)], bit.bit.diameter / 2)) : [];
   const removed = fill ? ownVolume(route) : figures.addedVolume;
   return {
@@ -84,7 +84,7 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
     unreachable: bit ? chisel.reduce((sum, r) => sum + r.area, 0) : null,
     chisel,
     time: timeOf(boring, clearing, passes, wells.length, settings),
-    schools: schoolsOf(route, boring, passes, tools, settings),
+    methods: methodsOf(route, boring, passes, tools, settings),
   };
 }
 
@@ -95,18 +95,18 @@ export function cuttingFor(state: PlanState, choice: Choice, tools: readonly Too
   return cavity ? planCutting(state, cavity, choice.route, tools, choice.fill ?? false) : null;
 }
 
-/** Less of the old hollow in sight than this is a trace of the drawing, mm². */
+/** Less of the old cavity in sight than this is a trace of the drawing, mm². */
 const SEEN = 0.5;
 
 /** The volume of a route in whole wood, mm³. */
 function ownVolume(route: PlannedRoute): number {
   return removedVolume(
-    route.pockets.map(({ outline, depth }) => ({ outline, depth })),
+    route.levels.map(({ outline, depth }) => ({ outline, depth })),
     [],
   );
 }
 
-function open(route: PlannedRoute, routed: readonly PlannedPocket[], old: readonly { readonly outline: PlannedPocket['outline'] }[]): number {
+function open(route: PlannedRoute, routed: readonly PlannedLevel[], old: readonly { readonly outline: PlannedLevel['outline'] }[]): number {
   const main = routed.reduce((w, p) => (area(p.outline) > area(w.outline) ? p : w));
   return lineInTheOpen(
     placeOutline(main.outline, route.at),
@@ -120,10 +120,10 @@ function timeOf(boring: BoringPlan | null, clearing: BulkClearing | null, passes
   return { from: minutes * TIME.least, to: minutes * TIME.most };
 }
 
-function well(p: PlannedRoute['pockets'][number], route: PlannedRoute, tools: readonly Tool[]): Well {
+function well(p: PlannedRoute['levels'][number], route: PlannedRoute, tools: readonly Tool[]): Well {
   const diameter = Math.sqrt((4 * area(p.outline)) / Math.PI);
   const bit = wellBit(diameter, tools);
   const first = p.outline.vertices[0] ?? { x: 0, y: 0 };
   const middle = { x: first.x + diameter / 2, y: first.y };
-  return { pocket: p.id, at: placePoint(middle, route.at), diameter, bit, rimDepth: bit ? boreDepth(p.depth, bit) : null };
+  return { level: p.id, at: placePoint(middle, route.at), diameter, bit, rimDepth: bit ? boreDepth(p.depth, bit) : null };
 }

@@ -1,12 +1,12 @@
 import { differenceArea, type Outline } from '../shape/index.js';
 
-/** A hollow of one depth, in the body's frame, mm. */
+/** A cavity of one depth, in the body's frame, mm. */
 export interface Level {
   readonly outline: Outline;
   readonly depth: number;
 }
 
-/** Wood that goes when hollows are cut where others are already, mm³: layer by layer, what is open afterwards less what was open before [law]. */
+/** Wood that goes when cavities are cut where others are already, mm³: layer by layer, what is open afterwards less what was open before [law]. */
 export function removedVolume(fresh: readonly Level[], old: readonly Level[]): number {
   const depths = [...new Set([...fresh, ...old].map((l) => l.depth))].filter((d) => d > 0).sort((a, b) => a - b);
   let above = 0;

@@ -1,4 +1,4 @@
-import type { PlannedPocket } from '../check/index.js';
+import type { PlannedLevel } from '../check/index.js';
 import type { Settings } from '../operation/index.js';
 import type { Pickup } from '../part/index.js';
 import { bounds, circle, moveOutline, roundedRectangle, toPoint } from '../shape/index.js';
@@ -15,11 +15,11 @@ export function upToHalf(mm: number): number {
  * The route that a part asks for, in its own frame, with corners of the cutter's radius.
  * Base 69.5 × 38.3 with 1.0 a side: 71.5 × 40.5; ears 83 × 10.5 with 2.5 and 1.25: 88 × 13; depths + 1.5; wells + 2.0 below the points.
  */
-export function routeForPart(part: Pickup, corner: number, s: Settings): readonly PlannedPocket[] {
-  const base = part.levels.find((l) => l.id === 'base');
+export function routeForPart(part: Pickup, corner: number, s: Settings): readonly PlannedLevel[] {
+  const base = part.tiers.find((l) => l.id === 'base');
   if (!base) return [];
   const b = bounds(base.shapes.map((x) => x.outline));
-  const main: PlannedPocket = {
+  const main: PlannedLevel = {
     id: 'main',
     outline: roundedRectangle(upToHalf(b.maxX - b.minX + 2 * s.routeSide), upToHalf(b.maxY - b.minY + 2 * s.routeSide), corner),
     depth: upToHalf(base.lowest.value + s.routeUnder),
@@ -29,7 +29,7 @@ export function routeForPart(part: Pickup, corner: number, s: Settings): readonl
 }
 
 /** A bored well under each height screw, a little deeper than its point. */
-export function wellsFor(part: Pickup, s: Settings): readonly PlannedPocket[] {
+export function wellsFor(part: Pickup, s: Settings): readonly PlannedLevel[] {
   return part.screws.at.map((p, i) => ({
     id: `well ${i + 1}`,
     outline: moveOutline(circle(s.wellDiameter), p.x, p.y),
@@ -38,20 +38,20 @@ export function wellsFor(part: Pickup, s: Settings): readonly PlannedPocket[] {
   }));
 }
 
-function ears(part: Pickup, corner: number, s: Settings): PlannedPocket[] {
-  const level = part.levels.find((l) => l.id === 'ears');
-  if (!level) return [];
-  const all = bounds(level.shapes.map((x) => x.outline));
+function ears(part: Pickup, corner: number, s: Settings): PlannedLevel[] {
+  const tier = part.tiers.find((l) => l.id === 'ears');
+  if (!tier) return [];
+  const all = bounds(tier.shapes.map((x) => x.outline));
   const over = upToHalf(all.maxX - all.minX + 2 * s.routeEarEnd);
   const height = upToHalf(all.maxY - all.minY + 2 * s.routeEarSide);
-  return level.shapes.map((shape, i) => {
+  return tier.shapes.map((shape, i) => {
     const lug = bounds([shape.outline]);
     const side = Math.sign((lug.minX + lug.maxX) / 2) || 1;
     const width = upToHalf(Math.max(lug.maxX - lug.minX + 3 * s.routeEarEnd + 1, 2 * corner + STEP));
     return {
       id: `ear ${i + 1}`,
       outline: roundedRectangle(width, height, corner, toPoint(side * (over / 2 - width / 2), 0)),
-      depth: upToHalf(level.lowest.value + s.routeUnder),
+      depth: upToHalf(tier.lowest.value + s.routeUnder),
       bored: false,
     };
   });

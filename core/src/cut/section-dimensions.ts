@@ -8,12 +8,12 @@ export interface SectionDimension {
   readonly mm: number;
 }
 
-/** Hollows nearer to one another than this are one, mm. */
+/** Cavities nearer to one another than this are one, mm. */
 const TOUCH = 0.05;
 
 /**
  * The lengths that a section is read for: the body's thickness, the depth of each cut that is planned (else of the deepest one), the thinnest floor, the thinnest wall
- * between hollows of the top, and what the plate hides beside the cut. 41.5 thick, 25 from the top and 12 from the back over one another: a floor of 4.5 [law].
+ * between cavities of the top, and what the plate hides beside the cut. 41.5 thick, 25 from the top and 12 from the back over one another: a floor of 4.5 [law].
  */
 export function sectionDimensions(pieces: readonly SectionPiece[]): readonly SectionDimension[] {
   const body = pieces.filter((p) => p.kind === 'body');
@@ -39,7 +39,7 @@ function vertical(kind: SectionDimension['kind'], along: number, top: number, bo
   return { kind, from: { along, z: top }, to: { along, z: bottom }, mm: bottom - top };
 }
 
-function level(kind: SectionDimension['kind'], z: number, from: number, to: number): SectionDimension {
+function flat(kind: SectionDimension['kind'], z: number, from: number, to: number): SectionDimension {
   return { kind, from: { along: from, z }, to: { along: to, z }, mm: to - from };
 }
 
@@ -50,7 +50,7 @@ function deepest(list: readonly SectionPiece[]): SectionPiece {
 /** Dimension lines nearer to one another than this cannot be read, mm. */
 const LEGIBLE = 9;
 
-/** One line for each depth, the deepest first, each where it stands clear of those before it: in the middle of a hollow, or at a quarter of it. */
+/** One line for each depth, the deepest first, each where it stands clear of those before it: in the middle of a cavity, or at a quarter of it. */
 function depths(list: readonly SectionPiece[]): readonly SectionDimension[] {
   const each = [...new Set(list.map((p) => Math.round(p.bottom / TOUCH)))].sort((a, b) => b - a);
   const out: SectionDimension[] = [];
@@ -73,7 +73,7 @@ function thinnestFloor(tops: readonly SectionPiece[], backs: readonly SectionPie
   return least(found);
 }
 
-/** The least wood between two hollows of the top that do not run into one another. */
+/** The least wood between two cavities of the top that do not run into one another. */
 function thinnestWall(tops: readonly SectionPiece[]): readonly SectionDimension[] {
   const merged = [...tops]
     .sort((a, b) => a.from - b.from)
@@ -87,7 +87,7 @@ function thinnestWall(tops: readonly SectionPiece[]): readonly SectionDimension[
     }, []);
   const walls = merged.slice(1).flatMap((p, i) => {
     const before = merged[i];
-    return before ? [level('wall', Math.min(before.shallow, p.shallow) / 2, before.to, p.from)] : [];
+    return before ? [flat('wall', Math.min(before.shallow, p.shallow) / 2, before.to, p.from)] : [];
   });
   return least(walls);
 }
@@ -98,7 +98,7 @@ function hiddenBeside(cuts: readonly SectionPiece[], plates: readonly SectionPie
   const [left, right] = [Math.min(...cuts.map((p) => p.from)), Math.max(...cuts.map((p) => p.to))];
   const [start, end] = [Math.min(...plates.map((p) => p.from)), Math.max(...plates.map((p) => p.to))];
   const z = Math.min(...plates.map((p) => p.top));
-  return [...(start < left ? [level('hidden', z, start, left)] : []), ...(end > right ? [level('hidden', z, right, end)] : [])];
+  return [...(start < left ? [flat('hidden', z, start, left)] : []), ...(end > right ? [flat('hidden', z, right, end)] : [])];
 }
 
 function least(list: readonly SectionDimension[]): readonly SectionDimension[] {

@@ -19,7 +19,7 @@ function laid(a: Anatomy, at: Placement): Anatomy {
 }
 
 describe('a section', () => {
-  it('across the pickup has body, hollows, plate and part where they are, measured from the line’s beginning', () => {
+  it('across the pickup has body, cavities, plate and part where they are, measured from the line’s beginning', () => {
     const pieces = sectionAlong(plainState().anatomy, across, part);
     const route = pieces.find((p) => p.id === 'route/old')!;
     // 160 − 40, 160 + 40
@@ -28,7 +28,7 @@ describe('a section', () => {
     expect([back.top, back.bottom]).toEqual([30, 44]);
     expect([of(pieces, 'plate').length, of(pieces, 'screw').length]).toEqual([2, 2]);
     // its ears reach down to 6, the floor lies at 18: a spring of what is between
-    const eared = { ...part.pickup, levels: [...part.pickup.levels, { ...part.pickup.levels[1]!, id: 'ears' as const, lowest: dim(6) }] };
+    const eared = { ...part.pickup, tiers: [...part.pickup.tiers, { ...part.pickup.tiers[1]!, id: 'ears' as const, lowest: dim(6) }] };
     expect(of(sectionAlong(plainAnatomy(), across, { ...part, pickup: eared }), 'spring').map((p) => [p.top, p.bottom])).toEqual([
       [6, 18],
       [6, 18],
@@ -38,8 +38,8 @@ describe('a section', () => {
 
   it('along the strings has what lies on that line, and at a slant what a hand with a ruler finds', () => {
     const along = sectionAlong(plainAnatomy(), { from: { x: 0, y: -40 }, to: { x: 0, y: 400 } }, null);
-    const pocket = along.find((p) => p.id === 'pocket/p')!;
-    expect([pocket.from, pocket.to, pocket.bottom].map((v) => Number(v.toFixed(6)))).toEqual([40, 110, 16]);
+    const level = along.find((p) => p.id === 'pocket/p')!;
+    expect([level.from, level.to, level.bottom].map((v) => Number(v.toFixed(6)))).toEqual([40, 110, 16]);
     // a 3-4-5 triangle: 30 along the strings are 37.5 along a line of 3 across to 4 along
     const slanted = sectionAlong(plainAnatomy(), { from: { x: -45, y: 50 }, to: { x: 45, y: 170 } }, null).find((p) => p.id === 'route/old')!;
     expect(slanted.to - slanted.from).toBeCloseTo(37.5, 6);
@@ -82,7 +82,7 @@ describe('a section', () => {
         ...laid(a, at),
         cavities: a.cavities.map((c) => ({
           ...c,
-          pockets: c.pockets.map((p) => ({ ...p, outline: { ...p.outline, outline: placeOutline(p.outline.outline, at) } })),
+          levels: c.levels.map((p) => ({ ...p, outline: { ...p.outline, outline: placeOutline(p.outline.outline, at) } })),
         })),
         plates: [],
       };

@@ -34,7 +34,7 @@ export function lengthOf({ from, to }: SectionLine): number {
 }
 
 /**
- * What is cut by the plane through a line of the plan: body, hollows, holes, plates and the part in its place, as long as the line. Pieces of unknown depth are left out.
+ * What is cut by the plane through a line of the plan: body, cavities, holes, plates and the part in its place, as long as the line. Pieces of unknown depth are left out.
  * The same line on an instrument that is turned and moved gives the same section.
  */
 export function sectionAlong(anatomy: Anatomy, line: SectionLine, part: PartAt | null): readonly SectionPiece[] {
@@ -44,16 +44,16 @@ export function sectionAlong(anatomy: Anatomy, line: SectionLine, part: PartAt |
   const pieces: SectionPiece[] = [];
   const edge = anatomy.body.outline ? cut(anatomy.body.outline.outline) : [];
   for (const i of edge) pieces.push({ kind: 'body', id: 'body', set: null, face: 'top', ...i, top: 0, bottom: thickness });
-  const hollow = (kind: 'cavity' | 'hole', id: string, set: string | null, face: Face, depth: number, outline: Outline): void => {
+  const open = (kind: 'cavity' | 'hole', id: string, set: string | null, face: Face, depth: number, outline: Outline): void => {
     const [top, bottom] = face === 'top' ? [0, depth] : [thickness - depth, thickness];
     for (const i of cut(outline)) pieces.push({ kind, id, set, face, ...i, top, bottom });
   };
   for (const c of anatomy.cavities)
-    for (const p of c.pockets) if (p.depth) hollow('cavity', `${c.id}/${p.id}`, p.set, c.face, p.depth.value, toBody(anatomy, c.frame, p.outline.outline));
+    for (const p of c.levels) if (p.depth) open('cavity', `${c.id}/${p.id}`, p.set, c.face, p.depth.value, toBody(anatomy, c.frame, p.outline.outline));
   for (const h of anatomy.holes) {
     const depth = h.through ? thickness : h.depth?.value;
     if (!h.diameter || depth === undefined || (h.face !== 'top' && h.face !== 'back')) continue;
-    hollow('hole', h.id, null, h.face, depth, toBody(anatomy, h.frame, circle(h.diameter.value, h.at)));
+    open('hole', h.id, null, h.face, depth, toBody(anatomy, h.frame, circle(h.diameter.value, h.at)));
   }
   for (const plate of anatomy.plates) {
     const t = plate.thickness?.value ?? 0;
@@ -98,17 +98,17 @@ function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<t
     bottom,
   });
   const down = pickup.sizes?.travelDown?.value ?? 0;
-  const levels = pickup.levels.flatMap((level) =>
-    level.shapes
+  const tiers = pickup.tiers.flatMap((tier) =>
+    tier.shapes
       .flatMap((s) => [...cut(placeOutline(s.outline, here))])
       .flatMap((i) => [
-        piece('part', level.id, i, level.from, level.lowest.value),
-        ...(down > 0 ? [piece('travel', level.id, i, level.lowest.value, level.lowest.value + down)] : []),
+        piece('part', tier.id, i, tier.from, tier.lowest.value),
+        ...(down > 0 ? [piece('travel', tier.id, i, tier.lowest.value, tier.lowest.value + down)] : []),
       ]),
   );
   const half = pickup.screws.diameter / 2;
-  const head = Math.min(0, ...pickup.levels.map((l) => l.lowest.value));
-  const ear = pickup.levels.find((l) => l.id === 'ears')?.lowest.value;
+  const head = Math.min(0, ...pickup.tiers.map((l) => l.lowest.value));
+  const ear = pickup.tiers.find((l) => l.id === 'ears')?.lowest.value;
   const floorAt = (x: number): number =>
     Math.max(0, ...wood.filter((p) => p.kind === 'cavity' && p.face === 'top' && p.from < x && p.to > x).map((p) => p.bottom));
   const screws = pickup.screws.at.flatMap((p): SectionPiece[] => {
@@ -119,7 +119,7 @@ function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<t
     const spring = ear !== undefined && floor > ear ? [piece('spring', 'spring', { from: i.from - SPRING, to: i.to + SPRING }, ear, floor)] : [];
     return [...spring, piece('screw', 'screw', i, head, pickup.screws.lowest.value)];
   });
-  return [...levels, ...screws];
+  return [...tiers, ...screws];
 }
 
 /** An interval less the holes in it. */

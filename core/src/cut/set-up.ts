@@ -19,7 +19,7 @@ export type SetUpId = (typeof SET_UPS)[number];
  * s 1/32 in, t 3/16 in, d 7/8 in: (a) 1 1/16, (b) 1 1/32, (c) 1 3/32 in = 27.78125 mm.
  */
 export function depthSetUps(depth: number, straightEdge: number, template: number | null): DepthSetUps {
-  const d = setting('depthWanted', depth, 'depth');
+  const d = setting('targetDepth', depth, 'depth');
   const s = setting('straightEdge', straightEdge, 'straightEdge');
   const t = template === null ? [] : ([[1, setting('templateThickness', template, 'templateThickness')]] as const);
   return {

@@ -1,6 +1,6 @@
 import type { Point } from '../shape/index.js';
 
-/** A bore from a hollow's wall up to the face, for a ground wire under the bridge. */
+/** A bore from a cavity's wall up to the face, for a ground wire under the bridge. */
 export interface SlantedBore {
   /** How long it is in the wood, mm. */
   readonly length: number;
@@ -10,7 +10,7 @@ export interface SlantedBore {
   readonly heading: number;
 }
 
-/** From a point on a hollow's wall, so deep under the face, to where it comes out of the face: 60 away and 20 deep: 63.2 long at 18.4° [law]. Null where both are one point. */
+/** From a point on a cavity's wall, so deep under the face, to where it comes out of the face: 60 away and 20 deep: 63.2 long at 18.4° [law]. Null where both are one point. */
 export function slantedBore(from: Point, depth: number, exit: Point): SlantedBore | null {
   const [dx, dy] = [exit.x - from.x, exit.y - from.y];
   const flat = Math.hypot(dx, dy);

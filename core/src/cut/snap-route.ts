@@ -11,7 +11,7 @@ export interface SnappedRoute {
 
 /** A route on its way to a place, brought with its edges or its middle onto the nearest line within a reach: centre line, strings, bridge line, edges and middles of the others of its face. */
 export function snapRoute(a: Anatomy, cavity: string, route: PlannedRoute, to: Placement, reach: number): SnappedRoute {
-  const b = bounds(route.pockets.map((p) => placeOutline(p.outline, to)));
+  const b = bounds(route.levels.map((p) => placeOutline(p.outline, to)));
   const lines = snapLines(a, a.cavities.find((c) => c.id === cavity)?.face ?? 'top', cavity);
   const strings = stringsAt(a, (b.minY + b.maxY) / 2) ?? [];
   const across = snap([(b.minX + b.maxX) / 2, to.x, b.minX, b.maxX], [...lines.across, ...strings], reach);

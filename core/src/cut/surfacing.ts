@@ -16,7 +16,7 @@ export function surfacing(from: number, to: number, step: number, rails: number,
   const rounds = to < from && step > 0 ? Math.ceil((from - to) / step - 1e-9) : 0;
   const heights = Array.from({ length: rounds }, (_, i) => Math.max(to, from - (i + 1) * step));
   const projections = heights.map((h) =>
-    sum('projection', [1, setting('railHeight', rails, 'typed')], [1, setting('sledBase', base, 'typed')], [-1, setting('heightWanted', h, 'typed')]),
+    sum('projection', [1, setting('railHeight', rails, 'typed')], [1, setting('sledBase', base, 'typed')], [-1, setting('targetHeight', h, 'typed')]),
   );
   return { heights, projections };
 }

@@ -2,14 +2,14 @@ import { bounds, roundedRectangle } from '../shape/index.js';
 import { plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { correction, PAPERS, SHEET, templateOf, tilesFor, type PaperId } from './index.js';
 
-const route = { at: { x: 3, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] };
+const route = { at: { x: 3, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] };
 
 describe('the drawing of a template', () => {
-  it('has the route, the old hollow, the plate and its opening, the centre line, and what is pricked through', () => {
+  it('has the route, the old cavity, the plate and its opening, the centre line, and what is pricked through', () => {
     const a = plainAnatomy();
     const screwed = { ...a, plates: a.plates.map((p) => ({ ...p, screws: [{ x: -50, y: 110, gauge: 4, length: null }] })) };
     const d = templateOf(plainState(screwed), plainChoice({ route }), false)!;
-    expect([...new Set(d.outlines.map((o) => o.layer))]).toEqual(['old hollow', 'plate', 'openings', 'screws', 'route']);
+    expect([...new Set(d.outlines.map((o) => o.layer))]).toEqual(['old cavity', 'plate', 'openings', 'screws', 'route']);
     expect(d.lines.map((l) => l.name)).toEqual(['centre line', 'middle of the route']);
     expect(d.pricks.map((p) => [p.x, p.y].map((v) => Number(v.toFixed(6))))).toEqual([
       [-50, 110],

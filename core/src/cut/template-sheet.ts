@@ -1,4 +1,4 @@
-import { routePockets, type PickupChoice, type PlanState } from '../check/index.js';
+import { routeLevels, type PickupChoice, type PlanState } from '../check/index.js';
 import { toBody } from '../instrument/index.js';
 import { woodScrewShank } from '../part/index.js';
 import { bounds, circle, mirrorOutline, type Outline, type Point } from '../shape/index.js';
@@ -7,7 +7,7 @@ import { bounds, circle, mirrorOutline, type Outline, type Point } from '../shap
 export const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4], A3: [297, 420] } as const satisfies Readonly<Record<string, readonly [number, number]>>;
 export type PaperId = keyof typeof PAPERS;
 
-export const TEMPLATE_LAYERS = ['route', 'wells', 'old hollow', 'plate', 'panel', 'openings', 'holes', 'screws'] as const;
+export const TEMPLATE_LAYERS = ['route', 'wells', 'old cavity', 'plate', 'panel', 'openings', 'holes', 'screws'] as const;
 export type TemplateLayer = (typeof TEMPLATE_LAYERS)[number];
 
 /** A template before it is laid on paper, in the body's frame, mm. */
@@ -32,14 +32,14 @@ export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boo
   if (!choice.route || !cavity) return null;
   const side = mirrored ? -1 : 1;
   const seen = (o: Outline): Outline => (mirrored ? mirrorOutline(o) : o);
-  const pockets = routePockets(choice.route, state.settings);
+  const levels = routeLevels(choice.route, state.settings);
   const screws = (plate?.screws ?? []).map((s) => toBody(anatomy, plate?.frame ?? 'body', circle(woodScrewShank(s.gauge), s)));
   const outlines: TemplateDrawing['outlines'] = [
-    ...cavity.pockets.map((p) => ({ layer: 'old hollow' as const, outline: seen(toBody(anatomy, cavity.frame, p.outline.outline)) })),
+    ...cavity.levels.map((p) => ({ layer: 'old cavity' as const, outline: seen(toBody(anatomy, cavity.frame, p.outline.outline)) })),
     ...(plate ? [{ layer: 'plate' as const, outline: seen(toBody(anatomy, plate.frame, plate.outline.outline)) }] : []),
     ...(plate?.openings ?? []).map((o) => ({ layer: 'openings' as const, outline: seen(toBody(anatomy, plate?.frame ?? 'body', o.outline.outline)) })),
     ...screws.map((o) => ({ layer: 'screws' as const, outline: seen(o) })),
-    ...pockets.map((p) => ({ layer: p.bored ? ('wells' as const) : ('route' as const), outline: seen(p.outline.outline) })),
+    ...levels.map((p) => ({ layer: p.bored ? ('wells' as const) : ('route' as const), outline: seen(p.outline.outline) })),
   ];
   const b = bounds(outlines.map((o) => o.outline));
   const box = { minX: Math.min(b.minX, 0) - ROUND, minY: b.minY - ROUND, maxX: Math.max(b.maxX, 0) + ROUND, maxY: b.maxY + ROUND };

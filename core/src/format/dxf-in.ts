@@ -73,9 +73,9 @@ export function outlinesFromDxf(text: string, assumed: 'mm' | 'inch' | null = nu
   try {
     const file = parser.parseSync(text);
     if (!file) return { ok: false, refusal: { kind: 'broken', detail: '' } };
-    const told = UNITS[Number((file.header as Record<string, unknown> | undefined)?.['$INSUNITS'] ?? 0)];
-    const mm = assumed === 'inch' ? 25.4 : assumed === 'mm' ? 1 : (told?.mm ?? 1);
-    const unit: FileUnit = assumed ?? told?.unit ?? 'unknown';
+    const given = UNITS[Number((file.header as Record<string, unknown> | undefined)?.['$INSUNITS'] ?? 0)];
+    const mm = assumed === 'inch' ? 25.4 : assumed === 'mm' ? 1 : (given?.mm ?? 1);
+    const unit: FileUnit = assumed ?? given?.unit ?? 'unknown';
     const strands: Strand[] = [];
     const ignored = new Map<string, number>();
     const blocks = file.blocks as unknown as Readonly<Record<string, { readonly entities?: readonly Raw[]; readonly position?: Point } | undefined>>;
@@ -238,8 +238,8 @@ function spline(e: Raw, map: Map2): Strand | null {
   const xs = all(e, 10).map(Number);
   const ys = all(e, 20).map(Number);
   const points = xs.map((x, i) => ({ x, y: ys[i] ?? NaN }));
-  const told = all(e, 41).map(Number);
-  const s = { degree: num(e, 71), knots: all(e, 40).map(Number), points, weights: told.length > 0 ? told : points.map(() => 1) };
+  const given = all(e, 41).map(Number);
+  const s = { degree: num(e, 71), knots: all(e, 40).map(Number), points, weights: given.length > 0 ? given : points.map(() => 1) };
   if (!isWhole(s)) throw new SyntaxError('SPLINE: its knots, points and weights do not belong together');
   const spans = spansOf(s);
   const vertices = spans.slice(1).flatMap((to, i) => {

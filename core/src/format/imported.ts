@@ -10,7 +10,7 @@ export interface ImportedOutline {
   readonly height: number;
 }
 
-/** What was met on the way, to be told. */
+/** What was met on the way, to be stated. */
 export type ImportNote =
   | { readonly kind: 'open'; readonly of: string; readonly gap: number }
   | { readonly kind: 'crossing'; readonly of: string; readonly at: Point }
@@ -51,7 +51,7 @@ const MOST_VERTICES = 4000;
 /** First tolerance of simplifying, mm; doubled until few enough corners are left. */
 const SIMPLIFY_FROM = 0.005;
 
-/** Joins what belongs together, closes, simplifies and judges: closed outlines and everything that is to be told. */
+/** Joins what belongs together, closes, simplifies and judges: closed outlines and everything that is to be stated. */
 export function imported(strands: readonly Strand[], unit: FileUnit, ignored: ReadonlyMap<string, number>): Imported {
   const joined = joinStrands(strands, JOIN_TOLERANCE);
   const notes: ImportNote[] = [...ignored].map(([what, count]) => ({ kind: 'ignored', what, count }));

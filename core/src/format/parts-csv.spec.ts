@@ -46,7 +46,7 @@ describe('the shelf as a table', () => {
     const [one] = parts;
     expect(one?.part.id).toBe(fresh());
     expect(one?.part.sizes).toEqual({
-      bushing: { value: 9.4, limit: 1, basis: { kind: 'told' } },
+      bushing: { value: 9.4, limit: 1, basis: { kind: 'stated' } },
       body: { value: 24, limit: 0.2, basis: { kind: 'measured', tool: 'calliper' } },
       washer: { value: 14, limit: 1, basis: { kind: 'sheet', part: fresh() } },
       shaft: { value: 6, limit: 1, basis: { kind: 'default' } },

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { PART_FIELDS, withNewNames } from './earlier-names.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
   HARDWARE_KINDS,
@@ -34,7 +35,7 @@ function cellOf(d: Dimension): string {
 
 const BASIS_WORD: Readonly<Partial<Record<Basis['kind'], string>>> = {
   sheet: 'sheet',
-  told: 'listing',
+  stated: 'listing',
   default: 'typical',
   planned: 'typical',
   setting: 'typical',
@@ -79,8 +80,8 @@ const text = (n: number | null | undefined): string => (n === null || n === unde
 /** What no plain cell holds: outlines, screw places, coils. */
 function drawn(p: Part): string {
   if (!isPickup(p)) return p.shape ? JSON.stringify(p.shape) : '';
-  const { levels, screws, poles, leads, strings, colours, coils, coverGround } = p;
-  return JSON.stringify({ levels, screws, poles, leads, strings, colours, coils, coverGround });
+  const { tiers, screws, poles, leads, strings, colours, coils, coverGround } = p;
+  return JSON.stringify({ tiers, screws, poles, leads, strings, colours, coils, coverGround });
 }
 
 export type PartCsvFault =
@@ -104,7 +105,7 @@ const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 type Row = Readonly<Record<string, string | undefined>>;
 
-/** Parts out of a table with at least kind and name. A row without an id gets one from `freshId`. Never throws: what cannot be is told by line and column. */
+/** Parts out of a table with at least kind and name. A row without an id gets one from `freshId`. Never throws: what cannot be is stated by line and column. */
 export function readPartsCsv(csv: string, freshId: () => string): ReadPartsCsv {
   const { data, meta } = Papa.parse<Row>(csv.replace(/^\uFEFF/, ''), {
     header: true,
@@ -150,7 +151,7 @@ function readRow(row: Row, line: number, freshId: () => string): { line: number;
   if (by !== '' && !ID.test(by)) wrong('replaced by', 'cannotBe');
   const days = whole('lead days', 1000);
   const base = {
-    format: 1 as const,
+    format: 2 as const,
     id,
     name: get('name').slice(0, 120),
     price: whole('price', 100_000_000) ?? 0,
@@ -219,7 +220,7 @@ function hardwareOf(
 function parsed(json: string): object | null {
   try {
     const value: unknown = JSON.parse(json);
-    return typeof value === 'object' && value !== null && !Array.isArray(value) ? value : null;
+    return typeof value === 'object' && value !== null && !Array.isArray(value) ? (withNewNames(value, PART_FIELDS) as object) : null;
   } catch {
     return null;
   }
@@ -240,7 +241,7 @@ function dimensionOf(cell: string, part: string): Dimension | null {
 
 function basisOf(word: string, part: string): Basis {
   if (word === 'sheet') return { kind: 'sheet', part };
-  if (word === 'listing') return { kind: 'told' };
+  if (word === 'listing') return { kind: 'stated' };
   return word === 'typical' || word === '' ? { kind: 'default' } : { kind: 'measured', tool: word.slice(0, 80) };
 }
 

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { withNewNames } from './earlier-names.js';
 import { isState, QUANTITIES, STATES, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
 
 /** A reading as a row of a table: who took it by name. */
@@ -69,7 +70,7 @@ export interface ReadCsv {
 /** Most lines of a file that is read. */
 const MOST_LINES = 5000;
 
-/** Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has. Never throws: what cannot be is told by its line. */
+/** Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has. Never throws: what cannot be is stated by its line. */
 export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean): ReadCsv {
   const { data, meta } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
     header: true,
@@ -87,7 +88,7 @@ export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean):
 function readRow(row: Partial<Record<Column, string>>, line: number, there: (t: AnyTarget) => boolean): ImportedReading | CsvProblem {
   const cell = (c: Column): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const wrong = (column: Column, fault: CsvFault): CsvProblem => ({ line, column, fault, saw: cell(column).slice(0, 60) });
-  const quantity = cell('quantity');
+  const { quantity } = withNewNames({ quantity: cell('quantity') }) as { readonly quantity: string };
   if (!(quantity in STATES) && !(quantity in QUANTITIES)) return wrong('quantity', 'unknownQuantity');
   const place = cell('part') === '' ? { feature: cell('feature') } : { feature: cell('feature'), part: cell('part') };
   const target = { quantity: quantity as StateId | QuantityId, ...place } as AnyTarget;

@@ -22,11 +22,11 @@ const only = (text: string): Outline => {
 };
 
 describe('outlines out of an SVG file', () => {
-  it('are in mm by width and viewBox, whatever the unit they are told in', () => {
+  it('are in mm by width and viewBox, whatever the unit they are stated in', () => {
     expect(read(page('<rect x="10" y="10" width="70" height="40"/>')).outlines[0]!.width).toBeCloseTo(70, 9);
     expect(read(page('<rect x="1" y="1" width="7" height="4"/>', 'width="20cm" height="10cm" viewBox="0 0 20 10"')).outlines[0]!.height).toBeCloseTo(40, 9);
     expect(read(page('<rect width="1" height="1"/>', 'width="2in" height="2in" viewBox="0 0 2 2"')).outlines[0]!.width).toBeCloseTo(25.4, 9);
-    // no size told: CSS pixels, 96 to the inch
+    // no size stated: CSS pixels, 96 to the inch
     const px = read(page('<rect width="96" height="48"/>', ''));
     expect([px.outlines[0]!.width, px.outlines[0]!.height, px.unit]).toEqual([jasmine.any(Number), jasmine.any(Number), 'px']);
     expect(px.outlines[0]!.width).toBeCloseTo(25.4, 9);
@@ -61,13 +61,13 @@ describe('outlines out of an SVG file', () => {
     expect(area(only(page('<circle r="10" cx="20" cy="20" transform="matrix(-1 0 0 1 60 0)"/>')))).toBeCloseTo(Math.PI * 100, 6);
   });
 
-  it('come one for each subpath, open ones left out and told', () => {
+  it('come one for each subpath, open ones left out and stated', () => {
     const { outlines, notes } = read(page('<path d="M0 0h10v10h-10zM20 0h5v5h-5zM50 0h10v10"/><line x1="0" y1="60" x2="20" y2="60"/>'));
     expect(outlines.map((o) => o.width)).toEqual([10, 5]);
     expect(notes.filter((n) => n.kind === 'open').length).toBe(2);
   });
 
-  it('drawn as loose lines are joined within a tolerance, and the widest gap is told', () => {
+  it('drawn as loose lines are joined within a tolerance, and the widest gap is stated', () => {
     const { outlines, notes } = read(page('<path d="M0 0L40 0"/><path d="M40.02 0L40 30"/><path d="M0 30L40 30"/><path d="M0 30.01L0 0"/>'));
     expect(outlines.length).toBe(1);
     expect(area(outlines[0]!.outline)).toBeCloseTo(1200, 0);
@@ -110,7 +110,7 @@ describe('outlines out of an SVG file', () => {
     expect(refusal(' '.repeat(20_000_001) + '<').kind).toBe('tooLarge');
   });
 
-  it('of 100,000 points are simplified, with the tolerance told', () => {
+  it('of 100,000 points are simplified, with the tolerance stated', () => {
     const n = 100_000;
     const d = Array.from(
       { length: n },

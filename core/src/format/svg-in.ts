@@ -14,7 +14,7 @@ const SAME: Matrix = [1, 0, 0, 1, 0, 0];
 
 /**
  * The closed outlines of an SVG file in mm, every subpath by itself; y runs down the page and so towards the bridge.
- * Scripts, styles, pictures and references are not read; what is left out is told.
+ * Scripts, styles, pictures and references are not read; what is left out is stated.
  */
 export function outlinesFromSvg(text: string): ImportResult {
   if (text.trim() === '') return { ok: false, refusal: { kind: 'empty', detail: '' } };

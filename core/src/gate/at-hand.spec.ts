@@ -11,20 +11,20 @@ import { atHand, beforeCut, clearToCut, needKey, overrideKey } from './index.js'
 
 const today = new Date('2026-06-01');
 const gauge: Tool = { id: 'g', kind: 'depth gauge', name: 'gauge', limit: 0.05 };
-const route = { at: { x: 0, y: 110, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }] };
+const route = { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }] };
 
 function needs(choice: Choice, tools: readonly Tool[], more: Partial<PlanState> = {}) {
   const state = { ...plainState(), tools, ...more };
   return atHand(state, choice, cuttingFor(state, choice, tools), today);
 }
-const told = (list: ReturnType<typeof needs>) => list.map((n) => [n.need, n.has]);
+const given = (list: ReturnType<typeof needs>) => list.map((n) => [n.need, n.has]);
 
 describe('what a cut asks of the drawers', () => {
   it('of a route: a bit that will do, what bores its bulk, and something to read a depth with; none of it may be dull unseen', () => {
     const sharp = plainTools.map((t) => (t.id === 'short' ? { ...t, sharpened: '2026-05-01' } : t));
-    // away from the old hollow there is a bulk to bore
+    // away from the old cavity there is a bulk to bore
     const list = needs(plainChoice({ route: { ...route, at: { x: 0, y: 220, turn: 0 } } }), [...sharp, gauge]);
-    expect(told(list)).toEqual([
+    expect(given(list)).toEqual([
       ['boringBit', '25 mm boring bit'],
       ['templateBit', 'short template bit'],
       ['depthTool', 'gauge'],
@@ -33,12 +33,12 @@ describe('what a cut asks of the drawers', () => {
   });
 
   it('names what is not there: no template bit, none that reaches, no tool at all', () => {
-    expect(told(needs(plainChoice({ route }), []))).toEqual([
+    expect(given(needs(plainChoice({ route }), []))).toEqual([
       ['templateBit', null],
       ['depthTool', null],
     ]);
     const reachless = plainTools.map((t) => ('reach' in t ? { ...t, reach: 10 } : t));
-    expect(told(needs(plainChoice({ route }), [...reachless, gauge]))).toContain(['templateBit', null]);
+    expect(given(needs(plainChoice({ route }), [...reachless, gauge]))).toContain(['templateBit', null]);
   });
 
   it('of a filling: a piece that is large enough, by its grain, and glue', () => {
@@ -54,7 +54,7 @@ describe('what a cut asks of the drawers', () => {
       drawer: 'rack',
     });
     const glue: StockItem = { id: 'k', kind: 'material', name: 'Hide glue', unit: 'ml', quantity: 50, drawer: 'bench', leadDays: null };
-    const of = (stock: readonly StockItem[]) => told(needs(filled, [...plainTools, gauge], { stock })).slice(0, 2);
+    const of = (stock: readonly StockItem[]) => given(needs(filled, [...plainTools, gauge], { stock })).slice(0, 2);
     // the block is 90 across the grain and 40 along it
     expect(of([offcut(60, 95), glue])).toEqual([
       ['offcut', 'alder, rack'],
@@ -85,7 +85,7 @@ describe('what a cut asks of the drawers', () => {
       ['dowel', 8, null],
       ['glue', null, null],
     ]);
-    const deeper = choice([{ kind: 'setDepth', cavity: 'pocket', pocket: 'p', depth: dim(30) }]);
+    const deeper = choice([{ kind: 'setDepth', cavity: 'pocket', level: 'p', depth: dim(30) }]);
     expect(of(deeper, plainTools)).toEqual([
       ['routerBit', 30, 'long template bit'],
       ['depthTool', null, null],
@@ -114,7 +114,7 @@ describe('what rules put before a cut', () => {
   });
   const all = [of('removePart', 'done'), of('tracePlate'), of('fixTemplate'), of('boreBulk'), of('routePasses'), of('testFit')];
 
-  it('is told for the next cut, done or not, and not what a rule only prefers', () => {
+  it('is stated for the next cut, done or not, and not what a rule only prefers', () => {
     expect(beforeCut('d', all, RULES, []).map((b) => [b.operation, b.ok])).toEqual([
       ['removePart', true],
       ['tracePlate', false],

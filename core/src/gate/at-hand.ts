@@ -45,10 +45,10 @@ function ofChange(state: PlanState, change: NonNullable<Choice['work']>[number],
   switch (change.kind) {
     case 'setDepth':
       return [router(tools, change.depth.value, today), depthTool(tools)];
-    case 'addPockets':
-      return [router(tools, Math.max(0, ...change.pockets.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
+    case 'addLevels':
+      return [router(tools, Math.max(0, ...change.levels.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
     case 'addCavity':
-      return [router(tools, Math.max(0, ...change.hollow.pockets.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
+      return [router(tools, Math.max(0, ...change.cavity.levels.map((p) => p.depth?.value ?? 0)), today), depthTool(tools)];
     case 'addHole':
       return change.hole.diameter ? drills(newHoleSteps(change.hole.diameter.value, tools), tools, today) : [];
     case 'sizeHole': {

@@ -107,10 +107,10 @@ function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null 
 function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed' | 'row'> {
   const work = choices[operation.decision]?.work ?? [];
   const deeper = work.flatMap((w) => {
-    if (w.kind === 'setDepth') return [{ cavity: w.cavity, pocket: w.pocket, depth: w.depth.value }];
-    if (w.kind === 'addCavity') return w.hollow.pockets.map((p) => ({ cavity: w.hollow.id, pocket: p.id, depth: p.depth?.value ?? 0 }));
-    return operation.kind === 'cutChannel' && w.kind === 'addPockets'
-      ? w.pockets.map((p) => ({ cavity: w.cavity, pocket: p.id, depth: p.depth?.value ?? 0 }))
+    if (w.kind === 'setDepth') return [{ cavity: w.cavity, level: w.level, depth: w.depth.value }];
+    if (w.kind === 'addCavity') return w.cavity.levels.map((p) => ({ cavity: w.cavity.id, level: p.id, depth: p.depth?.value ?? 0 }));
+    return operation.kind === 'cutChannel' && w.kind === 'addLevels'
+      ? w.levels.map((p) => ({ cavity: w.cavity, level: p.id, depth: p.depth?.value ?? 0 }))
       : [];
   });
   const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;

@@ -15,7 +15,7 @@ export type GateItem =
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
   /** It does not clear: cut all the same only with a reason, which is kept. */
   | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: boolean }
-  /** To be accepted with a reason: it is thin, or a hollow is not drawn. */
+  /** To be accepted with a reason: it is thin, or a cavity is not drawn. */
   | { readonly kind: 'thin'; readonly verdict: string; readonly class: 'thin' | 'notMeasured'; readonly ok: boolean }
   /** A rule that puts other work before this cut. */
   | { readonly kind: 'before'; readonly operation: OperationKind; readonly rule: string; readonly ok: boolean }
@@ -47,7 +47,7 @@ const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
   'screwPoint',
 ]);
 
-/** All that the gate is told; nothing of it is taken for granted. */
+/** All that the gate is stated; nothing of it is taken for granted. */
 export interface GateInput {
   /** The verdicts on the choice that is cut for. */
   readonly evaluation: Evaluation;
@@ -66,14 +66,14 @@ export interface GateInput {
 
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured unless somebody overrides them one by one;
- * thin ones, and a hollow that nobody drew behind a hole that is there, one by one with an acceptance; a tool that is not there unless somebody says how it goes
+ * thin ones, and a cavity that nobody drew behind a hole that is there, one by one with an acceptance; a tool that is not there unless somebody says how it goes
  * without; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
 export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
-    if (v.class === 'thin' || (v.check === 'hollowBehind' && v.class === 'notMeasured'))
+    if (v.class === 'thin' || (v.check === 'cavityBehind' && v.class === 'notMeasured'))
       return [{ kind: 'thin', verdict: v.id, class: v.class, ok: accepted.has(v.id) }];
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });

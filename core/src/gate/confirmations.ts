@@ -9,7 +9,7 @@ export const confirmKey = (id: ConfirmId): string => `confirm/${id}`;
 export const overrideKey = (verdict: string): string => `override/${verdict}`;
 
 /**
- * What is asked before a cut: of a row, a channel or a new hollow that it was marked out and two measures of it read back; tools at hand and sharp; a test on scrap where
+ * What is asked before a cut: of a row, a channel or a new cavity that it was marked out and two measures of it read back; tools at hand and sharp; a test on scrap where
  * it shows, or where something is pressed in; and the cautions read.
  */
 export function confirmationsFor(choice: Choice, evaluation: Evaluation, anatomy: Anatomy): readonly ConfirmId[] {

@@ -1,4 +1,4 @@
-import { evaluateChoice, type PlannedPocket, newHardwareChoice } from '../check/index.js';
+import { evaluateChoice, type PlannedLevel, newHardwareChoice } from '../check/index.js';
 import type { Operation } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import { valueOf } from '../measure/index.js';
@@ -20,8 +20,8 @@ import {
   type BenchInput,
 } from './index.js';
 
-const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
-const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
+const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
 const state = plainState();
 const evaluation = evaluateChoice(state, choice);
 const thin = new Set(evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => v.id));
@@ -53,8 +53,8 @@ describe('clear to cut', () => {
     expect(targets.map(targetKey)).toEqual(
       jasmine.arrayWithExactContents([
         'bodyThickness|body|',
-        'pocketDepth|back|b',
-        'pocketDepth|route|old',
+        'levelDepth|back|b',
+        'levelDepth|route|old',
         'checkWidthAcross|plate|',
         'checkWidthAlong|plate|',
         'checkWidthAcross|plate|window',
@@ -75,7 +75,7 @@ describe('clear to cut', () => {
     expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'given' })).clear).toBeTrue();
   });
 
-  it('lets a hollow that nobody drew be accepted with a reason, as what is thin', () => {
+  it('lets a cavity that nobody drew be accepted with a reason, as what is thin', () => {
     const pot = partOf('pot', 'pot', { bushing: 7.5, depthBelow: 13, body: 24 });
     const s = plainState({ ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] });
     const judged = evaluateChoice({ ...s, parts: { ...s.parts, pot } }, newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'));
@@ -83,8 +83,8 @@ describe('clear to cut', () => {
       clearToCut(gateOf({ evaluation: judged, found: s.anatomy, accepted: new Set(accepted) })).items.filter(
         (i) => i.kind === 'thin' && i.class === 'notMeasured',
       );
-    expect(undrawn([])).toEqual([{ kind: 'thin', verdict: 'hollowBehind/volume//', class: 'notMeasured', ok: false }]);
-    expect(undrawn(['hollowBehind/volume//']).every((i) => i.ok)).toBeTrue();
+    expect(undrawn([])).toEqual([{ kind: 'thin', verdict: 'cavityBehind/volume//', class: 'notMeasured', ok: false }]);
+    expect(undrawn(['cavityBehind/volume//']).every((i) => i.ok)).toBeTrue();
   });
 
   it('is refused for each single thing that is missing', () => {
@@ -141,11 +141,11 @@ describe('clear to cut', () => {
   it('asks two widths of the print that is laid on, and takes none that is off by more than 0.3', () => {
     const drawn = printWidths(choice, state.settings)!;
     expect(drawn).toEqual({ across: 86, along: 40 });
-    const told = (across: number, along: number) => {
+    const given = (across: number, along: number) => {
       const [item] = clearToCut(gateOf({ evaluation: { ...evaluation, verdicts: [] }, found: state.anatomy, print: { drawn, read: { across, along } } })).items;
       return item?.kind === 'print' ? [item.ok, item.off] : [];
     };
-    expect([told(86.3, 39.7), told(86.4, 40), told(86, 39.6), told(NaN, 40)]).toEqual([
+    expect([given(86.3, 39.7), given(86.4, 40), given(86, 39.6), given(NaN, 40)]).toEqual([
       [true, []],
       [false, ['across']],
       [false, ['along']],
@@ -154,7 +154,7 @@ describe('clear to cut', () => {
     const none = clearToCut(gateOf({ evaluation: { ...evaluation, verdicts: [] }, found: state.anatomy, print: { drawn, read: null } }));
     expect([none.clear, none.items]).toEqual([false, [{ kind: 'print', off: [], read: null, ok: false }]]);
     // turned, the print is as wide as what lies on it
-    expect(printWidths(plainChoice({ route: { at: { x: 0, y: 0, turn: 90 }, pockets: route } }), state.settings)!.across).toBeCloseTo(40, 9);
+    expect(printWidths(plainChoice({ route: { at: { x: 0, y: 0, turn: 90 }, levels: route } }), state.settings)!.across).toBeCloseTo(40, 9);
     expect(printWidths(plainChoice(), state.settings)).toBeNull();
   });
 
@@ -180,11 +180,11 @@ describe('clear to cut', () => {
     ).toBeTrue();
   });
 
-  it('does not take a told value for a measured one, nor a drawing that its check width does not bear out', () => {
+  it('does not take a stated value for a measured one, nor a drawing that its check width does not bear out', () => {
     const a = plainAnatomy();
-    const told = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'told' } } } });
+    const given = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'stated' } } } });
     expect(
-      clearToCut(gateOf({ evaluation: evaluateChoice(told, choice), found: told.anatomy, readings: twice, accepted: thin })).items.some(
+      clearToCut(gateOf({ evaluation: evaluateChoice(given, choice), found: given.anatomy, readings: twice, accepted: thin })).items.some(
         (i) => i.kind === 'typical',
       ),
     ).toBeTrue();
@@ -259,9 +259,9 @@ describe('the bench', () => {
     expect(valueOf(remainingDepth(18, 17.4))).toBeCloseTo(0.6, 9);
   });
 
-  it('asks for the depth of every pocket whose floor a pass reaches', () => {
-    const ear = (id: string, x: number): PlannedPocket => ({ id, outline: roundedRectangle(13, 13, 5, { x, y: 0 }), depth: 22.5, bored: false });
-    const eared = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: [...route, ear('left', -45), ear('right', 45)] } });
+  it('asks for the depth of every level whose floor a pass reaches', () => {
+    const ear = (id: string, x: number): PlannedLevel => ({ id, outline: roundedRectangle(13, 13, 5, { x, y: 0 }), depth: 22.5, bored: false });
+    const eared = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: [...route, ear('left', -45), ear('right', 45)] } });
     const asks = benchNow({ ...input, choices: { [operation.decision]: eared } }).cards.flatMap((c) =>
       c.asks?.what === 'depth' ? [[c.asks.target.part, c.asks.expected]] : [],
     );
@@ -275,16 +275,16 @@ describe('the bench', () => {
   it('asks for the depth of each floor that is cut deeper, and says what is filed or cut off a pickup', () => {
     const depth = (value: number) => ({ value, limit: 0.2, basis: { kind: 'planned' as const } });
     const work = [
-      { kind: 'setDepth' as const, cavity: 'route', pocket: 'old', depth: depth(20) },
-      { kind: 'setDepth' as const, cavity: 'route', pocket: 'ear', depth: depth(24) },
+      { kind: 'setDepth' as const, cavity: 'route', level: 'old', depth: depth(20) },
+      { kind: 'setDepth' as const, cavity: 'route', level: 'ear', depth: depth(24) },
       { kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0.7, screws: 0 } },
     ];
     const cards = (kind: Operation['kind']) =>
       benchNow({ ...input, operations: [{ ...operation, kind }], choices: { [operation.decision]: plainChoice({ work }) } }).cards;
     const deepening = cards('deepenRoute').filter((c) => c.kind === 'deepenTo');
-    expect(deepening.map((c) => [c.names['pocket'], c.asks?.expected, c.asks?.what === 'depth' ? c.asks.target : null])).toEqual([
-      ['old', 20, { quantity: 'pocketDepth', feature: 'route', part: 'old' }],
-      ['ear', 24, { quantity: 'pocketDepth', feature: 'route', part: 'ear' }],
+    expect(deepening.map((c) => [c.names['level'], c.asks?.expected, c.asks?.what === 'depth' ? c.asks.target : null])).toEqual([
+      ['old', 20, { quantity: 'levelDepth', feature: 'route', part: 'old' }],
+      ['ear', 24, { quantity: 'levelDepth', feature: 'route', part: 'ear' }],
     ]);
     expect(cards('trimPart').map((c) => [c.names['ears'], c.names['screws']])).toEqual([[0.7, 0]]);
   });

@@ -18,7 +18,7 @@ export interface AskedDepth {
   readonly what: 'depth';
   readonly expected: number;
   readonly limit: number;
-  /** The pocket whose depth it is, once the operation is done. */
+  /** The level whose depth it is, once the operation is done. */
   readonly target: Target;
 }
 
@@ -54,7 +54,7 @@ export interface CardContext {
   readonly steps: readonly DrillSize[];
   readonly final: number | null;
   /** Floors that are cut deeper, and to what depth, mm. */
-  readonly deeper: readonly { readonly cavity: string; readonly pocket: string; readonly depth: number }[];
+  readonly deeper: readonly { readonly cavity: string; readonly level: string; readonly depth: number }[];
   /** Of holes in a row: how many, how far apart, which way. */
   readonly row: Readonly<Record<string, string | number>>;
   /** What is cut off a pickup; null where nothing is. */
@@ -107,9 +107,9 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   routePasses: passesOf,
   boreWells: (c) =>
     (c.cutting?.wells ?? []).flatMap((w): Draft[] => {
-      const tip = c.route?.pockets.find((p) => p.id === w.pocket)?.depth ?? 0;
+      const tip = c.route?.levels.find((p) => p.id === w.level)?.depth ?? 0;
       const numbers = w.rimDepth ? [{ label: 'rimDepth', working: w.rimDepth }] : [];
-      return [{ kind: 'bore', numbers, names: { bit: w.bit?.name ?? '', holes: 1 }, asks: asked(c, w.pocket, tip) }];
+      return [{ kind: 'bore', numbers, names: { bit: w.bit?.name ?? '', holes: 1 }, asks: asked(c, w.level, tip) }];
     }),
   testFit: (c) => [{ ...plain('tryPart', { part: c.partName }), asks: { what: 'gap', expected: c.gap?.expected ?? null, limit: c.gap?.limit ?? 0 } }],
   fitPart: (c) => [plain('fit', { part: c.partName }), plain('solder', { part: c.partName })],
@@ -138,12 +138,12 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   fillRoute: () => [plain('fillIn'), plain('waitForGlue'), plain('levelPlug')],
   makePlate: (c) => [plain('cutPlate', { part: c.partName })],
   openWindow: (c) => [plain('fileWindow', { part: c.partName }), plain('tryPart', { part: c.partName })],
-  widenHollow: (c) => [plain('unplug'), plain('widenTo', { part: c.partName }), plain('tryPart', { part: c.partName })],
+  widenCavity: (c) => [plain('unplug'), plain('widenTo', { part: c.partName }), plain('tryPart', { part: c.partName })],
   openSlot: (c) => [plain('openSlotTo', { part: c.partName }), plain('tryPart', { part: c.partName })],
   deepenBore: (c) => [
     {
       kind: 'boreDeeper',
-      numbers: c.final === null ? [] : [{ label: 'depthWanted', working: setting('depthWanted', c.final, 'plan') }],
+      numbers: c.final === null ? [] : [{ label: 'targetDepth', working: setting('targetDepth', c.final, 'plan') }],
       names: {},
       asks: null,
     },
@@ -155,7 +155,7 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
   refitPlate: () => [plain('putPlateBack')],
   takeSleeveOut: () => [plain('pullSleeve')],
   cutChannel: (c) => [plain('markOut'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d))],
-  cutHollow: (c) => [plain('layOutline'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d)), plain('tryPart', { part: '' })],
+  cutCavity: (c) => [plain('layOutline'), plain('unplug'), ...c.deeper.map((d) => deepenTo(c, d)), plain('tryPart', { part: '' })],
   drillRow: (c) => [
     plain('markOut', c.row),
     plain('backBoard'),
@@ -166,9 +166,9 @@ const DRAFTS: Readonly<Record<OperationKind, (c: CardContext) => readonly Draft[
 function deepenTo(c: CardContext, d: CardContext['deeper'][number]): Draft {
   return {
     kind: 'deepenTo',
-    numbers: [{ label: 'depthWanted', working: setting('depthWanted', d.depth, 'plan') }],
-    names: c.deeper.length > 1 ? { pocket: d.pocket } : {},
-    asks: { what: 'depth', expected: d.depth, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: d.cavity, part: d.pocket } },
+    numbers: [{ label: 'targetDepth', working: setting('targetDepth', d.depth, 'plan') }],
+    names: c.deeper.length > 1 ? { level: d.level } : {},
+    asks: { what: 'depth', expected: d.depth, limit: c.depthLimit, target: { quantity: 'levelDepth', feature: d.cavity, part: d.level } },
   };
 }
 
@@ -187,20 +187,20 @@ function passesOf(c: CardContext): readonly Draft[] {
       { label: 'finishedDepth', working: p.setUps.finished },
       ...(c.measured !== null && c.measured < p.to ? [{ label: 'remainingDepth', working: remainingDepth(p.to, c.measured) }] : []),
     ];
-    const floors = (c.route?.pockets ?? []).filter((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6).map((q) => q.id);
-    const read = floors.length > 0 ? floors : p.pockets.slice(0, 1);
+    const floors = (c.route?.levels ?? []).filter((q) => !q.bored && Math.abs(q.depth - p.to) < 1e-6).map((q) => q.id);
+    const read = floors.length > 0 ? floors : p.levels.slice(0, 1);
     return [
       ...first,
       ...off,
       { kind: 'setDepth', numbers: setUps, names, asks: null },
       { kind: 'cut', numbers: [{ label: 'projection', working: p.setUps.projection }], names, asks: null },
-      ...read.map((pocket): Draft => ({ kind: 'measureDepth', numbers: [], names: { ...names, pocket }, asks: asked(c, pocket, p.to) })),
+      ...read.map((level): Draft => ({ kind: 'measureDepth', numbers: [], names: { ...names, level }, asks: asked(c, level, p.to) })),
     ];
   });
 }
 
-function asked(c: CardContext, pocket: string, expected: number): Asked {
-  return { what: 'depth', expected, limit: c.depthLimit, target: { quantity: 'pocketDepth', feature: c.cavity, part: pocket } };
+function asked(c: CardContext, level: string, expected: number): Asked {
+  return { what: 'depth', expected, limit: c.depthLimit, target: { quantity: 'levelDepth', feature: c.cavity, part: level } };
 }
 
 /** The cards of an operation in their fixed order, with the steps that step rules put in. */
@@ -236,13 +236,13 @@ export function remainingDepth(target: number, measured: number): Working {
     op: 'sum',
     label: 'remainingDepth',
     terms: [
-      { sign: 1, of: setting('depthWanted', target, 'plan') },
+      { sign: 1, of: setting('targetDepth', target, 'plan') },
       { sign: -1, of: setting('depthMeasured', measured, 'reading') },
     ],
   };
 }
 
-/** The set that planned pockets get once they are cut. */
+/** The set that planned levels get once they are cut. */
 export function cutSetOf(decision: string): string {
   return `${PLANNED_SET} ${decision}`;
 }

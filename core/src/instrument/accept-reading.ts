@@ -28,7 +28,7 @@ export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: reado
   return vouch(withDimension(anatomy, target, dimension), target);
 }
 
-/** Two check widths that bear an outline out vouch for it: it is then as sure as the readings, where it was only told. */
+/** Two check widths that bear an outline out vouch for it: it is then as sure as the readings, where it was only stated. */
 function vouch(anatomy: Anatomy, t: Target): Anatomy {
   if (t.quantity !== 'checkWidthAcross' && t.quantity !== 'checkWidthAlong') return anatomy;
   const o = outlineAt(anatomy, t.feature, t.part);

@@ -1,7 +1,7 @@
 import type { Basis, Dimension } from '../measure/index.js';
 import type { Outline, Placement, Point } from '../shape/index.js';
 
-/** The face of the body's wood that a hollow or a plate belongs to. z goes into the wood from it. */
+/** The face of the body's wood that a cavity or a plate belongs to. z goes into the wood from it. */
 export type Face = 'top' | 'back';
 
 /** Every face that can have a hole; positions on the headstock are in its own frame, at the fingerboard in the neck's. */
@@ -20,7 +20,7 @@ export interface FeatureOutline {
 }
 
 /** One level of a cavity: everything inside its outline is cut away down to its depth, mm. */
-export interface Pocket {
+export interface Level {
   readonly id: string;
   /** Which cut it belongs to: the old route and a new one are told apart by this. */
   readonly set: string;
@@ -30,14 +30,14 @@ export interface Pocket {
   readonly bored: boolean;
 }
 
-/** A hollow in a face, as a list of pockets. */
+/** A cavity in a face, as a list of levels. */
 export interface Cavity {
   readonly id: string;
   readonly name: string;
   readonly kind: 'route' | 'neck pocket' | 'control' | 'recess' | 'slot' | 'channel' | 'other';
   readonly face: Face;
   readonly frame: string;
-  readonly pockets: readonly Pocket[];
+  readonly levels: readonly Level[];
   /** The plate that hides it; null when it shows. */
   readonly hiddenBy: string | null;
   readonly condition: Condition;
@@ -45,7 +45,7 @@ export interface Cavity {
   readonly part?: string | null;
   /** How far its cover stands off on a spacer, mm; not there: it lies on the wood. */
   readonly raised?: Dimension;
-  /** Hollows that it runs into on purpose, by their ids: no wall is asked for where they meet. */
+  /** Cavities that it runs into on purpose, by their ids: no wall is asked for where they meet. */
   readonly joins?: readonly string[];
 }
 
@@ -181,7 +181,7 @@ export interface Headstock {
 
 /** An instrument to scale. x across, positive to the treble side of a right-handed one; y towards the bridge; z into the wood; mm. */
 export interface Anatomy {
-  readonly format: 1;
+  readonly format: 2;
   /** A left-handed instrument is stored like a right-handed one and seen mirrored. */
   readonly handed: 'right' | 'left';
   readonly frames: readonly Frame[];
@@ -207,7 +207,7 @@ export interface Edge {
   readonly side: 'low' | 'middle' | 'high';
 }
 
-/** The lines that positions are told from: x = 0, y = 0, and y at the nut. */
+/** The lines that positions are stated from: x = 0, y = 0, and y at the nut. */
 export type Datum = 'centre line' | 'pocket mouth' | 'nut';
 export const DATUMS: readonly Datum[] = ['centre line', 'pocket mouth', 'nut'];
 

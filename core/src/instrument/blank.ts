@@ -19,7 +19,7 @@ const UNKNOWN_HEADSTOCK: Headstock = { outline: null, thickness: null, tilt: 0 }
 /** An instrument of which nothing is known but that it has strings and a flat top. */
 export function blankAnatomy(): Anatomy {
   return {
-    format: 1,
+    format: 2,
     handed: 'right',
     frames: [],
     strings: { count: 6, spreadAtNut: null, spreadAtSaddles: null },

@@ -1,12 +1,12 @@
 import type { Basis, Dimension } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
-import type { Anatomy, Cavity, FeatureOutline, Hole, Opening, PickupPosition, Plate, Pocket, TrimmedPickup } from './anatomy.js';
+import type { Anatomy, Cavity, FeatureOutline, Hole, Opening, PickupPosition, Plate, Level, TrimmedPickup } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
-/** One thing done to an instrument, as data. A pocket that is added under the id of an old one takes its place. */
+/** One thing done to an instrument, as data. A level that is added under the id of an old one takes its place. */
 export type Change =
   | { readonly kind: 'fitPart'; readonly position: string; readonly part: string | null }
-  | { readonly kind: 'addPockets'; readonly cavity: string; readonly pockets: readonly Pocket[]; readonly joins?: readonly string[] }
+  | { readonly kind: 'addLevels'; readonly cavity: string; readonly levels: readonly Level[]; readonly joins?: readonly string[] }
   /** What sits in a hole or a slot, or what a plate is; null: nothing any more. */
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
   /** A plate with another outline, other openings and screw places: another one in its place. */
@@ -21,10 +21,10 @@ export type Change =
   | { readonly kind: 'moveHole'; readonly hole: string; readonly at: Point; readonly limit: number; readonly basis: Basis }
   /** A hole that is no hole any more. */
   | { readonly kind: 'closeHole'; readonly hole: string }
-  /** How deep a pocket is from then on. */
-  | { readonly kind: 'setDepth'; readonly cavity: string; readonly pocket: string; readonly depth: Dimension }
-  /** A pocket with another edge: a slot that was opened. */
-  | { readonly kind: 'sizePocket'; readonly cavity: string; readonly pocket: string; readonly outline: FeatureOutline }
+  /** How deep a level is from then on. */
+  | { readonly kind: 'setDepth'; readonly cavity: string; readonly level: string; readonly depth: Dimension }
+  /** A level with another edge: a slot that was opened. */
+  | { readonly kind: 'sizeLevel'; readonly cavity: string; readonly level: string; readonly outline: FeatureOutline }
   /** How deep a bore is from then on. */
   | { readonly kind: 'deepenHole'; readonly hole: string; readonly depth: Dimension }
   /** A cover set on a spacer: how far it stands off from then on. */
@@ -33,11 +33,11 @@ export type Change =
   | { readonly kind: 'raisePickup'; readonly position: string; readonly by: Dimension }
   /** What is cut off the pickup that sits there. */
   | { readonly kind: 'trimPickup'; readonly position: string; readonly trimmed: TrimmedPickup }
-  /** Pockets of a cut filled with wood again. */
-  | { readonly kind: 'fillPockets'; readonly cavity: string; readonly set: string }
+  /** Levels of a cut filled with wood again. */
+  | { readonly kind: 'fillLevels'; readonly cavity: string; readonly set: string }
   | { readonly kind: 'addHole'; readonly hole: Hole }
-  /** A hollow where none was. */
-  | { readonly kind: 'addCavity'; readonly hollow: Cavity }
+  /** A cavity where none was. */
+  | { readonly kind: 'addCavity'; readonly cavity: Cavity }
   | { readonly kind: 'setInsert'; readonly plate: string; readonly opening: string; readonly fitted: boolean };
 
 /** The anatomy after the changes. Throws RangeError when a change names what is not there. */
@@ -53,11 +53,11 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return withPosition(a, change.position, (p) => ({ ...p, raised: change.by }));
     case 'trimPickup':
       return withPosition(a, change.position, (p) => ({ ...p, trimmed: change.trimmed }));
-    case 'addPockets': {
+    case 'addLevels': {
       need(a.cavities, change.cavity);
-      const kept = (c: Cavity): readonly Pocket[] => c.pockets.filter((p) => !change.pockets.some((q) => q.id === p.id));
+      const kept = (c: Cavity): readonly Level[] => c.levels.filter((p) => !change.levels.some((q) => q.id === p.id));
       const joins = (c: Cavity): Partial<Cavity> => (change.joins ? { joins: [...new Set([...(c.joins ?? []), ...change.joins])] } : {});
-      const add = (c: Cavity): Cavity => ({ ...c, pockets: [...kept(c), ...change.pockets], ...joins(c) });
+      const add = (c: Cavity): Cavity => ({ ...c, levels: [...kept(c), ...change.levels], ...joins(c) });
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };
     }
     case 'fitHardware': {
@@ -82,21 +82,21 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'closeHole':
       return withHole(a, change.hole, (h) => ({ ...h, diameter: null, bare: null, depth: null, condition: 'plugged', part: null }));
     case 'setDepth':
-      return withPocket(a, change.cavity, change.pocket, (p) => ({ ...p, depth: change.depth }));
-    case 'sizePocket':
-      return withPocket(a, change.cavity, change.pocket, (p) => ({ ...p, outline: change.outline }));
+      return withLevel(a, change.cavity, change.level, (p) => ({ ...p, depth: change.depth }));
+    case 'sizeLevel':
+      return withLevel(a, change.cavity, change.level, (p) => ({ ...p, outline: change.outline }));
     case 'deepenHole':
       return withHole(a, change.hole, (h) => ({ ...h, depth: change.depth }));
     case 'raiseCover':
       need(a.cavities, change.cavity);
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, raised: change.by } : c)) };
-    case 'fillPockets':
+    case 'fillLevels':
       need(a.cavities, change.cavity);
-      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, pockets: c.pockets.filter((p) => p.set !== change.set) } : c)) };
+      return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? { ...c, levels: c.levels.filter((p) => p.set !== change.set) } : c)) };
     case 'addHole':
       return addFeature(a, { kind: 'hole', id: change.hole.id, of: change.hole });
     case 'addCavity':
-      return addFeature(a, { kind: 'cavity', id: change.hollow.id, of: change.hollow });
+      return addFeature(a, { kind: 'cavity', id: change.cavity.id, of: change.cavity });
     case 'setInsert': {
       const fit = (o: Opening): Opening => (o.id === change.opening && o.insert ? { ...o, insert: { ...o.insert, fitted: change.fitted } } : o);
       need(need(a.plates, change.plate).openings, change.opening);
@@ -105,9 +105,9 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
   }
 }
 
-function withPocket(a: Anatomy, cavity: string, id: string, f: (p: Pocket) => Pocket): Anatomy {
-  need(need(a.cavities, cavity).pockets, id);
-  return { ...a, cavities: a.cavities.map((c) => (c.id === cavity ? { ...c, pockets: c.pockets.map((p) => (p.id === id ? f(p) : p)) } : c)) };
+function withLevel(a: Anatomy, cavity: string, id: string, f: (p: Level) => Level): Anatomy {
+  need(need(a.cavities, cavity).levels, id);
+  return { ...a, cavities: a.cavities.map((c) => (c.id === cavity ? { ...c, levels: c.levels.map((p) => (p.id === id ? f(p) : p)) } : c)) };
 }
 
 function withPlate(a: Anatomy, id: string, f: (p: Plate) => Plate): Anatomy {
@@ -142,12 +142,12 @@ function need<T extends { readonly id: string }>(list: readonly T[], id: string)
   return found;
 }
 
-/** Pockets of one cut. */
-export function pocketsOfSet(cavity: Cavity, set: string): readonly Pocket[] {
-  return cavity.pockets.filter((p) => p.set === set);
+/** Levels of one cut. */
+export function levelsOfSet(cavity: Cavity, set: string): readonly Level[] {
+  return cavity.levels.filter((p) => p.set === set);
 }
 
 /** The cuts of a cavity, oldest first. */
 export function setsOf(cavity: Cavity): readonly string[] {
-  return [...new Set(cavity.pockets.map((p) => p.set))];
+  return [...new Set(cavity.levels.map((p) => p.set))];
 }

@@ -87,7 +87,7 @@ describe('the layers of a drawing', () => {
     expect(layersOf(tuner, 'top').find((l) => l.name === 'Holes')).toBeUndefined();
   });
 
-  it('hold the body from the side with its holes, each pocket down from its own face', () => {
+  it('hold the body from the side with its holes, each level down from its own face', () => {
     const a = placeHoleOn(addFeature(plainAnatomy(), firstFeature('hole', 'j', 'Jack', 'top', { x: 10, y: 200 })), 'j', 'side');
     const [body, cavities, holes] = sideLayers({ ...a, body: { ...a.body, thickness: dim(44) } });
     const strip = sideStrip(a);

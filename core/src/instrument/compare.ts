@@ -4,8 +4,8 @@ import { dimensionAt } from './dimension-at.js';
 
 /** A difference between two revisions. */
 export type Difference =
-  | { readonly kind: 'pocketAdded'; readonly cavity: string; readonly pocket: string; readonly set: string }
-  | { readonly kind: 'pocketGone'; readonly cavity: string; readonly pocket: string; readonly set: string }
+  | { readonly kind: 'levelAdded'; readonly cavity: string; readonly level: string; readonly set: string }
+  | { readonly kind: 'levelGone'; readonly cavity: string; readonly level: string; readonly set: string }
   | { readonly kind: 'holeAdded'; readonly hole: string }
   | { readonly kind: 'holePlugged'; readonly hole: string }
   /** Plugged and drilled anew elsewhere. */
@@ -14,8 +14,8 @@ export type Difference =
   /** A cover or a pickup set higher on a spacer, or let down again, mm. */
   | { readonly kind: 'raised'; readonly place: string; readonly by: number }
   | { readonly kind: 'partTrimmed'; readonly place: string; readonly part: string | null }
-  /** A slot that was opened: its pocket is the old one, wider. */
-  | { readonly kind: 'pocketOpened'; readonly cavity: string; readonly pocket: string }
+  /** A slot that was opened: its level is the old one, wider. */
+  | { readonly kind: 'levelOpened'; readonly cavity: string; readonly level: string }
   /** A plate made anew: the old one is kept. */
   | { readonly kind: 'plateMade'; readonly plate: string }
   | { readonly kind: 'windowFiled'; readonly plate: string; readonly opening: string }
@@ -27,14 +27,14 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
   const out: Difference[] = [];
   for (const c of after.cavities) {
     const old = before.cavities.find((x) => x.id === c.id);
-    for (const p of c.pockets) {
-      if (!old?.pockets.some((q) => q.id === p.id)) out.push({ kind: 'pocketAdded', cavity: c.id, pocket: p.id, set: p.set });
+    for (const p of c.levels) {
+      if (!old?.levels.some((q) => q.id === p.id)) out.push({ kind: 'levelAdded', cavity: c.id, level: p.id, set: p.set });
     }
   }
   for (const c of before.cavities) {
     const now = after.cavities.find((x) => x.id === c.id);
-    for (const p of c.pockets) {
-      if (!now?.pockets.some((q) => q.id === p.id)) out.push({ kind: 'pocketGone', cavity: c.id, pocket: p.id, set: p.set });
+    for (const p of c.levels) {
+      if (!now?.levels.some((q) => q.id === p.id)) out.push({ kind: 'levelGone', cavity: c.id, level: p.id, set: p.set });
     }
   }
   for (const h of after.holes) {
@@ -48,7 +48,7 @@ export function compareAnatomies(before: Anatomy, after: Anatomy): readonly Diff
     const old = was.get(place) ?? null;
     if (old !== part) out.push({ kind: 'partChanged', place, before: old, after: part });
   }
-  out.push(...pocketsOpened(before, after), ...raisedOrTrimmed(before, after), ...platesWorked(before, after));
+  out.push(...levelsOpened(before, after), ...raisedOrTrimmed(before, after), ...platesWorked(before, after));
   for (const plate of after.plates) {
     for (const o of plate.openings) {
       const old = before.plates.find((p) => p.id === plate.id)?.openings.find((q) => q.id === o.id)?.insert;
@@ -75,7 +75,7 @@ function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[]
   const old = new Map([...before.cavities, ...before.positions].map((f) => [f.id, f.raised?.value ?? 0]));
   const raised = [...after.cavities, ...after.positions].flatMap((f): readonly Difference[] => {
     const by = (f.raised?.value ?? 0) - (old.get(f.id) ?? 0);
-    // what sank with its plate is told by the relief that it sank into
+    // what sank with its plate is stated by the relief that it sank into
     return Math.abs(by) > 0.001 && (f.raised?.value ?? 0) >= 0 ? [{ kind: 'raised', place: f.id, by }] : [];
   });
   const trimmed = after.positions.flatMap((p): readonly Difference[] => {
@@ -86,13 +86,13 @@ function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[]
   return [...raised, ...trimmed];
 }
 
-/** Pockets of old whose edge is another by work that was done. */
-function pocketsOpened(before: Anatomy, after: Anatomy): readonly Difference[] {
+/** Levels of old whose edge is another by work that was done. */
+function levelsOpened(before: Anatomy, after: Anatomy): readonly Difference[] {
   return after.cavities.flatMap((c) => {
     const old = before.cavities.find((x) => x.id === c.id);
-    return c.pockets.flatMap((p): readonly Difference[] => {
-      const was = old?.pockets.find((q) => q.id === p.id);
-      return was && p.outline.basis.kind === 'work' && was.outline.basis.kind !== 'work' ? [{ kind: 'pocketOpened', cavity: c.id, pocket: p.id }] : [];
+    return c.levels.flatMap((p): readonly Difference[] => {
+      const was = old?.levels.find((q) => q.id === p.id);
+      return was && p.outline.basis.kind === 'work' && was.outline.basis.kind !== 'work' ? [{ kind: 'levelOpened', cavity: c.id, level: p.id }] : [];
     });
   });
 }
@@ -128,7 +128,7 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     widths.map((quantity) => (part === undefined ? { quantity, feature } : { quantity, feature, part }));
   const all: Target[] = [
     { quantity: 'bodyThickness', feature: 'body' },
-    ...a.cavities.flatMap((c) => c.pockets.flatMap((p): Target[] => [{ quantity: 'pocketDepth', feature: c.id, part: p.id }, ...outline(c.id, p.id)])),
+    ...a.cavities.flatMap((c) => c.levels.flatMap((p): Target[] => [{ quantity: 'levelDepth', feature: c.id, part: p.id }, ...outline(c.id, p.id)])),
     ...a.plates.flatMap((p): Target[] => [
       ...outline(p.id),
       { quantity: 'plateThickness', feature: p.id },

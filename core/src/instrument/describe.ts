@@ -22,7 +22,7 @@ export interface InstrumentSizes {
   readonly thickness: number;
   readonly pocketWidth: number;
   readonly pocketLength: number;
-  readonly pocketDepth: number;
+  readonly levelDepth: number;
   readonly route: Box;
   readonly routeDepth: number;
   readonly plate: Box;
@@ -32,23 +32,23 @@ export interface InstrumentSizes {
   readonly backDepth: number;
 }
 
-/** Limit of a size that was told or typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
-const TOLD_LIMIT = 0.25;
+/** Limit of a size that was stated or typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+const STATED_LIMIT = 0.25;
 
-const told: Basis = { kind: 'told' };
-const dimension = (value: number): Dimension => ({ value, limit: TOLD_LIMIT, basis: told });
+const stated: Basis = { kind: 'stated' };
+const dimension = (value: number): Dimension => ({ value, limit: STATED_LIMIT, basis: stated });
 const outline = (b: Box): FeatureOutline => ({
   outline: roundedRectangle(b.width, b.height, b.corner, b),
-  limit: TOLD_LIMIT,
-  basis: told,
+  limit: STATED_LIMIT,
+  basis: stated,
   across: null,
   along: null,
 });
 
-/** An anatomy from typed sizes; every value is marked as told until it is read. `part` is what sits there now. */
+/** An anatomy from typed sizes; every value is marked as stated until it is read. `part` is what sits there now. */
 export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anatomy {
   const blank = blankAnatomy();
-  const pocket: Box = { x: 0, y: s.pocketLength / 2, width: s.pocketWidth, height: s.pocketLength, corner: 3 };
+  const level: Box = { x: 0, y: s.pocketLength / 2, width: s.pocketWidth, height: s.pocketLength, corner: 3 };
   return {
     ...blank,
     strings: { count: s.strings, spreadAtNut: dimension(s.spreadAtNut), spreadAtSaddles: dimension(s.spreadAtSaddles) },
@@ -61,7 +61,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         kind: 'neck pocket',
         face: 'top',
         frame: 'body',
-        pockets: [{ id: 'pocket', set: 'found', outline: outline(pocket), depth: dimension(s.pocketDepth), bored: false }],
+        levels: [{ id: 'pocket', set: 'found', outline: outline(level), depth: dimension(s.levelDepth), bored: false }],
         hiddenBy: null,
         condition: 'sound',
       },
@@ -71,7 +71,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         kind: 'route',
         face: 'top',
         frame: 'body',
-        pockets: [{ id: 'old', set: 'found', outline: outline(s.route), depth: dimension(s.routeDepth), bored: false }],
+        levels: [{ id: 'old', set: 'found', outline: outline(s.route), depth: dimension(s.routeDepth), bored: false }],
         hiddenBy: 'plate',
         condition: 'sound',
       },
@@ -81,7 +81,7 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
         kind: 'control',
         face: 'back',
         frame: 'body',
-        pockets: [{ id: 'floor', set: 'found', outline: outline(s.back), depth: dimension(s.backDepth), bored: false }],
+        levels: [{ id: 'floor', set: 'found', outline: outline(s.back), depth: dimension(s.backDepth), bored: false }],
         hiddenBy: null,
         condition: 'sound',
       },
@@ -122,7 +122,7 @@ export function sizeProblems(s: InstrumentSizes): readonly SizeProblem[] {
     ...(within(s.window, s.plate) ? [] : [{ kind: 'windowOutsidePlate' as const }]),
     ...deep('route', s.routeDepth),
     ...deep('back', s.backDepth),
-    ...deep('pocket', s.pocketDepth),
+    ...deep('pocket', s.levelDepth),
     ...(s.nutToMouth < s.scale ? [] : [{ kind: 'mouthBeyondScale' as const, mouth: s.nutToMouth, scale: s.scale }]),
     ...(s.spreadAtSaddles > s.spreadAtNut ? [] : [{ kind: 'spreadNarrows' as const, nut: s.spreadAtNut, saddles: s.spreadAtSaddles }]),
   ];

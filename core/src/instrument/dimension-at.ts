@@ -44,9 +44,9 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
       const hole = anatomy.holes.find((h) => h.id === t.feature);
       return hole ? { exists: true, dimension: hole[HOLE_FIELD[t.quantity]] } : NONE;
     }
-    case 'pocketDepth': {
-      const pocket = anatomy.cavities.find((c) => c.id === t.feature)?.pockets.find((p) => p.id === t.part);
-      return pocket ? { exists: true, dimension: pocket.depth } : NONE;
+    case 'levelDepth': {
+      const level = anatomy.cavities.find((c) => c.id === t.feature)?.levels.find((p) => p.id === t.part);
+      return level ? { exists: true, dimension: level.depth } : NONE;
     }
     case 'plateThickness': {
       const plate = anatomy.plates.find((p) => p.id === t.feature);
@@ -61,7 +61,7 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
   }
 }
 
-/** The outline of a plate, an opening, a slot, a pocket, the body or the headstock. */
+/** The outline of a plate, an opening, a slot, a level, the body or the headstock. */
 export function outlineAt(anatomy: Anatomy, feature: string, part?: string): FeatureOutline | null {
   if (feature === 'body') return anatomy.body.outline;
   if (feature === 'headstock') return anatomy.headstock.outline;
@@ -72,7 +72,7 @@ export function outlineAt(anatomy: Anatomy, feature: string, part?: string): Fea
     if (!opening) return null;
     return opening.id === part ? opening.outline : (opening.insert?.slot ?? null);
   }
-  return anatomy.cavities.find((c) => c.id === feature)?.pockets.find((p) => p.id === part)?.outline ?? null;
+  return anatomy.cavities.find((c) => c.id === feature)?.levels.find((p) => p.id === part)?.outline ?? null;
 }
 
 /** The anatomy with one dimension replaced, or taken away; throws RangeError when the anatomy has no such place. */
@@ -88,8 +88,8 @@ export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null):
       const field = HOLE_FIELD[t.quantity];
       return { ...anatomy, holes: anatomy.holes.map((h) => (h.id === t.feature ? { ...h, [field]: d } : h)) };
     }
-    case 'pocketDepth':
-      return mapPocket(anatomy, t.feature, t.part, (p) => ({ ...p, depth: d }));
+    case 'levelDepth':
+      return mapLevel(anatomy, t.feature, t.part, (p) => ({ ...p, depth: d }));
     case 'plateThickness':
       return mapPlate(anatomy, t.feature, (p) => ({ ...p, thickness: d }));
     case 'checkWidthAcross':
@@ -99,8 +99,8 @@ export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null):
   }
 }
 
-function mapPocket(a: Anatomy, cavity: string, pocket: string | undefined, f: (p: Cavity['pockets'][number]) => Cavity['pockets'][number]): Anatomy {
-  return { ...a, cavities: a.cavities.map((c) => (c.id !== cavity ? c : { ...c, pockets: c.pockets.map((p) => (p.id === pocket ? f(p) : p)) })) };
+function mapLevel(a: Anatomy, cavity: string, level: string | undefined, f: (p: Cavity['levels'][number]) => Cavity['levels'][number]): Anatomy {
+  return { ...a, cavities: a.cavities.map((c) => (c.id !== cavity ? c : { ...c, levels: c.levels.map((p) => (p.id === level ? f(p) : p)) })) };
 }
 
 function mapPlate(a: Anatomy, plate: string, f: (p: Plate) => Plate): Anatomy {
@@ -110,7 +110,7 @@ function mapPlate(a: Anatomy, plate: string, f: (p: Plate) => Plate): Anatomy {
 function mapOutline(a: Anatomy, t: Target, f: (o: FeatureOutline) => FeatureOutline): Anatomy {
   if (t.feature === 'body') return a.body.outline ? { ...a, body: { ...a.body, outline: f(a.body.outline) } } : a;
   if (t.feature === 'headstock') return a.headstock.outline ? { ...a, headstock: { ...a.headstock, outline: f(a.headstock.outline) } } : a;
-  if (a.cavities.some((c) => c.id === t.feature)) return mapPocket(a, t.feature, t.part, (p) => ({ ...p, outline: f(p.outline) }));
+  if (a.cavities.some((c) => c.id === t.feature)) return mapLevel(a, t.feature, t.part, (p) => ({ ...p, outline: f(p.outline) }));
   return mapPlate(a, t.feature, (plate) =>
     t.part === undefined ? { ...plate, outline: f(plate.outline) } : { ...plate, openings: plate.openings.map((o) => mapOpening(o, t.part, f)) },
   );

@@ -19,7 +19,7 @@ import {
   removeFeature,
   repeatFeature,
   reshapeFeature,
-  retold,
+  restated,
   startingAnatomy,
   STARTING_KINDS,
   targetsOf,
@@ -31,7 +31,7 @@ const box = (a: Anatomy, id: string) => boundsOf(a, featureOf(a, id)!);
 const withHole = (): Anatomy => addFeature(plainAnatomy(), firstFeature('hole', 'h', 'Hole', 'top', { x: 30, y: 200 }));
 
 describe('features of an instrument', () => {
-  it('are moved with all their pockets, and a plate takes the pickup place in it along', () => {
+  it('are moved with all their levels, and a plate takes the pickup place in it along', () => {
     const moved = moveFeature(plainAnatomy(), 'plate', 3, -2);
     // 110 × 60 about (0, 110)
     expect(box(moved, 'plate')).toEqual({ minX: -52, maxX: 58, minY: 78, maxY: 138 });
@@ -80,9 +80,9 @@ describe('features of an instrument', () => {
 
   it('are given other sizes by number; what was read of the old ones no longer vouches for them', () => {
     const a = reshapeFeature(plainAnatomy(), 'route', { kind: 'rectangle', at: { x: 1, y: 112 }, width: 90, height: 24, corner: 6 });
-    const { outline, across, basis } = a.cavities[1]!.pockets[0]!.outline;
+    const { outline, across, basis } = a.cavities[1]!.levels[0]!.outline;
     expect(recognise(outline)).toEqual({ kind: 'rectangle', at: { x: 1, y: 112 }, width: 90, height: 24, corner: 6 });
-    expect([across, basis]).toEqual([null, { kind: 'told' }]);
+    expect([across, basis]).toEqual([null, { kind: 'stated' }]);
   });
 
   it('cannot be taken away while a pickup place hangs in them; what they hid then shows', () => {
@@ -127,16 +127,16 @@ describe('starting kinds', () => {
     });
   }
 
-  it('have their hollows inside the body, and shallower than it', () => {
+  it('have their cavities inside the body, and shallower than it', () => {
     for (const kind of STARTING_KINDS) {
       const a = startingAnatomy(kind);
       const b = bounds([a.body.outline!.outline]);
       for (const c of a.cavities.filter((x) => x.kind !== 'neck pocket')) {
-        const r = bounds(c.pockets.map((p) => toBody(a, c.frame, p.outline.outline)));
+        const r = bounds(c.levels.map((p) => toBody(a, c.frame, p.outline.outline)));
         expect(r.minX > b.minX && r.maxX < b.maxX && r.maxY < b.maxY)
           .withContext(`${kind} ${c.id}`)
           .toBeTrue();
-        for (const p of c.pockets) expect(p.depth!.value).withContext(`${kind} ${c.id}`).toBeLessThan(a.body.thickness!.value);
+        for (const p of c.levels) expect(p.depth!.value).withContext(`${kind} ${c.id}`).toBeLessThan(a.body.thickness!.value);
       }
     }
   });
@@ -155,7 +155,7 @@ describe('starting kinds', () => {
   });
 });
 
-describe('a shape told by its sizes', () => {
+describe('a shape stated by its sizes', () => {
   it('is known again wherever its list of corners begins', () => {
     const r = roundedRectangle(70, 40, 5, { x: 3, y: 4 });
     const turned = { vertices: [...r.vertices.slice(3), ...r.vertices.slice(0, 3)] };
@@ -167,12 +167,12 @@ describe('a shape told by its sizes', () => {
 describe('a copy of an instrument', () => {
   it('has the same sizes as hearsay: nothing on it was read', () => {
     const a = plainAnatomy();
-    const copy = retold(a);
+    const copy = restated(a);
     const bases = new Set([...JSON.stringify(copy).matchAll(/"basis":\{"kind":"(\w+)"/g)].map((m) => m[1]));
-    expect([...bases]).toEqual(['told']);
-    expect(copy.cavities[1]!.pockets[0]!.outline.outline).toEqual(a.cavities[1]!.pockets[0]!.outline.outline);
+    expect([...bases]).toEqual(['stated']);
+    expect(copy.cavities[1]!.levels[0]!.outline.outline).toEqual(a.cavities[1]!.levels[0]!.outline.outline);
     expect(copy.body.thickness!.value).toBe(44);
-    expect(retold(startingAnatomy('bass'))).toEqual(startingAnatomy('bass'));
+    expect(restated(startingAnatomy('bass'))).toEqual(startingAnatomy('bass'));
   });
 });
 

@@ -12,11 +12,11 @@ import {
   type PlainShape,
   type Point,
 } from '../shape/index.js';
-import type { Anatomy, Cavity, Condition, FeatureOutline, Hole, Plate, Pocket } from './anatomy.js';
+import type { Anatomy, Cavity, Condition, FeatureOutline, Hole, Plate, Level } from './anatomy.js';
 import { BODY_FRAME } from './anatomy.js';
 import { placementOf, toBody } from './frame.js';
 
-/** Something on an instrument that has a place: a hollow, a hole, a plate. Ids are unique over all of them. */
+/** Something on an instrument that has a place: a cavity, a hole, a plate. Ids are unique over all of them. */
 export type Feature =
   | { readonly kind: 'cavity'; readonly id: string; readonly of: Cavity }
   | { readonly kind: 'hole'; readonly id: string; readonly of: Hole }
@@ -38,7 +38,7 @@ export function featureOf(a: Anatomy, id: string): Feature | null {
 export function boundsOf(a: Anatomy, f: Feature): Bounds {
   switch (f.kind) {
     case 'cavity':
-      return bounds(f.of.pockets.map((p) => toBody(a, f.of.frame, p.outline.outline)));
+      return bounds(f.of.levels.map((p) => toBody(a, f.of.frame, p.outline.outline)));
     case 'plate':
       return bounds([toBody(a, f.of.frame, f.of.outline.outline)]);
     case 'hole': {
@@ -55,9 +55,9 @@ function placed(a: Anatomy, h: Hole): Point {
   return { x: at.x + h.at.x * Math.cos(t) - h.at.y * Math.sin(t), y: at.y + h.at.x * Math.sin(t) + h.at.y * Math.cos(t) };
 }
 
-/** The first outline of a feature: what its sizes are told by. */
+/** The first outline of a feature: what its sizes are stated by. */
 export function outlineOf(f: Feature): FeatureOutline | null {
-  if (f.kind === 'cavity') return f.of.pockets[0]?.outline ?? null;
+  if (f.kind === 'cavity') return f.of.levels[0]?.outline ?? null;
   return f.kind === 'plate' ? f.of.outline : null;
 }
 
@@ -66,7 +66,7 @@ export function moveFeature(a: Anatomy, id: string, dx: number, dy: number): Ana
   const f = needed(a, id);
   if (dx === 0 && dy === 0) return a;
   const moved = mapFeature(a, id, {
-    cavity: (c) => ({ ...c, pockets: c.pockets.map((p) => movePocket(p, dx, dy)) }),
+    cavity: (c) => ({ ...c, levels: c.levels.map((p) => moveLevel(p, dx, dy)) }),
     plate: (p) => movePlate(p, dx, dy),
     hole: (h) => ({ ...h, at: add(h.at, dx, dy) }),
   });
@@ -84,7 +84,7 @@ function add(p: Point, dx: number, dy: number): Point {
 }
 
 const drawn = (o: FeatureOutline, f: (o: Outline) => Outline): FeatureOutline => ({ ...o, outline: f(o.outline) });
-const movePocket = (p: Pocket, dx: number, dy: number): Pocket => ({ ...p, outline: drawn(p.outline, (o) => moveOutline(o, dx, dy)) });
+const moveLevel = (p: Level, dx: number, dy: number): Level => ({ ...p, outline: drawn(p.outline, (o) => moveOutline(o, dx, dy)) });
 
 /** A plate in a frame of its own is moved with that frame. */
 function movePlate(p: Plate, dx: number, dy: number): Plate {
@@ -131,7 +131,7 @@ function needed(a: Anatomy, id: string): Feature {
   return f;
 }
 
-/** What can be told of a feature beside its place. */
+/** What can be stated of a feature beside its place. */
 export interface FeatureWords {
   readonly name: string;
   readonly condition: Condition;
@@ -148,16 +148,16 @@ export function reshapeFeature(a: Anatomy, id: string, shape: PlainShape): Anato
   const was = outlineOf(f);
   if (!was) return a;
   const before = recognise(was.outline).at;
-  const told = (o: FeatureOutline): FeatureOutline => ({ ...o, outline: shaped(shape, o.outline), basis: { kind: 'told' }, across: null, along: null });
+  const stated = (o: FeatureOutline): FeatureOutline => ({ ...o, outline: shaped(shape, o.outline), basis: { kind: 'stated' }, across: null, along: null });
   const [dx, dy] = [shape.at.x - before.x, shape.at.y - before.y];
   return mapFeature(a, id, {
-    cavity: (c) => ({ ...c, pockets: c.pockets.map((p, i) => (i === 0 ? { ...p, outline: told(p.outline) } : movePocket(p, dx, dy))) }),
-    plate: (p) => ({ ...p, outline: told(p.outline) }),
+    cavity: (c) => ({ ...c, levels: c.levels.map((p, i) => (i === 0 ? { ...p, outline: stated(p.outline) } : moveLevel(p, dx, dy))) }),
+    plate: (p) => ({ ...p, outline: stated(p.outline) }),
     hole: (h) => h,
   });
 }
 
-/** A plate that lies over the whole of a hollow or a hole, and by how much at the worst point, mm. */
+/** A plate that lies over the whole of a cavity or a hole, and by how much at the worst point, mm. */
 export interface Cover {
   readonly plate: string;
   readonly by: number;
@@ -169,7 +169,7 @@ export function redrawFeature(a: Anatomy, id: string, drawn: Pick<FeatureOutline
   const fresh = (outline: Outline): FeatureOutline => ({ ...drawn, outline, across: null, along: null });
   const own = f.kind === 'plate' ? fromBody(a, f.of.frame, drawn.outline) : drawn.outline;
   return mapFeature(a, id, {
-    cavity: (c) => ({ ...c, pockets: c.pockets.map((p, i) => (i === 0 ? { ...p, outline: fresh(own) } : p)) }),
+    cavity: (c) => ({ ...c, levels: c.levels.map((p, i) => (i === 0 ? { ...p, outline: fresh(own) } : p)) }),
     plate: (p) => ({ ...p, outline: fresh(own) }),
     hole: (h) => h,
   });
@@ -187,7 +187,7 @@ export function coversOf(a: Anatomy, id: string): readonly Cover[] {
   if (f.kind === 'plate') return [];
   const own =
     f.kind === 'cavity'
-      ? f.of.pockets.map((p) => toBody(a, f.of.frame, p.outline.outline))
+      ? f.of.levels.map((p) => toBody(a, f.of.frame, p.outline.outline))
       : [toBody(a, f.of.frame, circle(f.of.diameter?.value ?? 0.01, f.of.at))];
   return a.plates
     .filter((p) => p.face === f.of.face)
@@ -198,7 +198,7 @@ export function coversOf(a: Anatomy, id: string): readonly Cover[] {
     .sort((x, y) => y.by - x.by);
 }
 
-/** Says what hides a hollow or a hole; null: it shows. */
+/** Says what hides a cavity or a hole; null: it shows. */
 export function hideFeature(a: Anatomy, id: string, by: string | null): Anatomy {
   needed(a, id);
   return mapFeature(a, id, { cavity: (c) => ({ ...c, hiddenBy: by }), plate: (p) => p, hole: (h) => ({ ...h, hiddenBy: by }) });
@@ -212,7 +212,7 @@ export function holders(a: Anatomy, id: string): readonly string[] {
   ];
 }
 
-/** An instrument without a feature and the distances told of it; what it hid shows. Throws RangeError while a pickup place hangs in it. */
+/** An instrument without a feature and the distances stated of it; what it hid shows. Throws RangeError while a pickup place hangs in it. */
 export function removeFeature(a: Anatomy, id: string): Anatomy {
   needed(a, id);
   if (a.positions.some((p) => p.cavity === id || p.plate === id)) throw new RangeError(`a pickup place hangs in ${id}`);
@@ -272,7 +272,7 @@ export function mirrorFeature(a: Anatomy, id: string, as: { readonly id: string;
   const copied = copyFeature(a, id, as, 0, 0);
   const mirrored = (p: Point): Point => ({ x: -p.x, y: p.y });
   return mapFeature(copied, as.id, {
-    cavity: (c) => ({ ...c, pockets: c.pockets.map((p) => ({ ...p, outline: drawn(p.outline, mirrorOutline) })) }),
+    cavity: (c) => ({ ...c, levels: c.levels.map((p) => ({ ...p, outline: drawn(p.outline, mirrorOutline) })) }),
     plate: (p) => mapPlate(p, mirrorOutline, mirrored),
     hole: (h) => ({ ...h, at: mirrored(h.at) }),
   });

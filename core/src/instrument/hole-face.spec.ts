@@ -27,14 +27,14 @@ describe('the face of a hole', () => {
 });
 
 describe('the side of a body', () => {
-  it('shows every pocket from its own face', () => {
+  it('shows every level from its own face', () => {
     const a = plainAnatomy();
     const thick = { ...a, body: { ...a.body, thickness: dim(44) } };
     // top route 18 deep, back cavity 14 deep: 0–18 and 30–44
     const depths = sideShadows(thick).map((s) => [s.from, s.to]);
     expect(depths).toContain([0, 18]);
     expect(depths).toContain([30, 44]);
-    const unknown = { ...thick, cavities: thick.cavities.map((c) => ({ ...c, pockets: c.pockets.map((p) => ({ ...p, depth: null })) })) };
+    const unknown = { ...thick, cavities: thick.cavities.map((c) => ({ ...c, levels: c.levels.map((p) => ({ ...p, depth: null })) })) };
     expect(sideShadows(unknown)).toEqual([]);
     expect(sideStrip({ ...a, body: { ...a.body, thickness: null } }).depth).toBe(44);
   });

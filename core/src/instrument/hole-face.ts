@@ -5,7 +5,7 @@ import { placementOf, toBody } from './frame.js';
 /** Every face that can have a hole. */
 export const HOLE_FACES: readonly HoleFace[] = ['top', 'back', 'side', 'headstock front', 'headstock back', 'fingerboard'];
 
-/** In whose frame a face's holes are told. On the side x is the depth below the top and y goes along as everywhere. */
+/** In whose frame a face's holes are stated. On the side x is the depth below the top and y goes along as everywhere. */
 const FRAME: Readonly<Record<HoleFace, string>> = {
   top: BODY_FRAME,
   back: BODY_FRAME,
@@ -15,7 +15,7 @@ const FRAME: Readonly<Record<HoleFace, string>> = {
   fingerboard: NECK_FRAME,
 };
 
-/** The frame in which the holes of a face are told. */
+/** The frame in which the holes of a face are stated. */
 export function frameOfFace(face: HoleFace): string {
   return FRAME[face];
 }
@@ -35,20 +35,20 @@ export function sideStrip(a: Anatomy): SideStrip {
   return { depth: a.body.thickness?.value ?? USUAL_DEPTH, from: b.minY, to: b.maxY };
 }
 
-/** A hole on another face, where it is now as seen; onto or off the side only its place along is kept. Its place is told from then on. Throws RangeError when it is not there. */
+/** A hole on another face, where it is now as seen; onto or off the side only its place along is kept. Its place is stated from then on. Throws RangeError when it is not there. */
 export function placeHoleOn(a: Anatomy, id: string, face: HoleFace): Anatomy {
   const h = a.holes.find((x) => x.id === id);
   if (!h) throw new RangeError(`nothing here is called ${id}`);
   if (h.face === face) return a;
   const seen = placePoint(h.at, placementOf(a, h.frame));
   const strip = sideStrip(a);
-  const wanted = face === 'side' ? { x: strip.depth / 2, y: Math.min(strip.to, Math.max(strip.from, seen.y)) } : h.face === 'side' ? { x: 0, y: seen.y } : seen;
+  const target = face === 'side' ? { x: strip.depth / 2, y: Math.min(strip.to, Math.max(strip.from, seen.y)) } : h.face === 'side' ? { x: 0, y: seen.y } : seen;
   const frame = placementOf(a, FRAME[face]);
-  const at = placePoint({ x: wanted.x - frame.x, y: wanted.y - frame.y }, { x: 0, y: 0, turn: -frame.turn });
-  return { ...a, holes: a.holes.map((x) => (x.id === id ? { ...x, face, frame: FRAME[face], at, basis: { kind: 'told' }, hiddenBy: null } : x)) };
+  const at = placePoint({ x: target.x - frame.x, y: target.y - frame.y }, { x: 0, y: 0, turn: -frame.turn });
+  return { ...a, holes: a.holes.map((x) => (x.id === id ? { ...x, face, frame: FRAME[face], at, basis: { kind: 'stated' }, hiddenBy: null } : x)) };
 }
 
-/** A hollow as the side shows it: from which depth to which, and along. Unknown depths are left out. */
+/** A cavity as the side shows it: from which depth to which, and along. Unknown depths are left out. */
 export interface SideShadow {
   readonly id: string;
   readonly name: string;
@@ -57,11 +57,11 @@ export interface SideShadow {
   readonly along: readonly [number, number];
 }
 
-/** What the pockets of both faces would be from the side, each down from its own face. */
+/** What the levels of both faces would be from the side, each down from its own face. */
 export function sideShadows(a: Anatomy): readonly SideShadow[] {
   const { depth } = sideStrip(a);
   return a.cavities.flatMap((c) =>
-    c.pockets.flatMap((p) => {
+    c.levels.flatMap((p) => {
       if (!p.depth) return [];
       const b = bounds([toBody(a, c.frame, p.outline.outline)]);
       const [from, to] = c.face === 'top' ? [0, p.depth.value] : [depth - p.depth.value, depth];

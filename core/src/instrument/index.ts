@@ -14,7 +14,7 @@ export * from './plausible.js';
 export * from './hole-face.js';
 export * from './layers.js';
 export * from './plate-parts.js';
-export * from './retold.js';
+export * from './restated.js';
 export * from './solve-positions.js';
 export * from './snap.js';
 export * from './starting-kind.js';

@@ -19,15 +19,15 @@ export interface Layer {
 
 /** An instrument's outlines of one face by what they are, for a drawing; `only` narrows it to one feature. Layers without a line are left out. */
 export function layersOf(a: Anatomy, face: Face, only: string | null = null): readonly Layer[] {
-  const wanted = (id: string): boolean => only === null || id === only;
-  const plates = a.plates.filter((p) => p.face === face && wanted(p.id));
+  const shown = (id: string): boolean => only === null || id === only;
+  const plates = a.plates.filter((p) => p.face === face && shown(p.id));
   const place = (frame: string, outline: Outline): Outline => toBody(a, frame, outline);
   const layers: readonly Layer[] = [
     {
       name: 'Body',
       outlines: [
-        ...(a.body.outline && wanted('body') ? [{ name: 'Body', outline: a.body.outline.outline }] : []),
-        ...(a.headstock.outline && face === 'top' && wanted('headstock')
+        ...(a.body.outline && shown('body') ? [{ name: 'Body', outline: a.body.outline.outline }] : []),
+        ...(a.headstock.outline && face === 'top' && shown('headstock')
           ? [{ name: 'Headstock', outline: place(HEADSTOCK_FRAME, a.headstock.outline.outline) }]
           : []),
       ],
@@ -35,8 +35,8 @@ export function layersOf(a: Anatomy, face: Face, only: string | null = null): re
     {
       name: 'Cavities',
       outlines: a.cavities
-        .filter((c) => c.face === face && wanted(c.id))
-        .flatMap((c) => c.pockets.map((p) => ({ name: `${c.name} ${p.depth?.value ?? ''}`.trim(), outline: place(c.frame, p.outline.outline) }))),
+        .filter((c) => c.face === face && shown(c.id))
+        .flatMap((c) => c.levels.map((p) => ({ name: `${c.name} ${p.depth?.value ?? ''}`.trim(), outline: place(c.frame, p.outline.outline) }))),
     },
     { name: 'Plates', outlines: plates.map((p) => ({ name: p.name, outline: place(p.frame, p.outline.outline) })) },
     { name: 'Openings', outlines: plates.flatMap((p) => p.openings.map((o) => ({ name: o.name, outline: place(p.frame, o.outline.outline) }))) },
@@ -55,7 +55,7 @@ export function layersOf(a: Anatomy, face: Face, only: string | null = null): re
     {
       name: 'Holes',
       outlines: a.holes
-        .filter((h) => SEEN_HOLES[face].includes(h.face) && h.diameter && wanted(h.id))
+        .filter((h) => SEEN_HOLES[face].includes(h.face) && h.diameter && shown(h.id))
         .map((h) => ({ name: h.name, outline: place(h.frame, circle(h.diameter?.value ?? 0, h.at)) })),
     },
   ];

@@ -3,7 +3,7 @@ import type { Anatomy, Cavity, Opening } from './anatomy.js';
 import { boundsOf, featureOf } from './feature.js';
 import { placementOf, toBody } from './frame.js';
 
-/** The hollow that a pickup place hangs in; null where place or hollow is not there. */
+/** The cavity that a pickup place hangs in; null where place or cavity is not there. */
 export function cavityOf(a: Anatomy, { position }: { readonly position: string }): Cavity | null {
   const place = a.positions.find((p) => p.id === position);
   return a.cavities.find((c) => c.id === place?.cavity) ?? null;

@@ -15,12 +15,12 @@ function turned(): Anatomy {
 }
 
 describe('the openings of a plate', () => {
-  it('are added in its middle, told and not measured, small enough for the plate', () => {
+  it('are added in its middle, stated and not measured, small enough for the plate', () => {
     const a = plainAnatomy();
     const { plate } = hangs(a);
     const b = addOpening(a, plate, { id: 'slot', name: 'Slot' });
     const o = b.plates.find((p) => p.id === plate)!.openings.find((x) => x.id === 'slot')!;
-    expect(o.outline.basis).toEqual({ kind: 'told' });
+    expect(o.outline.basis).toEqual({ kind: 'stated' });
     const middle = recognise(a.plates.find((p) => p.id === plate)!.outline.outline).at;
     expect(recognise(o.outline.outline).at.x).toBeCloseTo(middle.x, 9);
     expect(() => addOpening(b, plate, { id: 'slot', name: 'Again' })).toThrowError(RangeError);
@@ -34,13 +34,13 @@ describe('the openings of a plate', () => {
       const a = made();
       const { plate, opening, at } = hangs(a);
       const was = openingShape(a, plate, opening);
-      const wanted = { kind: 'rectangle' as const, at: { x: was.at.x + 3, y: was.at.y - 2 }, width: 66, height: 20, corner: 2 };
-      const b = changeOpening(a, plate, opening, { name: 'Wide one', shape: wanted });
+      const target = { kind: 'rectangle' as const, at: { x: was.at.x + 3, y: was.at.y - 2 }, width: 66, height: 20, corner: 2 };
+      const b = changeOpening(a, plate, opening, { name: 'Wide one', shape: target });
       const now = openingShape(b, plate, opening);
       expect(now.width).toBeCloseTo(66, 6);
       expect(now.kind !== 'circle' && now.height).toBeCloseTo(20, 6);
-      expect(now.at.x).toBeCloseTo(wanted.at.x, 6);
-      expect(now.at.y).toBeCloseTo(wanted.at.y, 6);
+      expect(now.at.x).toBeCloseTo(target.at.x, 6);
+      expect(now.at.y).toBeCloseTo(target.at.y, 6);
       expect(hangs(b).at.x).toBeCloseTo(at.x + 3, 6);
       expect(hangs(b).at.y).toBeCloseTo(at.y - 2, 6);
       const c = redrawOpening(b, plate, opening, { outline: circle(30, { x: 5, y: 90 }), limit: 0.1, basis: { kind: 'sheet', part: 'tracing' } });
@@ -63,7 +63,7 @@ describe('the openings of a plate', () => {
 });
 
 describe('the screw places of a plate', () => {
-  it('are told as seen on the body, whatever frame the plate has, and only on the plate', () => {
+  it('are stated as seen on the body, whatever frame the plate has, and only on the plate', () => {
     const a = turned();
     const { plate } = hangs(a);
     const [first] = plateScrews(withPlateScrews(a, plate, [{ ...openingShape(a, plate, hangs(a).opening).at, gauge: 4 }]), plate);

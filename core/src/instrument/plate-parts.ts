@@ -5,7 +5,7 @@ import { fromBody } from './feature.js';
 
 /** Sizes of a fresh opening, mm [memory: about a slim pickup's window], and the limit of what is only put there [trade: a steel rule's]. */
 const FIRST_OPENING = { width: 70, height: 19, corner: 3 } as const;
-const TOLD_LIMIT = 0.25;
+const STATED_LIMIT = 0.25;
 
 /** The box round an opening as a shape in the body's frame, mm. Throws RangeError when it is not there. */
 export function openingShape(a: Anatomy, plate: string, opening: string): PlainShape {
@@ -13,7 +13,7 @@ export function openingShape(a: Anatomy, plate: string, opening: string): PlainS
   return recognise(toBody(a, p.frame, openingOf(p, opening).outline.outline));
 }
 
-/** A plate with one more opening in its middle, told and not measured. Throws RangeError when the id is taken. */
+/** A plate with one more opening in its middle, stated and not measured. Throws RangeError when the id is taken. */
 export function addOpening(a: Anatomy, plate: string, as: { readonly id: string; readonly name: string }): Anatomy {
   const p = plateOf(a, plate);
   if (p.openings.some((o) => o.id === as.id)) throw new RangeError(`${as.id} is there already`);
@@ -22,7 +22,7 @@ export function addOpening(a: Anatomy, plate: string, as: { readonly id: string;
   const within = (wanted: number, room: number): number => Math.min(wanted, room * 0.6);
   const [w, h] = [within(width, b.maxX - b.minX), within(height, b.maxY - b.minY)];
   const outline = roundedRectangle(w, h, Math.min(corner, w / 2, h / 2), { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 });
-  return withPlate(a, { ...p, openings: [...p.openings, { ...as, outline: told(outline), insert: null }] });
+  return withPlate(a, { ...p, openings: [...p.openings, { ...as, outline: stated(outline), insert: null }] });
 }
 
 /** An opening with another name or another shape in the body's frame; a pickup that hangs in it goes with its middle. */
@@ -32,7 +32,7 @@ export function changeOpening(a: Anatomy, plate: string, opening: string, change
   const { shape } = change;
   if (!shape) return withOpening(a, p, { ...was, name: change.name ?? was.name });
   const inBody = toBody(a, p.frame, was.outline.outline);
-  const named = { ...was, name: change.name ?? was.name, outline: told(fromBody(a, p.frame, shaped(shape, inBody)), was.outline.limit) };
+  const named = { ...was, name: change.name ?? was.name, outline: stated(fromBody(a, p.frame, shaped(shape, inBody)), was.outline.limit) };
   return hung(withOpening(a, p, named), opening, recognise(inBody).at, shape.at);
 }
 
@@ -60,7 +60,7 @@ export function plateScrews(a: Anatomy, plate: string): readonly PlateScrew[] {
   return p.screws.map((s) => ({ ...s, ...placePoint(s, at) }));
 }
 
-/** A plate with other screws, told in the body's frame. Throws RangeError for a screw that is not on the plate. */
+/** A plate with other screws, stated in the body's frame. Throws RangeError for a screw that is not on the plate. */
 export function withPlateScrews(a: Anatomy, plate: string, screws: readonly PlateScrew[]): Anatomy {
   const p = plateOf(a, plate);
   const at = placementOf(a, p.frame);
@@ -72,8 +72,8 @@ export function withPlateScrews(a: Anatomy, plate: string, screws: readonly Plat
   return withPlate(a, { ...p, screws: placed });
 }
 
-function told(outline: Outline, limit: number = TOLD_LIMIT): FeatureOutline {
-  return { outline, limit, basis: { kind: 'told' }, across: null, along: null };
+function stated(outline: Outline, limit: number = STATED_LIMIT): FeatureOutline {
+  return { outline, limit, basis: { kind: 'stated' }, across: null, along: null };
 }
 
 function plateOf(a: Anatomy, id: string): Plate {

@@ -33,7 +33,7 @@ describe('what cannot be true of an instrument', () => {
   });
 
   it('a neck angle that would lift the strings too high or sink them: D·tan θ over 640 − 400', () => {
-    const tilted = (degrees: number): Anatomy => neck(plainAnatomy(), { angle: { value: degrees, limit: 0.25, basis: { kind: 'told' } } });
+    const tilted = (degrees: number): Anatomy => neck(plainAnatomy(), { angle: { value: degrees, limit: 0.25, basis: { kind: 'stated' } } });
     for (const possible of [-1.5, 0, 0.5, 4.5, 7]) expect(ids(tilted(possible))).toEqual([]);
     const [doubt] = doubtsOf(tilted(14));
     expect(doubt!.id).toBe('angleTooSteep');
@@ -42,7 +42,7 @@ describe('what cannot be true of an instrument', () => {
     expect(ids(neck(plainAnatomy(), { angle: null }))).toEqual([]);
   });
 
-  it('a hollow deeper than its body', () => {
+  it('a cavity deeper than its body', () => {
     const a = plainAnatomy();
     const thin = (mm: number): Anatomy => ({ ...a, body: { ...a.body, thickness: dim(mm) } });
     expect(ids(thin(18))).toEqual([]);
@@ -54,12 +54,12 @@ describe('what cannot be true of an instrument', () => {
     expect(ids(neck(plainAnatomy(), { endWidth: dim(51.9) }))).toEqual(['pocketAgainstHeel']);
   });
 
-  it('a hole over the edge, a hollow beside the body', () => {
+  it('a hole over the edge, a cavity beside the body', () => {
     // the body ends at x = 160; a 9.85 mm hole at 155 has 0.075 left
     const hole = (x: number): Anatomy => addFeature(plainAnatomy(), firstFeature('hole', 'h', 'Hole', 'top', { x, y: 180 }));
     expect(ids(hole(155))).toEqual([]);
     expect(ids(hole(155.2))).toEqual(['holeAtEdge']);
-    expect(ids(moveFeature(plainAnatomy(), 'back', 170, 0))).toEqual(['hollowOutside']);
+    expect(ids(moveFeature(plainAnatomy(), 'back', 170, 0))).toEqual(['cavityOutside']);
   });
 
   it('a hole wider with its film than without', () => {
@@ -72,7 +72,7 @@ describe('what cannot be true of an instrument', () => {
 
   it('a chain of distances that does not close', () => {
     const a = addFeature(plainAnatomy(), firstFeature('hole', 'h', 'Hole', 'top', { x: 0, y: 250 }));
-    const told = (id: string, value: number) => ({
+    const given = (id: string, value: number) => ({
       id,
       axis: 'along' as const,
       from: { of: 'pocket mouth', side: 'middle' as const },
@@ -81,8 +81,8 @@ describe('what cannot be true of an instrument', () => {
       limit: 0.25,
       raw: String(value),
     });
-    expect(ids({ ...a, distances: [told('a', 250), told('b', 250.4)] })).toEqual([]);
-    expect(ids({ ...a, distances: [told('a', 250), told('b', 250.6)] })).toEqual(['chainOpen']);
+    expect(ids({ ...a, distances: [given('a', 250), given('b', 250.4)] })).toEqual([]);
+    expect(ids({ ...a, distances: [given('a', 250), given('b', 250.6)] })).toEqual(['chainOpen']);
   });
 
   it('may be insisted on, and is then marked and not hidden', () => {

@@ -14,7 +14,7 @@ export type DoubtId =
   | 'deeperThanBody'
   | 'pocketAgainstHeel'
   | 'holeAtEdge'
-  | 'hollowOutside'
+  | 'cavityOutside'
   | 'chainOpen'
   | 'bareSmaller'
   | 'angleTooSteep'
@@ -97,7 +97,7 @@ const depthAgainstBody: Rule = (a) => {
   const t = a.body.thickness;
   if (!t) return [];
   return a.cavities.flatMap((c) =>
-    c.pockets.flatMap((p) =>
+    c.levels.flatMap((p) =>
       p.depth
         ? unless(
             'deeperThanBody',
@@ -105,7 +105,7 @@ const depthAgainstBody: Rule = (a) => {
             sum(
               'woodLeft',
               [1, leaf('bodyThickness', t, { quantity: 'bodyThickness', feature: 'body' })],
-              [-1, leaf('pocketDepth', p.depth, { quantity: 'pocketDepth', feature: c.id, part: p.id })],
+              [-1, leaf('levelDepth', p.depth, { quantity: 'levelDepth', feature: c.id, part: p.id })],
             ),
           )
         : [],
@@ -114,7 +114,7 @@ const depthAgainstBody: Rule = (a) => {
 };
 
 /** A board and its pocket are near one another in width; a set neck's tenon is narrower, so only a pocket far wider is doubted [memory]. */
-const POCKET_WIDER = 4;
+const LEVEL_WIDER = 4;
 
 const pocketAgainstHeel: Rule = (a) => {
   const end = a.neck.endWidth;
@@ -122,8 +122,8 @@ const pocketAgainstHeel: Rule = (a) => {
   return a.cavities
     .filter((c) => c.kind === 'neck pocket')
     .flatMap((c) => {
-      const b = bounds(c.pockets.map((p) => toBody(a, c.frame, p.outline.outline)));
-      const width = { ...plain(b.maxX - b.minX), limit: 2 * Math.max(...c.pockets.map((p) => p.outline.limit)) };
+      const b = bounds(c.levels.map((p) => toBody(a, c.frame, p.outline.outline)));
+      const width = { ...plain(b.maxX - b.minX), limit: 2 * Math.max(...c.levels.map((p) => p.outline.limit)) };
       return unless(
         'pocketAgainstHeel',
         [c.id],
@@ -131,7 +131,7 @@ const pocketAgainstHeel: Rule = (a) => {
           'heelPlay',
           [1, leaf('boardEndWidth', end, { quantity: 'boardEndWidth', feature: 'neck' })],
           [-1, leaf('outlineWidth', width)],
-          [1, leaf('pocketPlay', plain(POCKET_WIDER))],
+          [1, leaf('pocketPlay', plain(LEVEL_WIDER))],
         ),
       );
     });
@@ -150,17 +150,17 @@ const holesInWood: Rule = (a) => {
     });
 };
 
-/** A hollow begins in the wood: one whose middle is beside the body was placed wrong. A neck pocket is open at its mouth. */
-const hollowsInWood: Rule = (a) => {
+/** A cavity begins in the wood: one whose middle is beside the body was placed wrong. A neck pocket is open at its mouth. */
+const cavitysInWood: Rule = (a) => {
   const body = a.body.outline;
   if (!body) return [];
   return a.cavities.flatMap((c) => {
-    const b = bounds(c.pockets.map((p) => toBody(a, c.frame, p.outline.outline)));
+    const b = bounds(c.levels.map((p) => toBody(a, c.frame, p.outline.outline)));
     const middle = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
     if (regionContains([body.outline], middle)) return [];
     const out = bounds([body.outline]);
     const off = Math.max(out.minX - middle.x, middle.x - out.maxX, out.minY - middle.y, middle.y - out.maxY, 0.01);
-    return unless('hollowOutside', [c.id], leaf('edgeLeft', { value: -off, limit: body.limit, basis: body.basis }));
+    return unless('cavityOutside', [c.id], leaf('edgeLeft', { value: -off, limit: body.limit, basis: body.basis }));
   });
 };
 
@@ -204,7 +204,7 @@ const chainsClose: Rule = (a) => {
   const { worst } = solvePositions(a);
   if (!worst) return [];
   const d = a.distances.find((x) => x.id === worst.distance);
-  const off = { value: worst.allowed - Math.abs(worst.residual), limit: 0, basis: { kind: 'told' as const } };
+  const off = { value: worst.allowed - Math.abs(worst.residual), limit: 0, basis: { kind: 'stated' as const } };
   return d ? unless('chainOpen', [d.id], leaf('chainLeft', off)) : [];
 };
 
@@ -214,7 +214,7 @@ const RULES: readonly Rule[] = [
   depthAgainstBody,
   pocketAgainstHeel,
   holesInWood,
-  hollowsInWood,
+  cavitysInWood,
   filmInHole,
   angleAgainstRise,
   chainsClose,

@@ -80,9 +80,9 @@ interface AxisSolution {
 }
 
 function solveAxis(a: Anatomy, axis: Axis): AxisSolution {
-  const told = a.neck.nutToMouth !== null;
+  const known = a.neck.nutToMouth !== null;
   // a distance from the nut says nothing while nobody knows where the nut is
-  const distances = a.distances.filter((d) => d.axis === axis && (told || (d.from.of !== 'nut' && d.to.of !== 'nut')));
+  const distances = a.distances.filter((d) => d.axis === axis && (known || (d.from.of !== 'nut' && d.to.of !== 'nut')));
   const tied = tiedToDatum(distances);
   const unknowns = [...tied];
   const column = new Map(unknowns.map((id, i) => [id, i]));

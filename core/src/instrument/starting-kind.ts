@@ -26,21 +26,23 @@ export function startingAnatomy(kind: StartingKind): Anatomy {
 }
 
 const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
-  'bolt-on solid': () => electric({ scale: 640, thickness: about(44.5, 1.5), pocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395 }),
+  'bolt-on solid': () => electric({ scale: 640, thickness: about(44.5, 1.5), neckPocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395 }),
   'set-neck solid': () =>
-    electric({ scale: 632, thickness: about(48, 4), pocket: { width: 40, length: 90, depth: 19, corner: 6 }, nutToMouth: 372, carve: about(12, 4) }),
+    electric({ scale: 632, thickness: about(48, 4), neckPocket: { width: 40, length: 90, depth: 19, corner: 6 }, nutToMouth: 372, carve: about(12, 4) }),
   'semi-hollow': () => ({
     ...electric({
       scale: 630,
       thickness: about(45, 4),
-      pocket: { width: 40, length: 80, depth: 20, corner: 6 },
+      neckPocket: { width: 40, length: 80, depth: 20, corner: 6 },
       nutToMouth: 370,
       carve: about(8, 4),
       width: 400,
     }),
   }),
   'flat-top acoustic': acoustic,
-  bass: () => ({ ...electric({ scale: 864, thickness: about(43, 2), pocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4 }) }),
+  bass: () => ({
+    ...electric({ scale: 864, thickness: about(43, 2), neckPocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4 }),
+  }),
   'found object': () => {
     const blank = blankAnatomy();
     return {
@@ -55,7 +57,7 @@ interface Electric {
   readonly scale: number;
   readonly nutToMouth: number;
   readonly thickness: Dimension;
-  readonly pocket: { readonly width: number; readonly length: number; readonly depth: number; readonly corner: number };
+  readonly neckPocket: { readonly width: number; readonly length: number; readonly depth: number; readonly corner: number };
   readonly carve?: Dimension;
   readonly width?: number;
   readonly strings?: 4 | 6;
@@ -92,8 +94,8 @@ function electric(e: Electric): Anatomy {
         'neck pocket',
         'Neck pocket',
         'neck pocket',
-        roundedRectangle(e.pocket.width, e.pocket.length, e.pocket.corner, { x: 0, y: e.pocket.length / 2 }),
-        about(e.pocket.depth, 0.5),
+        roundedRectangle(e.neckPocket.width, e.neckPocket.length, e.neckPocket.corner, { x: 0, y: e.neckPocket.length / 2 }),
+        about(e.neckPocket.depth, 0.5),
       ),
       cavity('bridge route', 'Bridge pickup route', 'route', roundedRectangle(88, 24, 5, { x: 0, y: bridge - 42 }), about(17.5, 1.5)),
       { ...cavity('controls', 'Control cavity', 'control', roundedRectangle(70, 110, 14, { x: 78, y: bridge + 40 }), about(36.5, 1.5)), face: 'back' },
@@ -148,7 +150,7 @@ function cavity(id: string, name: string, kind: Cavity['kind'], outline: Outline
     kind,
     face: 'top',
     frame: 'body',
-    pockets: [{ id: 'floor', set: 'found', outline: edge(outline), depth, bored: false }],
+    levels: [{ id: 'floor', set: 'found', outline: edge(outline), depth, bored: false }],
     hiddenBy: null,
     condition: 'sound',
   };
@@ -205,21 +207,21 @@ export const ADDED_KINDS: readonly AddedKind[] = [
 
 /** A feature with sensible first sizes [memory: docs/trade.md, starting kinds]. */
 export function firstFeature(kind: AddedKind, id: string, name: string, face: 'top' | 'back', at: Point): Feature {
-  const hollow = (of: Cavity): Feature => ({ kind: 'cavity', id, of: { ...of, face } });
+  const onItsFace = (of: Cavity): Feature => ({ kind: 'cavity', id, of: { ...of, face } });
   const flat = (of: Plate): Feature => ({ kind: 'plate', id, of: { ...of, face } });
   switch (kind) {
     case 'pickup route':
-      return hollow(cavity(id, name, 'route', roundedRectangle(88, 22, 5, at), about(17.5, 1.5)));
+      return onItsFace(cavity(id, name, 'route', roundedRectangle(88, 22, 5, at), about(17.5, 1.5)));
     case 'control cavity':
-      return hollow(cavity(id, name, 'control', roundedRectangle(70, 110, 14, at), about(36.5, 1.5)));
+      return onItsFace(cavity(id, name, 'control', roundedRectangle(70, 110, 14, at), about(36.5, 1.5)));
     case 'recess':
-      return hollow(cavity(id, name, 'recess', roundedRectangle(60, 40, 4, at), about(3, 1)));
+      return onItsFace(cavity(id, name, 'recess', roundedRectangle(60, 40, 4, at), about(3, 1)));
     case 'slot':
-      return hollow(cavity(id, name, 'slot', stadium(2, 28, at), about(3, 1)));
+      return onItsFace(cavity(id, name, 'slot', stadium(2, 28, at), about(3, 1)));
     case 'channel':
-      return hollow(cavity(id, name, 'channel', stadium(8, 80, at), about(12, 4)));
+      return onItsFace(cavity(id, name, 'channel', stadium(8, 80, at), about(12, 4)));
     case 'neck pocket':
-      return hollow(cavity(id, name, 'neck pocket', roundedRectangle(55.85, 74, 3, at), about(16, 0.5)));
+      return onItsFace(cavity(id, name, 'neck pocket', roundedRectangle(55.85, 74, 3, at), about(16, 0.5)));
     case 'hole':
       return { kind: 'hole', id, of: { ...hole(id, name, 'other', at, about(9.85, 0.15)), face, frame: 'body' } };
     case 'plate':

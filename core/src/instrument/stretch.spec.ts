@@ -10,14 +10,14 @@ const box = (a: Anatomy): readonly number[] => {
 };
 
 describe('a feature pulled by a handle', () => {
-  it('keeps its opposite side and its corners, and is told from then on', () => {
+  it('keeps its opposite side and its corners, and is stated from then on', () => {
     const a = added('plate');
     const [minX, maxX, minY, maxY] = box(a) as [number, number, number, number];
     const b = stretchFeature(a, 'new', { across: 1, along: -1 }, { x: maxX + 4.321, y: minY - 2 });
     expect(box(b)).toEqual([minX, Math.round((maxX + 4.32) * 1e6) / 1e6, minY - 2, maxY]);
     const shape = recognise(b.plates.find((p) => p.id === 'new')!.outline.outline);
     expect(shape.kind).toBe('rectangle');
-    expect(b.plates.find((p) => p.id === 'new')!.outline.basis).toEqual({ kind: 'told' });
+    expect(b.plates.find((p) => p.id === 'new')!.outline.basis).toEqual({ kind: 'stated' });
     expect(stretchFeature(a, 'new', { across: 0, along: 1 }, { x: 999, y: maxY + 1 }).plates.find((p) => p.id === 'new')!.outline.outline).not.toBe(
       a.plates.find((p) => p.id === 'new')!.outline.outline,
     );

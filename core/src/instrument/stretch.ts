@@ -32,7 +32,7 @@ export function handlesOf(a: Anatomy, id: string): readonly Handle[] {
 
 /**
  * A feature with one of its handles at another place of the body's frame; the opposite side stays, a hole keeps its middle.
- * Sizes by hand are told, not measured: check widths of the old outline no longer count. Throws RangeError when there is nothing of that id.
+ * Sizes by hand are stated, not measured: check widths of the old outline no longer count. Throws RangeError when there is nothing of that id.
  */
 export function stretchFeature(a: Anatomy, id: string, handle: Pick<Handle, 'across' | 'along'>, to: Point): Anatomy {
   const f = featureOf(a, id);
@@ -43,20 +43,20 @@ export function stretchFeature(a: Anatomy, id: string, handle: Pick<Handle, 'acr
   const own = placePoint({ x: to.x - frame.x, y: to.y - frame.y }, { x: 0, y: 0, turn: -frame.turn });
   if (f.kind === 'hole') {
     const value = Math.max(LEAST, hundredth(2 * Math.hypot(own.x - f.of.at.x, own.y - f.of.at.y)));
-    const diameter = { value, limit: f.of.diameter?.limit ?? LEAST, basis: { kind: 'told' as const } };
+    const diameter = { value, limit: f.of.diameter?.limit ?? LEAST, basis: { kind: 'stated' as const } };
     return { ...a, holes: a.holes.map((h) => (h.id === id ? { ...h, diameter } : h)) };
   }
-  const told = (o: FeatureOutline): FeatureOutline => ({
+  const stated = (o: FeatureOutline): FeatureOutline => ({
     ...o,
     outline: shaped(pulled(shape, handle, own), o.outline),
-    basis: { kind: 'told' },
+    basis: { kind: 'stated' },
     across: null,
     along: null,
   });
   return {
     ...a,
-    cavities: a.cavities.map((c) => (c.id === id ? { ...c, pockets: c.pockets.map((p, i) => (i === 0 ? { ...p, outline: told(p.outline) } : p)) } : c)),
-    plates: a.plates.map((p) => (p.id === id ? { ...p, outline: told(p.outline) } : p)),
+    cavities: a.cavities.map((c) => (c.id === id ? { ...c, levels: c.levels.map((p, i) => (i === 0 ? { ...p, outline: stated(p.outline) } : p)) } : c)),
+    plates: a.plates.map((p) => (p.id === id ? { ...p, outline: stated(p.outline) } : p)),
   };
 }
 

@@ -8,7 +8,7 @@ export type Basis =
   /** Of a part: laid to it here, with this kind of tool. */
   | { readonly kind: 'measured'; readonly tool: string }
   | { readonly kind: 'default' }
-  | { readonly kind: 'told' };
+  | { readonly kind: 'stated' };
 
 /** A value with its limit of error (± a rectangular limit) and what it rests on. mm unless its quantity says otherwise. */
 export interface Dimension {
@@ -19,7 +19,7 @@ export interface Dimension {
 
 /** True when the value was measured here or comes with the part; a default or hearsay is only typical. */
 export function isMeasured(d: { readonly basis: Basis }): boolean {
-  return d.basis.kind !== 'default' && d.basis.kind !== 'told';
+  return d.basis.kind !== 'default' && d.basis.kind !== 'stated';
 }
 
 /** One act of measuring, as far as agreement is concerned. */

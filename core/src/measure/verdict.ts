@@ -8,33 +8,33 @@ export interface Judgement {
   readonly clearance: number | null;
   readonly worst: number | null;
   readonly rss: number | null;
-  readonly wanted: number;
+  readonly minimum: number;
   readonly class: VerdictClass;
 }
 
 /** What is judged when something was not measured. */
-export function notMeasured(wanted: number): Judgement {
-  return { clearance: null, worst: null, rss: null, wanted, class: 'notMeasured' };
+export function notMeasured(minimum: number): Judgement {
+  return { clearance: null, worst: null, rss: null, minimum, class: 'notMeasured' };
 }
 
 /**
- * Three verdicts: c > u clears (well when c − u ≥ wanted), c < −u clashes, otherwise too close to call [law].
- * c 1.12, u 0.35, wanted 1.5: thin, since 0.77 < 1.5.
+ * Three verdicts: c > u clears (well when c − u ≥ minimum), c < −u clashes, otherwise too close to call [law].
+ * c 1.12, u 0.35, minimum 1.5: thin, since 0.77 < 1.5.
  */
-export function classify(clearance: number, worst: number, wanted: number): VerdictClass {
+export function classify(clearance: number, worst: number, minimum: number): VerdictClass {
   const c = tidy(clearance);
   const u = tidy(worst);
   if (c < -u) return 'clashes';
   if (c <= u) return 'tooClose';
-  return tidy(c - u) >= tidy(wanted) ? 'well' : 'thin';
+  return tidy(c - u) >= tidy(minimum) ? 'well' : 'thin';
 }
 
 /** Judges what a working comes to. */
-export function judge(working: Working, wanted: number): Judgement {
+export function judge(working: Working, minimum: number): Judgement {
   const clearance = valueOf(working);
   const limits = contributions(working);
   const worst = worstOf(limits);
-  return { clearance, worst, rss: rssOf(limits), wanted, class: classify(clearance, worst, wanted) };
+  return { clearance, worst, rss: rssOf(limits), minimum, class: classify(clearance, worst, minimum) };
 }
 
 /** Rounds away what floating point adds, so that 1.5 − 0.5 is not below 1. */

@@ -22,7 +22,7 @@ export type OperationKind =
   | 'fillRoute'
   | 'makePlate'
   | 'openWindow'
-  | 'widenHollow'
+  | 'widenCavity'
   | 'openSlot'
   | 'deepenBore'
   | 'fitHardware'
@@ -32,7 +32,7 @@ export type OperationKind =
   | 'takeSleeveOut'
   | 'cutChannel'
   | 'drillRow'
-  | 'cutHollow';
+  | 'cutCavity';
 
 /** What a step of an operation is: a card on the bench. */
 export type StepKind =
@@ -116,8 +116,8 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
   fillRoute: { kind: 'fillRoute', irreversible: true, minutes: ['minutesFill'], cautions: ['glue', 'irreversible'] },
   makePlate: { kind: 'makePlate', irreversible: false, minutes: ['minutesPlate'], cautions: ['router', 'dust'] },
   openWindow: { kind: 'openWindow', irreversible: true, minutes: ['minutesTrace'], cautions: ['dust'] },
-  widenHollow: {
-    kind: 'widenHollow',
+  widenCavity: {
+    kind: 'widenCavity',
     irreversible: true,
     minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
     cautions: ['router', 'dust', 'irreversible'],
@@ -135,8 +135,8 @@ export const OPERATIONS: Readonly<Record<OperationKind, OperationRow>> = {
     minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
     cautions: ['router', 'dust', 'irreversible'],
   },
-  cutHollow: {
-    kind: 'cutHollow',
+  cutCavity: {
+    kind: 'cutCavity',
     irreversible: true,
     minutes: ['minutesTrace', 'minutesTemplate', 'minutesSetUp', 'minutesPass'],
     cautions: ['router', 'dust', 'irreversible'],

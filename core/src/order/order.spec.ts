@@ -40,14 +40,14 @@ describe('sequence', () => {
 
   it('gives the same order whatever order the rows come in, and breaks no rule, on 50 seeded shuffles', () => {
     const r = seeded(8);
-    const wanted = kindsOf(sequence(all, RULES));
+    const target = kindsOf(sequence(all, RULES));
     for (let i = 0; i < 50; i++) {
       const shuffled = [...all].map((o) => [r(), o] as const).sort((a, b) => a[0] - b[0]);
       const ordered = sequence(
         shuffled.map(([, o]) => o),
         RULES,
       );
-      expect(kindsOf(ordered)).toEqual(wanted);
+      expect(kindsOf(ordered)).toEqual(target);
       expect(brokenRules(ordered, RULES)).toEqual([]);
     }
   });

@@ -49,12 +49,12 @@ const HOLE_WORK: readonly OperationKind[] = [
   'drillHole',
   'deepenRoute',
   'openWindow',
-  'widenHollow',
+  'widenCavity',
   'openSlot',
   'deepenBore',
   'cutChannel',
   'drillRow',
-  'cutHollow',
+  'cutCavity',
 ];
 
 /** What leads back to what was there. */

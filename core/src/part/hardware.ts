@@ -8,7 +8,7 @@ import { woodScrewShank } from './screw.js';
 
 /** What every part on the shelf has. */
 export interface PartBase {
-  readonly format: 1;
+  readonly format: 2;
   readonly id: string;
   readonly name: string;
   /** In the smallest unit of the shop's currency. */
@@ -64,7 +64,7 @@ export function typicalHardware(kind: HardwareKind, id: string, name: string, ga
   const shank: readonly (readonly [string, Dimension])[] =
     row.gauge && gauge !== null ? [['diameter', { value: woodScrewShank(gauge), limit: 0.1, basis: { kind: 'default' } }]] : [];
   return {
-    format: 1,
+    format: 2,
     id,
     kind,
     name,

@@ -23,7 +23,7 @@ const eight: Outline = {
   ].map(([x, y]) => ({ x: x!, y: y!, bulge: 0 })),
 };
 const plate = (outline: Outline, opening: Outline): Hardware => {
-  const drawn = (o: Outline) => ({ outline: o, limit: 0.1, basis: { kind: 'told' as const } });
+  const drawn = (o: Outline) => ({ outline: o, limit: 0.1, basis: { kind: 'stated' as const } });
   return { ...typicalHardware('plate', 'p', 'Plate'), shape: { outline: drawn(outline), openings: [{ id: 'window', shape: drawn(opening) }], screws: [] } };
 };
 
@@ -33,7 +33,7 @@ describe('a part as it usually is', () => {
       for (const d of Object.values(typicalHardware(kind, 'x', kind).sizes)) expect(isMeasured(d!)).withContext(kind).toBeFalse();
     for (const kind of PICKUP_KINDS) {
       const p = typicalPickup(kind, 'x', kind);
-      const all = [p.poles.spacing, p.screws.lowest, ...p.levels.map((l) => l.lowest), ...p.levels.flatMap((l) => l.shapes)];
+      const all = [p.poles.spacing, p.screws.lowest, ...p.tiers.map((l) => l.lowest), ...p.tiers.flatMap((l) => l.shapes)];
       for (const d of all) expect(isMeasured(d)).withContext(kind).toBeFalse();
     }
   });
@@ -52,7 +52,7 @@ describe('a part as it usually is', () => {
 
   it('of a two-coil kind has ears beyond its base and points below its ears', () => {
     const p = typicalPickup('humbucker', 'x', 'two coils');
-    const [base, ears] = ['base', 'ears'].map((id) => p.levels.find((l) => l.id === id)!);
+    const [base, ears] = ['base', 'ears'].map((id) => p.tiers.find((l) => l.id === id)!);
     const over = (l: typeof base): number => bounds(l!.shapes.map((s) => s.outline)).maxX * 2;
     expect(over(base)).toBeCloseTo(69.5, 6);
     expect(over(ears)).toBeCloseTo(84, 6);

@@ -66,8 +66,7 @@ function openingsOutside(part: Part): readonly PartProblem[] {
 
 /** Every outline of a part, by what it is. */
 export function outlinesOf(part: Part): readonly { readonly name: string; readonly outline: Outline }[] {
-  if (isPickup(part))
-    return part.levels.flatMap((l) => l.shapes.map((s, i) => ({ name: l.shapes.length > 1 ? `${l.id} ${i + 1}` : l.id, outline: s.outline })));
+  if (isPickup(part)) return part.tiers.flatMap((l) => l.shapes.map((s, i) => ({ name: l.shapes.length > 1 ? `${l.id} ${i + 1}` : l.id, outline: s.outline })));
   if (!part.shape) return [];
   return [{ name: 'outline', outline: part.shape.outline.outline }, ...part.shape.openings.map((o) => ({ name: o.id, outline: o.shape.outline }))];
 }

@@ -19,7 +19,7 @@ describe('the numbers of a pickup', () => {
     }
   });
 
-  it('told anew draw the base, the ears and the screws anew, as surely as they were told', () => {
+  it('stated anew draw the base, the ears and the screws anew, as surely as they were stated', () => {
     const p = pickupWithSizes(typical, {
       baseLength: read(69.3),
       baseWidth: read(38.1),
@@ -29,21 +29,21 @@ describe('the numbers of a pickup', () => {
       poleSpacing: read(49.4),
       rowsApart: read(18.4),
     });
-    const base = p.levels.find((l) => l.id === 'base')!;
+    const base = p.tiers.find((l) => l.id === 'base')!;
     const box = bounds(base.shapes.map((s) => s.outline));
     expect(box.maxX - box.minX).toBeCloseTo(69.3, 9);
     expect(box.maxY - box.minY).toBeCloseTo(38.1, 9);
     expect(base.shapes[0]!.limit).toBe(0.05);
     expect(base.shapes[0]!.basis.kind).toBe('measured');
-    const ears = p.levels.find((l) => l.id === 'ears')!.shapes.map((s) => bounds([s.outline]));
+    const ears = p.tiers.find((l) => l.id === 'ears')!.shapes.map((s) => bounds([s.outline]));
     expect(ears.map((b) => [b.minX, b.maxX].map((x) => Math.round(x * 1e6) / 1e6))).toEqual([
       [-41.5, -35.5],
       [35.5, 41.5],
     ]);
     expect(p.screws.at.map((s) => s.x)).toEqual([-39, 39]);
     expect(p.poles.rows).toEqual([-9.2, 9.2]);
-    const cover = p.levels.find((l) => l.id === 'cover')!;
-    expect(cover.shapes).toEqual(typical.levels.find((l) => l.id === 'cover')!.shapes);
+    const cover = p.tiers.find((l) => l.id === 'cover')!;
+    expect(cover.shapes).toEqual(typical.tiers.find((l) => l.id === 'cover')!.shapes);
   });
 
   it('that may be missing can be taken away', () => {

@@ -1,10 +1,10 @@
 import type { Dimension } from '../measure/index.js';
 import { bounds, moveOutline, recognise, roundedRectangle, shaped, type PlainShape } from '../shape/index.js';
 import type { PartOutline } from './part-outline.js';
-import { PICKUP_SIZES, type PartLevel, type Pickup, type PickupSizeId } from './pickup.js';
+import { PICKUP_SIZES, type PartTier, type Pickup, type PickupSizeId } from './pickup.js';
 import { SIZES } from './sizes.js';
 
-/** What a pickup is told by in numbers, beside its drawn outlines. Length goes across the strings. */
+/** What a pickup is stated by in numbers, beside its drawn outlines. Length goes across the strings. */
 export const PICKUP_FIELDS = {
   coverLength: [5, 200],
   coverWidth: [3, 80],
@@ -34,23 +34,23 @@ export const PICKUP_FIELDS = {
 export type PickupField = keyof typeof PICKUP_FIELDS;
 export const PICKUP_FIELD_IDS = Object.keys(PICKUP_FIELDS) as readonly PickupField[];
 
-type Told = Readonly<Partial<Record<PickupField, Dimension>>>;
+type PickupSizes = Readonly<Partial<Record<PickupField, Dimension>>>;
 
 /** The numbers of a pickup; one that it does not have is left out. */
-export function sizesOfPickup(p: Pickup): Told {
+export function sizesOfPickup(p: Pickup): PickupSizes {
   const out: Partial<Record<PickupField, Dimension>> = { ...p.sizes };
   for (const id of ['cover', 'base'] as const) {
-    const level = p.levels.find((l) => l.id === id);
-    const [first] = level?.shapes ?? [];
-    if (!level || !first) continue;
+    const tier = p.tiers.find((l) => l.id === id);
+    const [first] = tier?.shapes ?? [];
+    if (!tier || !first) continue;
     const shape = recognise(first.outline);
     out[`${id}Length`] = of(first, shape.width);
     out[`${id}Width`] = of(first, heightOf(shape));
     if (shape.kind === 'rectangle') out[`${id}Corner`] = of(first, shape.corner);
-    out[`${id}Lowest`] = level.lowest;
-    if (id === 'cover') out.coverAbove = { ...level.lowest, value: Math.max(0, -level.from) };
+    out[`${id}Lowest`] = tier.lowest;
+    if (id === 'cover') out.coverAbove = { ...tier.lowest, value: Math.max(0, -tier.from) };
   }
-  const ears = p.levels.find((l) => l.id === 'ears');
+  const ears = p.tiers.find((l) => l.id === 'ears');
   const [ear] = ears?.shapes ?? [];
   if (ears && ear) {
     const all = bounds(ears.shapes.map((s) => s.outline));
@@ -77,20 +77,20 @@ function heightOf(shape: PlainShape): number {
   return shape.kind === 'circle' ? shape.width : shape.height;
 }
 
-/** A pickup with some of its numbers told anew; an outline that is redrawn is as sure as what was told of it. null takes away what may be missing. */
-export function pickupWithSizes(p: Pickup, told: Readonly<Partial<Record<PickupField, Dimension | null>>>): Pickup {
-  const levels = p.levels.map((l) => (l.id === 'ears' ? earsWith(l, told) : bodyWith(l, l.id, told)));
-  const { screwsApart: apart, screwDiameter: thick, screwsLowest: lowest, poleSpacing: spacing, rowsApart } = told;
+/** A pickup with some of its numbers stated anew; an outline that is redrawn is as sure as what was stated of it. null takes away what may be missing. */
+export function pickupWithSizes(p: Pickup, given: Readonly<Partial<Record<PickupField, Dimension | null>>>): Pickup {
+  const tiers = p.tiers.map((l) => (l.id === 'ears' ? earsWith(l, given) : bodyWith(l, l.id, given)));
+  const { screwsApart: apart, screwDiameter: thick, screwsLowest: lowest, poleSpacing: spacing, rowsApart } = given;
   const half = apart ? apart.value / 2 : null;
   const sizes = Object.fromEntries(
     PICKUP_SIZES.flatMap((id): readonly (readonly [PickupSizeId, Dimension])[] => {
-      const d = told[id] === undefined ? p.sizes?.[id] : told[id];
+      const d = given[id] === undefined ? p.sizes?.[id] : given[id];
       return d ? [[id, d]] : [];
     }),
   );
   return {
     ...p,
-    levels,
+    tiers,
     screws: {
       at: half === null ? p.screws.at : p.screws.at.map((s) => (s.x === 0 ? s : { ...s, x: Math.sign(s.x) * half })),
       diameter: thick ? thick.value : p.screws.diameter,
@@ -104,9 +104,9 @@ export function pickupWithSizes(p: Pickup, told: Readonly<Partial<Record<PickupF
   };
 }
 
-function bodyWith(l: PartLevel, id: 'cover' | 'base', told: Readonly<Partial<Record<PickupField, Dimension | null>>>): PartLevel {
-  const [length, width, corner, lowest] = [told[`${id}Length`], told[`${id}Width`], told[`${id}Corner`], told[`${id}Lowest`]];
-  const above = id === 'cover' ? told.coverAbove : null;
+function bodyWith(l: PartTier, id: 'cover' | 'base', given: Readonly<Partial<Record<PickupField, Dimension | null>>>): PartTier {
+  const [length, width, corner, lowest] = [given[`${id}Length`], given[`${id}Width`], given[`${id}Corner`], given[`${id}Lowest`]];
+  const above = id === 'cover' ? given.coverAbove : null;
   const surest = length ?? width ?? corner;
   const shapes = surest
     ? l.shapes.map((s) => {
@@ -123,8 +123,8 @@ function resized(s: PlainShape, width: number, height: number, corner: number | 
   return s.kind === 'circle' ? { ...s, width } : { ...s, width, height };
 }
 
-function earsWith(l: PartLevel, told: Readonly<Partial<Record<PickupField, Dimension | null>>>): PartLevel {
-  const { earsOver, earLength, earWidth, earsLowest } = told;
+function earsWith(l: PartTier, given: Readonly<Partial<Record<PickupField, Dimension | null>>>): PartTier {
+  const { earsOver, earLength, earWidth, earsLowest } = given;
   const surest = earsOver ?? earLength ?? earWidth;
   if (!surest) return { ...l, lowest: earsLowest ?? l.lowest };
   const all = bounds(l.shapes.map((s) => s.outline));

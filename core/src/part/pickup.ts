@@ -5,7 +5,7 @@ import type { PartOutline } from './part-outline.js';
 import type { SizeId } from './sizes.js';
 
 /** A body of the pickup with one outline: where it begins and ends below the face it hangs from, mm. */
-export interface PartLevel {
+export interface PartTier {
   readonly id: 'cover' | 'base' | 'ears';
   readonly shapes: readonly PartOutline[];
   /** Above the face is negative. */
@@ -71,7 +71,7 @@ export type PickupKind = (typeof PICKUP_KINDS)[number];
 /** A pickup as a thing that must fit; its outlines are in its own frame, centred. */
 export interface Pickup extends PartBase {
   readonly kind: PickupKind;
-  readonly levels: readonly PartLevel[];
+  readonly tiers: readonly PartTier[];
   readonly screws: HeightScrews;
   readonly poles: Poles;
   readonly leads: number;
@@ -88,5 +88,5 @@ export function isPickup(part: { readonly kind: string }): part is Pickup {
 
 /** The cover's outlines; empty for a part without one. */
 export function coverOf(part: Pickup): readonly PartOutline[] {
-  return part.levels.find((l) => l.id === 'cover')?.shapes ?? [];
+  return part.tiers.find((l) => l.id === 'cover')?.shapes ?? [];
 }

@@ -1,7 +1,7 @@
 import type { Basis, Dimension } from '../measure/index.js';
 import { roundedRectangle, type Outline } from '../shape/index.js';
 import type { PartOutline } from './part-outline.js';
-import type { PartLevel, Pickup, PickupKind } from './pickup.js';
+import type { PartTier, Pickup, PickupKind } from './pickup.js';
 
 /** What a kind of pickup usually measures, mm; each pair is the range. */
 interface Usual {
@@ -65,23 +65,23 @@ export function typicalPickup(kind: PickupKind, id: string, name: string): Picku
   const drawn = (outline: Outline): PartOutline => ({ outline, limit, basis: DEFAULT });
   const body = drawn(roundedRectangle(mid(u.length), mid(u.width), u.corner));
   const depth = usual(u.depth);
-  const levels: PartLevel[] = [
+  const tiers: PartTier[] = [
     { id: 'cover', shapes: [body], from: -ABOVE, lowest: { ...depth, value: depth.value - 4 } },
     { id: 'base', shapes: [body], from: depth.value - 4, lowest: depth },
   ];
   if (u.ears) {
     const x = (mid(u.ears) - LUG.length) / 2;
     const lugs = [-x, x].map((at) => drawn(roundedRectangle(LUG.length, LUG.width, LUG.corner, { x: at, y: 0 })));
-    levels.push({ id: 'ears', shapes: lugs, from: depth.value - 1, lowest: { ...depth, value: depth.value + LUG.below } });
+    tiers.push({ id: 'ears', shapes: lugs, from: depth.value - 1, lowest: { ...depth, value: depth.value + LUG.below } });
   }
-  const lowest = Math.max(...levels.map((l) => l.lowest.value));
+  const lowest = Math.max(...tiers.map((l) => l.lowest.value));
   return {
-    format: 1,
+    format: 2,
     id,
     kind,
     name,
     price: 0,
-    levels,
+    tiers,
     screws: {
       at: [-1, 1].map((side) => ({ x: (side * mid(u.screws)) / 2, y: 0 })),
       diameter: SCREW.diameter,

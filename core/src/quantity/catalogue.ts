@@ -9,7 +9,7 @@ export interface Quantity {
 
 export type QuantityId =
   | 'bodyThickness'
-  | 'pocketDepth'
+  | 'levelDepth'
   | 'checkWidthAcross'
   | 'checkWidthAlong'
   | 'plateThickness'
@@ -30,7 +30,7 @@ export type QuantityId =
 
 export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   bodyThickness: { id: 'bodyThickness', unit: 'mm', min: 5, max: 150 },
-  pocketDepth: { id: 'pocketDepth', unit: 'mm', min: 0.1, max: 120 },
+  levelDepth: { id: 'levelDepth', unit: 'mm', min: 0.1, max: 120 },
   checkWidthAcross: { id: 'checkWidthAcross', unit: 'mm', min: 1, max: 600 },
   checkWidthAlong: { id: 'checkWidthAlong', unit: 'mm', min: 1, max: 1200 },
   plateThickness: { id: 'plateThickness', unit: 'mm', min: 0.2, max: 20 },
@@ -50,7 +50,7 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   holeDepth: { id: 'holeDepth', unit: 'mm', min: 0.1, max: 200 },
 };
 
-/** Where on the instrument: a feature, and a part of it (a pocket or an opening) where there is one. */
+/** Where on the instrument: a feature, and a part of it (a level or an opening) where there is one. */
 export interface Place {
   readonly feature: string;
   readonly part?: string;

@@ -5,7 +5,7 @@ describe('the catalogue of quantities', () => {
     // plausible: from docs of common instruments; impossible: no guitar or bass is so
     const plausible: readonly (readonly [keyof typeof QUANTITIES, number])[] = [
       ['bodyThickness', 44],
-      ['pocketDepth', 16],
+      ['levelDepth', 16],
       ['scaleLength', 864],
       ['spreadAtNut', 35.5],
       ['plateThickness', 2],
@@ -15,13 +15,13 @@ describe('the catalogue of quantities', () => {
       expect(mm).withContext(id).toBeLessThan(QUANTITIES[id].max);
     }
     expect(QUANTITIES.scaleLength.max).toBeLessThan(25.4 * 60);
-    expect(QUANTITIES.pocketDepth.max).toBeLessThan(QUANTITIES.bodyThickness.max);
+    expect(QUANTITIES.levelDepth.max).toBeLessThan(QUANTITIES.bodyThickness.max);
   });
 
   it('keys targets by quantity, feature and part, and by nothing else', () => {
-    expect(targetKey({ quantity: 'pocketDepth', feature: 'a', part: 'b' })).toBe('pocketDepth|a|b');
-    expect(targetKey({ quantity: 'pocketDepth', feature: 'a' })).not.toBe(targetKey({ quantity: 'pocketDepth', feature: 'a', part: 'b' }));
-    expect(targetKey({ part: 'b', feature: 'a', quantity: 'pocketDepth' })).toBe(targetKey({ quantity: 'pocketDepth', feature: 'a', part: 'b' }));
+    expect(targetKey({ quantity: 'levelDepth', feature: 'a', part: 'b' })).toBe('levelDepth|a|b');
+    expect(targetKey({ quantity: 'levelDepth', feature: 'a' })).not.toBe(targetKey({ quantity: 'levelDepth', feature: 'a', part: 'b' }));
+    expect(targetKey({ part: 'b', feature: 'a', quantity: 'levelDepth' })).toBe(targetKey({ quantity: 'levelDepth', feature: 'a', part: 'b' }));
   });
 
   it('names itself', () => {

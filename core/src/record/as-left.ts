@@ -1,12 +1,12 @@
-import { choiceChanges, FOUND_SET, joinsOf, routePockets, stillToDo, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
+import { choiceChanges, FOUND_SET, joinsOf, routeLevels, stillToDo, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
-import { applyChanges, type Anatomy, type Change, type Hole, type Pocket } from '../instrument/index.js';
+import { applyChanges, type Anatomy, type Change, type Hole, type Level } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { beyondLine, type Beyond } from './beyond-line.js';
 
 /** A depth that was read while the work was done. */
 export interface DepthRead {
-  readonly pocket: string;
+  readonly level: string;
   readonly value: number;
   readonly limit: number;
   /** The ledger entry it stands in. */
@@ -38,13 +38,13 @@ export function changesOf(work: DoneWork, anatomy: Anatomy, state: Pick<PlanStat
     case 'routePasses':
     case 'boreWells': {
       const bored = work.kind === 'boreWells';
-      const pockets = choice.route ? routePockets(choice.route, state.settings).filter((p) => p.bored === bored) : [];
-      return pockets.length === 0
+      const levels = choice.route ? routeLevels(choice.route, state.settings).filter((p) => p.bored === bored) : [];
+      return levels.length === 0
         ? []
-        : [{ kind: 'addPockets', cavity: position.cavity, pockets: pockets.map((p) => asCut(p, work)), ...(choice.route ? joinsOf(choice.route) : {}) }];
+        : [{ kind: 'addLevels', cavity: position.cavity, levels: levels.map((p) => asCut(p, work)), ...(choice.route ? joinsOf(choice.route) : {}) }];
     }
     case 'fillRoute':
-      return choice.fill ? [{ kind: 'fillPockets', cavity: position.cavity, set: FOUND_SET }] : [];
+      return choice.fill ? [{ kind: 'fillLevels', cavity: position.cavity, set: FOUND_SET }] : [];
     default:
       return broughtBy(work, choice.work ?? []);
   }
@@ -63,17 +63,17 @@ function onEntry(c: Change, done: DoneWork): Change {
   const basis = { kind: 'work', entry } as const;
   if (c.kind === 'sizeHole') return { ...c, diameter: { ...c.diameter, basis } };
   if (c.kind === 'setDepth') {
-    const read = depths.find((d) => d.pocket === c.pocket);
+    const read = depths.find((d) => d.level === c.level);
     return { ...c, depth: read ? { value: read.value, limit: read.limit, basis: { kind: 'work', entry: read.entry } } : { ...c.depth, basis } };
   }
   if (c.kind === 'raisePickup' || c.kind === 'raiseCover') return { ...c, by: { ...c.by, basis } };
-  if (c.kind === 'addPockets') return { ...c, pockets: c.pockets.map((p) => asCut(p, done)) };
+  if (c.kind === 'addLevels') return { ...c, levels: c.levels.map((p) => asCut(p, done)) };
   if (c.kind === 'moveHole') return { ...c, basis };
   if (c.kind === 'deepenHole') return { ...c, depth: { ...c.depth, basis } };
-  if (c.kind === 'sizePlate' || c.kind === 'sizeWindow' || c.kind === 'sizePocket') return { ...c, outline: { ...c.outline, basis } };
+  if (c.kind === 'sizePlate' || c.kind === 'sizeWindow' || c.kind === 'sizeLevel') return { ...c, outline: { ...c.outline, basis } };
   if (c.kind === 'setPlate')
     return { ...c, plate: { ...c.plate, outline: c.plate.outline.basis.kind === 'planned' ? { ...c.plate.outline, basis } : c.plate.outline } };
-  if (c.kind === 'addCavity') return { ...c, hollow: { ...c.hollow, pockets: c.hollow.pockets.map((p) => ({ ...asCut(p, done), id: p.id })) } };
+  if (c.kind === 'addCavity') return { ...c, cavity: { ...c.cavity, levels: c.cavity.levels.map((p) => ({ ...asCut(p, done), id: p.id })) } };
   return c.kind === 'addHole' ? { ...c, hole: drilled(c.hole, entry) } : c;
 }
 
@@ -96,12 +96,12 @@ const BRINGS: Readonly<Partial<Record<OperationKind, (c: Change) => boolean>>> =
   fitSpacer: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
   makePlate: (c) => c.kind === 'raiseCover' || c.kind === 'sizePlate',
   openWindow: (c) => c.kind === 'sizeWindow',
-  widenHollow: (c) => c.kind === 'addPockets',
-  openSlot: (c) => c.kind === 'sizePocket',
+  widenCavity: (c) => c.kind === 'addLevels',
+  openSlot: (c) => c.kind === 'sizeLevel',
   deepenBore: (c) => c.kind === 'deepenHole',
-  cutChannel: (c) => c.kind === 'addPockets',
+  cutChannel: (c) => c.kind === 'addLevels',
   drillRow: (c) => c.kind === 'addHole',
-  cutHollow: (c) => c.kind === 'addCavity' || c.kind === 'raisePickup' || c.kind === 'raiseCover',
+  cutCavity: (c) => c.kind === 'addCavity' || c.kind === 'raisePickup' || c.kind === 'raiseCover',
   fitPart: (c) => c.kind === 'trimPickup',
   fitHardware: (c) => c.kind === 'fitHardware' || c.kind === 'setPlate',
   takeSpacerOut: (c) => c.kind === 'raiseCover' || c.kind === 'raisePickup',
@@ -122,9 +122,9 @@ function hardwareDone(work: DoneWork, choice: HardwareChoice, state: Parameters<
   return broughtBy(work, choiceChanges(choice, state).filter(there));
 }
 
-/** A planned pocket as it was cut: the depth that was read, or the planned one with its planned limit. */
-function asCut(p: Pocket, work: DoneWork): Pocket {
-  const read = work.depths.find((d) => d.pocket === p.id);
+/** A planned level as it was cut: the depth that was read, or the planned one with its planned limit. */
+function asCut(p: Level, work: DoneWork): Level {
+  const read = work.depths.find((d) => d.level === p.id);
   const basis = { kind: 'work', entry: work.entry } as const;
   const depth = read ? { value: read.value, limit: read.limit, basis: { kind: 'work', entry: read.entry } as const } : p.depth && { ...p.depth, basis };
   return { ...p, id: `${p.id} ${work.decision.slice(0, 8)}`, set: cutSetOf(work.decision), outline: { ...p.outline, basis }, depth };
@@ -135,18 +135,18 @@ export function asSlipped(decision: string, choice: Choice, gone: Beyond, entry:
   const left = beyondLine({ ...state, anatomy }, choice, gone);
   if (!left) return anatomy;
   const basis = { kind: 'work', entry } as const;
-  const { pocket } = left;
+  const { level } = left;
   const cut = {
-    ...pocket,
-    id: `${pocket.id} ${entry.slice(0, 8)}`,
+    ...level,
+    id: `${level.id} ${entry.slice(0, 8)}`,
     set: cutSetOf(decision),
-    outline: { ...pocket.outline, basis },
-    depth: pocket.depth && { ...pocket.depth, basis },
+    outline: { ...level.outline, basis },
+    depth: level.depth && { ...level.depth, basis },
   };
-  const hollow = (choice.work ?? []).flatMap((w) => (w.kind === 'addCavity' && w.hollow.id === left.cavity ? [w.hollow] : []))[0];
+  const cavity = (choice.work ?? []).flatMap((w) => (w.kind === 'addCavity' && w.cavity.id === left.cavity ? [w.cavity] : []))[0];
   const begun = anatomy.cavities.some((c) => c.id === left.cavity);
   const change: Change =
-    begun || !hollow ? { kind: 'addPockets', cavity: left.cavity, pockets: [cut] } : { kind: 'addCavity', hollow: { ...hollow, pockets: [cut] } };
+    begun || !cavity ? { kind: 'addLevels', cavity: left.cavity, levels: [cut] } : { kind: 'addCavity', cavity: { ...cavity, levels: [cut] } };
   return applyChanges(anatomy, [change]);
 }
 

@@ -105,18 +105,18 @@ describe('the way back from begun work', () => {
 });
 
 describe('a cut that was not brought to its end', () => {
-  const pockets = [
+  const levels = [
     { id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false },
     { id: 'ear', outline: roundedRectangle(10, 10, 3), depth: 21, bored: false },
     { id: 'well', outline: roundedRectangle(6, 6, 2.9), depth: 24, bored: true },
   ];
-  const reroute = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets } });
+  const reroute = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels } });
   const wood = (...work: readonly WorkSoFar[]): readonly (readonly [string, number | null])[] =>
     goBack('d', reroute, [...done('removePart'), ...work], plainAnatomy(), plainAnatomy(), state)
       .anatomy.cavities.find((c) => c.id === 'route')!
-      .pockets.filter((p) => p.set !== 'found')
+      .levels.filter((p) => p.set !== 'found')
       .map((p) => [p.id, p.depth?.value ?? null]);
-  const read = (pocket: string, value: number) => ({ pocket, value, limit: 0.05, entry: 'e' });
+  const read = (level: string, value: number) => ({ level, value, limit: 0.05, entry: 'e' });
 
   it('stands in the instrument as deep as it was read last; what was not read is not measured', () => {
     const cut = doing('routePasses', {
@@ -154,11 +154,11 @@ describe('a cut that was not brought to its end', () => {
   });
 
   it('of a floor is as deep as it was read, and none where it was not', () => {
-    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', pocket: 'old', depth: { value: 20, ...limits } }] });
+    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, ...limits } }] });
     const at = (depths: WorkSoFar['depths']) =>
       goBack('d', deeper, [doing('deepenRoute', { steps: logged('unplug'), depths })], plainAnatomy(), plainAnatomy(), state).anatomy.cavities.find(
         (c) => c.id === 'route',
-      )!.pockets[0]!.depth!.value;
+      )!.levels[0]!.depth!.value;
     expect([at([]), at([read('old', 19.2)])]).toEqual([18, 19.2]);
   });
 });

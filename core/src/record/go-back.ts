@@ -34,7 +34,7 @@ const TAKES: Readonly<Partial<Record<OperationKind, string>>> = {
   drillHole: 'drillNew',
   fillRoute: 'fillIn',
   openWindow: 'fileWindow',
-  widenHollow: 'widenTo',
+  widenCavity: 'widenTo',
   openSlot: 'openSlotTo',
   deepenBore: 'boreDeeper',
   drillRow: 'drillRowTo',
@@ -72,7 +72,7 @@ export function goBack(
 type Done = (kind: OperationKind, w: WorkSoFar) => readonly Change[];
 
 const did = (w: WorkSoFar, step: string): boolean => w.steps.some((s) => s.kind === step);
-const wasRead = (w: WorkSoFar, pocket: string): boolean => w.depths.some((d) => pocket.startsWith(`${d.pocket} `));
+const wasRead = (w: WorkSoFar, level: string): boolean => w.depths.some((d) => level.startsWith(`${d.level} `));
 
 /** A route that was begun, by boring or in passes, and not brought to its end: its floors as far as they were read. */
 function routeSoFar(begun: readonly WorkSoFar[], done: Done): readonly Change[] {
@@ -80,14 +80,14 @@ function routeSoFar(begun: readonly WorkSoFar[], done: Done): readonly Change[] 
   const last = cut.find((w) => w.kind === 'routePasses') ?? cut[0];
   if (!last || cut.some((w) => w.kind === 'routePasses' && w.state === 'done')) return [];
   return done('routePasses', last).map((c) =>
-    c.kind === 'addPockets' ? { ...c, pockets: c.pockets.map((p) => (wasRead(last, p.id) ? p : { ...p, depth: null })) } : c,
+    c.kind === 'addLevels' ? { ...c, levels: c.levels.map((p) => (wasRead(last, p.id) ? p : { ...p, depth: null })) } : c,
   );
 }
 
 /** What another operation that was not brought to its end has done to the instrument. */
 function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
   if (w.state === 'done') return [];
-  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel' || w.kind === 'cutHollow')
+  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel' || w.kind === 'cutCavity')
     return done(w.kind, w).flatMap((c) => onlyRead(c, w));
   const takes = TAKES[w.kind];
   if (takes === undefined || !did(w, takes)) return [];
@@ -97,11 +97,11 @@ function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
 
 /** Floors and wells of which the depth was read; the others were not begun. */
 function onlyRead(c: Change, w: WorkSoFar): readonly Change[] {
-  if (c.kind === 'setDepth') return wasRead(w, `${c.pocket} `) ? [c] : [];
-  if (c.kind === 'addCavity') return c.hollow.pockets.some((p) => wasRead(w, `${p.id} `)) ? [c] : [];
-  if (c.kind !== 'addPockets') return wasRead(w, 'floor ') || w.kind !== 'cutHollow' ? [c] : [];
-  const pockets = c.pockets.filter((p) => wasRead(w, p.id));
-  return pockets.length > 0 ? [{ ...c, pockets }] : [];
+  if (c.kind === 'setDepth') return wasRead(w, `${c.level} `) ? [c] : [];
+  if (c.kind === 'addCavity') return c.cavity.levels.some((p) => wasRead(w, `${p.id} `)) ? [c] : [];
+  if (c.kind !== 'addLevels') return wasRead(w, 'floor ') || w.kind !== 'cutCavity' ? [c] : [];
+  const levels = c.levels.filter((p) => wasRead(w, p.id));
+  return levels.length > 0 ? [{ ...c, levels }] : [];
 }
 
 type Started = (kind: OperationKind) => boolean;
@@ -124,7 +124,7 @@ function pickupBack(chosen: PickupChoice, started: Started, was: Anatomy): Pick<
       part: position.part,
       alternatives: [],
       insertFitted: wasFitted,
-      leadsWanted: 0,
+      leadsNeeded: 0,
       route: null,
       work,
       returns: true,

@@ -5,14 +5,12 @@ import type { Anatomy } from '../instrument/index.js';
 export function placesWorkedOn(choice: Choice, a: Anatomy): ReadonlySet<string> {
   const touched = (choice.work ?? []).flatMap((w) =>
     'cavity' in w
-      ? [w.cavity]
-      : w.kind === 'addCavity'
-        ? [w.hollow.id]
-        : w.kind === 'addHole'
-          ? [w.hole.id]
-          : 'hole' in w && typeof w.hole === 'string'
-            ? [w.hole]
-            : [],
+      ? [typeof w.cavity === 'string' ? w.cavity : w.cavity.id]
+      : w.kind === 'addHole'
+        ? [w.hole.id]
+        : 'hole' in w && typeof w.hole === 'string'
+          ? [w.hole]
+          : [],
   );
   if (choice.kind === 'hardware') return new Set([choice.id, ...(choice.place.on === 'feature' ? [choice.place.feature] : []), ...touched]);
   const position = a.positions.find((p) => p.id === choice.position);

@@ -1,4 +1,4 @@
-import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlannedPocket } from '../check/index.js';
+import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlannedLevel } from '../check/index.js';
 import {
   acceptReading,
   anatomyFromSizes,
@@ -22,8 +22,8 @@ import { hole } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { asLeft, consequenceOf, placesWorkedOn, undoRecipe } from './index.js';
 
-const route: readonly PlannedPocket[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
-const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, pockets: route } });
+const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
+const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
 
 function reading(id: string, value: number, blind = false, at = id): Reading {
   return {
@@ -57,23 +57,23 @@ describe('accepting a reading', () => {
   });
 
   it('refuses a place that is not there', () => {
-    expect(() => acceptReading(once, { ...first, target: { quantity: 'pocketDepth', feature: 'moon', part: 'x' } }, [])).toThrowError(RangeError);
+    expect(() => acceptReading(once, { ...first, target: { quantity: 'levelDepth', feature: 'moon', part: 'x' } }, [])).toThrowError(RangeError);
   });
 
-  it('lets two check widths vouch for an outline that was only told', () => {
+  it('lets two check widths vouch for an outline that was only stated', () => {
     const a = plainAnatomy();
-    const told = { ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...edge(p.outline.outline, 0.25), basis: { kind: 'told' as const } } })) };
+    const given = { ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...edge(p.outline.outline, 0.25), basis: { kind: 'stated' as const } } })) };
     const width = (quantity: 'checkWidthAcross' | 'checkWidthAlong', value: number, id: string): Reading => ({
       ...reading(id, value),
       target: { quantity, feature: 'plate' },
     });
-    const across = acceptReading(told, width('checkWidthAcross', 110.02, 'x'), []);
-    expect(across.plates[0]?.outline.basis.kind).toBe('told');
+    const across = acceptReading(given, width('checkWidthAcross', 110.02, 'x'), []);
+    expect(across.plates[0]?.outline.basis.kind).toBe('stated');
     const both = acceptReading(across, width('checkWidthAlong', 60, 'y'), []);
     expect(both.plates[0]?.outline.basis).toEqual({ kind: 'readings', ids: ['x', 'y'] });
     expect(both.plates[0]?.outline.limit).toBe(0.05);
     const wrong = acceptReading(across, width('checkWidthAlong', 63, 'y'), []);
-    expect(wrong.plates[0]?.outline.basis.kind).toBe('told');
+    expect(wrong.plates[0]?.outline.basis.kind).toBe('stated');
   });
 });
 
@@ -99,11 +99,11 @@ describe('dimensions by their address', () => {
         .withContext(JSON.stringify(t))
         .toBe(33.3);
     }
-    expect(dimensionAt(a, { quantity: 'pocketDepth', feature: 'route', part: 'moon' }).exists).toBeFalse();
+    expect(dimensionAt(a, { quantity: 'levelDepth', feature: 'route', part: 'moon' }).exists).toBeFalse();
     expect(outlineAt(a, 'moon')).toBeNull();
   });
 
-  it('a check width that the drawing does not bear out is told with its numbers', () => {
+  it('a check width that the drawing does not bear out is stated with its numbers', () => {
     const o = { ...edge(roundedRectangle(70, 39, 3)), across: dim(70.3), along: dim(39.1) };
     // allowed: 0.05 of the reading and 0.05 at either edge
     expect(widthMismatch(o, 'across')).toEqual({ drawn: 70, read: 70.3, allowed: jasmine.any(Number) as unknown as number });
@@ -125,19 +125,19 @@ describe('as left', () => {
     decision: 'abcdef012345',
     choice,
     entry: 'e',
-    depths: [{ pocket: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
+    depths: [{ level: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
   };
   const left = asLeft(done, plainAnatomy(), plainState());
 
-  it('has the new pocket with the depth that was read', () => {
-    const pocket = left.cavities.find((c) => c.id === 'route')!.pockets.at(-1)!;
-    expect(pocket.depth).toEqual({ value: 19.15, limit: 0.05, basis: { kind: 'work', entry: 'e2' } });
-    expect(pocket.set).toContain('planned');
+  it('has the new level with the depth that was read', () => {
+    const level = left.cavities.find((c) => c.id === 'route')!.levels.at(-1)!;
+    expect(level.depth).toEqual({ value: 19.15, limit: 0.05, basis: { kind: 'work', entry: 'e2' } });
+    expect(level.set).toContain('planned');
   });
 
-  it('does not add a pocket twice when the work is logged on', () => {
+  it('does not add a level twice when the work is logged on', () => {
     const twice = asLeft(done, left, plainState());
-    expect(twice.cavities.find((c) => c.id === 'route')!.pockets.length).toBe(2);
+    expect(twice.cavities.find((c) => c.id === 'route')!.levels.length).toBe(2);
   });
 
   it('counts a route once when it is planned and cut already', () => {
@@ -150,7 +150,7 @@ describe('as left', () => {
   it('compares with as found, and tells what can be undone', () => {
     const fitted = applyChanges(left, [{ kind: 'fitPart', position: 'here', part: 'large' }]);
     const differences = compareAnatomies(plainAnatomy(), fitted);
-    expect(differences.map((d) => d.kind)).toEqual(['pocketAdded', 'partChanged']);
+    expect(differences.map((d) => d.kind)).toEqual(['levelAdded', 'partChanged']);
     expect(undoRecipe(differences).map((u) => [u.kind, u.possible])).toEqual([
       ['cannotPutWoodBack', false],
       ['refitPart', true],
@@ -171,7 +171,7 @@ describe('as left', () => {
       through: true,
       depth: null,
       limit: 0.25,
-      basis: { kind: 'told' },
+      basis: { kind: 'stated' },
       hiddenBy: null,
       condition: 'sound',
     });
@@ -195,27 +195,25 @@ describe('as left', () => {
     const read = applyChanges(found, [{ kind: 'sizeHole', hole: 'volume', by: 'drill', diameter: dim(8.05) }]);
     expect(undoRecipe(compareAnatomies(found, read))).toEqual([]);
     // a route that was deepened
-    const [pocket] = found.cavities.find((c) => c.id === 'route')!.pockets;
+    const [level] = found.cavities.find((c) => c.id === 'route')!.levels;
     const deeper = (by: number) =>
-      undoRecipe(
-        compareAnatomies(found, applyChanges(found, [{ kind: 'setDepth', cavity: 'route', pocket: pocket!.id, depth: dim(pocket!.depth!.value + by) }])),
-      );
+      undoRecipe(compareAnatomies(found, applyChanges(found, [{ kind: 'setDepth', cavity: 'route', level: level!.id, depth: dim(level!.depth!.value + by) }])));
     expect(deeper(2).map((u) => [u.kind, u.subject, u.possible])).toEqual([['cannotPutWoodBack', 'route', false]]);
     expect(deeper(0.05)).toEqual([]);
   });
 
-  it('a pocket found too deep is judged again, and the ways on follow from it', () => {
+  it('a level found too deep is judged again, and the ways on follow from it', () => {
     const ways = (depth: number): readonly string[] =>
-      consequenceOf(plainState(), choice, { kind: 'tooDeep', pocket: 'main', depth })
+      consequenceOf(plainState(), choice, { kind: 'tooDeep', level: 'main', depth })
         .waysOn.filter((x) => x.possible)
         .map((x) => x.id);
     // 44 − 14 = 30: at 20 a floor of 10 is left, at 26 only 4, at 30 none
     expect(ways(20)).toEqual(['carryOn', 'shimUnderPart', 'stopAndFill']);
     expect(ways(26)).toEqual(['acceptThin', 'shimUnderPart', 'stopAndFill']);
     expect(ways(30)).toEqual(['stopAndFill']);
-    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', pocket: 'old', depth: { value: 20, limit: 0.2, basis: { kind: 'planned' } } }] });
-    const found = consequenceOf(plainState(), deeper, { kind: 'tooDeep', pocket: 'old', depth: 26 });
-    expect(found.evaluation.anatomy.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth!.value).toBe(26);
+    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, limit: 0.2, basis: { kind: 'planned' } } }] });
+    const found = consequenceOf(plainState(), deeper, { kind: 'tooDeep', level: 'old', depth: 26 });
+    expect(found.evaluation.anatomy.cavities.find((c) => c.id === 'route')!.levels[0]!.depth!.value).toBe(26);
     expect(found.waysOn.find((x) => x.id === 'acceptThin')!.possible).toBeTrue();
   });
 });
@@ -233,7 +231,7 @@ describe('an instrument from typed sizes', () => {
     thickness: 44,
     pocketWidth: 56,
     pocketLength: 74,
-    pocketDepth: 16,
+    levelDepth: 16,
     route: box(88, 22, 105),
     routeDepth: 18,
     plate: box(118, 58, 105),
@@ -243,10 +241,10 @@ describe('an instrument from typed sizes', () => {
     backDepth: 14,
   };
 
-  it('marks every value as told', () => {
+  it('marks every value as stated', () => {
     const a = anatomyFromSizes(sizes, null);
-    expect(a.body.thickness?.basis.kind).toBe('told');
-    expect(a.cavities.every((c) => c.pockets.every((p) => p.outline.basis.kind === 'told'))).toBeTrue();
+    expect(a.body.thickness?.basis.kind).toBe('stated');
+    expect(a.cavities.every((c) => c.levels.every((p) => p.outline.basis.kind === 'stated'))).toBeTrue();
   });
 
   it('challenges what cannot be, each with its numbers', () => {
@@ -266,7 +264,7 @@ describe('work at a pickup that is no route', () => {
   const window = edge(roundedRectangle(86, 40, 3, { x: 0, y: 110 }));
   const chosen = plainChoice({
     work: [
-      { kind: 'setDepth', cavity: 'route', pocket: 'old', depth: { value: 20, ...limits } },
+      { kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, ...limits } },
       { kind: 'raisePickup', position: 'here', by: { value: 2, ...limits } },
       { kind: 'trimPickup', position: 'here', trimmed: { ears: 0.5, screws: 0 } },
       { kind: 'sizeWindow', plate: 'plate', window: 'window', outline: window },
@@ -276,7 +274,7 @@ describe('work at a pickup that is no route', () => {
     asLeft({ kind, decision: 'd', choice: chosen, entry: 'e', depths: [] }, a, plainState());
 
   it('is left by the operation that does it, on the word of its entry; what is cut off a part comes with the part', () => {
-    expect(done('deepenRoute').cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual({
+    expect(done('deepenRoute').cavities.find((c) => c.id === 'route')!.levels[0]!.depth).toEqual({
       value: 20,
       limit: 0.2,
       basis: { kind: 'work', entry: 'e' },
@@ -284,16 +282,16 @@ describe('work at a pickup that is no route', () => {
     expect(done('fitSpacer').positions[0]!.raised).toEqual({ value: 2, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
     expect(done('openWindow').plates[0]!.openings[0]!.outline).toEqual({ ...window, basis: { kind: 'work', entry: 'e' } });
     expect(done('trimPart')).toEqual(plainAnatomy());
-    const read = { pocket: 'old', value: 20.1, limit: 0.05, entry: 'e2' };
+    const read = { level: 'old', value: 20.1, limit: 0.05, entry: 'e2' };
     const left = asLeft({ kind: 'deepenRoute', decision: 'd', choice: chosen, entry: 'e', depths: [read] }, plainAnatomy(), plainState());
     const floor = { value: 20.1, limit: 0.05, basis: { kind: 'work' as const, entry: 'e2' } };
-    expect(left.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual(floor);
+    expect(left.cavities.find((c) => c.id === 'route')!.levels[0]!.depth).toEqual(floor);
     // what is cut stands in the plan too, as it was read
-    expect(evaluateChoice(plainState(left), chosen).anatomy.cavities.find((c) => c.id === 'route')!.pockets[0]!.depth).toEqual(floor);
+    expect(evaluateChoice(plainState(left), chosen).anatomy.cavities.find((c) => c.id === 'route')!.levels[0]!.depth).toEqual(floor);
     expect(done('fitPart').positions[0]).toEqual(jasmine.objectContaining({ part: 'large', trimmed: { ears: 0.5, screws: 0 } }));
   });
 
-  it('is told against what was found, with what can be undone of it', () => {
+  it('is stated against what was found, with what can be undone of it', () => {
     const left = done('fitPart', done('openWindow', done('fitSpacer', done('deepenRoute'))));
     const differences = compareAnatomies(plainAnatomy(), left);
     expect(differences.map((d) => d.kind)).toEqual(jasmine.arrayWithExactContents(['partChanged', 'raised', 'partTrimmed', 'windowFiled', 'resized']));
@@ -309,36 +307,36 @@ describe('work at a pickup that is no route', () => {
     expect(compareAnatomies(left, structuredClone(left))).toEqual([]);
   });
 
-  it('touches its place, its hollow and its window, and nothing of another choice', () => {
+  it('touches its place, its cavity and its window, and nothing of another choice', () => {
     const here = placesWorkedOn(chosen, plainAnatomy());
     expect([...here].sort()).toEqual(['here', 'route', 'window']);
     const pot = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null);
-    const deeper = { kind: 'setDepth' as const, cavity: 'control', pocket: 'c', depth: { value: 38, ...limits } };
+    const deeper = { kind: 'setDepth' as const, cavity: 'control', level: 'c', depth: { value: 38, ...limits } };
     expect([...placesWorkedOn({ ...pot, work: [deeper] }, plainAnatomy())].sort()).toEqual(['control', 'volume']);
   });
 
-  it('of a hollow, a slot or a bore is left on the word of its entry, and told as what stays', () => {
+  it('of a cavity, a slot or a bore is left on the word of its entry, and stated as what stays', () => {
     const a = { ...plainAnatomy(), holes: [hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), through: false })] };
     const opened = edge(roundedRectangle(90, 34, 5, { x: 0, y: 110 }));
     const more = { id: 'room for volume', set: 'planned', outline: { ...opened, basis: limits.basis }, depth: { value: 18, ...limits }, bored: false };
     const work: HardwareChoice['work'] = [
       { kind: 'deepenHole', hole: 'socket', depth: { value: 33, ...limits } },
-      { kind: 'sizePocket', cavity: 'route', pocket: 'old', outline: opened },
-      { kind: 'addPockets', cavity: 'back', pockets: [more] },
+      { kind: 'sizeLevel', cavity: 'route', level: 'old', outline: opened },
+      { kind: 'addLevels', cavity: 'back', levels: [more] },
     ];
     const jack = { ...newHardwareChoice('socket', { on: 'feature', feature: 'socket' }, 'small'), work };
-    const after = (['deepenBore', 'openSlot', 'widenHollow'] as const).reduce<Anatomy>(
+    const after = (['deepenBore', 'openSlot', 'widenCavity'] as const).reduce<Anatomy>(
       (left, kind) => asLeft({ kind, decision: '12345678', choice: jack, entry: 'e', depths: [] }, left, plainState()),
       a,
     );
     expect(after.holes[0]!.depth).toEqual({ value: 33, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
-    expect(after.cavities.find((c) => c.id === 'route')!.pockets.map((p) => [p.id, p.outline.basis.kind])).toEqual([['old', 'work']]);
-    expect(after.cavities.find((c) => c.id === 'back')!.pockets.map((p) => p.id)).toEqual(['b', 'room for volume 12345678']);
+    expect(after.cavities.find((c) => c.id === 'route')!.levels.map((p) => [p.id, p.outline.basis.kind])).toEqual([['old', 'work']]);
+    expect(after.cavities.find((c) => c.id === 'back')!.levels.map((p) => p.id)).toEqual(['b', 'room for volume 12345678']);
     const differences = compareAnatomies(a, after);
-    expect(differences.map((d) => d.kind)).toEqual(jasmine.arrayWithExactContents(['pocketOpened', 'pocketAdded', 'resized']));
+    expect(differences.map((d) => d.kind)).toEqual(jasmine.arrayWithExactContents(['levelOpened', 'levelAdded', 'resized']));
     expect(undoRecipe(differences).every((s) => s.kind === 'cannotPutWoodBack')).toBeTrue();
     // what is cut counts once
-    expect(evaluateChoice(plainState(after), { ...jack, part: null }).anatomy.cavities.find((c) => c.id === 'back')!.pockets.length).toBe(2);
+    expect(evaluateChoice(plainState(after), { ...jack, part: null }).anatomy.cavities.find((c) => c.id === 'back')!.levels.length).toBe(2);
   });
 
   it('tells a hole that was plugged and drilled anew beside as one that was made', () => {

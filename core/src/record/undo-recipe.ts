@@ -23,9 +23,9 @@ export interface UndoStep {
 export function undoRecipe(differences: readonly Difference[]): readonly UndoStep[] {
   const steps = differences.map((d): UndoStep => {
     switch (d.kind) {
-      case 'pocketAdded':
-      case 'pocketGone':
-      case 'pocketOpened':
+      case 'levelAdded':
+      case 'levelGone':
+      case 'levelOpened':
         return { kind: 'cannotPutWoodBack', subject: d.cavity, part: null, possible: false };
       case 'partChanged':
         return { kind: 'refitPart', subject: d.place, part: d.before, possible: true };
@@ -47,7 +47,7 @@ export function undoRecipe(differences: readonly Difference[]): readonly UndoSte
       case 'resized':
         if (d.beyond && d.target.quantity === 'holeDiameter' && (d.after ?? 0) > (d.before ?? 0))
           return { kind: 'cannotNarrowHole', subject: d.target.feature, part: null, possible: false };
-        if (d.beyond && (d.target.quantity === 'pocketDepth' || d.target.quantity === 'holeDepth') && (d.after ?? 0) > (d.before ?? 0))
+        if (d.beyond && (d.target.quantity === 'levelDepth' || d.target.quantity === 'holeDepth') && (d.after ?? 0) > (d.before ?? 0))
           return { kind: 'cannotPutWoodBack', subject: d.target.feature, part: null, possible: false };
         return { kind: 'readAgain', subject: d.target.feature, part: null, possible: true };
     }

@@ -13,7 +13,7 @@ export const asksFlaw = (mishap: MishapId): boolean => mishap === 'slipped' || m
 
 /** What went wrong, with the number that goes with it, mm. */
 export type Mishap =
-  | { readonly kind: 'tooDeep'; readonly pocket: string; readonly depth: number }
+  | { readonly kind: 'tooDeep'; readonly level: string; readonly depth: number }
   /** The template or the bit slipped, or wood tore out: wood is gone beyond the line. */
   | ({ readonly kind: 'slipped' | 'tornOut' } & Beyond)
   /** Finish is off beyond the edge, or a hole came out beside its place, by so much. */
@@ -50,7 +50,7 @@ export interface Consequence {
 }
 
 /**
- * A pocket too deep, or wood gone beyond the line, is judged as it now is in the wood; a chip or a hole beside its place by whether what covers it still does.
+ * A level too deep, or wood gone beyond the line, is judged as it now is in the wood; a chip or a hole beside its place by whether what covers it still does.
  * What was thin or did not clear before is not held against the mishap.
  */
 export function consequenceOf(state: PlanState, choice: Choice, mishap: Mishap): Consequence {
@@ -117,21 +117,21 @@ function waysOn(mishap: Mishap, broken: readonly Verdict[], thin: boolean, cover
 }
 
 function afterMishap(state: PlanState, choice: Choice, mishap: Mishap): Choice {
-  if (mishap.kind === 'tooDeep') return asDeepAs(choice, mishap.pocket, mishap.depth);
+  if (mishap.kind === 'tooDeep') return asDeepAs(choice, mishap.level, mishap.depth);
   if (mishap.kind !== 'slipped' && mishap.kind !== 'tornOut') return choice;
   const gone = beyondLine(state, choice, mishap);
   if (!gone) return choice;
-  return { ...choice, work: [...(choice.work ?? []), { kind: 'addPockets', cavity: gone.cavity, pockets: [gone.pocket] }] };
+  return { ...choice, work: [...(choice.work ?? []), { kind: 'addLevels', cavity: gone.cavity, levels: [gone.level] }] };
 }
 
-/** The choice with a pocket as deep as it came out: of its route, or of a floor that was only to be cut deeper. */
-function asDeepAs(choice: Choice, pocket: string, depth: number): Choice {
-  const work = choice.work?.map((w) => (w.kind === 'setDepth' && w.pocket === pocket ? { ...w, depth: { ...w.depth, value: depth } } : w));
+/** The choice with a level as deep as it came out: of its route, or of a floor that was only to be cut deeper. */
+function asDeepAs(choice: Choice, level: string, depth: number): Choice {
+  const work = choice.work?.map((w) => (w.kind === 'setDepth' && w.level === level ? { ...w, depth: { ...w.depth, value: depth } } : w));
   if (choice.kind === 'hardware') return { ...choice, work: work ?? [] };
   const { route } = choice;
   return {
     ...choice,
-    route: route && { ...route, pockets: route.pockets.map((p) => (p.id === pocket ? { ...p, depth } : p)) },
+    route: route && { ...route, levels: route.levels.map((p) => (p.id === level ? { ...p, depth } : p)) },
     ...(work ? { work } : {}),
   };
 }

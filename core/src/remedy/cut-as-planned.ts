@@ -11,8 +11,8 @@ const WORK: Readonly<Record<CutKind, OperationKind>> = {
   deepen: 'deepenRoute',
   channel: 'cutChannel',
   row: 'drillRow',
-  relief: 'cutHollow',
-  hollow: 'cutHollow',
+  relief: 'cutCavity',
+  cavity: 'cutCavity',
 };
 
 /** A cut by itself: as it was planned, or not at all. */

@@ -13,7 +13,7 @@ export function deepenBore(g: HardwareGround): readonly Proposal[] {
   const short = trouble(g, 'plugInside');
   if (!hole?.depth || !short || hole.face === 'top' || hole.face === 'back') return [];
   const limit = state.settings.limitPlannedDepth;
-  const to = Math.ceil((hole.depth.value - (short.clearance ?? 0) + short.wanted + (short.worst ?? 0) + limit) / STEP - 1e-9) * STEP;
+  const to = Math.ceil((hole.depth.value - (short.clearance ?? 0) + short.minimum + (short.worst ?? 0) + limit) / STEP - 1e-9) * STEP;
   return [
     {
       id: `deepenBore/${choice.part ?? ''}`,

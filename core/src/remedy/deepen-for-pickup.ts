@@ -24,19 +24,19 @@ export function deepenForPickup(g: PickupGround): readonly Proposal[] {
     const shallow = troubles(round === 0 ? g.verdicts : verdictsWith(g, work), ...DEPTHS);
     if (shallow.length === 0) break;
     for (const v of shallow) {
-      const pocket = depthIn(v);
-      if (pocket?.target.part === undefined) return [];
-      const id = pocket.target.part;
-      const to = Math.ceil((pocket.value + short(v)) / STEP - 1e-9) * STEP;
-      if (!found.has(id)) found.set(id, pocket.value);
-      const before = work.find((w) => w.pocket === id)?.depth.value ?? 0;
+      const level = depthIn(v);
+      if (level?.target.part === undefined) return [];
+      const id = level.target.part;
+      const to = Math.ceil((level.value + short(v)) / STEP - 1e-9) * STEP;
+      if (!found.has(id)) found.set(id, level.value);
+      const before = work.find((w) => w.level === id)?.depth.value ?? 0;
       const deeper: Deeper = {
         kind: 'setDepth',
-        cavity: pocket.target.feature,
-        pocket: id,
+        cavity: level.target.feature,
+        level: id,
         depth: planned(Math.max(to, before), g.state.settings.limitPlannedDepth),
       };
-      work = [...work.filter((w) => w.pocket !== id), deeper];
+      work = [...work.filter((w) => w.level !== id), deeper];
     }
   }
   return [
@@ -48,7 +48,7 @@ export function deepenForPickup(g: PickupGround): readonly Proposal[] {
       risk: RISK.value,
       price: priceOfPickup(g),
       lacks: [],
-      by: Math.max(...work.map((w) => w.depth.value - (found.get(w.pocket) ?? 0))),
+      by: Math.max(...work.map((w) => w.depth.value - (found.get(w.level) ?? 0))),
     },
   ];
 }

@@ -10,7 +10,7 @@ export function drillNew(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice, tools } = g;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
   if (!site || !through || choice.place.on !== 'face') return [];
-  const steps = newHoleSteps(through.value + state.settings.wantedHoleOver + through.limit, tools);
+  const steps = newHoleSteps(through.value + state.settings.minHoleOver + through.limit, tools);
   const work = [{ kind: 'sizeHole' as const, hole: choice.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }];
   return [
     {

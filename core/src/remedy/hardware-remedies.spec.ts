@@ -5,9 +5,9 @@ import type { Hardware, HardwareKind, SizeId, StockItem, Tool } from '../part/in
 import { roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
-import { optionsFor, type Option, type Wish } from './index.js';
+import { optionsFor, type Option, type OwnerRequest } from './index.js';
 
-const wish: Wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+const request: OwnerRequest = { kind: null, reversibleOnly: false, doNotTouch: [] };
 const tools: readonly Tool[] = [
   { id: 'set', kind: 'drills', name: 'Set', system: 'metric', from: 3, to: 10 },
   { id: 'sink', kind: 'countersink', name: 'Countersink', diameter: 16 },
@@ -25,7 +25,7 @@ function stateWith(parts: readonly Hardware[], holes: readonly Hole[], cavities:
   return { ...s, stock, parts: { ...s.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } };
 }
 const at = (feature: string, id: string): HardwareChoice => newHardwareChoice(feature, { on: 'feature', feature }, id);
-const options = (s: PlanState, c: HardwareChoice, wished = wish): readonly Option[] => optionsFor(s, { format: 2, choices: [c] }, c, tools, wished);
+const options = (s: PlanState, c: HardwareChoice, target = request): readonly Option[] => optionsFor(s, { format: 3, choices: [c] }, c, tools, target);
 const of = (list: readonly Option[], kind: string): Option => list.find((o) => o.proposal.kind === kind)!;
 const left = (o: Option): readonly string[] => o.evaluation.verdicts.filter((v) => v.class === 'clashes' || v.class === 'tooClose').map((v) => v.check);
 
@@ -61,7 +61,7 @@ describe('ways out at a hole that is too small', () => {
 
   it('has the numbers of evaluate with its changes, and the same when it is worked out again', () => {
     for (const o of list) {
-      const again = ofChoice(evaluatePlan(s, withChoice({ format: 2, choices: [] }, o.proposal.choice)), 'volume');
+      const again = ofChoice(evaluatePlan(s, withChoice({ format: 3, choices: [] }, o.proposal.choice)), 'volume');
       expect(o.evaluation.verdicts.map((v) => [v.id, v.clearance])).toEqual(again.verdicts.map((v) => [v.id, v.clearance]));
     }
   });
@@ -78,8 +78,8 @@ describe('ways out at a hole that is too small', () => {
   });
 
   it('takes cuts off the list where the job is reversible only or the place is not to be touched', () => {
-    expect(of(options(s, at('volume', 'long'), { ...wish, reversibleOnly: true }), 'openHole').excluded?.kind).toBe('reversibleOnly');
-    expect(of(options(s, at('volume', 'long'), { ...wish, doNotTouch: ['volume'] }), 'openHole').excluded?.kind).toBe('doNotTouch');
+    expect(of(options(s, at('volume', 'long'), { ...request, reversibleOnly: true }), 'openHole').excluded?.kind).toBe('reversibleOnly');
+    expect(of(options(s, at('volume', 'long'), { ...request, doNotTouch: ['volume'] }), 'openHole').excluded?.kind).toBe('doNotTouch');
   });
 
   it('judges the way back by the old part in the opened hole: it still goes in', () => {
@@ -97,7 +97,7 @@ describe('ways out of other clashes', () => {
     expect(left(o)).toEqual([]);
   });
 
-  it('a hollow too shallow is cut deeper where the wood allows, or its cover is set higher', () => {
+  it('a cavity too shallow is cut deeper where the wood allows, or its cover is set higher', () => {
     const tall = part('tall', 'push-pull pot', { bushing: 9.4, threadLength: 19, body: 24, depthBelow: 31, washer: 14 });
     const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [controlOf(30)]);
     // 30 − 31 = −1; wanted 1, ± 0.1: 2.1 up to 2.5
@@ -130,7 +130,7 @@ describe('ways out of other clashes', () => {
     const place: PlaceRef = { on: 'feature', feature: 'cover', screw: 0 };
     const c = newHardwareChoice('cover screw 1', place, 'screw');
     // wood 44 − 30 = 14, thread 20 − 2 = 18: −4; wanted 3, ± 0.2, 0.3 of the saw: 7.5
-    const o = of(optionsFor(s, { format: 2, choices: [c] }, c, tools, wish), 'trim');
+    const o = of(optionsFor(s, { format: 3, choices: [c] }, c, tools, request), 'trim');
     expect(o.proposal.by).toBeCloseTo(7.5, 9);
     expect(left(o)).toEqual([]);
   });
@@ -151,7 +151,7 @@ describe('ways out of other clashes', () => {
     const s = stateWith([long], [], [controlOf(38)], [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '' }]);
     // 8 off the wall of the cavity its body of 24 stands 4 in the wood
     const c = newHardwareChoice('new', { on: 'face', face: 'top', at: { x: 82, y: 240 }, hole: 'pot' }, 'long');
-    const list = optionsFor(s, { format: 2, choices: [c] }, c, tools, wish);
+    const list = optionsFor(s, { format: 3, choices: [c] }, c, tools, request);
     const o = of(list, 'move');
     expect(left(o)).toEqual([]);
     const place = o.proposal.choice.kind === 'hardware' && o.proposal.choice.place.on === 'face' ? o.proposal.choice.place.at : null;
@@ -177,18 +177,18 @@ describe('ways out of other clashes', () => {
   });
 });
 
-describe('a hollow, a slot or a bore that is too small', () => {
+describe('a cavity, a slot or a bore that is too small', () => {
   it('is widened round the body, with the walls that are left then; it cannot be put back', () => {
     const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36)]);
     const c = at('volume', 'long');
     // the wall at x = 30 is 6 from the middle of a body of 24: 6 too near
-    const o = of(options(s, c), 'widenHollow');
+    const o = of(options(s, c), 'widenCavity');
     expect(o.evaluation.verdicts.find((v) => v.check === 'bodyInRoom')!.class).toBe('well');
     expect([o.excluded, o.back.woodCut]).toEqual([null, true]);
     // half a body of 24, wanted 1, errors 0.175 and a template's 0.1: 13.275 round the middle at 36, the body's edge lies at 160
     const edge = o.evaluation.verdicts.find((v) => v.check === 'edgeOfBody')!;
     expect(edge.clearance).toBeCloseTo(160 - 36 - 13.275, 2);
-    expect(o.proposal.operations).toContain('widenHollow');
+    expect(o.proposal.operations).toContain('widenCavity');
   });
 
   it('or its hole is plugged and drilled anew beside it, as near as it will do: 6 missing, 1 wanted and errors, in whole steps 8', () => {
@@ -200,8 +200,8 @@ describe('a hollow, a slot or a bore that is too small', () => {
     expect(o.proposal.lacks).toContain({ kind: 'dowel', atLeast: 9.8 });
     // another pot 30 beside is 6 clear of it; 18 beside it is 6 too near
     const two = stateWith([long], [hole('volume', 'pot', 9.8), hole('tone', 'pot', 9.8, { at: { x: 60, y: 258 } })], [controlOf(36)]);
-    const plan = { format: 2 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
-    const apart = of(optionsFor(two, plan, plan.choices[0]!, tools, wish), 'move');
+    const plan = { format: 3 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
+    const apart = of(optionsFor(two, plan, plan.choices[0]!, tools, request), 'move');
     expect(apart.proposal.by).toBe(8);
     expect(apart.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
   });
@@ -210,12 +210,12 @@ describe('a hollow, a slot or a bore that is too small', () => {
     const beside = {
       ...controlOf(20),
       id: 'beside',
-      pockets: [{ ...controlOf(20).pockets[0]!, outline: edge(roundedRectangle(20, 40, 3, { x: 18, y: 240 })) }],
+      levels: [{ ...controlOf(20).levels[0]!, outline: edge(roundedRectangle(20, 40, 3, { x: 18, y: 240 })) }],
     };
     const over = { ...beside, id: 'over', face: 'top' as const };
     const with_ = (other: typeof beside | typeof over): Option => {
       const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36), other]);
-      return of(options(s, at('volume', 'long')), 'widenHollow');
+      return of(options(s, at('volume', 'long')), 'widenCavity');
     };
     expect(with_(beside).excluded?.kind).toBe('strength');
     const below = with_(over);
@@ -240,7 +240,7 @@ describe('a hollow, a slot or a bore that is too small', () => {
       id: 'slot',
       kind: 'slot',
       face: 'top',
-      pockets: [{ ...controlOf(6.5).pockets[0]!, outline: edge(roundedRectangle(2.6, 26, 1.3, { x: 60, y: 240 })) }],
+      levels: [{ ...controlOf(6.5).levels[0]!, outline: edge(roundedRectangle(2.6, 26, 1.3, { x: 60, y: 240 })) }],
     };
     const lever = part('lever', 'lever switch', { slotLength: 28, slotWidth: 1.8, depthBelow: 30 });
     const o = of(options(stateWith([lever], [], [slot, controlOf(36)]), at('slot', 'lever')), 'openSlot');

@@ -11,7 +11,7 @@ export function makePlate(g: HardwareGround): readonly Proposal[] {
   const { site, choice } = g;
   const bare = trouble(g, 'plateHides');
   if (!site?.plate || !bare) return [];
-  const by = bare.wanted - (bare.clearance ?? 0) + (bare.worst ?? 0);
+  const by = bare.minimum - (bare.clearance ?? 0) + (bare.worst ?? 0);
   const outline = grown(site.plate.outline, by);
   if (!outline) return [];
   return [

@@ -13,15 +13,15 @@ const SPACER_LIMIT = 0.1;
 /** Depths go up to the next half millimetre. */
 const STEP = 0.5;
 
-/** A hollow that is too shallow, or that leaves more wood than the thread goes through: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
+/** A cavity that is too shallow, or that leaves more wood than the thread goes through: cut it deeper where the floor allows, set its cover higher on a spacer, or make a thicker cover that is hollowed inside. */
 export function moreDepth(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const room = site?.room;
-  // in a plate over it the hollow must also hold the plug of a jack
+  // in a plate over it the cavity must also hold the plug of a jack
   const thread = trouble(g, 'threadThrough');
   const wood = room?.from || thread?.class === 'thin' ? null : thread;
   const asked = [trouble(g, 'depthForPart'), room?.from ? trouble(g, 'plugInside') : wood];
-  const missing = (v: Verdict): number => v.wanted - (v.clearance ?? 0) + (v.worst ?? 0);
+  const missing = (v: Verdict): number => v.minimum - (v.clearance ?? 0) + (v.worst ?? 0);
   const short = asked.reduce((w, v) => (v && (!w || missing(v) > missing(w)) ? v : w), null);
   const below = room && depthAt(state.anatomy, room.cavity, site.at);
   if (!site || !room || !short || !below?.depth || below.target.part === undefined) return [];
@@ -33,7 +33,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
     kind: 'deepen',
     choice: {
       ...choice,
-      work: [{ kind: 'setDepth', cavity: room.cavity.id, pocket: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) }],
+      work: [{ kind: 'setDepth', cavity: room.cavity.id, level: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) }],
     },
     operations: around(g, 'deepenRoute'),
     risk: RISK_CUT.value,

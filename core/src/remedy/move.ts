@@ -71,7 +71,7 @@ function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
   const moved = movedTo(g, at);
   const hole = site?.hole;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
-  const steps = through && newHoleSteps(through.value + state.settings.wantedHoleOver + through.limit, tools);
+  const steps = through && newHoleSteps(through.value + state.settings.minHoleOver + through.limit, tools);
   const old = hole?.diameter?.value ?? 0;
   const dowel = state.stock.some((s) => s.kind === 'dowel' && s.quantity > 0 && s.diameter >= old);
   const sized =
@@ -89,4 +89,4 @@ function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
   };
 }
 
-const CROWDING: ReadonlySet<string> = new Set(['bodyInRoom', 'besideNeighbour', 'leafSwing', 'hollowBehind', 'holeBeside']);
+const CROWDING: ReadonlySet<string> = new Set(['bodyInRoom', 'besideNeighbour', 'leafSwing', 'cavityBehind', 'holeBeside']);

@@ -11,8 +11,8 @@ export function openHole(g: HardwareGround): readonly Proposal[] {
   const tight = trouble(g, 'bushingInHole') ?? trouble(g, 'pressSplits') ?? trouble(g, 'wiresInBore');
   const bore = site?.hole?.diameter;
   if (!site?.hole || !bore || !tight || choice.place.on === 'face') return [];
-  const wanted = bore.value - (tight.clearance ?? 0) + tight.wanted + (tight.worst ?? 0);
-  const steps = holeSteps(bore.value, wanted, tools);
+  const target = bore.value - (tight.clearance ?? 0) + tight.minimum + (tight.worst ?? 0);
+  const steps = holeSteps(bore.value, target, tools);
   const work = [{ kind: 'sizeHole' as const, hole: site.hole.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }];
   return [
     {

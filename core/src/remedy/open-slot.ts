@@ -12,14 +12,14 @@ const FILED = 0.2;
 export function openSlot(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const slot = site?.slot;
-  const pocket = slot?.pockets[0];
+  const level = slot?.levels[0];
   const missing = (item: string): number => {
     const v = trouble(g, 'switchInSlot', item);
-    return v ? v.wanted - (v.clearance ?? 0) + (v.worst ?? 0) + 2 * FILED : 0;
+    return v ? v.minimum - (v.clearance ?? 0) + (v.worst ?? 0) + 2 * FILED : 0;
   };
   const [longer, wider] = [missing('along'), missing('across')];
-  if (!slot || !pocket || slot.frame !== BODY_FRAME || (longer === 0 && wider === 0)) return [];
-  const b = bounds([pocket.outline.outline]);
+  if (!slot || !level || slot.frame !== BODY_FRAME || (longer === 0 && wider === 0)) return [];
+  const b = bounds([level.outline.outline]);
   const upright = b.maxY - b.minY >= b.maxX - b.minX;
   const [w, h] = [b.maxX - b.minX + (upright ? wider : longer), b.maxY - b.minY + (upright ? longer : wider)];
   const outline = moveOutline(stadium(w, h), (b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2);
@@ -28,7 +28,7 @@ export function openSlot(g: HardwareGround): readonly Proposal[] {
     {
       id: `openSlot/${choice.part ?? ''}`,
       kind: 'openSlot',
-      choice: { ...choice, work: [{ kind: 'sizePocket', cavity: slot.id, pocket: pocket.id, outline: edge }] },
+      choice: { ...choice, work: [{ kind: 'sizeLevel', cavity: slot.id, level: level.id, outline: edge }] },
       operations: around(g, 'openSlot'),
       risk: RISK.value,
       price: priceOf(state, choice.part),

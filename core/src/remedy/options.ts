@@ -36,11 +36,11 @@ import { plugHole } from './plug-hole.js';
 import type { Proposal } from './proposal.js';
 import { raisePickup } from './raise-pickup.js';
 import { reroute } from './reroute.js';
-import { ownersWish, score, type Score, type Wish } from './score.js';
+import { ownersRequest, score, type Score, type OwnerRequest } from './score.js';
 import { sleeve } from './sleeve.js';
 import { trimPickup } from './trim-pickup.js';
 import { trim } from './trim.js';
-import { widenHollow } from './widen-hollow.js';
+import { widenCavity } from './widen-cavity.js';
 import { wayBackOfHardware } from './way-back-of-hardware.js';
 import { wayBack, type WayBack } from './way-back.js';
 
@@ -72,12 +72,12 @@ export interface OptionInTurn {
 }
 
 /** Every way out of one choice of a plan, worked out in the whole of it and ranked: the best first, the excluded after, the baseline last. */
-export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): readonly Option[] {
-  return ranked([...optionsInTurn(state, plan, choice, tools, wish)].map((o) => o.option));
+export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], request: OwnerRequest): readonly Option[] {
+  return ranked([...optionsInTurn(state, plan, choice, tools, request)].map((o) => o.option));
 }
 
 /** The same one after the other, not ranked yet: each is a sum of its own, between two of them the worker can tell how far it is. */
-export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], wish: Wish): Generator<OptionInTurn, void> {
+export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], request: OwnerRequest): Generator<OptionInTurn, void> {
   const judged = new Map<Choice, Evaluation>();
   const within: Within = (c) => {
     const known = judged.get(c) ?? evaluatePlan(state, withChoice(plan, c));
@@ -88,7 +88,7 @@ export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, too
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);
-  for (const p of proposals) yield { option: workOut(state, p, tools, wish, { within, now, found, asked: choice.part }), of: proposals.length };
+  for (const p of proposals) yield { option: workOut(state, p, tools, request, { within, now, found, asked: choice.part }), of: proposals.length };
 }
 
 /** The best first, the excluded after, the baseline last. */
@@ -137,7 +137,7 @@ const FOR_HARDWARE: readonly ((g: HardwareGround) => readonly Proposal[])[] = [
   plugAndRedrill,
   sleeve,
   moreDepth,
-  widenHollow,
+  widenCavity,
   openSlot,
   deepenBore,
   trim,
@@ -163,7 +163,7 @@ interface Before {
   readonly asked: string | null;
 }
 
-function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], wish: Wish, { within, now, found, asked }: Before): Option {
+function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], request: OwnerRequest, { within, now, found, asked }: Before): Option {
   const { choice } = proposal;
   const whole = within(choice);
   const evaluation = ofChoice(whole, choice.id);
@@ -179,10 +179,10 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
     back,
     minutes,
     newClashes,
-    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, choice.id), wish),
+    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, choice.id), request),
     score: score(
       {
-        owner: choice.kind === 'pickup' ? ownersWish(pickupIn(state.parts, choice.part), wish) : hardwareWish(state, choice.part, asked),
+        owner: choice.kind === 'pickup' ? ownersRequest(pickupIn(state.parts, choice.part), request) : hardwareRequest(state, choice.part, asked),
         evaluation,
         back,
         minutes,
@@ -191,7 +191,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
         toolsHere: hasTools(cutting) && proposal.lacks.length === 0,
       },
       state.settings,
-      wish.weights,
+      request.weights,
     ),
   };
 }
@@ -199,7 +199,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], w
 /** What another part than the one asked for is worth to its owner; which screw or wire it is nobody asks. */
 const HALF = 0.5;
 
-function hardwareWish({ parts }: PlanState, part: string | null, asked: string | null): number {
+function hardwareRequest({ parts }: PlanState, part: string | null, asked: string | null): number {
   const chosen = part === null ? undefined : parts[part];
   const unseen = chosen && isHardware(chosen) && UNASKED.has(hardwareRow(chosen.kind).group);
   return part === asked || unseen ? 1 : HALF;
@@ -207,11 +207,11 @@ function hardwareWish({ parts }: PlanState, part: string | null, asked: string |
 
 const UNASKED: ReadonlySet<string> = new Set(['screws', 'wires']);
 
-function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, wish: Wish): Exclusion | null {
+function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, request: OwnerRequest): Exclusion | null {
   if (p.kind === 'keep') return { kind: 'baseline' };
   const place = p.choice.kind === 'pickup' ? p.choice.position : p.choice.place.on === 'feature' ? p.choice.place.feature : null;
-  if (back.woodCut && place !== null && wish.doNotTouch.includes(place)) return { kind: 'doNotTouch' };
-  if (wish.reversibleOnly && (back.woodCut || back.plateCut || !back.works)) return { kind: 'reversibleOnly' };
+  if (back.woodCut && place !== null && request.doNotTouch.includes(place)) return { kind: 'doNotTouch' };
+  if (request.reversibleOnly && (back.woodCut || back.plateCut || !back.works)) return { kind: 'reversibleOnly' };
   const weak = weakest(evaluation, found, state.settings.strengthLeast);
   if (weak) return weak;
   const clashes = evaluation.verdicts.filter((v) => v.class === 'clashes').length;

@@ -35,12 +35,12 @@ export const DEPTHS = ['depthUnderPart', 'depthUnderScrews', 'travel'] as const;
 
 /** What is missing until a verdict is well, even at worst, mm. */
 export function short(v: Verdict): number {
-  return v.wanted - (v.clearance ?? 0) + (v.worst ?? 0);
+  return v.minimum - (v.clearance ?? 0) + (v.worst ?? 0);
 }
 
-/** The pocket's depth in a verdict's sum. */
+/** The level's depth in a verdict's sum. */
 export function depthIn(v: Verdict): { readonly target: Target; readonly value: number } | null {
-  const leaf = v.working ? leavesOf(v.working).find((l) => l.ref?.quantity === 'pocketDepth') : undefined;
+  const leaf = v.working ? leavesOf(v.working).find((l) => l.ref?.quantity === 'levelDepth') : undefined;
   return leaf?.ref ? { target: leaf.ref as Target, value: leaf.value } : null;
 }
 

@@ -4,9 +4,9 @@ import type { Anatomy } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { boxPickup, inDrawer, plainAnatomy, plainChoice, plainPlan, plainState, plainTools } from '../testing/plan.js';
-import { optionsFor, type Option, type Wish } from './index.js';
+import { optionsFor, type Option, type OwnerRequest } from './index.js';
 
-const wish: Wish = { kind: null, reversibleOnly: false, doNotTouch: [] };
+const request: OwnerRequest = { kind: null, reversibleOnly: false, doNotTouch: [] };
 
 /** The plain instrument with a window that the route lies well behind: 79 × 29 over 80 × 30. */
 function fitting(): Anatomy {
@@ -20,9 +20,9 @@ function withPart(part: Pickup, anatomy = fitting()): PlanState {
   const s = plainState(anatomy);
   return { ...s, parts: { ...s.parts, [part.id]: part }, stock: [...s.stock, inDrawer(part.id)] };
 }
-function options(s: PlanState, part: string, wished = wish): readonly Option[] {
+function options(s: PlanState, part: string, target = request): readonly Option[] {
   const choice = plainChoice({ part });
-  return optionsFor(s, plainPlan(choice), choice, plainTools, wished);
+  return optionsFor(s, plainPlan(choice), choice, plainTools, target);
 }
 const of = (list: readonly Option[], kind: string): Option => list.find((o) => o.proposal.kind === kind)!;
 const clearance = (o: Option, check: string, item?: string): number =>
@@ -36,7 +36,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
   it('deepens the floor until depth and screws are well: 18 to 20, and the wood cannot be put back', () => {
     const o = of(options(withPart(deep), 'deep'), 'deepen');
     expect(o.proposal.by).toBeCloseTo(2, 9);
-    expect(o.proposal.choice.work).toEqual([{ kind: 'setDepth', cavity: 'route', pocket: 'old', depth: planned(20, 0.2) }]);
+    expect(o.proposal.choice.work).toEqual([{ kind: 'setDepth', cavity: 'route', level: 'old', depth: planned(20, 0.2) }]);
     expect([clearance(o, 'depthUnderScrews'), clearance(o, 'depthUnderPart', 'base')]).toEqual([1.5, 2.5]);
     expect([o.excluded, o.back.woodCut, o.back.works]).toEqual([null, true, true]);
     expect(o.proposal.operations).toContain('deepenRoute');
@@ -44,12 +44,12 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
 
   it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it is off the list', () => {
     const a = fitting();
-    const cavities = a.cavities.map((c) => (c.id === 'back' ? { ...c, pockets: c.pockets.map((p) => ({ ...p, depth: planned(22.5, 0.05) })) } : c));
+    const cavities = a.cavities.map((c) => (c.id === 'back' ? { ...c, levels: c.levels.map((p) => ({ ...p, depth: planned(22.5, 0.05) })) } : c));
     expect(of(options(withPart(deep, { ...a, cavities }), 'deep'), 'deepen').excluded?.kind).toBe('strength');
   });
 
   it('sets it higher on a spacer: 2.0 more depth in the sum, nothing cut, and the old one goes back without it', () => {
-    const o = of(options(withPart(deep), 'deep', { ...wish, reversibleOnly: true }), 'spacer');
+    const o = of(options(withPart(deep), 'deep', { ...request, reversibleOnly: true }), 'spacer');
     expect([o.proposal.by, o.excluded, o.back.woodCut, o.back.works]).toEqual([2, null, false, true]);
     expect(clearance(o, 'depthUnderScrews')).toBeCloseTo(1.5, 9);
     const sum = o.evaluation.verdicts.find((v) => v.check === 'depthUnderScrews')!.working!;
@@ -76,10 +76,10 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
   it('files ears back by as little as will do, and not into their screw holes', () => {
     const eared = (reach: number, hole: number): Pickup => {
       const box = boxPickup('eared', 66, 28, 14);
-      const ear = (x: number) => ({ ...box.levels[1]!.shapes[0]!, outline: roundedRectangle(10, 10, 1, { x, y: 0 }) });
+      const ear = (x: number) => ({ ...box.tiers[1]!.shapes[0]!, outline: roundedRectangle(10, 10, 1, { x, y: 0 }) });
       return {
         ...box,
-        levels: [...box.levels, { id: 'ears', from: 13, lowest: box.levels[1]!.lowest, shapes: [ear(reach - 5), ear(5 - reach)] }],
+        tiers: [...box.tiers, { id: 'ears', from: 13, lowest: box.tiers[1]!.lowest, shapes: [ear(reach - 5), ear(5 - reach)] }],
         screws: {
           ...box.screws,
           at: [
@@ -110,7 +110,7 @@ describe('ways out at the plate of a pickup', () => {
     expect(clearance(o, 'windowGap')).toBeCloseTo(0.6, 2);
     expect([o.back.plateCut, o.back.woodCut]).toEqual([true, false]);
     const s = withPart(boxPickup('wide', 85.4, 29, 15), plainAnatomy());
-    expect(of(options(s, 'wide', { ...wish, reversibleOnly: true }), 'reshapePlate').excluded?.kind).toBe('reversibleOnly');
+    expect(of(options(s, 'wide', { ...request, reversibleOnly: true }), 'reshapePlate').excluded?.kind).toBe('reversibleOnly');
   });
 
   it('makes a plate anew that hides what the old one does not, and keeps the old one', () => {

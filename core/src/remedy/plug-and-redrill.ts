@@ -15,11 +15,11 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const loose = trouble(g, 'pressHolds');
   const bore = site?.hole?.diameter;
   if (!site?.hole || !bore || !(stripped ?? loose)) return [];
-  const wanted = stripped
+  const target = stripped
     ? (site.part.sizes.diameter?.value ?? 0) * PILOT
     : bore.value + (loose?.clearance ?? 0) - (settings.pressKnurlLeast - settings.pressSmoothLeast) / 2;
-  const drill = drillAtOrAbove(wanted, ownedDrills(tools));
-  const final = stripped ? (drill?.diameter ?? wanted) : wanted;
+  const drill = drillAtOrAbove(target, ownedDrills(tools));
+  const final = stripped ? (drill?.diameter ?? target) : target;
   const dowel = stock.flatMap((s) => (s.kind === 'dowel' && s.quantity > 0 && s.diameter >= bore.value ? [s] : [])).sort((a, b) => a.diameter - b.diameter)[0];
   const work = [{ kind: 'sizeHole' as const, hole: site.hole.id, by: 'plug' as const, diameter: planned(final, settings.limitDrill) }];
   return [
@@ -33,7 +33,7 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
       lacks: [
         ...toBuy(state, choice.part),
         ...(dowel ? [] : [{ kind: 'dowel' as const, atLeast: bore.value }]),
-        ...(drill ? [] : [{ kind: 'drill' as const, diameter: wanted }]),
+        ...(drill ? [] : [{ kind: 'drill' as const, diameter: target }]),
       ],
       wait: settings.waitForGlue,
       by: final,

@@ -21,7 +21,7 @@ export type RemedyKind =
   | 'makePlate'
   | 'reshapePlate'
   | 'thickerCover'
-  | 'widenHollow'
+  | 'widenCavity'
   | 'openSlot'
   | 'deepenBore'
   | 'plugHole'

@@ -13,12 +13,12 @@ export function reroute(state: PlanState, choice: PickupChoice, tools: readonly 
   const part = pickupIn(state.parts, choice.part);
   const cutter = smallestCutter(tools);
   if (!position || !part || cutter === null) return [];
-  const pockets = choice.route?.pockets ?? routeForPart(part, cutter, state.settings);
-  if (pockets.length === 0) return [];
-  const route = choice.route ?? { at: { ...position.at, turn: 0 }, pockets };
+  const levels = choice.route?.levels ?? routeForPart(part, cutter, state.settings);
+  if (levels.length === 0) return [];
+  const route = choice.route ?? { at: { ...position.at, turn: 0 }, levels };
   const insert = state.anatomy.plates.find((p) => p.id === position.plate)?.openings.find((o) => o.id === position.opening)?.insert;
   const operations: OperationKind[] = ['boreBulk', 'fitPart', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'];
-  if (pockets.some((p) => p.bored)) operations.push('boreWells');
+  if (levels.some((p) => p.bored)) operations.push('boreWells');
   if (insert?.fitted) operations.push('takeOffInsert');
   return [
     {

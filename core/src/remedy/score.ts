@@ -5,7 +5,7 @@ import type { Pickup } from '../part/index.js';
 import type { WayBack } from './way-back.js';
 
 /** What the owner asked for and what may not be done. */
-export interface Wish {
+export interface OwnerRequest {
   readonly kind: Pickup['kind'] | null;
   readonly reversibleOnly: boolean;
   /** Positions whose wood is not to be touched. */
@@ -82,11 +82,11 @@ export function score(o: Scored, s: Settings, weights: Weights = {}): Score {
 }
 
 /** 1 the kind asked for, 0.5 another with two coils where two were asked for, 0 otherwise; 1 when nothing was asked. */
-export function ownersWish(part: Pickup | null, wish: Wish): number {
-  if (wish.kind === null) return 1;
-  if (part?.kind === wish.kind) return 1;
+export function ownersRequest(part: Pickup | null, request: OwnerRequest): number {
+  if (request.kind === null) return 1;
+  if (part?.kind === request.kind) return 1;
   const twoCoils = (k: Pickup['kind'] | undefined): boolean => k === 'humbucker' || k === 'slim humbucker';
-  return twoCoils(part?.kind) && twoCoils(wish.kind) ? 0.5 : 0;
+  return twoCoils(part?.kind) && twoCoils(request.kind) ? 0.5 : 0;
 }
 
 function rest(share: number): number {

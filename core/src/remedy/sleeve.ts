@@ -13,7 +13,7 @@ export function sleeve(g: HardwareGround): readonly Proposal[] {
   const through = site?.part.sizes.bushing;
   const bore = site?.hole?.diameter;
   if (!site?.hole || !through || !bore || bore.value - through.value < PLAY.value) return [];
-  const inner = through.value + state.settings.wantedHoleOver + 2 * through.limit;
+  const inner = through.value + state.settings.minHoleOver + 2 * through.limit;
   const work = [{ kind: 'sizeHole' as const, hole: site.hole.id, by: 'sleeve' as const, diameter: planned(inner, through.limit) }];
   return [
     {

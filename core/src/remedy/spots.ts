@@ -1,8 +1,8 @@
-import { bodyOutline, HANGS, hollowAt, isHardwareChoice, siteOf, type Plan, type PlanState, type Site } from '../check/index.js';
+import { bodyOutline, HANGS, cavityAt, isHardwareChoice, siteOf, type Plan, type PlanState, type Site } from '../check/index.js';
 import { toBody } from '../instrument/index.js';
 import { bounds, regionContains, type Point, type Region } from '../shape/index.js';
 
-/** A body that hangs somewhere: its middle, its hollow, and the circle that it fills at least. */
+/** A body that hangs somewhere: its middle, its cavity, and the circle that it fills at least. */
 interface Hanging {
   readonly at: Point;
   readonly cavity: string;
@@ -13,7 +13,7 @@ interface Hanging {
 const POINTS = 8;
 
 /**
- * A quick no to spots of a face where a part cannot be well in any case: no hollow, or less than is wanted to another body, a hole, or a wall.
+ * A quick no to spots of a face where a part cannot be well in any case: no cavity, or less than is wanted to another body, a hole, or a wall.
  * What is left over is judged in full.
  */
 export function quickNo(left: PlanState, plan: Plan, site: Site): (at: Point) => boolean {
@@ -21,8 +21,8 @@ export function quickNo(left: PlanState, plan: Plan, site: Site): (at: Point) =>
   const { anatomy } = left;
   const face = hole?.face ?? 'top';
   const hangs = HANGS.has(part.kind);
-  const { wantedBodyRoom, wantedBesideHole } = left.settings;
-  const mine = hangs ? filled(site) + wantedBodyRoom : 0;
+  const { minBodyRoom, minBesideHole } = left.settings;
+  const mine = hangs ? filled(site) + minBodyRoom : 0;
   const others: readonly Hanging[] = plan.choices.flatMap((c): readonly Hanging[] => {
     const s = isHardwareChoice(c) && c.id !== site.choice.id ? siteOf(left, plan, c) : null;
     return s?.room && HANGS.has(s.part.kind) ? [{ at: s.at, cavity: s.room.cavity.id, radius: filled(s) }] : [];
@@ -34,11 +34,11 @@ export function quickNo(left: PlanState, plan: Plan, site: Site): (at: Point) =>
   const meets = (at: Point, radius: number, other: { readonly at: Point; readonly radius: number }): boolean =>
     Math.hypot(at.x - other.at.x, at.y - other.at.y) < radius + other.radius;
   return (at) => {
-    if (holes.some((h) => meets(at, through / 2 + wantedBesideHole, h))) return true;
+    if (holes.some((h) => meets(at, through / 2 + minBesideHole, h))) return true;
     if (!hangs) return false;
-    const cavity = hollowAt(anatomy, face, at);
+    const cavity = cavityAt(anatomy, face, at);
     if (!cavity || others.some((o) => o.cavity === cavity.id && meets(at, mine, o))) return true;
-    const room: Region = cavity.pockets.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+    const room: Region = cavity.levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
     return Array.from({ length: POINTS }, (_, i) => (2 * Math.PI * i) / POINTS).some(
       (a) => !regionContains(room, { x: at.x + mine * Math.cos(a), y: at.y + mine * Math.sin(a) }),
     );

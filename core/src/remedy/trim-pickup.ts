@@ -44,7 +44,7 @@ function up(mm: number, step: number): number {
 
 /** How far the ears can be filed back before their holes tear out, mm. */
 function metalRoundHoles(part: Pickup): number {
-  const ears: Region = part.levels.flatMap((l) => (l.id === 'ears' ? l.shapes.map((s) => s.outline) : []));
+  const ears: Region = part.tiers.flatMap((l) => (l.id === 'ears' ? l.shapes.map((s) => s.outline) : []));
   if (ears.length === 0) return 0;
   const left = part.screws.at.map((at) => gapInside([circle(part.screws.diameter, at)], ears).clearance - ROUND_HOLE);
   return Math.max(0, ...(left.length > 0 ? [Math.min(...left)] : []));
@@ -52,6 +52,6 @@ function metalRoundHoles(part: Pickup): number {
 
 /** How much of the height screws can go and still hold what hangs on them, mm. */
 function threadToSpare(part: Pickup): number {
-  const ears = part.levels.find((l) => l.id === 'ears') ?? part.levels.find((l) => l.id === 'base');
+  const ears = part.tiers.find((l) => l.id === 'ears') ?? part.tiers.find((l) => l.id === 'base');
   return part.screws.lowest.value - (ears?.lowest.value ?? 0) - BELOW_EARS;
 }

@@ -13,7 +13,7 @@ export function trim(g: HardwareGround): readonly Proposal[] {
   const through = trouble(g, 'screwPoint');
   const length = site?.part.sizes.length;
   if (!site || !through || !length) return [];
-  const by = Math.ceil((through.wanted - (through.clearance ?? 0) + (through.worst ?? 0) + SURE) / STEP - 1e-9) * STEP;
+  const by = Math.ceil((through.minimum - (through.clearance ?? 0) + (through.worst ?? 0) + SURE) / STEP - 1e-9) * STEP;
   if (by <= 0 || by >= length.value) return [];
   return [
     {

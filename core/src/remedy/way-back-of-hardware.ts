@@ -2,7 +2,7 @@ import { bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type 
 import type { Change } from '../instrument/index.js';
 import type { WayBack } from './way-back.js';
 
-const CUTS: ReadonlySet<Change['kind']> = new Set<Change['kind']>(['setDepth', 'moveHole', 'addPockets', 'sizePocket', 'deepenHole']);
+const CUTS: ReadonlySet<Change['kind']> = new Set<Change['kind']>(['setDepth', 'moveHole', 'addLevels', 'sizeLevel', 'deepenHole']);
 
 /** What cannot be undone of the work at a place. */
 function isCut(c: Change): boolean {

@@ -24,7 +24,7 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
   const wasFitted = state.anatomy.plates.find((p) => p.id === before.plate)?.openings.find((o) => o.id === before.opening)?.insert?.fitted ?? false;
   const back = evaluateChoice(
     { ...state, anatomy: withoutSpacer(after.anatomy, before) },
-    { ...barePickup(choice), part: before.part, insertFitted: wasFitted, leadsWanted: 0 },
+    { ...barePickup(choice), part: before.part, insertFitted: wasFitted, leadsNeeded: 0 },
   );
   const work = choice.work ?? [];
   const partChecks = new Set([

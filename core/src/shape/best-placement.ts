@@ -37,7 +37,7 @@ export function bestPlacement(inner: Region, outer: Region, pivots: readonly Poi
   const middle = { x: pivots.reduce((s, p) => s + p.x, 0) / n, y: pivots.reduce((s, p) => s + p.y, 0) / n };
   const radius = Math.max(1, ...pivots.map((p) => Math.hypot(p.x - middle.x, p.y - middle.y)));
   const about: Region = inner.map((o) => placeOutline(o, { x: -middle.x, y: -middle.y, turn: 0 }));
-  // a turn is told by how far it moves the furthest pivot, so that all three ways weigh the same
+  // a turn is stated by how far it moves the furthest pivot, so that all three ways weigh the same
   const poseOf = ([x, y, t]: Step): Placement => ({ x: middle.x + x, y: middle.y + y, turn: (t / radius) * (180 / Math.PI) });
   const allowed = ([x, y, t]: Step): boolean => {
     const a = t / radius;

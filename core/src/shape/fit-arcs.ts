@@ -5,7 +5,7 @@ import { segment, type Outline, type Point, type Vertex } from './outline.js';
 
 /** How far a fitted arc may leave the points that it replaces, mm. */
 const WITHIN = 0.004;
-/** An arc is told by this many points at least: fewer are corners. */
+/** An arc is stated by this many points at least: fewer are corners. */
 const LEAST = 4;
 /** No single arc turns further than this, in bulge: three quarters of a half circle. */
 const MOST = Math.tan((0.75 * Math.PI) / 4);

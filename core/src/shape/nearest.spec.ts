@@ -72,7 +72,7 @@ describe('the shortest way between two edges', () => {
     }
   });
 
-  it('agrees with the library within 0.005 mm on 80 seeded pairs, and a wall is never told thicker than the library’s by more than its flattening', () => {
+  it('agrees with the library within 0.005 mm on 80 seeded pairs, and a wall is never stated thicker than the library’s by more than its flattening', () => {
     const apart = pairs(120, 120).filter(([a, b]) => gapApart([a], [b]).clearance > 0);
     expect(apart.length).toBeGreaterThan(80);
     for (const [a, b] of apart) {

@@ -2,7 +2,7 @@ import { circle, roundedRectangle } from './build.js';
 import { bounds } from './measures.js';
 import { segmentsOf, type Outline, type Point } from './outline.js';
 
-/** A shape told by its sizes, mm, about its middle. */
+/** A shape stated by its sizes, mm, about its middle. */
 export type PlainShape =
   | { readonly kind: 'circle'; readonly at: Point; readonly width: number }
   | { readonly kind: 'rectangle'; readonly at: Point; readonly width: number; readonly height: number; readonly corner: number }
@@ -23,7 +23,7 @@ export function recognise(outline: Outline): PlainShape {
   return { kind: 'other', at, width, height };
 }
 
-/** The outline of a shape told by its sizes; 'other' is the given outline stretched to them. */
+/** The outline of a shape stated by its sizes; 'other' is the given outline stretched to them. */
 export function shaped(shape: PlainShape, of: Outline): Outline {
   if (shape.kind === 'circle') return circle(shape.width, shape.at);
   if (shape.kind === 'rectangle') return roundedRectangle(shape.width, shape.height, shape.corner, shape.at);

@@ -5,7 +5,7 @@ import type { Outline } from './outline.js';
 const corners = (...points: readonly (readonly [number, number, number?])[]): Outline => ({ vertices: points.map(([x, y, bulge = 0]) => ({ x, y, bulge })) });
 
 describe('an outline that crosses itself', () => {
-  it('is told by where it does', () => {
+  it('is stated by where it does', () => {
     expect(selfCrossing(corners([0, 0], [10, 10], [10, 0], [0, 10]))).toEqual({ x: 5, y: 5 });
   });
 

@@ -1,18 +1,18 @@
 import { waitsFor } from './inspection.js';
 import { RULES, type Rule, type RuleId, type Severity } from './rules.js';
-import type { StateOf, Told } from './state-of.js';
+import type { StateOf, StateReading } from './state-of.js';
 
 /** A judgement from readings. */
 export interface Finding {
   readonly rule: RuleId;
   readonly severity: Severity;
-  readonly evidence: readonly Told[];
+  readonly evidence: readonly StateReading[];
   /** The finding that this one comes from, the furthest upstream; null where it stands by itself. */
   readonly cause: RuleId | null;
   /** What comes from this one, in the order of the rules. */
   readonly explains: readonly RuleId[];
   /** What must be put right before this can be judged. */
-  readonly waitsFor: Told | null;
+  readonly waitsFor: StateReading | null;
 }
 
 const WEIGHT: Readonly<Record<Severity, number>> = { stop: 0, 'put right': 1, watch: 2, leave: 3 };

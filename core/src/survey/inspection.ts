@@ -1,6 +1,6 @@
 import type { StateId, StateTarget } from '../quantity/index.js';
 import { placesOf, type Surveyed } from './places.js';
-import type { StateOf, Told } from './state-of.js';
+import type { StateOf, StateReading } from './state-of.js';
 
 /** The rounds of an inspection: strings on and played, measured, still closed, strings off. */
 export type RoundId = 'stop' | 'room' | 'played' | 'stringsOn' | 'closed' | 'stringsOff' | 'opened' | 'finish';
@@ -74,7 +74,7 @@ const CHAIN: readonly (readonly StateId[])[] = [
 const AFTER_ROOM: ReadonlySet<StateId> = new Set<StateId>(['fretEnds', 'stringsOverTop', 'saddleShown', 'planeOverBridge']);
 
 /** What has to be put right before a state can be judged: the first thing upstream that is outside its aim; null: it can be judged. */
-export function waitsFor(id: StateId, state: StateOf): Told | null {
+export function waitsFor(id: StateId, state: StateOf): StateReading | null {
   const row = AFTER_ROOM.has(id) ? 1 : CHAIN.findIndex((r) => r.includes(id));
   if (row < 1) return null;
   for (const upstream of CHAIN.slice(0, row).flat()) {

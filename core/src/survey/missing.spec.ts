@@ -49,12 +49,12 @@ describe('what is missing for the work that is wanted', () => {
   });
 
   it('asks twice for what wood is cut by, and only at the places of pickups', () => {
-    const depth = { quantity: 'pocketDepth', feature: 'route', part: electric.anatomy.cavities[0]!.pockets[0]!.id } as const;
-    const rows = missing(['reroute'], []).filter((m) => m.target.quantity === 'pocketDepth');
+    const depth = { quantity: 'levelDepth', feature: 'route', part: electric.anatomy.cavities[0]!.levels[0]!.id } as const;
+    const rows = missing(['reroute'], []).filter((m) => m.target.quantity === 'levelDepth');
     expect(rows.every((r) => r.target.feature === 'route')).toBeTrue();
     expect(rows.map((r) => r.lack)).toContain('single');
     const twice = [taken(depth, 18), taken(depth, 18.05, { blind: true })];
-    expect(missing(['reroute'], twice).some((m) => m.target.quantity === 'pocketDepth' && m.target.part === depth.part)).toBeFalse();
+    expect(missing(['reroute'], twice).some((m) => m.target.quantity === 'levelDepth' && m.target.part === depth.part)).toBeFalse();
   });
 
   it('says why what cannot be measured is missing still', () => {

@@ -47,12 +47,12 @@ const NEEDS: Readonly<Record<WorkKind, readonly Need[]>> = {
   refret: [...of('humidity', 'relief', 'fretHeight', 'boardRadius', 'boardEndWidth'), twice('scaleLength', 0.5)],
   pickupSwap: [
     ...of('resistance', 'groundResistance'),
-    { of: 'pocketDepth', within: 0.3, atPickups: true },
+    { of: 'levelDepth', within: 0.3, atPickups: true },
     { of: 'plateThickness', within: 0.1, atPickups: true },
   ],
   reroute: [
     twice('bodyThickness', 0.3),
-    twice('pocketDepth', 0.3, { atPickups: true }),
+    twice('levelDepth', 0.3, { atPickups: true }),
     twice('checkWidthAcross', 0.3, { atPickups: true }),
     twice('checkWidthAlong', 0.3, { atPickups: true }),
     twice('plateThickness', 0.1, { atPickups: true }),
@@ -81,7 +81,7 @@ const GRAVITY: readonly Lack[] = ['absent', 'disagree', 'single', 'uncertain', '
 
 /** What still has to be measured for the work that is wanted, what holds up most of it first. `now`: ISO 8601. */
 export function missingFor(
-  wanted: readonly WorkKind[],
+  work: readonly WorkKind[],
   state: StateOf,
   readings: readonly Reading[],
   skipped: readonly Skipped[],
@@ -90,7 +90,7 @@ export function missingFor(
   const out = new Map<string, Missing>();
   const readOf = byTarget(readings);
   const said = new Map(skipped.map((s) => [targetKey(s.target), s.reason]));
-  for (const kind of wanted)
+  for (const kind of work)
     for (const need of NEEDS[kind])
       for (const target of placesFor(need, state)) {
         const lack = lackOf(need, target, state, readOf.get(targetKey(target)) ?? [], now);
@@ -143,8 +143,8 @@ interface Known {
 }
 
 function knownState(target: AnyTarget, state: StateOf): Known | null {
-  const told = isState(target) ? state.at(target.quantity, target.feature, target.part) : null;
-  return told ? { limit: told.reading.limit, atEdge: told.standing === 'atEdge', at: told.reading.at } : null;
+  const read = isState(target) ? state.at(target.quantity, target.feature, target.part) : null;
+  return read ? { limit: read.reading.limit, atEdge: read.standing === 'atEdge', at: read.reading.at } : null;
 }
 
 function knownDimension(target: AnyTarget, { surveyed }: StateOf): Known | null {

@@ -1,7 +1,7 @@
 import type { StateId } from '../quantity/index.js';
 import { HEARD } from './heard.js';
 import { familyOf } from './places.js';
-import type { StateOf, Told } from './state-of.js';
+import type { StateOf, StateReading } from './state-of.js';
 
 export type Severity = 'leave' | 'watch' | 'put right' | 'stop';
 
@@ -99,7 +99,7 @@ export interface Rule {
   readonly severity: Severity;
   readonly quantity: StateId | null;
   readonly causes: readonly RuleId[];
-  readonly when: (s: StateOf) => readonly Told[];
+  readonly when: (s: StateOf) => readonly StateReading[];
 }
 
 const high = (id: StateId) => (s: StateOf) => s.of(id).filter((t) => t.standing === 'high');
@@ -109,7 +109,7 @@ const surely = (id: StateId, is: (least: number, most: number) => boolean) => (s
 const answered = (id: StateId, answer: number) => (s: StateOf) => s.of(id).filter((t) => t.reading.value === answer);
 const heard = (feature: string) => (s: StateOf) => s.of('symptom').filter((t) => t.target.feature === feature && t.reading.value === 1);
 /** Both, or nothing. */
-const and = (a: (s: StateOf) => readonly Told[], b: (s: StateOf) => readonly Told[]) => (s: StateOf) => {
+const and = (a: (s: StateOf) => readonly StateReading[], b: (s: StateOf) => readonly StateReading[]) => (s: StateOf) => {
   const [x, y] = [a(s), b(s)];
   return x.length > 0 && y.length > 0 ? [...x, ...y] : [];
 };
@@ -142,22 +142,22 @@ const rule = (id: RuleId, severity: Severity, quantity: StateId | null, when: Ru
 });
 
 /** The pickups from the neck to the bridge whose resistance goes the wrong way: the neck's is not below the bridge's. */
-function uneven(s: StateOf): readonly Told[] {
-  const y = (t: Told): number => s.surveyed.anatomy.positions.find((p) => p.id === t.target.feature)?.at.y ?? 0;
+function uneven(s: StateOf): readonly StateReading[] {
+  const y = (t: StateReading): number => s.surveyed.anatomy.positions.find((p) => p.id === t.target.feature)?.at.y ?? 0;
   const coils = [...s.of('resistance')].filter((t) => t.reading.value > SHORTED && t.reading.value < OPEN).sort((a, b) => y(a) - y(b));
   const [neck, bridge] = [coils[0], coils.at(-1)];
   if (!neck || !bridge || neck === bridge) return [];
   return neck.reading.value - neck.reading.limit > bridge.reading.value + bridge.reading.limit ? [neck, bridge] : [];
 }
 
-function twisted(s: StateOf): readonly Told[] {
+function twisted(s: StateOf): readonly StateReading[] {
   const [bass, treble] = [s.at('relief', 'neck'), s.at('reliefTreble', 'neck')];
   if (!bass || !treble) return [];
   const off = Math.abs(bass.reading.value - treble.reading.value);
   return off - bass.reading.limit - treble.reading.limit > TWIST ? [bass, treble] : [];
 }
 
-function shifted(s: StateOf): readonly Told[] {
+function shifted(s: StateOf): readonly StateReading[] {
   const [bass, treble] = [s.at('edgeGap', 'bass edge'), s.at('edgeGap', 'treble edge')];
   if (!bass || !treble) return [];
   const off = Math.abs(bass.reading.value - treble.reading.value);

@@ -22,7 +22,7 @@ export interface Survey {
   readonly tuning: string;
   readonly skipped: readonly Skipped[];
   /** Kinds of work that the readings are to serve. */
-  readonly wanted: readonly WorkKind[];
+  readonly work: readonly WorkKind[];
   /** Who began it, and who has the instrument now. */
   readonly person: string;
   readonly holder: string;

@@ -1,6 +1,6 @@
 import type { GateInput } from '../gate/index.js';
 
 /** The gate of the workshop's own instrument, with nothing read, accepted, asked or needed but what a spec says. */
-export function gateOf(told: Partial<GateInput> & Pick<GateInput, 'evaluation' | 'found'>): GateInput {
-  return { readings: [], accepted: new Set(), consent: 'own', asked: [], print: null, before: [], needs: [], ...told };
+export function gateOf(given: Partial<GateInput> & Pick<GateInput, 'evaluation' | 'found'>): GateInput {
+  return { readings: [], accepted: new Set(), consent: 'own', asked: [], print: null, before: [], needs: [], ...given };
 }

@@ -26,7 +26,7 @@ export function hole(id: string, kind: HoleKind, diameter: number | null, more: 
     through: true,
     depth: null,
     limit: 0.1,
-    basis: { kind: 'told' },
+    basis: { kind: 'stated' },
     hiddenBy: null,
     condition: 'sound',
     ...more,
@@ -43,6 +43,6 @@ export function controlOf(depth: number): Cavity {
     frame: 'body',
     hiddenBy: null,
     condition: 'sound',
-    pockets: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(depth), bored: false }],
+    levels: [{ id: 'c', set: 'found', outline: edge(roundedRectangle(60, 90, 8, { x: 60, y: 240 })), depth: dim(depth), bored: false }],
   };
 }

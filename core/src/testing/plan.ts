@@ -32,7 +32,7 @@ export function plainAnatomy(): Anatomy {
         frame: 'body',
         hiddenBy: null,
         condition: 'sound',
-        pockets: [{ id: 'p', set: 'found', outline: edge(roundedRectangle(56, 70, 3, { x: 0, y: 35 })), depth: dim(16), bored: false }],
+        levels: [{ id: 'p', set: 'found', outline: edge(roundedRectangle(56, 70, 3, { x: 0, y: 35 })), depth: dim(16), bored: false }],
       },
       {
         id: 'route',
@@ -42,7 +42,7 @@ export function plainAnatomy(): Anatomy {
         frame: 'body',
         hiddenBy: 'plate',
         condition: 'sound',
-        pockets: [{ id: 'old', set: 'found', outline: edge(roundedRectangle(80, 30, 5, { x: 0, y: 110 })), depth: dim(18), bored: false }],
+        levels: [{ id: 'old', set: 'found', outline: edge(roundedRectangle(80, 30, 5, { x: 0, y: 110 })), depth: dim(18), bored: false }],
       },
       {
         id: 'back',
@@ -52,7 +52,7 @@ export function plainAnatomy(): Anatomy {
         frame: 'body',
         hiddenBy: null,
         condition: 'sound',
-        pockets: [{ id: 'b', set: 'found', outline: edge(roundedRectangle(40, 60, 6, { x: 0, y: 130 })), depth: dim(14), bored: false }],
+        levels: [{ id: 'b', set: 'found', outline: edge(roundedRectangle(40, 60, 6, { x: 0, y: 130 })), depth: dim(14), bored: false }],
       },
     ],
     plates: [
@@ -86,11 +86,11 @@ export function boxPickup(id: string, width: number, height: number, lowest: num
   const d = (value: number): Dimension => ({ value, limit: 0.05, basis: sheet });
   const shape = (w: number, h: number) => [{ outline: roundedRectangle(w, h, 3), limit: 0.05, basis: sheet }];
   return {
-    format: 1,
+    format: 2,
     id,
     kind: 'humbucker',
     name: id,
-    levels: [
+    tiers: [
       { id: 'cover', shapes: shape(width - 1, height - 1), from: -8, lowest: d(lowest - 3) },
       { id: 'base', shapes: shape(width, height), from: lowest - 3, lowest: d(lowest) },
     ],
@@ -138,9 +138,9 @@ export const plainTools: readonly Tool[] = [
 
 /** A plan of that one choice, or of those given. */
 export function plainPlan(...choices: readonly Choice[]): Plan {
-  return { format: 2, choices: choices.length > 0 ? choices : [plainChoice()] };
+  return { format: 3, choices: choices.length > 0 ? choices : [plainChoice()] };
 }
 
 export function plainChoice(more: Partial<PickupChoice> = {}): PickupChoice {
-  return { kind: 'pickup', id: 'here', position: 'here', part: 'large', alternatives: [], insertFitted: false, leadsWanted: 2, route: null, ...more };
+  return { kind: 'pickup', id: 'here', position: 'here', part: 'large', alternatives: [], insertFitted: false, leadsNeeded: 2, route: null, ...more };
 }

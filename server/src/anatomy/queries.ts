@@ -1,12 +1,13 @@
 import type { AnatomyRevision } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
+import { upgradeAnatomy } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 
 interface Row {
   instrument: string;
   revision: number;
-  document: Anatomy;
+  document: unknown;
   cause: 'correction' | 'work';
   entry: string | null;
   person: string;
@@ -14,9 +15,16 @@ interface Row {
 }
 
 function toRevision(r: Row): AnatomyRevision {
-  if ((r.document as { format: number }).format !== 1)
+  return { instrument: r.instrument, revision: r.revision, document: documentOf(r), cause: r.cause, entry: r.entry, person: r.person, at: r.at.toISOString() };
+}
+
+/** Revisions keep the bytes that they were written with: an older one is read under today's names. */
+function documentOf({ document }: Row): Anatomy {
+  try {
+    return upgradeAnatomy(document);
+  } catch {
     throw new ProblemError('unexpected', { detail: 'This anatomy was written by a later version of the program.' });
-  return { instrument: r.instrument, revision: r.revision, document: r.document, cause: r.cause, entry: r.entry, person: r.person, at: r.at.toISOString() };
+  }
 }
 
 /** The newest revision, or one by number. Throws not-found. */

@@ -17,7 +17,7 @@ describe('the owner’s consent, through the API', () => {
     w = await testWorkshop();
     const s = await loadJobState(w.db, job.id);
     const choice = choiceOf(s.record.plan, 'neck pickup')!;
-    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.wish);
+    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.request);
     prices = options.map((o) => priceWithWork(o.proposal.price, o.minutes, s.state.settings));
     const keep = options.find((o) => o.proposal.kind === 'keep')!;
     decision = randomUUID();

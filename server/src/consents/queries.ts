@@ -1,4 +1,5 @@
 import type { ConsentRecord } from '@rinnovo/contract';
+import { withNewNames } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 
 type Row = Omit<ConsentRecord, 'at' | 'price'> & { readonly at: Date; readonly price: string };
@@ -11,7 +12,7 @@ export async function consentsOf(db: Knex, decisions: readonly string[]): Promis
     .whereIn('decision', [...decisions])
     .orderBy('at')
     .select(...COLUMNS)) as Row[];
-  return rows.map((r) => ({ ...r, price: Number(r.price), at: r.at.toISOString() }));
+  return rows.map((r) => ({ ...r, options: withNewNames(r.options) as ConsentRecord['options'], price: Number(r.price), at: r.at.toISOString() }));
 }
 
 /** Does somebody outside the workshop own the instrument? Then its owner is asked before anything is cut. */

@@ -6,6 +6,7 @@ import { shelf } from './0004-shelf.js';
 import { choices } from './0005-choices.js';
 import { consents } from './0006-consents.js';
 import { mishaps } from './0007-mishaps.js';
+import { plainNames } from './0008-plain-names.js';
 
 interface Migration {
   readonly name: string;
@@ -14,7 +15,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -36,7 +36,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   return { s, decision, operations, back, evaluation, minutes };
 }
 
-export function returnTold({ back, evaluation, minutes }: WayBackOf): ReturnPlan {
+export function returnSummary({ back, evaluation, minutes }: WayBackOf): ReturnPlan {
   return { operations: back.operations, stays: back.stays, minutes, numbers: numbersOf(evaluation) };
 }
 
@@ -47,7 +47,7 @@ function soFar(o: Operation, ledger: readonly LedgerEntry[]): WorkSoFar {
     state: o.state,
     steps: mine.map((l) => ({ kind: l.step.replace(/^\d+ /, ''), drill: l.numbers['drillDiameter'] ?? null })),
     depths: mine.flatMap((l) =>
-      l.measured?.pocket != null ? [{ pocket: l.measured.pocket, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [],
+      l.measured?.level != null ? [{ level: l.measured.level, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [],
     ),
     entry: mine.at(-1)?.id ?? '',
   };

@@ -12,7 +12,7 @@ import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
-import { returnTold, wayBackOf } from './go-back.js';
+import { returnSummary, wayBackOf } from './go-back.js';
 import { addOperations, decisionById, snapshot } from './queries.js';
 
 /** /api/decisions/:id: choosing a remedy is a command; taking it back is refused once work on it has begun. */
@@ -37,7 +37,7 @@ export function decisionRoutes(db: Knex): Router {
         }
         const choice = choiceOf(s.record.plan, body.choice);
         if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is no choice of this plan' }] });
-        const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.wish);
+        const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.request);
         const chosen = options.find((o) => o.proposal.id === body.option);
         if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'no such remedy for this plan' }] });
         const differ = differences(body.seen, chosen.evaluation.verdicts);
@@ -70,7 +70,7 @@ export function decisionRoutes(db: Knex): Router {
   );
   router.get(
     '/:id/way-back',
-    readRoute(idParam, noQuery, async ({ id }) => ({ body: returnTold(await wayBackOf(db, id)) })),
+    readRoute(idParam, noQuery, async ({ id }) => ({ body: returnSummary(await wayBackOf(db, id)) })),
   );
   router.delete(
     '/:id',

@@ -8,7 +8,7 @@ import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
-import { returnTold, wayBackOf, type WayBackOf } from './go-back.js';
+import { returnSummary, wayBackOf, type WayBackOf } from './go-back.js';
 import { addOperations, decisionById } from './queries.js';
 
 /**
@@ -66,10 +66,10 @@ function demandSeen(way: WayBackOf, body: { readonly operations: readonly string
   const { operations } = way.back;
   const same = operations.length === body.operations.length && operations.every((kind) => body.operations.includes(kind));
   if (!same || differences(body.seen, way.evaluation.verdicts).length > 0)
-    throw new ProblemError('numbers-differ', { current: returnTold(way), yours: { operations: body.operations, seen: body.seen } });
+    throw new ProblemError('numbers-differ', { current: returnSummary(way), yours: { operations: body.operations, seen: body.seen } });
 }
 
 function asOption(way: WayBackOf): DecisionOption {
-  const { numbers, stays, minutes } = returnTold(way);
+  const { numbers, stays, minutes } = returnSummary(way);
   return { id: 'goBack', kind: 'goBack', part: way.back.choice.part, total: 0, minutes, price: 0, excluded: null, numbers, stays };
 }

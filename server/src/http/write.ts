@@ -86,15 +86,16 @@ function header(req: Request, name: string, problem: 'write-id-missing' | 'perso
   return value.toLowerCase();
 }
 
-function readPrecondition(req: Request, wanted: WriteRoute<never, never>['precondition']): Pick<WriteContext, 'creating' | 'ifMatch'> {
+function readPrecondition(req: Request, required: WriteRoute<never, never>['precondition']): Pick<WriteContext, 'creating' | 'ifMatch'> {
   const creating = req.get('If-None-Match') === '*';
   const match = req.get('If-Match');
   if (match !== undefined && !/^"\d{1,9}"$/.test(match))
     throw new ProblemError('precondition-unreadable', { detail: 'If-Match must hold one version in quotes, as the ETag gave it.' });
   const ifMatch = match === undefined ? null : Number(match.slice(1, -1));
-  if (wanted === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'Creating needs If-None-Match: *.' });
-  if (wanted === 'change' && ifMatch === null) throw new ProblemError('version-missing', { detail: 'Changing needs If-Match with the version that was read.' });
-  if (wanted === 'either' && !creating && ifMatch === null)
+  if (required === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'Creating needs If-None-Match: *.' });
+  if (required === 'change' && ifMatch === null)
+    throw new ProblemError('version-missing', { detail: 'Changing needs If-Match with the version that was read.' });
+  if (required === 'either' && !creating && ifMatch === null)
     throw new ProblemError('version-missing', { detail: 'Send If-None-Match: * to create or If-Match to change.' });
   return { creating, ifMatch };
 }

@@ -1,5 +1,5 @@
 import { idParam, job as jobSchema, jobsQuery, noQuery, type Job } from '@rinnovo/contract';
-import type { Wish } from '@rinnovo/core/remedy';
+import type { OwnerRequest } from '@rinnovo/core/remedy';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -11,7 +11,7 @@ interface Row {
   id: string;
   instrument: string;
   title: string;
-  wish: Wish;
+  request: OwnerRequest;
   owner_says: string;
   look: string;
   limits: Job['limits'];
@@ -25,7 +25,7 @@ const toJob = (r: Row): Job => ({
   id: r.id,
   instrument: r.instrument,
   title: r.title,
-  wish: r.wish,
+  request: r.request,
   ownerSays: r.owner_says,
   look: r.look,
   limits: r.limits,
@@ -84,7 +84,7 @@ export function jobRoutes(db: Knex): Router {
           id: body.id,
           instrument: body.instrument,
           title: body.title,
-          wish: JSON.stringify(body.wish),
+          request: JSON.stringify(body.request),
           owner_says: body.ownerSays,
           look: body.look,
           limits: JSON.stringify(body.limits),

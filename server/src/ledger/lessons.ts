@@ -1,5 +1,6 @@
 import { noQuery, type Lesson, type Wrong } from '@rinnovo/contract';
 import type { OperationKind } from '@rinnovo/core/operation';
+import { newKind } from '@rinnovo/core/upgrade';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -10,7 +11,7 @@ const MOST = 200;
 
 interface Row {
   readonly id: string;
-  readonly kind: OperationKind;
+  readonly kind: string;
   readonly wrong: Wrong;
   readonly instrument: string;
   readonly label: string;
@@ -29,7 +30,14 @@ export function lessonRoutes(db: Knex): Router {
         .orderBy([{ column: 'ledger.at', order: 'desc' }, 'ledger.id'])
         .limit(MOST)
         .select('ledger.id', 'ledger.kind', 'ledger.wrong', 'ledger.instrument', 'instruments.label', 'ledger.at')) as Row[];
-      const items = rows.map(({ wrong, at, ...r }): Lesson => ({ ...r, mishap: wrong.mishap, cause: wrong.cause, lesson: wrong.lesson, at: at.toISOString() }));
+      const items = rows.map(({ wrong, kind, at, ...r }): Lesson => ({
+        ...r,
+        kind: newKind(kind) as OperationKind,
+        mishap: wrong.mishap,
+        cause: wrong.cause,
+        lesson: wrong.lesson,
+        at: at.toISOString(),
+      }));
       return { body: { items } };
     }),
   );

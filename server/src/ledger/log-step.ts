@@ -4,7 +4,7 @@ import { benchNow, depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
-import { asksFlaw, asLeft, asSlipped, pocketsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
+import { asksFlaw, asLeft, asSlipped, levelsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
 import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
 import { judgeGate } from '../clearances/gate.js';
@@ -16,8 +16,8 @@ export interface StepOutcome {
   readonly state: 'doing' | 'done';
   /** Label and mm, as the server works them out. */
   readonly numbers: Readonly<Record<string, number>>;
-  /** The pocket whose depth was read. */
-  readonly pocket: string | null;
+  /** The level whose depth was read. */
+  readonly level: string | null;
   /** The instrument afterwards; null when nothing about it changed. */
   readonly anatomy: Anatomy | null;
 }
@@ -41,9 +41,9 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   const choice = choicesOf(s)[operation.decision];
   if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
   demandReading(s, choice, body, card);
-  const pocket = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
+  const level = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
-  return { operation, state: last ? 'done' : 'doing', numbers, pocket, anatomy: anatomyAfter(s, choice, body, operation, entry, pocket, last) };
+  return { operation, state: last ? 'done' : 'doing', numbers, level, anatomy: anatomyAfter(s, choice, body, operation, entry, level, last) };
 }
 
 function completes(body: LogStep): boolean {
@@ -86,7 +86,7 @@ function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: Ste
   if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step asks for a depth' : 'this step asks for the gap');
   if (!measured || asks.what === 'gap') return;
   const route = choice.kind === 'pickup' ? choice.route : null;
-  const planned = route?.pockets.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
+  const planned = route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (body.outcome === 'done' && measured.value > most)
     throw cannotBe('/measured/value', `is deeper than the ${planned.toFixed(1)} mm planned: if it is true, log it as went wrong`);
@@ -94,24 +94,24 @@ function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: Ste
   if (floor !== undefined && measured.value >= floor) throw cannotBe('/measured/value', `is more than the body's ${floor.toFixed(1)} mm`);
 }
 
-/** How far it went, and of a cut that leaves a pocket which one and which way. */
+/** How far it went, and of a cut that leaves a level which one and which way. */
 function demandFlaw(s: JobState, choice: Choice, wrong: Wrong): void {
   if (!wrong.flaw) throw cannotBe('/wrong/flaw', 'say how far it went');
   if (wrong.mishap !== 'slipped' && wrong.mishap !== 'tornOut') return;
-  const cut = pocketsCut(s.state, choice);
-  if (cut.length > 0 && (wrong.flaw.side === null || !cut.some(({ pocket }) => pocket.id === wrong.flaw?.pocket)))
-    throw cannotBe('/wrong/flaw', 'say of which pocket, and which way');
+  const cut = levelsCut(s.state, choice);
+  if (cut.length > 0 && (wrong.flaw.side === null || !cut.some(({ level }) => level.id === wrong.flaw?.level)))
+    throw cannotBe('/wrong/flaw', 'say of which level, and which way');
 }
 
-function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, pocket: string | null, last: boolean): Anatomy | null {
+function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, level: string | null, last: boolean): Anatomy | null {
   const slip = slipOf(s, body, operation);
   const before = slip ? asSlipped(operation.decision, choice, slip, entry, s.state.anatomy, s.state) : s.state.anatomy;
   const tooDeep = body.wrong?.mishap === 'tooDeep';
   if (!last && !tooDeep) return before === s.state.anatomy ? null : before;
   const earlier = s.ledger
-    .filter((l) => l.operation === operation.id && l.measured?.pocket != null)
-    .map((l): DepthRead => ({ pocket: l.measured?.pocket ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
-  const mine: DepthRead[] = body.measured && pocket !== null ? [{ pocket, value: body.measured.value, limit: body.measured.limit, entry }] : [];
+    .filter((l) => l.operation === operation.id && l.measured?.level != null)
+    .map((l): DepthRead => ({ level: l.measured?.level ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
+  const mine: DepthRead[] = body.measured && level !== null ? [{ level, value: body.measured.value, limit: body.measured.limit, entry }] : [];
   const newestFirst = [...mine, ...earlier.reverse()];
   const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, before, s.state);
   return after === s.state.anatomy ? null : after;
@@ -120,10 +120,10 @@ function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Ope
 /** Where a slip took wood away, and how deep the work had gone by then: to what is set on the card, or was read last. */
 function slipOf(s: JobState, body: LogStep, operation: Operation): Beyond | null {
   const { wrong } = body;
-  const { pocket = null, side = null, by = 0 } = wrong?.flaw ?? {};
+  const { level = null, side = null, by = 0 } = wrong?.flaw ?? {};
   const takesWood = wrong?.mishap === 'slipped' || wrong?.mishap === 'tornOut';
-  if (!takesWood || pocket === null || side === null) return null;
+  if (!takesWood || level === null || side === null) return null;
   const bench = benchNow(benchInput(s));
   const depth = bench.operation?.id === operation.id ? depthReached(bench.cards, bench.now) : 0;
-  return depth > 0 ? { pocket, side, by, depth } : null;
+  return depth > 0 ? { level, side, by, depth } : null;
 }

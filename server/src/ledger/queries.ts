@@ -1,4 +1,5 @@
 import type { LedgerEntry } from '@rinnovo/contract';
+import { newKind, newLabels, withNewNames } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 
 type Row = Omit<LedgerEntry, 'at' | 'revisionBefore' | 'revisionAfter'> & { revision_before: number; revision_after: number; at: Date };
@@ -22,8 +23,11 @@ const COLUMNS = [
   'at',
 ] as const;
 
+/** Entries keep the bytes that they were written with: older ones are read under today's names. */
 function toEntry({ revision_before, revision_after, at, ...r }: Row): LedgerEntry {
-  return { ...r, revisionBefore: revision_before, revisionAfter: revision_after, at: at.toISOString() };
+  const { measured, wrong } = withNewNames({ measured: r.measured, wrong: r.wrong }) as Pick<LedgerEntry, 'measured' | 'wrong'>;
+  const renamed = { kind: newKind(r.kind) as LedgerEntry['kind'], numbers: newLabels(r.numbers), measured, wrong };
+  return { ...r, ...renamed, revisionBefore: revision_before, revisionAfter: revision_after, at: at.toISOString() };
 }
 
 /** What was done in a job, oldest first. */

@@ -40,7 +40,7 @@ export function ledgerRoutes(db: Knex): Router {
           note: body.note,
           minutes: body.minutes,
           wrong: body.wrong ? JSON.stringify(body.wrong) : null,
-          measured: body.measured ? JSON.stringify({ pocket: outcome.pocket, ...body.measured }) : null,
+          measured: body.measured ? JSON.stringify({ level: outcome.level, ...body.measured }) : null,
           numbers: JSON.stringify(outcome.numbers),
           revision_before: newest,
           revision_after: after,

@@ -21,7 +21,7 @@ describe('the drawer', () => {
     const id = randomUUID();
     const made = await keep('Wide window', { file: 'window.svg', kind: 'svg', text: SVG }, id);
     expect(made.status).toBe(201);
-    expect(made.body).toEqual({ id, name: 'Wide window', outline, limit: 0.1, file: 'window.svg', away: false, version: 1 });
+    expect(made.body).toEqual({ id, name: 'Wide window', outline, limit: 0.1, file: 'window.svg', archived: false, version: 1 });
     const { body } = (await w.get(`/api/outlines/${id}/source`)) as { body: { file: string; kind: string; text: string } };
     expect([body.file, body.kind]).toEqual(['window.svg', 'svg']);
     expect(body.text).not.toMatch(/script|alert|style|http:\/\/nowhere|on[a-z]+=|href/);
@@ -45,12 +45,12 @@ describe('the drawer', () => {
     const id = randomUUID();
     await keep('Old ring', { file: 'ring.dxf', kind: 'dxf', text: '0\nEOF\n' }, id);
     expect(await names()).toContain('Old ring');
-    expect((await w.change(`/api/outlines/${id}/away`, 1, { away: true })).status).toBe(200);
+    expect((await w.change(`/api/outlines/${id}/archived`, 1, { archived: true })).status).toBe(200);
     expect(await names()).not.toContain('Old ring');
-    expect((await w.change(`/api/outlines/${id}/away`, 1, { away: false })).status).toBe(412);
-    expect((await w.change(`/api/outlines/${id}/away`, 2, { away: false })).status).toBe(200);
+    expect((await w.change(`/api/outlines/${id}/archived`, 1, { archived: false })).status).toBe(412);
+    expect((await w.change(`/api/outlines/${id}/archived`, 2, { archived: false })).status).toBe(200);
     expect(await names()).toContain('Old ring');
-    expect((await w.change(`/api/outlines/${randomUUID()}/away`, 1, { away: true })).status).toBe(404);
+    expect((await w.change(`/api/outlines/${randomUUID()}/archived`, 1, { archived: true })).status).toBe(404);
   });
 
   it('is read page by page, by name', async () => {

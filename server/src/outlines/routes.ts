@@ -1,4 +1,4 @@
-import { idParam, keepOutline, noQuery, pageQuery, putAway, type DrawingSource, type KeptOutline } from '@rinnovo/contract';
+import { idParam, keepOutline, noQuery, pageQuery, archive, type DrawingSource, type KeptOutline } from '@rinnovo/contract';
 import { cleanSvg } from '@rinnovo/core/format';
 import type { Outline } from '@rinnovo/core/shape';
 import { Router } from 'express';
@@ -14,15 +14,15 @@ interface Row {
   outline: Outline;
   edge_limit: number;
   source_file: string | null;
-  away: boolean;
+  archived: boolean;
   version: number;
 }
 
 /** All but the text of the drawing, which is asked for by itself. */
-const COLUMNS = ['id', 'name', 'outline', 'edge_limit', 'source_file', 'away', 'version'];
+const COLUMNS = ['id', 'name', 'outline', 'edge_limit', 'source_file', 'archived', 'version'];
 
-function kept({ id, name, outline, edge_limit, source_file, away, version }: Row): KeptOutline {
-  return { id, name, outline, limit: edge_limit, file: source_file, away, version };
+function kept({ id, name, outline, edge_limit, source_file, archived, version }: Row): KeptOutline {
+  return { id, name, outline, limit: edge_limit, file: source_file, archived, version };
 }
 
 /** The drawer: outlines that are kept to be used again. */
@@ -35,7 +35,7 @@ export function outlineRoutes(db: Knex): Router {
       if (after !== undefined && !key)
         throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a key that this server gave' }] });
       const query = db('outlines')
-        .where({ away: false })
+        .where({ archived: false })
         .orderBy(['name', 'id'])
         .limit(limit + 1)
         .select(COLUMNS);
@@ -63,7 +63,7 @@ export function outlineRoutes(db: Knex): Router {
         const { name, outline, limit, source } = body;
         const there = (await trx('outlines').where({ id: params.id }).first(COLUMNS)) as Row | undefined;
         if (there) throw new ProblemError('stale', { current: kept(there), yours: { name, outline, limit } });
-        const row: Row = { id: params.id, name, outline, edge_limit: limit, source_file: source?.file ?? null, away: false, version: 1 };
+        const row: Row = { id: params.id, name, outline, edge_limit: limit, source_file: source?.file ?? null, archived: false, version: 1 };
         await trx('outlines').insert({
           ...row,
           outline: JSON.stringify(outline),
@@ -77,17 +77,17 @@ export function outlineRoutes(db: Knex): Router {
     }),
   );
   router.put(
-    '/:id/away',
+    '/:id/archived',
     writeRoute(db, {
       params: idParam,
-      body: putAway,
+      body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
         const old = (await context.trx('outlines').where({ id: params.id }).forUpdate().first(COLUMNS)) as Row | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No outline has that id.' });
         demandVersion(context, old.version, kept(old), body);
-        const now: Row = { ...old, away: body.away, version: old.version + 1 };
-        await context.trx('outlines').where({ id: params.id }).update({ away: now.away, version: now.version, write_id: context.writeId });
+        const now: Row = { ...old, archived: body.archived, version: old.version + 1 };
+        await context.trx('outlines').where({ id: params.id }).update({ archived: now.archived, version: now.version, write_id: context.writeId });
         return { status: 200, body: kept(now), version: now.version };
       },
     }),

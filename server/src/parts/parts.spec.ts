@@ -17,7 +17,7 @@ const eight: Outline = {
 function plate(id: string, outline: Outline): Hardware {
   return {
     ...typicalHardware('plate', id, 'Plate'),
-    shape: { outline: { outline, limit: 0.1, basis: { kind: 'told' } }, openings: [], screws: [] },
+    shape: { outline: { outline, limit: 0.1, basis: { kind: 'stated' } }, openings: [], screws: [] },
   };
 }
 
@@ -39,7 +39,7 @@ describe('the part shelf', () => {
     }
     const ofDemo = seen.filter((k) => demoWorkshop.parts.some((p) => p.id === k.part.id));
     expect(ofDemo.map((k) => k.part)).toEqual([...demoWorkshop.parts].sort((a, b) => a.id.localeCompare(b.id)));
-    expect(ofDemo.every((k) => k.version === 1 && !k.away)).toBeTrue();
+    expect(ofDemo.every((k) => k.version === 1 && !k.archived)).toBeTrue();
     expect(new Set(seen.map((k) => k.part.id)).size).toBe(seen.length);
   });
 
@@ -53,7 +53,7 @@ describe('the part shelf', () => {
     const crossed = await w.create(`/api/parts/${id}`, plate(id, eight));
     expect(crossed.status).toBe(422);
     expect(pointers(crossed.body)).toEqual(['/shape']);
-    const pot = { ...typicalHardware('pot', id, 'Pot'), sizes: { slotLength: { value: 28, limit: 0.1, basis: { kind: 'told' } } } };
+    const pot = { ...typicalHardware('pot', id, 'Pot'), sizes: { slotLength: { value: 28, limit: 0.1, basis: { kind: 'stated' } } } };
     const strange = await w.create(`/api/parts/${id}`, pot);
     expect(strange.status).toBe(400);
     expect(pointers(strange.body)).toEqual(['/sizes/slotLength']);
@@ -75,12 +75,12 @@ describe('the part shelf', () => {
     const id = randomUUID();
     const one = plate(id, roundedRectangle(40, 20, 3));
     await w.create(`/api/parts/${id}`, one);
-    const away = await w.change(`/api/parts/${id}/away`, 1, { away: true });
-    expect(away.body as KeptPart).toEqual({ part: one, away: true, version: 2 });
+    const archived = await w.change(`/api/parts/${id}/archived`, 1, { archived: true });
+    expect(archived.body as KeptPart).toEqual({ part: one, archived: true, version: 2 });
     const stale = await w.change(`/api/parts/${id}`, 1, { ...one, name: 'Other' });
     expect(stale.status).toBe(412);
-    expect((stale.body as Problem).current).toEqual({ part: one, away: true, version: 2 });
-    expect(((await w.change(`/api/parts/${id}/away`, 2, { away: false })).body as KeptPart).away).toBeFalse();
+    expect((stale.body as Problem).current).toEqual({ part: one, archived: true, version: 2 });
+    expect(((await w.change(`/api/parts/${id}/archived`, 2, { archived: false })).body as KeptPart).archived).toBeFalse();
   });
 });
 

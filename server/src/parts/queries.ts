@@ -5,7 +5,7 @@ import type { Knex } from 'knex';
 export interface PartRow {
   readonly id: string;
   readonly document: Part;
-  readonly away: boolean;
+  readonly archived: boolean;
   readonly version: number;
 }
 
@@ -13,7 +13,7 @@ export interface PartRow {
 export const MOST_PARTS = 5000;
 
 export function keptPart(r: PartRow): KeptPart {
-  return { part: r.document, away: r.away, version: r.version };
+  return { part: r.document, archived: r.archived, version: r.version };
 }
 
 /** Every part on the shelf and in instruments, by id. */

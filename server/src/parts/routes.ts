@@ -1,4 +1,4 @@
-import { idParam, noQuery, pageQuery, part, putAway } from '@rinnovo/contract';
+import { idParam, noQuery, pageQuery, part, archive } from '@rinnovo/contract';
 import { partProblems, type Part, type PartProblem } from '@rinnovo/core/part';
 import { Router } from 'express';
 import Joi from 'joi';
@@ -45,7 +45,7 @@ export function partRoutes(db: Knex): Router {
         if (old) demandVersion(context, old.version, keptPart(old), body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'No part has that id.' });
         await refuseWhatCannotBe(trx, body);
-        const row: PartRow = { id: params.id, document: body, away: old?.away ?? false, version: (old?.version ?? 0) + 1 };
+        const row: PartRow = { id: params.id, document: body, archived: old?.archived ?? false, version: (old?.version ?? 0) + 1 };
         const written = { document: JSON.stringify(body), version: row.version, write_id: writeId };
         if (old) await trx('parts').where({ id: params.id }).update(written);
         else await insertOne(trx, { id: params.id, ...written });
@@ -54,17 +54,17 @@ export function partRoutes(db: Knex): Router {
     }),
   );
   router.put(
-    '/:id/away',
+    '/:id/archived',
     writeRoute(db, {
       params: idParam,
-      body: putAway,
+      body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
         const old = (await context.trx('parts').where({ id: params.id }).forUpdate().first()) as PartRow | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No part has that id.' });
         demandVersion(context, old.version, keptPart(old), body);
-        const now: PartRow = { ...old, away: body.away, version: old.version + 1 };
-        await context.trx('parts').where({ id: params.id }).update({ away: now.away, version: now.version, write_id: context.writeId });
+        const now: PartRow = { ...old, archived: body.archived, version: old.version + 1 };
+        await context.trx('parts').where({ id: params.id }).update({ archived: now.archived, version: now.version, write_id: context.writeId });
         return { status: 200, body: keptPart(now), version: now.version };
       },
     }),
@@ -82,10 +82,10 @@ async function insertOne(trx: Knex.Transaction, row: object): Promise<void> {
 async function refuseWhatCannotBe(trx: Knex.Transaction, body: Part): Promise<void> {
   if (body.replacedBy != null) await trx.raw('LOCK TABLE parts IN SHARE ROW EXCLUSIVE MODE');
   const problems = partProblems(body, body.replacedBy == null ? {} : await allParts(trx));
-  if (problems.length > 0) throw new ProblemError('cannot-be', { errors: problems.map(told) });
+  if (problems.length > 0) throw new ProblemError('cannot-be', { errors: problems.map(problemOf) });
 }
 
-function told(p: PartProblem): { readonly pointer: string; readonly detail: string } {
+function problemOf(p: PartProblem): { readonly pointer: string; readonly detail: string } {
   switch (p.kind) {
     case 'crossesItself':
       return { pointer: '/shape', detail: `the ${p.outline} crosses itself` };

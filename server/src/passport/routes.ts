@@ -13,7 +13,7 @@ import { instrumentById } from '../instruments/queries.js';
 import { activeJobOf } from '../jobs/jobs.js';
 import { ledgerAfter } from '../ledger/queries.js';
 import { allParts } from '../parts/queries.js';
-import { openSessions, readingsOf, told } from '../readings/queries.js';
+import { openSessions, readingsOf, shown } from '../readings/queries.js';
 import { findingsOf, surveysOf } from '../surveys/queries.js';
 
 /** The whole instrument as one JSON document: /api/instruments/:id/passport. */
@@ -36,10 +36,10 @@ export function passportRoutes(db: Knex): Router {
       const differences = left && found ? compareAnatomies(found.document, left.document) : [];
       return {
         body: {
-          format: 1,
+          format: 2,
           instrument,
           revisions,
-          readings: (await readingsOf(db, id)).map((r) => told(r, keys, targetKey(r.target))),
+          readings: (await readingsOf(db, id)).map((r) => shown(r, keys, targetKey(r.target))),
           surveys: await surveysOf(db, id),
           findings: await findingsOf(db, id),
           job,

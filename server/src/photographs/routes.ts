@@ -1,4 +1,4 @@
-import { idParam, noQuery, putAway, takePhotograph, type Photograph } from '@rinnovo/contract';
+import { idParam, noQuery, removePhotograph, takePhotograph, type Photograph } from '@rinnovo/contract';
 import { Router, type RequestHandler } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -10,9 +10,9 @@ import { pictureFrom } from './picture.js';
 type Row = Omit<Photograph, 'at'> & { readonly at: Date };
 
 /** All but the pictures themselves. */
-const COLUMNS = ['id', 'instrument', 'operation', 'step', 'width', 'height', 'away', 'person', 'at', 'version'];
+const COLUMNS = ['id', 'instrument', 'operation', 'step', 'width', 'height', 'removed', 'person', 'at', 'version'];
 
-const told = (r: Row): Photograph => ({ ...r, at: r.at.toISOString() });
+const photographOf = (r: Row): Photograph => ({ ...r, at: r.at.toISOString() });
 
 /** /api/photographs/:id: a picture of a step, taken on the bench; put away it can be brought back. */
 export function photographRoutes(db: Knex): Router {
@@ -32,26 +32,26 @@ export function photographRoutes(db: Knex): Router {
         const picture = await pictureFrom(Buffer.from(body.image, 'base64'));
         const row = { id: params.id, instrument: found.instrument, operation: body.operation, step: body.step, ...picture, person, write_id: writeId };
         const [kept] = (await trx('photographs').insert(row).returning(COLUMNS)) as Row[];
-        return { status: 201, body: kept && told(kept), version: 1 };
+        return { status: 201, body: kept && photographOf(kept), version: 1 };
       },
     }),
   );
   router.put(
-    '/:id/away',
+    '/:id/removed',
     writeRoute(db, {
       params: idParam,
-      body: putAway,
+      body: removePhotograph,
       precondition: 'change',
       run: async ({ params, body }, context) => {
         const old = (await context.trx('photographs').where({ id: params.id }).forUpdate().first(COLUMNS)) as Row | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No photograph has that id.' });
-        demandVersion(context, old.version, told(old), body);
-        const now = { away: body.away, version: old.version + 1 };
+        demandVersion(context, old.version, photographOf(old), body);
+        const now = { removed: body.removed, version: old.version + 1 };
         await context
           .trx('photographs')
           .where({ id: params.id })
           .update({ ...now, write_id: context.writeId });
-        return { status: 200, body: told({ ...old, ...now }), version: now.version };
+        return { status: 200, body: photographOf({ ...old, ...now }), version: now.version };
       },
     }),
   );
@@ -76,8 +76,8 @@ export function instrumentPhotographRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, noQuery, async ({ id }) => {
-      const rows = (await db('photographs').where({ instrument: id, away: false }).orderBy(['at', 'id']).select(COLUMNS)) as Row[];
-      return { body: { items: rows.map(told) } };
+      const rows = (await db('photographs').where({ instrument: id, removed: false }).orderBy(['at', 'id']).select(COLUMNS)) as Row[];
+      return { body: { items: rows.map(photographOf) } };
     }),
   );
   return router;

@@ -1,11 +1,12 @@
-import type { BlindSession, ToldReading } from '@rinnovo/contract';
+import type { BlindSession, ShownReading } from '@rinnovo/contract';
 import type { AnyTarget, Reading } from '@rinnovo/core/quantity';
+import { upgradeTarget } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 
 interface Row {
   id: string;
   instrument: string;
-  target: AnyTarget;
+  target: unknown;
   value: number;
   limit: number;
   raw: string;
@@ -21,7 +22,7 @@ function toReading(r: Row): Reading {
   return {
     id: r.id,
     instrument: r.instrument,
-    target: r.target,
+    target: upgradeTarget(r.target),
     value: r.value,
     limit: r.limit,
     raw: r.raw,
@@ -34,7 +35,7 @@ function toReading(r: Row): Reading {
   };
 }
 
-/** What a reading is told by; keys and write ids stay in the database. */
+/** What a reading is stated by; keys and write ids stay in the database. */
 const COLUMNS = ['id', 'instrument', 'target', 'value', 'limit', 'raw', 'tool', 'person', 'at', 'blind', 'survey', 'corrects'];
 
 /** Every reading of an instrument, oldest first. */
@@ -65,8 +66,8 @@ export async function openSessions(db: Knex, instrument: string): Promise<readon
   return rows.map((r) => r.target);
 }
 
-/** A reading as it may be told: without its value while its target is read again. */
-export function told(reading: Reading, hidden: ReadonlySet<string>, key: string): ToldReading {
+/** A reading as it may be stated: without its value while its target is read again. */
+export function shown(reading: Reading, hidden: ReadonlySet<string>, key: string): ShownReading {
   return hidden.has(key) ? { ...reading, value: null, raw: null } : reading;
 }
 

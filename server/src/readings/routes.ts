@@ -13,7 +13,7 @@ import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { demandOpen, surveyById } from '../surveys/queries.js';
 import { valid } from '../http/validate.js';
-import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, told } from './queries.js';
+import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, shown } from './queries.js';
 
 /** /api/readings/:id and /api/blind-sessions/:id: both are created, never changed. */
 export function readingRoutes(db: Knex): Router {
@@ -132,7 +132,7 @@ export function instrumentReadingRoutes(db: Knex): Router {
           rows,
           limit,
           (r) => keyOf(r.at, r.id),
-          (r) => told(r, hidden, targetKey(r.target)),
+          (r) => shown(r, hidden, targetKey(r.target)),
         ),
       };
     }),
@@ -145,7 +145,7 @@ export function instrumentReadingRoutes(db: Knex): Router {
     const hidden = new Set(sessions.map(targetKey));
     const people = new Map(((await db('people').select('id', 'name')) as { id: string; name: string }[]).map((p) => [p.id, p.name]));
     res.attachment(`${label.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'readings'}.csv`);
-    res.type('text/csv; charset=utf-8').send(readingsCsv(rows.map((r) => ({ ...told(r, hidden, targetKey(r.target)), person: people.get(r.person) ?? '' }))));
+    res.type('text/csv; charset=utf-8').send(readingsCsv(rows.map((r) => ({ ...shown(r, hidden, targetKey(r.target)), person: people.get(r.person) ?? '' }))));
   });
   return router;
 }

@@ -37,7 +37,7 @@ describe('a condition sheet', () => {
 
   it('is well formed and holds every reading, the conditions, what was found and who signed', async () => {
     const survey = randomUUID();
-    await w.create(`/api/surveys/${survey}`, { instrument, kind: 'as found', strings: '10–46 Łódź, kΩ', tuning: 'standard', wanted: [] }).expect(201);
+    await w.create(`/api/surveys/${survey}`, { instrument, kind: 'as found', strings: '10–46 Łódź, kΩ', tuning: 'standard', work: [] }).expect(201);
     const take = async (quantity: string, feature: string, value: number, more: object = {}): Promise<string> => {
       const id = randomUUID();
       const body = {
@@ -63,13 +63,13 @@ describe('a condition sheet', () => {
     for (let n = 1; n <= 22; n++) await take('fretHeight', `fret ${n}`, 1 + n / 100);
     const anatomy = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as { document: { cavities: { id: string }[] } };
     const feature = anatomy.document.cavities[0]!.id;
-    const found = { instrument, survey, rule: null, feature, says: 'Crack at the pocket', severity: 'watch', job: null, done: false, withdrawn: false };
+    const found = { instrument, survey, rule: null, feature, text: 'Crack at the pocket', severity: 'watch', job: null, done: false, withdrawn: false };
     await w.create(`/api/findings/${randomUUID()}`, found).expect(201);
     await w
       .change(`/api/surveys/${survey}`, 1, {
         strings: '10–46 Łódź, kΩ',
         tuning: 'standard',
-        wanted: [],
+        work: [],
         skipped: [{ target: { quantity: 'rodTurns', feature: 'neck' }, reason: 'nut seized' }],
         holder: w.person,
       })
@@ -109,7 +109,7 @@ describe('a condition sheet', () => {
 
   it('is there before the signature and says so; of nothing there is none', async () => {
     const survey = randomUUID();
-    await w.create(`/api/surveys/${survey}`, { instrument: other, kind: 'check', strings: '', tuning: '', wanted: [] }).expect(201);
+    await w.create(`/api/surveys/${survey}`, { instrument: other, kind: 'check', strings: '', tuning: '', work: [] }).expect(201);
     const file = path.join(folder, 'open.pdf');
     writeFileSync(file, await pdfOf(survey));
     execFileSync('qpdf', ['--check', file]);

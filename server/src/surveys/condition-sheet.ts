@@ -49,7 +49,7 @@ export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made:
   if (sheet.findings.length === 0) line(doc, 'Nothing that was read is outside.', 9);
   for (const [i, f] of sheet.findings.entries()) {
     room(doc, 26);
-    line(doc, `${i + 1}  ${f.says} (${f.severity})`, 9, '600');
+    line(doc, `${i + 1}  ${f.text} (${f.severity})`, 9, '600');
     if (f.detail !== '') line(doc, f.detail, 8.5);
   }
   heading(doc, `Readings (${sheet.readings.length})`);
@@ -57,7 +57,7 @@ export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made:
     doc,
     ['What', 'Value', 'Wished', 'Says', 'Who and when'],
     [176, 74, 100, 84, INNER - 434],
-    sheet.readings.map((r) => [r.what, r.value, r.wished, r.says, r.by]),
+    sheet.readings.map((r) => [r.what, r.value, r.target, r.result, r.by]),
   );
   if (sheet.skipped.length > 0) {
     heading(doc, 'Could not be measured');

@@ -1,5 +1,6 @@
 import type { KeptFinding, KeptProfile, KeptSurvey } from '@rinnovo/contract';
 import type { Survey } from '@rinnovo/core/survey';
+import { withNewNames } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 
@@ -10,9 +11,22 @@ interface SurveyRow extends Omit<Survey, 'begun' | 'signed'> {
   readonly version: number;
 }
 
-function toSurvey({ id, instrument, kind, strings, tuning, skipped, wanted, person, holder, begun, signed_at, signed_by, version }: SurveyRow): KeptSurvey {
+function toSurvey({ id, instrument, kind, strings, tuning, skipped, work, person, holder, begun, signed_at, signed_by, version }: SurveyRow): KeptSurvey {
   const signed = signed_at && signed_by ? { by: signed_by, at: signed_at.toISOString() } : null;
-  return { id, instrument, kind, strings, tuning, skipped, wanted, person, holder, begun: begun.toISOString(), signed, version };
+  return {
+    id,
+    instrument,
+    kind,
+    strings,
+    tuning,
+    skipped: withNewNames(skipped) as Survey['skipped'],
+    work,
+    person,
+    holder,
+    begun: begun.toISOString(),
+    signed,
+    version,
+  };
 }
 
 /** The surveys of an instrument, oldest first. */
@@ -43,8 +57,8 @@ interface FindingRow extends Omit<KeptFinding, 'at'> {
 }
 
 export function toFinding(r: FindingRow): KeptFinding {
-  const { id, instrument, survey, rule, feature, says, severity, job, done, withdrawn, person, at, version } = r;
-  return { id, instrument, survey, rule, feature, says, severity, job, done, withdrawn, person, at: at.toISOString(), version };
+  const { id, instrument, survey, rule, feature, text, severity, job, done, withdrawn, person, at, version } = r;
+  return { id, instrument, survey, rule, feature, text, severity, job, done, withdrawn, person, at: at.toISOString(), version };
 }
 
 /** What was found on an instrument and is not withdrawn, oldest first. */
@@ -56,11 +70,11 @@ interface ProfileRow extends Omit<KeptProfile, 'at'> {
   readonly at: Date;
 }
 
-export function toProfile({ id, name, instrument, survey, values, at, away, version }: ProfileRow): KeptProfile {
-  return { id, name, instrument, survey, values, at: at.toISOString(), away, version };
+export function toProfile({ id, name, instrument, survey, values, at, archived, version }: ProfileRow): KeptProfile {
+  return { id, name, instrument, survey, values, at: at.toISOString(), archived, version };
 }
 
 /** Every profile of the workshop by name. */
 export async function profiles(db: Knex): Promise<readonly KeptProfile[]> {
-  return ((await db('profiles').where({ away: false }).orderBy(['name', 'id']).limit(1000)) as ProfileRow[]).map(toProfile);
+  return ((await db('profiles').where({ archived: false }).orderBy(['name', 'id']).limit(1000)) as ProfileRow[]).map(toProfile);
 }

@@ -1,4 +1,4 @@
-import { beginSurvey, changeSurvey, idParam, keepProfile, noQuery, putAway, signSurvey } from '@rinnovo/contract';
+import { beginSurvey, changeSurvey, idParam, keepProfile, noQuery, archive, signSurvey } from '@rinnovo/contract';
 import { isPlace, readingsIn, stateOf, surveyedOf, type StateValue } from '@rinnovo/core/survey';
 import { Router } from 'express';
 import Joi from 'joi';
@@ -26,7 +26,7 @@ export function surveyRoutes(db: Knex): Router {
           detail: 'A survey of this instrument is open: sign it first, or go on with it.',
           current: await surveyById(trx, open.id),
         });
-      await trx('surveys').insert({ id: params.id, ...body, wanted: JSON.stringify(body.wanted), person, holder: person, write_id: writeId });
+      await trx('surveys').insert({ id: params.id, ...body, work: JSON.stringify(body.work), person, holder: person, write_id: writeId });
       return { status: 201, body: await surveyById(trx, params.id), version: 1 };
     },
   });
@@ -45,7 +45,7 @@ export function surveyRoutes(db: Knex): Router {
         throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'nothing on this instrument has that name' }] });
       await trx('surveys')
         .where({ id: params.id })
-        .update({ ...body, skipped: JSON.stringify(body.skipped), wanted: JSON.stringify(body.wanted), version: old.version + 1, write_id: writeId });
+        .update({ ...body, skipped: JSON.stringify(body.skipped), work: JSON.stringify(body.work), version: old.version + 1, write_id: writeId });
       return { status: 200, body: await surveyById(trx, params.id), version: old.version + 1 };
     },
   });
@@ -100,8 +100,8 @@ export function profileRoutes(db: Knex): Router {
         const survey = await surveyById(trx, body.survey);
         if (!survey.signed) throw new ProblemError('not-now', { detail: 'Sign the survey first: a profile is made of values that no longer change.' });
         const surveyed = surveyedOf((await anatomyOf(trx, survey.instrument)).document, await instrumentById(trx, survey.instrument));
-        const { told } = stateOf(surveyed, readingsIn(survey.id, await readingsOf(trx, survey.instrument)));
-        const values = told.map(({ target, reading }): StateValue => ({ target, value: reading.value, limit: reading.limit }));
+        const { readings } = stateOf(surveyed, readingsIn(survey.id, await readingsOf(trx, survey.instrument)));
+        const values = readings.map(({ target, reading }): StateValue => ({ target, value: reading.value, limit: reading.limit }));
         const row = {
           id: params.id,
           name: body.name,
@@ -117,17 +117,17 @@ export function profileRoutes(db: Knex): Router {
     }),
   );
   router.put(
-    '/:id/away',
+    '/:id/archived',
     writeRoute(db, {
       params: idParam,
-      body: putAway,
+      body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
         const old = (await context.trx('profiles').where({ id: params.id }).forUpdate().first()) as Parameters<typeof toProfile>[0] | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No profile has that id.' });
         demandVersion(context, old.version, toProfile(old), body);
-        const now = { ...old, away: body.away, version: old.version + 1 };
-        await context.trx('profiles').where({ id: params.id }).update({ away: now.away, version: now.version, write_id: context.writeId });
+        const now = { ...old, archived: body.archived, version: old.version + 1 };
+        await context.trx('profiles').where({ id: params.id }).update({ archived: now.archived, version: now.version, write_id: context.writeId });
         return { status: 200, body: toProfile(now), version: now.version };
       },
     }),

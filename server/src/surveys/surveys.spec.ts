@@ -19,7 +19,7 @@ describe('a survey', () => {
   afterEach(() => w.close());
 
   const begin = (id: string, more: object = {}) =>
-    w.create(`/api/surveys/${id}`, { instrument, kind: 'as found', strings: '10–46, old', tuning: 'standard', wanted: ['setUp'], ...more });
+    w.create(`/api/surveys/${id}`, { instrument, kind: 'as found', strings: '10–46, old', tuning: 'standard', work: ['setUp'], ...more });
   const read = (survey: string | null, value: number, more: object = {}) => {
     const id = randomUUID();
     const body = { instrument, target: relief, value, limit: 0.03, raw: String(value), tool: 'feeler gauge', session: null, survey, corrects: null, ...more };
@@ -56,7 +56,7 @@ describe('a survey', () => {
     const body = (feature: string) => ({
       strings: '9–42',
       tuning: 'half down',
-      wanted: ['nut', 'setUp'],
+      work: ['nut', 'setUp'],
       skipped: [{ target: { quantity: 'rodTurns', feature }, reason: 'the nut is seized' }],
       holder: w.person,
     });
@@ -90,7 +90,7 @@ describe('a survey', () => {
 
   it('refuses what cannot be read of it', async () => {
     expect((await begin(randomUUID(), { kind: 'later' })).status).toBe(400);
-    expect((await begin(randomUUID(), { wanted: ['levitation'] })).status).toBe(400);
+    expect((await begin(randomUUID(), { work: ['levitation'] })).status).toBe(400);
     expect((await begin(randomUUID(), { instrument: randomUUID() })).status).toBe(404);
     expect((await begin('no id')).status).toBe(400);
     expect((await begin(randomUUID(), { strings: 'x'.repeat(10_000) })).status).toBe(400);
@@ -104,9 +104,9 @@ describe('a survey', () => {
     expect((made.body as { values: object[] }).values).toEqual([{ target: relief, value: 0.3, limit: 0.03 }]);
     const list = async (): Promise<readonly string[]> => ((await w.get('/api/profiles')).body as { items: { id: string }[] }).items.map((p) => p.id);
     expect(await list()).toContain(id);
-    expect((await w.change(`/api/profiles/${id}/away`, 1, { away: true })).status).toBe(200);
+    expect((await w.change(`/api/profiles/${id}/archived`, 1, { archived: true })).status).toBe(200);
     expect(await list()).not.toContain(id);
-    expect((await w.change(`/api/profiles/${id}/away`, 1, { away: false })).status).toBe(412);
+    expect((await w.change(`/api/profiles/${id}/archived`, 1, { archived: false })).status).toBe(412);
     const open = randomUUID();
     await begin(open, { kind: 'check' });
     expect((await w.create(`/api/profiles/${randomUUID()}`, { name: 'too early', survey: open })).status).toBe(409);
@@ -123,7 +123,7 @@ describe('a finding', () => {
     survey: null,
     rule: null,
     feature: 'neck pocket',
-    says: 'a crack at the screw',
+    text: 'a crack at the screw',
     severity: 'watch',
     job: null,
     done: false,
@@ -142,10 +142,10 @@ describe('a finding', () => {
     expect((await w.change(path, 1, own({ feature }))).status).toBe(412);
     expect((await w.change(path, 2, own({ feature, instrument: other }))).status).toBe(422);
     const list = async () =>
-      ((await w.get(`/api/instruments/${instrument}/findings`)).body as { items: { says: string; done: boolean; rule: string | null }[] }).items.filter(
+      ((await w.get(`/api/instruments/${instrument}/findings`)).body as { items: { text: string; done: boolean; rule: string | null }[] }).items.filter(
         (f) => f.rule === null,
       );
-    expect(await list()).toEqual([jasmine.objectContaining({ says: 'a crack at the screw', done: true, job })]);
+    expect(await list()).toEqual([jasmine.objectContaining({ text: 'a crack at the screw', done: true, job })]);
     expect((await w.change(path, 2, own({ feature, withdrawn: true }))).status).toBe(200);
     expect(await list()).toEqual([]);
   });
@@ -155,8 +155,8 @@ describe('a finding', () => {
     const send = (more: object) => w.create(`/api/findings/${randomUUID()}`, own({ feature: null, ...more }));
     expect((await send({ job: foreign })).status).toBe(422);
     expect((await send({ rule: 'moonPhase' })).status).toBe(400);
-    expect((await send({ says: 'x'.repeat(10_000) })).status).toBe(400);
-    expect((await send({ rule: 'reliefHigh', says: 'Too much relief', severity: 'put right', job })).status).toBe(201);
+    expect((await send({ text: 'x'.repeat(10_000) })).status).toBe(400);
+    expect((await send({ rule: 'reliefHigh', text: 'Too much relief', severity: 'put right', job })).status).toBe(201);
   });
 });
 

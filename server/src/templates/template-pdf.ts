@@ -12,7 +12,7 @@ const FONTS = path.join(path.dirname(createRequire(import.meta.url).resolve('@fo
 const LOOKS: Readonly<Record<TemplateLayer, { readonly width: number; readonly dash?: number }>> = {
   route: { width: 0.35 },
   wells: { width: 0.25 },
-  'old hollow': { width: 0.18, dash: 1.5 },
+  'old cavity': { width: 0.18, dash: 1.5 },
   plate: { width: 0.25, dash: 4 },
   openings: { width: 0.18, dash: 4 },
   screws: { width: 0.18 },
@@ -80,7 +80,7 @@ function sheet(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
     doc.path(pathData(outline)).lineWidth(width);
     if (dash === undefined) doc.undash();
     else doc.dash(dash, { space: dash / 2 });
-    doc.strokeColor(layer === 'old hollow' ? '#777' : '#000').stroke();
+    doc.strokeColor(layer === 'old cavity' ? '#777' : '#000').stroke();
   }
   doc.undash().strokeColor('#000').lineWidth(LINE);
   for (const l of drawing.lines) {

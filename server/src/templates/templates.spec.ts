@@ -17,7 +17,7 @@ import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
 /** A route of 90 × 44, so that its edge can be found on the paper. */
-const route = { at: { x: 0, y: 102, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(90, 44, 5), depth: 18, bored: false }] };
+const route = { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(90, 44, 5), depth: 18, bored: false }] };
 describe('a template', () => {
   let w: TestWorkshop;
   let choice: PickupChoice;
@@ -140,8 +140,8 @@ describe('a template', () => {
     const panel = async (id: string, more = '') => w.get(`/api/jobs/${job.id}/template?panel=${encodeURIComponent(id)}${more}`);
     const { document } = (await w.get(`/api/instruments/${job.instrument}/anatomy`)).body as AnatomyRevision;
     const hole = { id: 'volume', name: 'Volume', kind: 'pot', face: 'top', frame: 'body', at: { x: 20, y: 102 }, through: true };
-    const told = { diameter: { value: 9.6, limit: 0.1, basis: { kind: 'told' } }, bare: null, depth: null, limit: 0.25, basis: { kind: 'told' } };
-    const holes = [...document.holes, { ...hole, ...told, hiddenBy: null, condition: 'sound' } as Hole];
+    const given = { diameter: { value: 9.6, limit: 0.1, basis: { kind: 'stated' } }, bare: null, depth: null, limit: 0.25, basis: { kind: 'stated' } };
+    const holes = [...document.holes, { ...hole, ...given, hiddenBy: null, condition: 'sound' } as Hole];
     await w.change(`/api/instruments/${job.instrument}/anatomy`, 1, { document: { ...document, holes } }).expect(200);
     const plate = document.plates[0]!.id;
     const answer = await panel(plate, '&mirrored=true');

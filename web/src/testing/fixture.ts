@@ -22,7 +22,7 @@ export const anatomy: Anatomy = anatomyFromSizes(
     thickness: 44,
     pocketWidth: 56,
     pocketLength: 74,
-    pocketDepth: 16,
+    levelDepth: 16,
     route: box(88, 22),
     routeDepth: 18,
     plate: box(118, 58),

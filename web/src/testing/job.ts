@@ -1,7 +1,7 @@
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Lesson, Photograph, PlanRecord, Shop, ToldReading } from '@rinnovo/contract';
+import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Lesson, Photograph, PlanRecord, Shop, ShownReading } from '@rinnovo/contract';
 import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
 import { cuttingFor } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
@@ -42,11 +42,11 @@ const sheet = { kind: 'sheet' as const, part: 'two-coil' };
 const d = (value: number) => ({ value, limit: 0.05, basis: sheet });
 
 export const pickup: Pickup = {
-  format: 1,
+  format: 2,
   id: 'two-coil',
   kind: 'humbucker',
   name: 'Wide two-coil',
-  levels: [
+  tiers: [
     { id: 'cover', shapes: [{ outline: roundedRectangle(69, 38, 3), limit: 0.05, basis: sheet }], from: -9, lowest: d(13) },
     { id: 'base', shapes: [{ outline: roundedRectangle(69.5, 38.3, 3), limit: 0.05, basis: sheet }], from: 13, lowest: d(16.5) },
   ],
@@ -66,7 +66,7 @@ export const tools: readonly Tool[] = [
   { id: 'short', kind: 'template', name: 'Short template bit', diameter: 9.525, cuttingLength: 12.7, reach: 25 },
 ];
 
-export const route = { at: { x: 0, y: 105, turn: 0 }, pockets: [{ id: 'main', outline: roundedRectangle(71.5, 40.5, 4.7625), depth: 18, bored: false }] };
+export const route = { at: { x: 0, y: 105, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(71.5, 40.5, 4.7625), depth: 18, bored: false }] };
 export const choice: PickupChoice = {
   kind: 'pickup',
   id: 'pickup',
@@ -74,16 +74,16 @@ export const choice: PickupChoice = {
   part: 'two-coil',
   alternatives: [],
   insertFitted: false,
-  leadsWanted: 4,
+  leadsNeeded: 4,
   route: null,
 };
 /** A plan of these choices. */
-export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 2, choices });
+export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 3, choices });
 export const job = {
   id: 'job',
   instrument: 'i',
   title: 'Work',
-  wish: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] },
+  request: { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] },
   ownerSays: 'please',
   look: '',
   limits: { budget: null, due: null },
@@ -121,7 +121,7 @@ const client = { id: 'client', name: 'Client', role: 'owner' as const };
 
 export interface JobOnScreen {
   readonly choice?: PickupChoice;
-  readonly readings?: readonly ToldReading[];
+  readonly readings?: readonly ShownReading[];
   readonly work?: Partial<Work>;
   readonly ledger?: readonly LedgerEntry[];
   readonly surveys?: readonly KeptSurvey[];
@@ -173,7 +173,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(people.loaded({ of: WORKSHOP, data: [nell, client], version: null }));
   store.dispatch(instrument.loaded({ of: 'i', data: { ...instrumentOnScreen, owner: more.ofClient ? client.id : null }, version: 1 }));
   store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
-  store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, away: false, version: 1 } }, version: null }));
+  store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, archived: false, version: 1 } }, version: null }));
   store.dispatch(stock.loaded({ of: WORKSHOP, data: drawers.map((item) => ({ item, version: 1 })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
@@ -191,7 +191,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const evaluation = evaluatePlan(state, shown);
   store.dispatch(resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })) } } }));
   store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
-  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.wish) } }));
+  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.request) } }));
   store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen, tools) } }));
   const cleared = held.clearances.map((c) => c.decision);
   const input = { state, choices: { decision: chosen }, tools, operations: held.operations, rules: RULES, waivers: held.waivers, cleared };
@@ -241,7 +241,7 @@ export const survey: KeptSurvey = {
   strings: '10–46',
   tuning: 'standard',
   skipped: [],
-  wanted: [],
+  work: [],
   person: 'nell',
   holder: 'nell',
   begun: '2026-01-01T00:00:00.000Z',

@@ -19,7 +19,7 @@ export function* batchAnswers(held: Holding | null, question: BatchQuestion): Ge
     }
     const options: Option[] = [];
     if (choice)
-      for (const { option, of } of optionsInTurn(state, plan, choice, tools, question.wish)) {
+      for (const { option, of } of optionsInTurn(state, plan, choice, tools, question.request)) {
         options.push(option);
         yield { kind: 'progress', done: options.length, of };
       }

@@ -6,9 +6,9 @@ import { planAt, planState, planWith } from '../testing/plan';
 import { BatchClient } from './batch-client';
 import type { BatchQuestion } from './batch-messages';
 
-const wish = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
+const request = { kind: 'humbucker' as const, reversibleOnly: false, doNotTouch: [] };
 const plan = planAt(105);
-const ways: BatchQuestion = { kind: 'options', key: 'a', plan, choice: 'pickup', wish };
+const ways: BatchQuestion = { kind: 'options', key: 'a', plan, choice: 'pickup', request };
 
 describe('the batch client', () => {
   let client: BatchClient;
@@ -19,11 +19,11 @@ describe('the batch client', () => {
   afterEach(() => client.ngOnDestroy());
 
   it('tells after each way out how far it is, and hands over last what the core ranks', async () => {
-    const told = await firstValueFrom(client.run(ways).pipe(toArray()));
-    const here = optionsFor(planState, plan, plan.choices[0]!, [], wish);
-    expect(told.length).toBe(here.length + 1);
-    expect(told.slice(0, -1)).toEqual(here.map((_, i) => ({ kind: 'progress', done: i + 1, of: here.length })));
-    const last = told.at(-1)!;
+    const given = await firstValueFrom(client.run(ways).pipe(toArray()));
+    const here = optionsFor(planState, plan, plan.choices[0]!, [], request);
+    expect(given.length).toBe(here.length + 1);
+    expect(given.slice(0, -1)).toEqual(here.map((_, i) => ({ kind: 'progress', done: i + 1, of: here.length })));
+    const last = given.at(-1)!;
     expect(last.kind === 'options' && last.result.map((o) => [o.proposal.id, o.score.total])).toEqual(here.map((o) => [o.proposal.id, o.score.total]));
   });
 

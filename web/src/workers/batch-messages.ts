@@ -1,10 +1,10 @@
 import type { BestInRoute, Plan, PlanState } from '@rinnovo/core/check';
 import type { Tool } from '@rinnovo/core/part';
-import type { Option, Wish } from '@rinnovo/core/remedy';
+import type { Option, OwnerRequest } from '@rinnovo/core/remedy';
 
 /** What takes long: the ways out of one choice, and where a pickup has most room. */
 export type BatchQuestion =
-  | { readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly choice: string | null; readonly wish: Wish }
+  | { readonly kind: 'options'; readonly key: string; readonly plan: Plan; readonly choice: string | null; readonly request: OwnerRequest }
   | { readonly kind: 'best'; readonly key: string; readonly plan: Plan; readonly choice: string | null };
 
 /** The state is sent once and kept under its key. */

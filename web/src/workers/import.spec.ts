@@ -41,7 +41,7 @@ describe('outlines out of an SVG file', () => {
         let [inside, differing] = [0, 0];
         for (let x = 0.37; x < 200; x += 1.31) {
           for (let y = 0.41; y < 150; y += 1.27) {
-            // page mm to the pixels in which the browser's map is told: 2 mm to a user unit
+            // page mm to the pixels in which the browser's map is stated: 2 mm to a user unit
             const p = new DOMPoint((x / 2) * px, (y / 2) * px).matrixTransform(toShape);
             const filled = shape.isPointInFill({ x: p.x, y: p.y });
             if (filled) inside += 1;

@@ -17,7 +17,7 @@ interface Waiting {
 export class Superseded extends Error {}
 
 /**
- * The one way to the live worker. One question runs, and of each kind one waits: the newest wins, the older is told that it was superseded.
+ * The one way to the live worker. One question runs, and of each kind one waits: the newest wins, the older is stated that it was superseded.
  * Answers carry the sequence number of their question.
  */
 @Injectable({ providedIn: 'root' })

@@ -57,7 +57,7 @@ describe('the keyboard’s reach', () => {
     expect(went).toEqual([]);
   });
 
-  it('is told in the map', () => {
+  it('is stated in the map', () => {
     for (const s of STAGES) expect(KEY_MAP.some((k) => k.keys === `g then ${s.key}` && k.does.includes(s.label))).toBeTrue();
   });
 });

@@ -3,6 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { AnatomyRevision } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
+import { upgradeAnatomy } from '@rinnovo/core/upgrade';
 import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom } from 'rxjs';
 import { Api, problemOf } from '../api/api';
 import { anatomyEditActions, anatomyEditFeature } from './anatomy-edit.feature';
@@ -32,8 +33,8 @@ export const bringDraftBack = createEffect(
       withLatestFrom(store.select(anatomyEditFeature.selectAnatomyEditState)),
       filter(([{ of: id }, s]) => s.of === id && s.draft === null && s.undo.length === 0),
       switchMap(([{ of: id, data, version }]) =>
-        from(drafts.of<Anatomy>(draftName(id))).pipe(
-          concatMap((d) => (d?.version === version ? of(anatomyEditActions.edited({ of: id, from: data.now.document, to: d.kept })) : EMPTY)),
+        from(drafts.of<unknown>(draftName(id))).pipe(
+          concatMap((d) => (d?.version === version ? of(anatomyEditActions.edited({ of: id, from: data.now.document, to: upgradeAnatomy(d.kept) })) : EMPTY)),
         ),
       ),
     ),

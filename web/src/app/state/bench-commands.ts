@@ -43,8 +43,8 @@ export class BenchCommands {
   }
 
   /** Puts a picture away, or brings it back. Ends in its new version. */
-  async putPhotographAway(picture: Pick<Photograph, 'id' | 'instrument' | 'version'>, away: boolean): Promise<number> {
-    const { version } = await firstValueFrom(this.api.change(`/photographs/${picture.id}/away`, picture.version, { away }));
+  async removePhotograph(picture: Pick<Photograph, 'id' | 'instrument' | 'version'>, removed: boolean): Promise<number> {
+    const { version } = await firstValueFrom(this.api.change(`/photographs/${picture.id}/removed`, picture.version, { removed }));
     this.store.dispatch(photographs.load({ of: picture.instrument }));
     return version ?? picture.version + 1;
   }

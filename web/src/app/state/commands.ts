@@ -15,7 +15,7 @@ import type {
   SeenNumber,
 } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
-import { retold, type Anatomy } from '@rinnovo/core/instrument';
+import { restated, type Anatomy } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
@@ -67,10 +67,10 @@ export class Commands {
     await firstValueFrom(this.api.create(`/instruments/${one.id}/anatomy`, { document }));
   }
 
-  /** The same instrument once more under another label; what was read on the first one is only told of the second. */
+  /** The same instrument once more under another label; what was read on the first one is only stated of the second. */
   async duplicateInstrument(of: Instrument, as: Pick<Instrument, 'id' | 'label'>): Promise<void> {
     const { body } = await firstValueFrom(this.api.get<AnatomyRevision>(`/instruments/${of.id}/anatomy`));
-    await this.startInstrument({ ...of, ...as, serial: '', archived: false }, retold(body.document));
+    await this.startInstrument({ ...of, ...as, serial: '', archived: false }, restated(body.document));
   }
 
   /** Changes what is known of an instrument; a newer version on the server is refused with both sides. */
@@ -129,7 +129,7 @@ export class Commands {
     return answer.second;
   }
 
-  /** States, one after another; each that is in is told at once, so that what fails after it is not kept twice. */
+  /** States, one after another; each that is in is stated at once, so that what fails after it is not kept twice. */
   async takeStates(instrument: string, list: readonly StateReading[], kept: (one: StateReading) => void, session: string | null = null): Promise<void> {
     try {
       for (const one of list) {

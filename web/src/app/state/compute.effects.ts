@@ -95,7 +95,7 @@ export const workOutOptions = createEffect(
       debounceTime(REST),
       switchMap(([r, job]) =>
         job
-          ? batch.run({ kind: 'options', ...r, wish: job.wish }).pipe(
+          ? batch.run({ kind: 'options', ...r, request: job.request }).pipe(
               takeUntil(actions.pipe(ofType(resultActions.optionsStopped))),
               mergeMap((a): Observable<Action> => {
                 if (a.kind === 'progress') return of(resultActions.optionsWentOn({ done: a.done, of: a.of }));

@@ -3,6 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
+import { upgradePlan } from '@rinnovo/core/upgrade';
 import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom } from 'rxjs';
 import { Api, problemOf } from '../api/api';
 import { Drafts } from './drafts';
@@ -10,9 +11,13 @@ import { planActions } from './plan.actions';
 import { planFeature } from './plan.feature';
 import { anatomy } from './resources';
 
-/** A draft that an older version of this page left may be of another format. */
-function isPlan(kept: unknown): kept is Plan {
-  return typeof kept === 'object' && kept !== null && 'format' in kept && kept.format === 2;
+/** A draft that an older version of this page left is read under today's names; null where it cannot be. */
+function planIn(kept: unknown): Plan | null {
+  try {
+    return upgradePlan(kept);
+  } catch {
+    return null;
+  }
 }
 
 /** How long the hand must rest before a change is kept, ms. */
@@ -25,9 +30,7 @@ export const loadPlan = createEffect(
       switchMap(({ job }) =>
         api.get<PlanRecord>(`/jobs/${job}/plan`).pipe(
           switchMap(({ body }) =>
-            from(drafts.of<unknown>(job)).pipe(
-              map((d) => planActions.loaded({ record: body, draft: d?.version === body.version && isPlan(d.kept) ? d.kept : null })),
-            ),
+            from(drafts.of<unknown>(job)).pipe(map((d) => planActions.loaded({ record: body, draft: d?.version === body.version ? planIn(d.kept) : null }))),
           ),
           catchError((error: unknown) => {
             const problem = problemOf(error);

@@ -19,7 +19,7 @@ import type {
   Person,
   Photograph,
   Shop,
-  ToldReading,
+  ShownReading,
   WaiverRecord,
 } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
@@ -70,7 +70,7 @@ export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
     map(([now, found]) => ({ body: { now: now.body, found: found.body }, version: now.body.revision })),
   ),
 );
-export const readings = heldResource<readonly ToldReading[]>('readings', (api, id) => unversioned(api.all<ToldReading>(`/instruments/${id}/readings`)));
+export const readings = heldResource<readonly ShownReading[]>('readings', (api, id) => unversioned(api.all<ShownReading>(`/instruments/${id}/readings`)));
 export const ledger = heldResource<readonly LedgerEntry[]>('ledger', (api, id) => unversioned(api.all<LedgerEntry>(`/instruments/${id}/ledger`)));
 
 /** Pictures of steps, oldest first; what was put away is not among them. */

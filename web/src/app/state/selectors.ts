@@ -1,6 +1,6 @@
 import { settingsWith } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
-import type { ToldReading } from '@rinnovo/contract';
+import type { ShownReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
 import type { BenchInput, Consent } from '@rinnovo/core/gate';
@@ -21,7 +21,7 @@ export const selectLeftHanded = createSelector(selectAnatomy, (a) => a?.handed =
 export const selectParts = createSelector(parts.select, (p): Shelf => Object.fromEntries(Object.entries(p.data ?? {}).map(([id, k]) => [id, k.part])));
 /** The pickups that can be chosen. */
 export const selectPickups = createSelector(parts.select, (p): readonly Pickup[] =>
-  Object.values(p.data ?? {}).flatMap((k) => (!k.away && isPickup(k.part) ? [k.part] : [])),
+  Object.values(p.data ?? {}).flatMap((k) => (!k.archived && isPickup(k.part) ? [k.part] : [])),
 );
 /** What lies in the drawers. */
 export const selectStock = createSelector(stock.select, (s): readonly StockItem[] => (s.data ?? []).map((k) => k.item));
@@ -88,7 +88,7 @@ export const selectSurvey = createSelector(selectSurveyed, selectReadings, selec
 );
 
 /** A reading that is being taken again blind says nothing meanwhile. */
-function readable(r: ToldReading): readonly Reading[] {
+function readable(r: ShownReading): readonly Reading[] {
   return r.value === null || r.raw === null ? [] : [{ ...r, value: r.value, raw: r.raw }];
 }
 

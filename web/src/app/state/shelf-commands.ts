@@ -20,8 +20,8 @@ export class ShelfCommands {
     return body;
   }
 
-  async putAway({ part, version }: KeptPart, away: boolean): Promise<KeptPart> {
-    const { body } = await firstValueFrom(this.api.change<KeptPart>(`/parts/${part.id}/away`, version, { away }));
+  async archive({ part, version }: KeptPart, archived: boolean): Promise<KeptPart> {
+    const { body } = await firstValueFrom(this.api.change<KeptPart>(`/parts/${part.id}/archived`, version, { archived }));
     this.store.dispatch(parts.load({ of: WORKSHOP }));
     return body;
   }

@@ -9,7 +9,7 @@ import { anatomy, findings, profiles, readings, surveys, WORKSHOP } from './reso
 import { selectOpenSurvey } from './selectors';
 import { surveyActions } from './survey.feature';
 
-const changeable = ({ strings, tuning, wanted, skipped, holder }: KeptSurvey): ChangeSurvey => ({ strings, tuning, wanted, skipped, holder });
+const changeable = ({ strings, tuning, work, skipped, holder }: KeptSurvey): ChangeSurvey => ({ strings, tuning, work, skipped, holder });
 
 /** What is done with surveys, findings and profiles; each loads again what it changed. Rejects with the API's error. */
 @Injectable({ providedIn: 'root' })
@@ -83,10 +83,10 @@ export class SurveyCommands {
   }
 
   async changeFinding(f: KeptFinding, what: Partial<Pick<KeepFinding, 'job' | 'done' | 'withdrawn'>>): Promise<void> {
-    const { instrument, survey, rule, feature, says, severity, job, done, withdrawn } = f;
+    const { instrument, survey, rule, feature, text, severity, job, done, withdrawn } = f;
     try {
       await firstValueFrom(
-        this.api.change(`/findings/${f.id}`, f.version, { instrument, survey, rule, feature, says, severity, job, done, withdrawn, ...what }),
+        this.api.change(`/findings/${f.id}`, f.version, { instrument, survey, rule, feature, text, severity, job, done, withdrawn, ...what }),
       );
     } finally {
       this.store.dispatch(findings.load({ of: instrument }));

@@ -58,11 +58,11 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
 export function outlinesOfCut(a: Anatomy, { work }: HardwareChoice): readonly Outline[] {
   return work.flatMap((w): readonly Outline[] => {
     if (w.kind === 'addHole') return [toBody(a, w.hole.frame, circle(w.hole.diameter?.value ?? UNKNOWN_HOLE, w.hole.at))];
-    if (w.kind === 'addCavity') return w.hollow.pockets.map((p) => toBody(a, w.hollow.frame, p.outline.outline));
+    if (w.kind === 'addCavity') return w.cavity.levels.map((p) => toBody(a, w.cavity.frame, p.outline.outline));
     const cavity = 'cavity' in w ? a.cavities.find((c) => c.id === w.cavity) : undefined;
     if (!cavity) return [];
-    const pockets = w.kind === 'addPockets' ? w.pockets : w.kind === 'setDepth' ? cavity.pockets.filter((p) => p.id === w.pocket) : [];
-    return pockets.map((p) => toBody(a, cavity.frame, p.outline.outline));
+    const levels = w.kind === 'addLevels' ? w.levels : w.kind === 'setDepth' ? cavity.levels.filter((p) => p.id === w.level) : [];
+    return levels.map((p) => toBody(a, cavity.frame, p.outline.outline));
   });
 }
 

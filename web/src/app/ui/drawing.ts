@@ -54,11 +54,11 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   if (a.body.outline) out.push({ id: 'body', kind: 'body', d: pathData(a.body.outline.outline), title: 'Body' });
   if (a.headstock.outline)
     out.push({ id: 'headstock', kind: 'body', d: pathData(toBody(a, HEADSTOCK_FRAME, a.headstock.outline.outline)), title: 'Headstock' });
-  const pockets = (kind: 'cavity' | 'hidden'): DrawnPath[] =>
+  const levels = (kind: 'cavity' | 'hidden'): DrawnPath[] =>
     a.cavities
       .filter((c) => (c.face === face) === (kind === 'cavity'))
-      .flatMap((c) => c.pockets.map((p) => ({ id: `${c.id}/${p.id}`, kind, d: pathData(toBody(a, c.frame, p.outline.outline)), title: c.name })));
-  out.push(...pockets('cavity'));
+      .flatMap((c) => c.levels.map((p) => ({ id: `${c.id}/${p.id}`, kind, d: pathData(toBody(a, c.frame, p.outline.outline)), title: c.name })));
+  out.push(...levels('cavity'));
   for (const plate of a.plates.filter((p) => p.face === face)) {
     out.push({ id: plate.id, kind: 'plate', d: pathData(toBody(a, plate.frame, plate.outline.outline)), title: plate.name });
     for (const o of plate.openings) {
@@ -77,7 +77,7 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   for (const h of a.holes.filter((x) => SEEN_HOLES[face].includes(x.face))) {
     out.push({ id: h.id, kind: 'hole', d: pathData(toBody(a, h.frame, circle(h.diameter?.value ?? UNKNOWN_HOLE, h.at))), title: h.name });
   }
-  return [...out, ...(face === 'top' ? drawBoard(a) : []), ...pockets('hidden')];
+  return [...out, ...(face === 'top' ? drawBoard(a) : []), ...levels('hidden')];
 }
 
 /** A hole of unknown diameter is drawn as a point of this size, mm. */
@@ -119,7 +119,7 @@ export function drawLines(a: Anatomy, frame: Frame): readonly DrawnPath[] {
 
 /** A planned route in its own frame; the view lays it where it is. */
 export function drawRoute(route: PlannedRoute): readonly DrawnPath[] {
-  return route.pockets.map((p) => ({ id: `planned/${p.id}`, kind: p.bored ? 'well' : 'planned', d: pathData(p.outline), title: `Planned: ${p.id}` }));
+  return route.levels.map((p) => ({ id: `planned/${p.id}`, kind: p.bored ? 'well' : 'planned', d: pathData(p.outline), title: `Planned: ${p.id}` }));
 }
 
 /** Holes to be bored, each with the cross where the spur goes in. */
@@ -134,12 +134,12 @@ export function drawBores(centres: readonly Point[], diameter: number): readonly
 
 /** A part's outlines at its position. */
 export function drawPart(part: Pickup, at: Point): readonly DrawnPath[] {
-  return part.levels.flatMap((level) =>
-    level.shapes.map((s, i) => ({
-      id: `${level.id} ${i}`,
+  return part.tiers.flatMap((tier) =>
+    tier.shapes.map((s, i) => ({
+      id: `${tier.id} ${i}`,
       kind: 'part' as const,
       d: pathData(placeOutline(s.outline, { ...at, turn: 0 })),
-      title: `${part.name}: ${level.id}`,
+      title: `${part.name}: ${tier.id}`,
     })),
   );
 }
@@ -172,7 +172,7 @@ export function frameRound(outlines: readonly Outline[], margin: number): Frame 
 export function frameOfAnatomy(a: Anatomy): Frame {
   const all = [
     ...(a.body.outline ? [a.body.outline.outline] : []),
-    ...a.cavities.flatMap((c) => c.pockets.map((p) => toBody(a, c.frame, p.outline.outline))),
+    ...a.cavities.flatMap((c) => c.levels.map((p) => toBody(a, c.frame, p.outline.outline))),
     ...a.plates.map((p) => toBody(a, p.frame, p.outline.outline)),
   ];
   return all.length > 0 ? frameRound(all, 12) : { x: -200, y: -50, width: 400, height: 400 };
@@ -197,7 +197,7 @@ export function frameOfPosition(a: Anatomy, positionId: string, extra: readonly 
   const cavity = a.cavities.find((c) => c.id === position?.cavity);
   const plate = a.plates.find((p) => p.id === position?.plate);
   const all = [
-    ...(cavity ? cavity.pockets.map((p) => toBody(a, cavity.frame, p.outline.outline)) : []),
+    ...(cavity ? cavity.levels.map((p) => toBody(a, cavity.frame, p.outline.outline)) : []),
     ...(plate ? [toBody(a, plate.frame, plate.outline.outline)] : []),
     ...extra,
   ];

@@ -144,7 +144,7 @@ describe('clear to cut, on the screen', () => {
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('● Clear to cut');
     TestBed.resetTestingModule();
-    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: { ...planned, leadsWanted: 2 } }] } });
+    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: { ...planned, leadsNeeded: 2 } }] } });
     const other = TestBed.createComponent(GatePanel);
     await other.whenStable();
     expect(host(other).textContent).not.toContain('● Clear to cut');

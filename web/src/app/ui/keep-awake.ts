@@ -12,12 +12,12 @@ export function keepAwake(): Signal<Awake> {
   const state = signal<Awake>(wakeLock ? 'off' : 'cannot');
   if (!wakeLock) return state;
   let held: WakeLockSentinel | null = null;
-  let wanted = true;
+  let active = true;
   const ask = async (): Promise<void> => {
     if (page.visibilityState !== 'visible' || (held && !held.released)) return;
     try {
       const lock = await wakeLock.request('screen');
-      if (!wanted) return await lock.release();
+      if (!active) return await lock.release();
       held = lock;
       state.set('on');
       lock.addEventListener('release', () => state.set('off'));
@@ -28,7 +28,7 @@ export function keepAwake(): Signal<Awake> {
   const seen = (): void => void ask();
   page.addEventListener('visibilitychange', seen);
   inject(DestroyRef).onDestroy(() => {
-    wanted = false;
+    active = false;
     page.removeEventListener('visibilitychange', seen);
     void held?.release();
   });

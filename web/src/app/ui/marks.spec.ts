@@ -14,7 +14,7 @@ const verdict = (id: string, kind: Verdict['class'], x: number, y: number): Verd
   clearance: -1,
   worst: 0.1,
   rss: 0.1,
-  wanted: 5,
+  minimum: 5,
   class: kind,
 });
 

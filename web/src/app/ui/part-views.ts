@@ -37,7 +37,7 @@ const box = (width: number, top: number, bottom: number, look: SidePiece['look']
 /** What can be drawn of a part from what is known of it. */
 export function viewsOf(part: Part): PartViews {
   if (isPickup(part)) {
-    const side = part.levels.flatMap((l) =>
+    const side = part.tiers.flatMap((l) =>
       l.shapes.map((s): SidePiece => {
         const b = bounds([s.outline]);
         return { from: b.minX, to: b.maxX, top: l.from, bottom: l.lowest.value, look: l.id === 'cover' ? 'body' : 'metal' };
@@ -49,7 +49,7 @@ export function viewsOf(part: Part): PartViews {
     );
     return {
       plan: [
-        ...part.levels.flatMap((l) => l.shapes.map((s) => ({ outline: s.outline, look: l.id === 'cover' ? ('edge' as const) : ('hidden' as const) }))),
+        ...part.tiers.flatMap((l) => l.shapes.map((s) => ({ outline: s.outline, look: l.id === 'cover' ? ('edge' as const) : ('hidden' as const) }))),
         ...poles.map((outline) => ({ outline, look: 'screw' as const })),
         ...part.screws.at.map((s) => ({ outline: circle(part.screws.diameter, s), look: 'screw' as const })),
       ],

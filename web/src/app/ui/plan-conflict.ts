@@ -50,7 +50,7 @@ export class PlanConflict {
   private readonly store = inject(Store);
   private readonly names = this.store.selectSignal(selectNames);
   protected readonly describe = (plan: Plan): string => this.sentence()(plan);
-  /** Only what differs is told: a sentence for each choice of one side that the other does not have just so. */
+  /** Only what differs is stated: a sentence for each choice of one side that the other does not have just so. */
   private readonly sentence = computed(() => {
     const names = this.names();
     const one = (c: Choice): string => {

@@ -24,11 +24,11 @@ interface DrawnDimension {
 const ABOVE = 13;
 const BELOW = 5;
 const BESIDE = 12;
-/** How far the open space reaches over the face, so that no line closes a hollow's mouth, mm. */
+/** How far the open space reaches over the face, so that no line closes a cavity's mouth, mm. */
 const MOUTH = 0.8;
 const ARROW = 1.4;
 
-/** A section to scale in mm: wood hatched, hollows open, the part in its place with screws, springs and travel; dimension lines as on a drawing. */
+/** A section to scale in mm: wood hatched, cavities open, the part in its place with screws, springs and travel; dimension lines as on a drawing. */
 @Component({
   selector: 'rn-section-view',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -151,7 +151,7 @@ export class SectionView {
     const above = ABOVE + this.rise();
     return `${this.from() - BESIDE} ${-above} ${this.to() - this.from() + 2 * BESIDE} ${this.thickness() + above + BELOW}`;
   });
-  /** Hollows are drawn as edges first and open space over them, so that pockets that run into one another show one edge. */
+  /** Cavities are drawn as edges first and open space over them, so that levels that run into one another show one edge. */
   protected readonly drawn = computed<readonly Drawn[]>(() => {
     const pieces = this.pieces();
     const of = (kind: SectionPiece['kind'], look: (p: SectionPiece) => string): Drawn[] =>
@@ -168,7 +168,7 @@ export class SectionView {
       ...of('plate', () => 'plate'),
     ];
   });
-  /** The wood over the plane of the body's edge, open where a hollow comes through. */
+  /** The wood over the plane of the body's edge, open where a cavity comes through. */
   protected readonly crown = computed(() => {
     const s = this.surface();
     const [first, last] = [s?.[0], s?.at(-1)];

@@ -1,7 +1,7 @@
 import type { VerdictClass } from '@rinnovo/core/measure';
 import type { Point } from '@rinnovo/core/shape';
 
-/** The verdicts' signs as steps from the middle of a circle of radius 1; arcs are told by their radius. */
+/** The verdicts' signs as steps from the middle of a circle of radius 1; arcs are stated by their radius. */
 const SIGNS: Readonly<Record<VerdictClass, readonly (readonly [command: string, ...numbers: readonly number[]])[]>> = {
   clashes: [
     ['m', -0.45, -0.45],

@@ -28,7 +28,7 @@ import { WorkingView } from './working-view';
             <div class="open">
               <p>{{ sentence(row.v) }}</p>
               @if (row.v.working; as w) {
-                <rn-working-view [working]="w" [rss]="row.v.rss" [worst]="row.v.worst" [wanted]="row.v.wanted" />
+                <rn-working-view [working]="w" [rss]="row.v.rss" [worst]="row.v.worst" [minimum]="row.v.minimum" />
               }
             </div>
           }

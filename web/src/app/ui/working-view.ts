@@ -32,7 +32,7 @@ import { viewFeature } from '../state/view.feature';
     @if (worst() !== null) {
       <p class="soft">
         Worst case ± {{ worst()?.toFixed(2) }} mm decides; root-sum-square ± {{ rss()?.toFixed(2) }} if errors are independent. Wanted
-        {{ wanted()?.toFixed(1) }} mm.
+        {{ minimum()?.toFixed(1) }} mm.
       </p>
     }
   `,
@@ -70,7 +70,7 @@ export class WorkingView {
   readonly working = input.required<Working>();
   readonly worst = input<number | null>(null);
   readonly rss = input<number | null>(null);
-  readonly wanted = input<number | null>(null);
+  readonly minimum = input<number | null>(null);
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly readings = this.store.selectSignal(readings.select);
@@ -95,7 +95,7 @@ export class WorkingView {
         return 'planned';
       case 'default':
         return 'typical, not measured';
-      case 'told':
+      case 'stated':
         return 'told, not measured';
     }
   }

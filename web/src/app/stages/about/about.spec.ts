@@ -156,7 +156,7 @@ describe('the job of an instrument', () => {
     await send(fixture);
     http.expectOne('/api/jobs/job').flush(job, { headers: { ETag: '"2"' } });
     await settle();
-    expect((http.expectOne((r) => r.method === 'PUT').request.body as Job).wish.weights).toEqual({ reversible: 2.5 });
+    expect((http.expectOne((r) => r.method === 'PUT').request.body as Job).request.weights).toEqual({ reversible: 2.5 });
   });
 
   it('of the workshop’s own instrument begins with other weights, of a client’s with the workshop’s', async () => {

@@ -12,10 +12,10 @@ import { instrument, people } from '../../state/resources';
 import { same } from '../../ui/same';
 
 const TEXTS = ['label', 'maker', 'model', 'serial', 'notes'] as const;
-const BASES = ['seen', 'told', 'guessed'] as const;
+const BASES = ['seen', 'stated', 'guessed'] as const;
 type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
 
-/** Who it belongs to and what is known of it: each fact seen, told or guessed, and why. */
+/** Who it belongs to and what is known of it: each fact seen, stated or guessed, and why. */
 @Component({
   selector: 'rn-identity-form',
   imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],

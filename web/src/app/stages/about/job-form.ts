@@ -53,12 +53,12 @@ export class JobForm {
   protected readonly title = linkedSignal(computed(() => this.job()?.title ?? ''));
   protected readonly ownerSays = linkedSignal(computed(() => this.job()?.ownerSays ?? ''));
   protected readonly look = linkedSignal(computed(() => this.job()?.look ?? ''));
-  protected readonly kind = linkedSignal(computed(() => this.job()?.wish.kind ?? null));
-  protected readonly reversible = linkedSignal(computed(() => this.job()?.wish.reversibleOnly ?? false));
-  protected readonly doNotTouch = linkedSignal<readonly string[]>(computed(() => this.job()?.wish.doNotTouch ?? [], { equal: same }));
+  protected readonly kind = linkedSignal(computed(() => this.job()?.request.kind ?? null));
+  protected readonly reversible = linkedSignal(computed(() => this.job()?.request.reversibleOnly ?? false));
+  protected readonly doNotTouch = linkedSignal<readonly string[]>(computed(() => this.job()?.request.doNotTouch ?? [], { equal: same }));
   /** What the job weighs otherwise than the workshop; null while one of them is no number. */
   protected readonly weights = linkedSignal<Weights | null>(computed(() => this.kept()));
-  protected readonly kept = computed<Weights>(() => this.job()?.wish.weights ?? (this.job() ? {} : usualWeights(this.own())), { equal: same });
+  protected readonly kept = computed<Weights>(() => this.job()?.request.weights ?? (this.job() ? {} : usualWeights(this.own())), { equal: same });
   protected readonly budget = linkedSignal(computed(() => moneyText(this.job()?.limits.budget ?? null)));
   protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
   protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));
@@ -93,7 +93,7 @@ export class JobForm {
       title: this.title().trim(),
       ownerSays: this.ownerSays().trim(),
       look: this.look().trim(),
-      wish: { kind: this.kind(), reversibleOnly: this.reversible(), doNotTouch: this.doNotTouch(), weights },
+      request: { kind: this.kind(), reversibleOnly: this.reversible(), doNotTouch: this.doNotTouch(), weights },
       limits: { budget: cents(this.budget()), due: this.due() === '' ? null : this.due() },
       worth: cents(this.worth()),
       active: true,

@@ -94,9 +94,9 @@ describe('the anatomy page', () => {
     button(fixture, 'Distances').click();
     await fixture.whenStable();
     const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
-    const pocket = boundsOf(anatomy, featureOf(anatomy, 'neck pocket')!);
+    const level = boundsOf(anatomy, featureOf(anatomy, 'neck pocket')!);
     const route = boundsOf(anatomy, featureOf(anatomy, 'route')!);
-    view.chosen.emit({ id: 'neck pocket/pocket', at: { x: 0, y: pocket.maxY - 1 } });
+    view.chosen.emit({ id: 'neck pocket/level', at: { x: 0, y: level.maxY - 1 } });
     view.chosen.emit({ id: 'route/old', at: { x: 0, y: route.minY + 1 } });
     await fixture.whenStable();
     expect(view.lines().filter((l) => l.kind === 'edge').length).toBe(2);

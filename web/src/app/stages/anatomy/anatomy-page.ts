@@ -107,7 +107,7 @@ export class AnatomyPage {
     const a = this.anatomy();
     if (!a || a.distances.length === 0) return new Set<string>();
     const { across, along } = solvePositions(a).undetermined;
-    return new Set([...across, ...along].filter((id) => isTold(a, id)));
+    return new Set([...across, ...along].filter((id) => isStated(a, id)));
   });
   protected readonly drawn = computed(() => {
     const a = this.anatomy();
@@ -361,8 +361,8 @@ function edgeLine(a: Anatomy, edge: Edge, axis: 'across' | 'along', title: strin
 }
 
 /** Its place was neither traced nor read: only put there. */
-function isTold(a: Anatomy, id: string): boolean {
+function isStated(a: Anatomy, id: string): boolean {
   const f = featureOf(a, id);
-  const basis = f?.kind === 'hole' ? f.of.basis : f?.kind === 'plate' ? f.of.outline.basis : f?.of.pockets[0]?.outline.basis;
-  return basis?.kind === 'told' || basis?.kind === 'default';
+  const basis = f?.kind === 'hole' ? f.of.basis : f?.kind === 'plate' ? f.of.outline.basis : f?.of.levels[0]?.outline.basis;
+  return basis?.kind === 'stated' || basis?.kind === 'default';
 }

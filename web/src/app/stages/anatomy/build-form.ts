@@ -18,9 +18,9 @@ import { fieldText } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
-const TOLD_LIMIT = 0.25;
+const STATED_LIMIT = 0.25;
 
-/** Limit of an angle that was only told, and the steepest that is taken as one, degrees [memory]. */
+/** Limit of an angle that was only stated, and the steepest that is taken as one, degrees [memory]. */
 const ANGLE_LIMIT = 0.25;
 const STEEPEST = 30;
 
@@ -119,12 +119,12 @@ export class BuildForm {
       if (text === fieldText(f.value ?? NaN, this.unit())) continue;
       const value = this.inputs()[i]?.value() ?? null;
       if (text !== '' && value === null) return;
-      a = withDimension(a, f.target, value === null ? null : { value, limit: TOLD_LIMIT, basis: { kind: 'told' } });
+      a = withDimension(a, f.target, value === null ? null : { value, limit: STATED_LIMIT, basis: { kind: 'stated' } });
     }
     if (this.angleProblem() !== null) return;
     const angle = this.angleTyped();
     if (this.angle() !== this.angleHeld())
-      a = { ...a, neck: { ...a.neck, angle: angle === null ? null : { value: angle, limit: ANGLE_LIMIT, basis: { kind: 'told' } } } };
+      a = { ...a, neck: { ...a.neck, angle: angle === null ? null : { value: angle, limit: ANGLE_LIMIT, basis: { kind: 'stated' } } } };
     this.changed.emit(a);
   }
 

@@ -19,7 +19,7 @@ import { WorkingView } from '../../ui/working-view';
         <p>
           <span [class.problem]="!r.d.insisted" aria-hidden="true">{{ r.d.insisted ? '○' : '✕' }}</span> {{ r.text }}
         </p>
-        <rn-working-view [working]="r.d.by" [rss]="null" [worst]="null" [wanted]="null" />
+        <rn-working-view [working]="r.d.by" [rss]="null" [worst]="null" [minimum]="null" />
         @if (r.because; as why) {
           <p class="soft">It is so: {{ why }}</p>
           <button matButton type="button" (click)="doubtAgain(r.d)">Doubt it again</button>

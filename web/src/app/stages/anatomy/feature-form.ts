@@ -43,7 +43,7 @@ import { PlateParts } from './plate-parts';
 import { sameTexts } from '../../ui/same-texts';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
-const TOLD_LIMIT = 0.25;
+const STATED_LIMIT = 0.25;
 
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
 @Component({
@@ -78,8 +78,8 @@ export class FeatureForm {
   protected readonly target = computed((): Target | null => {
     const f = this.feature();
     if (f?.kind === 'hole') return { quantity: 'holeDiameter', feature: f.id };
-    const pocket = f?.kind === 'cavity' ? f.of.pockets[0] : undefined;
-    return f && pocket ? { quantity: 'pocketDepth', feature: f.id, part: pocket.id } : null;
+    const level = f?.kind === 'cavity' ? f.of.levels[0] : undefined;
+    return f && level ? { quantity: 'levelDepth', feature: f.id, part: level.id } : null;
   });
   private readonly size = computed((): Dimension | null => {
     const t = this.target();
@@ -154,7 +154,7 @@ export class FeatureForm {
     a = moveFeature(a, f.id, (typed.get('x') ?? 0) - (now.minX + now.maxX) / 2, (typed.get('y') ?? 0) - (now.minY + now.maxY) / 2);
     const t = this.target();
     const size = typed.get('size');
-    if (t && size !== undefined && changed('size')) a = withDimension(a, t, { value: size, limit: TOLD_LIMIT, basis: { kind: 'told' } });
+    if (t && size !== undefined && changed('size')) a = withDimension(a, t, { value: size, limit: STATED_LIMIT, basis: { kind: 'stated' } });
     this.changed.emit(a);
   }
 

@@ -129,7 +129,7 @@ describe('the history of an instrument', () => {
 });
 
 describe('the build of an instrument', () => {
-  it('is told by number, emptied where nobody knows, and keeps what a tool read out of reach', async () => {
+  it('is stated by number, emptied where nobody knows, and keeps what a tool read out of reach', async () => {
     jobOnScreen();
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
     const read = { value: 44.1, limit: 0.05, basis: { kind: 'readings' as const, ids: ['r'] } };
@@ -149,7 +149,7 @@ describe('the build of an instrument', () => {
     await set('spreadAtNut', '');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     const after = changed as Anatomy | null;
-    expect(after!.neck.nutWidth).toEqual({ value: 42.5, limit: 0.25, basis: { kind: 'told' } });
+    expect(after!.neck.nutWidth).toEqual({ value: 42.5, limit: 0.25, basis: { kind: 'stated' } });
     expect(after!.strings.spreadAtNut).toBeNull();
     // what was not touched is exactly what it was
     expect(after!.neck.scale).toBe(anatomy.neck.scale);
@@ -166,7 +166,7 @@ describe('the build of an instrument', () => {
     expect(changed).toBeNull();
     expect(host(fixture).textContent).toContain('An angle in degrees');
     await setAngle('3,5');
-    expect((changed as Anatomy | null)!.neck.angle).toEqual({ value: 3.5, limit: 0.25, basis: { kind: 'told' } });
+    expect((changed as Anatomy | null)!.neck.angle).toEqual({ value: 3.5, limit: 0.25, basis: { kind: 'stated' } });
     await setAngle('');
     changed = null;
     await set('nutWidth', '4.25');

@@ -18,7 +18,7 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     outcome: 'done',
     note: '',
     minutes: null,
-    measured: measured === null ? null : { pocket: 'main', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
+    measured: measured === null ? null : { level: 'main', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
     wrong: null,
     numbers: {},
     revisionBefore: 1,
@@ -149,7 +149,7 @@ describe('the bench', () => {
     await settle();
     const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
     expect((put.request.body as LogStep).minutes).toBe(3);
-    expect((put.request.body as LogStep).wrong!.flaw).toEqual({ by: 1.5, pocket: 'main', side: 'treble' });
+    expect((put.request.body as LogStep).wrong!.flaw).toEqual({ by: 1.5, level: 'main', side: 'treble' });
     put.flush({ type: '/problems/not-now', title: 'That cannot be done now', status: 409 }, { status: 409, statusText: 'no' });
     await settle();
     await fixture.whenStable();

@@ -36,7 +36,7 @@ import { WorkingView } from '../../ui/working-view';
 import { keepAwake, type Awake } from '../../ui/keep-awake';
 import { StepPhotos } from './step-photos';
 import { StopWatch } from './stop-watch';
-import { WentWrong, type Told } from './went-wrong';
+import { WentWrong, type MishapReport } from './went-wrong';
 
 const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
   on: 'The screen stays on while the Bench is open.',
@@ -185,7 +185,7 @@ export class BenchPage {
     await this.log({ outcome: 'done', wrong: null, note: '' }, measured);
   }
 
-  protected async mishap({ wrong, note, measured }: Told): Promise<void> {
+  protected async mishap({ wrong, note, measured }: MishapReport): Promise<void> {
     if (await this.log({ outcome: 'wentWrong', wrong, note }, measured)) this.wrong.set(false);
   }
 

@@ -10,7 +10,7 @@ const picture: Photograph = {
   step: '1 cut',
   width: 40,
   height: 20,
-  away: false,
+  removed: false,
   person: 'nell',
   at: '2026-01-02T12:00:00Z',
   version: 1,
@@ -69,16 +69,16 @@ describe('photographs of a step', () => {
     await fixture.whenStable();
     expect([...host(fixture).querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/p/small']);
     button(fixture, 'Take away').click();
-    const away = http.expectOne('/api/photographs/p/away');
-    expect([away.request.headers.get('If-Match'), away.request.body]).toEqual(['"1"', { away: true }]);
-    away.flush({}, { headers: { ETag: '"2"' } });
+    const removed = http.expectOne('/api/photographs/p/removed');
+    expect([removed.request.headers.get('If-Match'), removed.request.body]).toEqual(['"1"', { removed: true }]);
+    removed.flush({}, { headers: { ETag: '"2"' } });
     await settle();
     http.expectOne((r) => r.url.includes('/instruments/i/photographs')).flush({ items: [] });
     await settle();
     fixture.detectChanges();
     button(fixture, 'Bring the picture back').click();
-    const back = http.expectOne('/api/photographs/p/away');
-    expect([back.request.headers.get('If-Match'), back.request.body]).toEqual(['"2"', { away: false }]);
+    const back = http.expectOne('/api/photographs/p/removed');
+    expect([back.request.headers.get('If-Match'), back.request.body]).toEqual(['"2"', { removed: false }]);
     back.flush({}, { headers: { ETag: '"3"' } });
     http.match(() => true);
   });

@@ -27,7 +27,7 @@ import { smallerPicture } from '../../ui/smaller-picture';
         tabindex="-1"
         (change)="take($event)"
       />
-      @if (away(); as p) {
+      @if (removed(); as p) {
         <button matButton type="button" (click)="bringBack(p)">Bring the picture back</button>
       }
     </p>
@@ -40,7 +40,7 @@ import { smallerPicture } from '../../ui/smaller-picture';
           <a [href]="'/api/photographs/' + p.id + '/image'" target="_blank" rel="noopener">
             <img [src]="'/api/photographs/' + p.id + '/small'" [alt]="'Photograph of ' + p.at.slice(0, 16).replace('T', ' ')" />
           </a>
-          <button matButton type="button" [attr.aria-label]="'Take away the photograph of ' + p.at.slice(0, 16).replace('T', ' ')" (click)="putAway(p)">
+          <button matButton type="button" [attr.aria-label]="'Take away the photograph of ' + p.at.slice(0, 16).replace('T', ' ')" (click)="archive(p)">
             Take away
           </button>
         </li>
@@ -79,7 +79,7 @@ export class StepPhotos {
   private readonly all = this.store.selectSignal(photographs.select);
   protected readonly act = attempt();
   /** What was taken away last, to be brought back. */
-  protected readonly away = signal<Photograph | null>(null);
+  protected readonly removed = signal<Photograph | null>(null);
   protected readonly mine = computed(() => (this.all().data ?? []).filter((p) => p.operation === this.operation()));
 
   protected async take(event: Event): Promise<void> {
@@ -91,11 +91,11 @@ export class StepPhotos {
     field.value = '';
   }
 
-  protected async putAway(p: Photograph): Promise<void> {
-    await this.act.run(async () => this.away.set({ ...p, version: await this.commands.putPhotographAway(p, true) }));
+  protected async archive(p: Photograph): Promise<void> {
+    await this.act.run(async () => this.removed.set({ ...p, version: await this.commands.removePhotograph(p, true) }));
   }
 
   protected async bringBack(p: Photograph): Promise<void> {
-    if (await this.act.run(() => this.commands.putPhotographAway(p, false))) this.away.set(null);
+    if (await this.act.run(() => this.commands.removePhotograph(p, false))) this.removed.set(null);
   }
 }

@@ -9,7 +9,7 @@ import type { Wrong } from '@rinnovo/contract';
 import { depthReached } from '@rinnovo/core/gate';
 import { OPERATIONS } from '@rinnovo/core/operation';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { CAUSES, consequenceOf, MISHAPS, pocketsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
+import { CAUSES, consequenceOf, MISHAPS, levelsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
 import { area } from '@rinnovo/core/shape';
 import { CAUSE_WORDS, MISHAP_WORDS, SIDE_WORDS, verdictSentence, WAY_ON_WORDS } from '@rinnovo/words';
 import type { Typed } from '../../state/commands';
@@ -19,7 +19,7 @@ import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 
 /** What went wrong, as it is logged. */
-export interface Told {
+export interface MishapReport {
   readonly wrong: Wrong;
   readonly note: string;
   readonly measured: Typed | null;
@@ -69,7 +69,7 @@ const FAR: Readonly<Partial<Record<MishapId, string>>> = {
 export class WentWrong {
   readonly tools = input.required<readonly MeasuringTool[]>();
   readonly asksDepth = input(false);
-  readonly logged = output<Told>();
+  readonly logged = output<MishapReport>();
   readonly cancelled = output();
   private readonly store = inject(Store);
   private readonly state = this.store.selectSignal(selectPlanState);
@@ -96,7 +96,7 @@ export class WentWrong {
   protected readonly kinds = computed(() => {
     const kind = this.bench()?.result.operation?.kind;
     const cuts = kind !== undefined && OPERATIONS[kind].irreversible;
-    const drills = cuts && this.choice()?.kind === 'hardware' && this.pockets().length === 0;
+    const drills = cuts && this.choice()?.kind === 'hardware' && this.levels().length === 0;
     const here: Readonly<Partial<Record<MishapId, boolean>>> = { tooDeep: this.asksDepth(), slipped: cuts, tornOut: cuts, wandered: drills };
     return MISHAPS.filter((k) => here[k] ?? true);
   });
@@ -104,19 +104,19 @@ export class WentWrong {
   protected readonly kind = computed((): MishapId => this.chosenKind() ?? this.kinds().find((k) => k === 'slipped') ?? 'other');
   protected readonly farLabel = computed(() => FAR[this.kind()] ?? null);
   /** What the choice behind the step cuts, the largest first. */
-  private readonly pockets = computed(() => {
+  private readonly levels = computed(() => {
     const state = this.state();
     const choice = this.choice();
     if (!state || !choice) return [];
-    return [...pocketsCut(state, choice)]
-      .sort((p, q) => area(q.pocket.outline.outline) - area(p.pocket.outline.outline))
-      .filter(({ pocket }) => !pocket.bored)
-      .map(({ pocket }) => pocket.id);
+    return [...levelsCut(state, choice)]
+      .sort((p, q) => area(q.level.outline.outline) - area(p.level.outline.outline))
+      .filter(({ level }) => !level.bored)
+      .map(({ level }) => level.id);
   });
   /** The same where the mishap takes wood from one of them. */
-  protected readonly cutting = computed(() => (this.kind() === 'slipped' || this.kind() === 'tornOut' ? this.pockets() : []));
+  protected readonly cutting = computed(() => (this.kind() === 'slipped' || this.kind() === 'tornOut' ? this.levels() : []));
   protected readonly chosen = signal<string | null>(null);
-  protected readonly pocket = computed(() => this.cutting().find((p) => p === this.chosen()) ?? this.cutting()[0] ?? null);
+  protected readonly level = computed(() => this.cutting().find((p) => p === this.chosen()) ?? this.cutting()[0] ?? null);
 
   /** The mishap with its number, once that is typed. */
   private readonly mishap = computed((): Mishap | null => {
@@ -127,9 +127,9 @@ export class WentWrong {
     if (value === null || !b) return null;
     if (kind === 'chipped' || kind === 'wandered') return { kind, by: value };
     const asks = b.cards[b.now]?.asks;
-    if (kind === 'tooDeep') return asks?.what === 'depth' && asks.target.part !== undefined ? { kind, pocket: asks.target.part, depth: value } : null;
-    const [pocket, side, depth] = [this.pocket(), this.side(), depthReached(b.cards, b.now)];
-    return pocket !== null && side !== null && depth > 0 ? { kind, pocket, side, by: value, depth } : null;
+    if (kind === 'tooDeep') return asks?.what === 'depth' && asks.target.part !== undefined ? { kind, level: asks.target.part, depth: value } : null;
+    const [level, side, depth] = [this.level(), this.side(), depthReached(b.cards, b.now)];
+    return level !== null && side !== null && depth > 0 ? { kind, level, side, by: value, depth } : null;
   });
   private readonly consequence = computed(() => {
     const state = this.state();
@@ -169,7 +169,7 @@ export class WentWrong {
     if (this.cutting().length > 0 && this.side() === null) return this.problem.set('Say which way it went.');
     if (this.note().trim() === '') return this.problem.set('Write what happened: it is what the next job learns from.');
     const measured = kind === 'tooDeep' && value !== null && tool ? { value, raw: this.text().trim(), tool } : null;
-    const flaw = kind in FAR && value !== null ? { by: value, pocket: this.pocket(), side: this.cutting().length > 0 ? this.side() : null } : null;
+    const flaw = kind in FAR && value !== null ? { by: value, level: this.level(), side: this.cutting().length > 0 ? this.side() : null } : null;
     const wrong: Wrong = { mishap: kind, flaw, cause: this.cause(), way: this.way(), lesson: this.lesson().trim() };
     this.logged.emit({ wrong, note: this.note().trim(), measured });
   }

@@ -50,7 +50,7 @@ describe('the typed place of the route', () => {
 });
 
 describe('verdicts while the hand holds the route', () => {
-  it('are told at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
+  it('are stated at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
     const { fixture, store, view } = await page();
     const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), tools: [] };
     const arrive = async (y: number): Promise<number> => {
@@ -130,7 +130,7 @@ describe('a cut from scratch', () => {
     button(fixture, 'Begin a cut for Wide two-coil').click();
     await fixture.whenStable();
     const made = store.selectSignal(planFeature.selectDraft)()!.choices[0] as PickupChoice;
-    expect(made.route!.pockets.map((p) => p.id)[0]).toBe('main');
+    expect(made.route!.levels.map((p) => p.id)[0]).toBe('main');
     expect(made.insertFitted).toBeFalse();
     expect(host(fixture).textContent).toContain('Not decided yet');
   });

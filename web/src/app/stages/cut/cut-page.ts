@@ -85,7 +85,7 @@ export class CutPage {
   protected readonly tab = linkedSignal<Tab>(() => TABS.find((t) => t === this.show()) ?? 'verdicts');
 
   private readonly one = this.store.selectSignal(instrument.select);
-  /** What the body is made of, as it was seen, told or guessed. */
+  /** What the body is made of, as it was seen, stated or guessed. */
   protected readonly wood = computed(() => {
     const fact = this.one().data?.identity.bodyWood;
     return fact ? `${fact.value} (${fact.basis})` : null;
@@ -99,10 +99,10 @@ export class CutPage {
   protected readonly begun = computed(() =>
     this.operations().some((o) => o.decision === this.decision()?.id && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')),
   );
-  private readonly pockets = computed(() => this.route()?.pockets ?? null);
+  private readonly levels = computed(() => this.route()?.levels ?? null);
   protected readonly moving = computed(() => {
-    const pockets = this.pockets();
-    return pockets ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, pockets }) : [];
+    const levels = this.levels();
+    return levels ? drawRoute({ at: { x: 0, y: 0, turn: 0 }, levels }) : [];
   });
   protected readonly at = computed(() => this.route()?.at ?? { x: 0, y: 0, turn: 0 });
   /** Why no cut can be begun. */
@@ -179,22 +179,22 @@ export class CutPage {
   });
   /** Over the route, in its own frame. */
   private readonly turnGrip = computed(() => {
-    const pockets = this.pockets();
-    return pockets ? { x: 0, y: bounds(pockets.map((p) => p.outline)).minY - 5 } : null;
+    const levels = this.levels();
+    return levels ? { x: 0, y: bounds(levels.map((p) => p.outline)).minY - 5 } : null;
   });
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
-    const pockets = this.pockets();
+    const levels = this.levels();
     const cavity = a?.positions.find((p) => p.id === this.positionId())?.cavity;
-    if (!a || !pockets || cavity === undefined) return null;
-    return { move: (to, reach) => snapRoute(a, cavity, { at: to, pockets }, to, reach), pull: (_handle, to) => ({ to, across: null, along: null }) };
+    if (!a || !levels || cavity === undefined) return null;
+    return { move: (to, reach) => snapRoute(a, cavity, { at: to, levels }, to, reach), pull: (_handle, to) => ({ to, across: null, along: null }) };
   });
   /** What was found where the route came to rest, for the reader of the screen. */
   protected readonly said = computed(() => {
     const resting = this.resting();
     const r = this.route();
     if (!resting || !r) return '';
-    const box = bounds(r.pockets.map((p) => placeOutline(p.outline, r.at)));
+    const box = bounds(r.levels.map((p) => placeOutline(p.outline, r.at)));
     return `${headline(resting.result.verdicts)}. Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
   });
 

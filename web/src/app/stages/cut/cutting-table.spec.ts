@@ -6,7 +6,7 @@ import { button, host, jobOnScreen, pickup, route, tools } from '../../../testin
 import { anatomy } from '../../../testing/fixture';
 import { CuttingTable } from './cutting-table';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), tools: [], leadsWanted: 4 };
+const state = { anatomy, parts: { 'two-coil': pickup }, stock: [], settings: settingsWith(), tools: [], leadsNeeded: 4 };
 const cavity = anatomy.cavities.find((c) => c.id === 'route')!;
 
 async function table(drawer: readonly Tool[], fill = false) {
@@ -53,7 +53,7 @@ describe('the cutting plan', () => {
     await fixture.whenStable();
   });
 
-  it('tells what goes by boring, edges to be tried, the block to glue first, minutes and schools', async () => {
+  it('tells what goes by boring, edges to be tried, the block to glue first, minutes and methods', async () => {
     const fixture = await table(tools, true);
     fixture.componentRef.setInput('wood', 'alder (guessed)');
     await fixture.whenStable();
@@ -63,7 +63,7 @@ describe('the cutting plan', () => {
     expect(text).toMatch(/A block [\d.]+ mm across, [\d.]+ mm along the grain, [\d.]+ mm thick, of alder \(guessed\)/);
     expect(text).toMatch(/At the machine \d+ to \d+ min/);
     expect(text).toContain('Template bit alone, thin passes');
-    expect(text).toContain('Clockwise inside the hollow');
+    expect(text).toContain('Clockwise inside the cavity');
   });
 
   it('says what the wood asks for at the machine, and nothing of a wood that asks for nothing', async () => {

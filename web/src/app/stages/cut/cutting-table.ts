@@ -3,12 +3,12 @@ import { Store } from '@ngrx/store';
 import { remarksOn, SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { isDull } from '@rinnovo/core/part';
-import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, SCHOOL_WORDS, SET_UP_WORDS } from '@rinnovo/words';
+import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, METHOD_WORDS, SET_UP_WORDS } from '@rinnovo/words';
 import { viewActions, viewFeature } from '../../state/view.feature';
 import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
 
-/** What is cut with what, in its order: the block that closes the old hollow, the bulk, the passes with the three named depth set-ups, wells, and what is left to the chisel. */
+/** What is cut with what, in its order: the block that closes the old cavity, the bulk, the passes with the three named depth set-ups, wells, and what is left to the chisel. */
 @Component({
   selector: 'rn-cutting-table',
   imports: [WorkingView, SetUpSketch],
@@ -108,7 +108,7 @@ export class CuttingTable {
     ).map((r) => REMARK_WORDS[r]);
   });
   protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));
-  protected readonly schools = computed(() => this.cutting().schools.map((x) => ({ ...x, ...SCHOOL_WORDS[x.id] })));
+  protected readonly methods = computed(() => this.cutting().methods.map((x) => ({ ...x, ...METHOD_WORDS[x.id] })));
   protected readonly cautions = (['router', 'drillPress', 'dust'] as const).map((id) => CAUTION_WORDS[id]);
   protected readonly minutes = computed(() => `${Math.round(this.cutting().time.from)} to ${Math.round(this.cutting().time.to)} min`);
   protected readonly chisel = computed(() => this.cutting().chisel.filter((r) => r.area >= SEEN));

@@ -6,7 +6,7 @@ import { hardnessOf, holeTable, panelsOf, patternOf, pilotFor } from '@rinnovo/c
 import { placementOf } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { placePoint } from '@rinnovo/core/shape';
-import { HEED_WORDS, HOLE_WORK_WORDS, lackText, lengthText, nameOf, TRANSFER_WORDS, upperFirst } from '@rinnovo/words';
+import { WATCH_FOR_WORDS, HOLE_WORK_WORDS, lackText, lengthText, nameOf, TRANSFER_WORDS, upperFirst } from '@rinnovo/words';
 import { anatomy, instrument } from '../../state/resources';
 import { selectJob, selectLastWhole, selectNames, selectPlan, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -39,7 +39,7 @@ import { WorkingView } from '../../ui/working-view';
               <th scope="col">Drills</th>
               <th scope="col">Depth</th>
               <th scope="col">Stop, from the tip</th>
-              <th scope="col">Heed</th>
+              <th scope="col">WatchFor</th>
             </tr>
           </thead>
           <tbody>
@@ -71,7 +71,7 @@ import { WorkingView } from '../../ui/working-view';
                     <button class="as-sum" type="button" (click)="shown.set(w)">{{ mm(w) }}</button>
                   }
                 </td>
-                <td>{{ l.heed }}</td>
+                <td>{{ l.watchFor }}</td>
               </tr>
             }
           </tbody>
@@ -105,7 +105,7 @@ import { WorkingView } from '../../ui/working-view';
                   <td class="number">{{ p.shank }}</td>
                   <td class="number">{{ p.root }}</td>
                   <td class="number">
-                    <button class="as-sum" type="button" (click)="shown.set(p.wanted)">{{ mm(p.wanted) }}</button>
+                    <button class="as-sum" type="button" (click)="shown.set(p.target)">{{ mm(p.target) }}</button>
                   </td>
                   <td>{{ p.drill }}</td>
                   <td class="number">{{ p.countersink }}</td>
@@ -247,7 +247,7 @@ export class HolesPage {
       depth: l.through ? 'through' : length(l.depth),
       drills: l.drills.map((d) => d.name).join(', '),
       lacks: l.lacks.map((x) => lackText(x, this.names())).join(', '),
-      heed: l.heed.map((h) => HEED_WORDS[h]).join(' '),
+      watchFor: l.watchFor.map((h) => WATCH_FOR_WORDS[h]).join(' '),
     }));
   });
 

@@ -47,7 +47,7 @@ describe('cuts that no part asks for', () => {
       ['deeper', 'deepen'],
       ['deeper 2', 'deepen'],
     ]);
-    expect(Object.keys(planned()[0]!.work[0]!).sort()).toEqual(['cavity', 'depth', 'kind', 'pocket']);
+    expect(Object.keys(planned()[0]!.work[0]!).sort()).toEqual(['cavity', 'depth', 'kind', 'level']);
     expect(TestBed.inject(Router).url).toBe('/i/i/fit');
   });
 
@@ -73,14 +73,14 @@ describe('cuts that no part asks for', () => {
     expect([made!.cut, made!.work.map((w) => w.kind)]).toEqual(['relief', jasmine.arrayContaining(['addCavity', 'raisePickup'])]);
   });
 
-  it('are a new hollow from an outline that was traced or typed, and none without', async () => {
+  it('are a new cavity from an outline that was traced or typed, and none without', async () => {
     const { fixture, it, add, planned, said } = await panel();
-    it.kind.set('hollow');
+    it.kind.set('cavity');
     await add();
     expect(said()).toBe('There is no outline to begin from.');
     const outline = roundedRectangle(56, 32, 5, { x: -30, y: 200 });
     const opened = spyOn(TestBed.inject(MatDialog), 'open').and.returnValue({
-      afterClosed: () => of({ outline, limit: 0.25, basis: { kind: 'told' } }),
+      afterClosed: () => of({ outline, limit: 0.25, basis: { kind: 'stated' } }),
     } as MatDialogRef<unknown>);
     button(fixture, 'Its outline …').click();
     await settle(400);
@@ -88,7 +88,7 @@ describe('cuts that no part asks for', () => {
     expect(opened).toHaveBeenCalledTimes(1);
     expect(host(fixture).textContent).toContain('56.0 mm × 32.0 mm');
     await add();
-    expect(planned().map((c) => [c.id, c.cut, c.place.on === 'face' && c.place.at])).toEqual([['hollow', 'hollow', { x: -30, y: 200 }]]);
+    expect(planned().map((c) => [c.id, c.cut, c.place.on === 'face' && c.place.at])).toEqual([['cavity', 'cavity', { x: -30, y: 200 }]]);
   });
 
   it('give the fence its place: 75 − 9.5 / 2', async () => {

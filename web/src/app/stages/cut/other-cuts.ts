@@ -7,7 +7,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { choiceOf } from '@rinnovo/core/check';
-import { channelFor, deepening, fenceAt, holeRow, newHollow, relief, slantedBore, surfacing, type PlannedCut } from '@rinnovo/core/cut';
+import { channelFor, deepening, fenceAt, holeRow, newCavity, relief, slantedBore, surfacing, type PlannedCut } from '@rinnovo/core/cut';
 import type { HoleKind } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { bounds } from '@rinnovo/core/shape';
@@ -24,11 +24,11 @@ import { WorkingView } from '../../ui/working-view';
 
 /** What can be planned here, and what is only reckoned. */
 const KINDS = [
-  { id: 'deepen', word: 'A floor cut deeper (neck pocket, any hollow)' },
+  { id: 'deepen', word: 'A floor cut deeper (neck pocket, any cavity)' },
   { id: 'channel', word: 'A channel for wires' },
   { id: 'row', word: 'Holes in a row' },
   { id: 'relief', word: 'A relief that a plate sinks into' },
-  { id: 'hollow', word: 'A new hollow, traced or typed' },
+  { id: 'cavity', word: 'A new cavity, traced or typed' },
   { id: 'fence', word: 'Along a fence: its numbers' },
   { id: 'surface', word: 'Surfacing on rails: its numbers' },
   { id: 'bore', word: 'Slanted ground bore: its numbers' },
@@ -55,7 +55,7 @@ const FIELDS: Readonly<
     { key: 'room', label: 'Room round the plate', value: 0.2, min: 0, max: 5 },
     { key: 'depth', label: 'Depth, 0 as thick as it is', value: 0, min: 0, max: 60 },
   ],
-  hollow: [{ key: 'depth', label: 'Depth', value: 20, min: 0.5, max: 200 }],
+  cavity: [{ key: 'depth', label: 'Depth', value: 20, min: 0.5, max: 200 }],
   fence: [
     { key: 'base', label: 'Base’s edge to the bit’s middle', value: 75, min: 10, max: 300 },
     { key: 'bit', label: 'Bit’s Ø', value: 9.5, min: 1, max: 60 },
@@ -133,11 +133,11 @@ export class OtherCuts {
   );
   protected readonly floors = computed(() =>
     (this.anatomy()?.cavities ?? []).flatMap((c) =>
-      c.pockets.map((p) => ({
+      c.levels.map((p) => ({
         id: `${c.id}/${p.id}`,
         cavity: c.id,
-        pocket: p.id,
-        word: `${nameOf(this.names(), c.id)}${c.pockets.length > 1 ? `, ${p.id.replace(/ [0-9a-f]{8}$/, '')}` : ''}: ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : 'not measured'}`,
+        level: p.id,
+        word: `${nameOf(this.names(), c.id)}${c.levels.length > 1 ? `, ${p.id.replace(/ [0-9a-f]{8}$/, '')}` : ''}: ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : 'not measured'}`,
       })),
     ),
   );
@@ -148,8 +148,8 @@ export class OtherCuts {
   protected readonly plates = computed(() => (this.anatomy()?.plates ?? []).map((p) => ({ id: p.id, word: nameOf(this.names(), p.id) })));
   protected readonly plate = signal<string | null>(null);
   protected readonly face = signal<'top' | 'back'>('top');
-  protected readonly name = signal('New hollow');
-  /** The outline of a new hollow, as it was traced or typed. */
+  protected readonly name = signal('New cavity');
+  /** The outline of a new cavity, as it was traced or typed. */
   protected readonly drawn = signal<DrawnOutline | null>(null);
   protected readonly drawnSize = computed(() => {
     const d = this.drawn();
@@ -224,11 +224,11 @@ export class OtherCuts {
       }
       case 'relief':
         return relief(a, this.free('relief'), this.plate() ?? '', n('room'), n('depth') === 0 ? null : n('depth'), s);
-      case 'hollow': {
+      case 'cavity': {
         const outline = this.drawn()?.outline;
         const name = this.name().trim();
         return outline && name !== ''
-          ? newHollow(this.free('hollow'), { name, kind: 'other', face: this.face(), outline, depth: n('depth') }, s)
+          ? newCavity(this.free('cavity'), { name, kind: 'other', face: this.face(), outline, depth: n('depth') }, s)
           : { problem: 'noOutline' };
       }
       case 'channel':
@@ -257,7 +257,7 @@ export class OtherCuts {
   protected async draw(): Promise<void> {
     const body = this.anatomy()?.body.outline?.outline;
     const b = body ? bounds([body]) : { minX: 0, maxX: 0, minY: 0, maxY: 0 };
-    const drawn = await askOutline(this.dialogs, { what: 'the new hollow', at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
+    const drawn = await askOutline(this.dialogs, { what: 'the new cavity', at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
     if (drawn) this.drawn.set(drawn);
   }
 

@@ -26,7 +26,7 @@ async function panel(more: Partial<typeof choice> = {}) {
 }
 
 const across = (r: PlannedRoute): number => {
-  const b = bounds(r.pockets.filter((p) => p.id === 'main').map((p) => p.outline));
+  const b = bounds(r.levels.filter((p) => p.id === 'main').map((p) => p.outline));
   return b.maxX - b.minX;
 };
 
@@ -43,7 +43,7 @@ describe('the outline of a route', () => {
     expect([made.length, said()]).toEqual([0, 'Not a length: 22.2, 7/8, 1 3/32, .875in or a sum']);
     await clearance('2');
     await press('Along its outline');
-    const b = bounds(pickup.levels.find((l) => l.id === 'base')!.shapes.map((x) => x.outline));
+    const b = bounds(pickup.tiers.find((l) => l.id === 'base')!.shapes.map((x) => x.outline));
     expect(across(made[0]!)).toBeCloseTo(b.maxX - b.minX + 4, 1);
     await press('Undo');
     expect(made.at(-1)).toEqual(route);
@@ -55,20 +55,20 @@ describe('the outline of a route', () => {
     await type(fixture, 'form rn-length-field input', '21.5');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(made.at(-1)!.pockets[0]!.depth).toBe(21.5);
+    expect(made.at(-1)!.levels[0]!.depth).toBe(21.5);
     await press('Leave it out');
     expect(said()).toContain('One floor has to stay');
     expect(made.length).toBe(1);
   });
 
-  it('takes the old hollow in, is mirrored, and says why a channel does not come of it', async () => {
+  it('takes the old cavity in, is mirrored, and says why a channel does not come of it', async () => {
     const { made, press, said } = await panel();
-    await press('Take the old hollow in');
+    await press('Take the old cavity in');
     expect(across(made.at(-1)!)).toBeGreaterThan(across(route));
     await press('Mirror it');
     expect(made.at(-1)!.at.x).toBe(0);
     await press('Join them by it');
-    expect(said()).toBe('Say which hollow it goes to.');
+    expect(said()).toBe('Say which cavity it goes to.');
   });
 
   it('says that no part is chosen, and does nothing once cutting has begun', async () => {
@@ -96,7 +96,7 @@ describe('the outline of a route', () => {
     };
     await answer(undefined);
     expect(made).toEqual([]);
-    await answer({ outline, limit: 0.25, basis: { kind: 'told' } });
-    expect([made[0]!.at, made[0]!.pockets[0]!.depth, across(made[0]!)]).toEqual([{ x: 2, y: 103, turn: 0 }, route.pockets[0]!.depth, 90]);
+    await answer({ outline, limit: 0.25, basis: { kind: 'stated' } });
+    expect([made[0]!.at, made[0]!.levels[0]!.depth, across(made[0]!)]).toEqual([{ x: 2, y: 103, turn: 0 }, route.levels[0]!.depth, 90]);
   });
 });

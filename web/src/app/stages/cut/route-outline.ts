@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinnovo/core/check';
 import { alongPart, depthForAll, mirroredRoute, outlinedRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
-import { pocketsOfSet } from '@rinnovo/core/instrument';
+import { levelsOfSet } from '@rinnovo/core/instrument';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import { nameOf, routeProblemText } from '@rinnovo/words';
 import { selectAnatomy, selectNames, selectParts, selectSettings, selectTools } from '../../state/selectors';
@@ -15,7 +15,7 @@ import { askOutline } from '../../ui/outline/ask-outline';
 import { LengthField } from '../../ui/length-field';
 import { viewFeature } from '../../state/view.feature';
 
-/** What the route is made of, level by level, and what it can be made from: the part, a traced outline, the old hollow, another hollow, its own mirror image. Every step can be undone. */
+/** What the route is made of, level by level, and what it can be made from: the part, a traced outline, the old cavity, another cavity, its own mirror image. Every step can be undone. */
 @Component({
   selector: 'rn-route-outline',
   imports: [LengthField, MatButtonModule, MatFormFieldModule, MatSelectModule],
@@ -76,11 +76,11 @@ export class RouteOutline {
   protected readonly cutter = computed(() => smallestCutter(this.tools()));
   protected readonly corner = computed(() => this.cutter() ?? USUAL_CUTTER);
   protected readonly levels = computed(() =>
-    (this.route()?.pockets ?? []).map((p) => ({ id: p.id, text: fieldText(p.depth, this.unit()), label: `${p.id}, depth${p.bored ? ' of the tip' : ''}` })),
+    (this.route()?.levels ?? []).map((p) => ({ id: p.id, text: fieldText(p.depth, this.unit()), label: `${p.id}, depth${p.bored ? ' of the tip' : ''}` })),
   );
   protected readonly others = computed(() =>
     (this.anatomy()?.cavities ?? [])
-      .filter((c) => c.id !== this.cavity()?.id && c.face === this.cavity()?.face && c.pockets.length > 0)
+      .filter((c) => c.id !== this.cavity()?.id && c.face === this.cavity()?.face && c.levels.length > 0)
       .map((c) => ({ id: c.id, name: nameOf(this.names(), c.id) })),
   );
   protected readonly partName = computed(() => this.part()?.name ?? null);
@@ -93,7 +93,7 @@ export class RouteOutline {
   protected readonly channelDepth = linkedSignal(() => fieldText(15, this.unit()));
   private readonly before = signal<readonly PlannedRoute[]>([]);
   protected readonly undoable = computed(() => this.before().length > 0);
-  /** What stands against the last act, and beside which it is told. */
+  /** What stands against the last act, and beside which it is stated. */
   protected readonly problem = signal<{ readonly at: string; readonly text: string } | null>(null);
 
   protected along(): void {
@@ -110,8 +110,8 @@ export class RouteOutline {
     const route = this.route();
     if (!route) return;
     if (!part) return this.refuse('part', 'Choose the part in Fit first.');
-    const pockets = routeForPart(part, this.corner(), this.settings());
-    this.take('part', pockets.length > 0 ? { route: { at: route.at, pockets } } : { problem: 'noOutline' });
+    const levels = routeForPart(part, this.corner(), this.settings());
+    this.take('part', levels.length > 0 ? { route: { at: route.at, levels } } : { problem: 'noOutline' });
   }
 
   /** A traced drawing, typed sizes or something out of the drawer takes the place of the floor; wells go with the part, not with it. */
@@ -128,7 +128,7 @@ export class RouteOutline {
     const cavity = this.cavity();
     const route = this.route();
     if (!a || !cavity || !route) return;
-    this.take('old', takingIn(route, regionOf(a, cavity, pocketsOfSet(cavity, FOUND_SET)), this.corner()));
+    this.take('old', takingIn(route, regionOf(a, cavity, levelsOfSet(cavity, FOUND_SET)), this.corner()));
   }
 
   protected mirror(): void {
@@ -142,7 +142,7 @@ export class RouteOutline {
     const other = a?.cavities.find((c) => c.id === this.to());
     const [width, depth] = [this.widthField()?.value() ?? null, this.channelDepthField()?.value() ?? null];
     if (!a || !route || width === null || depth === null) return;
-    if (!other) return this.refuse('channel', 'Say which hollow it goes to.');
+    if (!other) return this.refuse('channel', 'Say which cavity it goes to.');
     this.take('channel', withChannel(route, { id: other.id, region: regionOf(a, other) }, width, depth, this.corner()));
   }
 
@@ -151,7 +151,7 @@ export class RouteOutline {
     const route = this.route();
     const depths = this.depthFields().map((f) => f.value());
     if (!route || depths.some((d) => d === null)) return;
-    this.take('levels', { route: { ...route, pockets: route.pockets.map((p, i) => ({ ...p, depth: depths[i] ?? p.depth })) } });
+    this.take('levels', { route: { ...route, levels: route.levels.map((p, i) => ({ ...p, depth: depths[i] ?? p.depth })) } });
   }
 
   /** One floor for the part and everything that may take its place. */
@@ -160,15 +160,15 @@ export class RouteOutline {
     const parts = this.candidates();
     const depth = depthForAll(parts, this.settings());
     if (!route || depth === null) return this.refuse('part', 'No part is chosen whose base is known.');
-    const main = route.pockets.find((p) => !p.bored);
-    this.take('part', { route: { ...route, pockets: route.pockets.map((p) => (p === main ? { ...p, depth } : p)) } });
+    const main = route.levels.find((p) => !p.bored);
+    this.take('part', { route: { ...route, levels: route.levels.map((p) => (p === main ? { ...p, depth } : p)) } });
   }
 
   protected remove(id: string): void {
     const route = this.route();
     if (!route) return;
-    if (route.pockets.filter((p) => !p.bored && p.id !== id).length === 0) return this.refuse('levels', 'One floor has to stay: undo the cut in Fit instead.');
-    this.take('levels', { route: { ...route, pockets: route.pockets.filter((p) => p.id !== id) } });
+    if (route.levels.filter((p) => !p.bored && p.id !== id).length === 0) return this.refuse('levels', 'One floor has to stay: undo the cut in Fit instead.');
+    this.take('levels', { route: { ...route, levels: route.levels.filter((p) => p.id !== id) } });
   }
 
   protected undo(): void {

@@ -54,7 +54,7 @@ describe('the template', () => {
     button(fixture, 'DXF').click();
     await settle(400);
     const [svg, dxf] = await Promise.all(blobs.map((b) => b.text()));
-    for (const layer of ['route', 'old hollow', 'plate']) {
+    for (const layer of ['route', 'old cavity', 'plate']) {
       expect(svg).toContain(layer);
       expect(dxf!.toLowerCase()).toContain(layer.split(' ')[0]!);
     }

@@ -49,7 +49,7 @@ import { saveFile } from '../../ui/save-file';
       <button matButton="outlined" type="button" (click)="save('svg')">SVG</button>
       <button matButton="outlined" type="button" (click)="save('dxf')">DXF</button>
     </p>
-    <p class="soft">In mm, a layer each for route, wells, old hollow, plate, openings and screws. Cutter radius is for the machine’s program to take off.</p>
+    <p class="soft">In mm, a layer each for route, wells, old cavity, plate, openings and screws. Cutter radius is for the machine’s program to take off.</p>
   `,
   styles: `
     :host {

@@ -129,7 +129,7 @@ export class AddChoice {
     const place = this.place();
     const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : HOLE_TAKES[this.hole()];
     return Object.values(this.kept().data ?? {})
-      .flatMap((k) => (k.away ? [] : [k.part]))
+      .flatMap((k) => (k.archived ? [] : [k.part]))
       .filter((p) => (place?.kind === 'pickup' ? isPickup(p) : isHardware(p) && kinds.includes(p.kind)))
       .sort((a, b) => a.name.localeCompare(b.name));
   });

@@ -12,7 +12,7 @@ import { planActions } from '../../state/plan.actions';
 import { parts } from '../../state/resources';
 import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
 
-/** What is chosen for the place that is looked at: the part, others thought of there, and what a pickup needs to be told. */
+/** What is chosen for the place that is looked at: the part, others thought of there, and what a pickup needs to be stated. */
 @Component({
   selector: 'rn-choice-bar',
   imports: [MatButtonModule, MatFormFieldModule, MatMenuModule, MatSelectModule, MatSlideToggleModule],
@@ -48,7 +48,7 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
       }
       <mat-form-field subscriptSizing="dynamic" class="leads">
         <mat-label>Leads</mat-label>
-        <mat-select [value]="p.leadsWanted" (valueChange)="edit({ leadsWanted: $event })" [disabled]="decided()">
+        <mat-select [value]="p.leadsNeeded" (valueChange)="edit({ leadsNeeded: $event })" [disabled]="decided()">
           @for (n of [2, 3, 4, 5]; track n) {
             <mat-option [value]="n">{{ n }}</mat-option>
           }
@@ -103,7 +103,7 @@ export class ChoiceBar {
   /** What of the shelf goes there, each with what matters of it before it is chosen. */
   protected readonly shelf = computed(() =>
     Object.values(this.kept().data ?? {})
-      .filter((k) => (!k.away && this.goes()(k.part)) || k.part.id === this.choice().part)
+      .filter((k) => (!k.archived && this.goes()(k.part)) || k.part.id === this.choice().part)
       .map(({ part }) => {
         const leads = isPickup(part) ? ` · ${part.leads} leads` : '';
         return { id: part.id, name: `${part.name}${leads}${stockOf(this.stock(), part.id) > 0 ? '' : ' · not in stock'}` };

@@ -140,7 +140,7 @@ export class FitPage {
     if (c?.kind === 'pickup') return c.route?.at ?? { x: 0, y: 0, turn: 0 };
     return c && a ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
   });
-  /** A new hole, a row or a new hollow goes where the hand puts it, until it is decided; not while a way out is looked at. */
+  /** A new hole, a row or a new cavity goes where the hand puts it, until it is decided; not while a way out is looked at. */
   protected readonly movable = computed(() => {
     const c = this.choice();
     return c?.kind === 'hardware' && c.place.on === 'face' && (!c.cut || isMovableCut(c)) && this.decision() === null && this.preview() === null;
@@ -158,7 +158,7 @@ export class FitPage {
     const b = this.best();
     if (b?.plan !== this.plan() || b.choice !== this.choice()?.id || this.preview()) return [];
     const tight = new Set(this.verdicts().flatMap((v) => (v.check === 'partInRoute' && v.class !== 'well' ? [v.subject.item] : [])));
-    return b.result.filter((x) => tight.has(x.level)).map((x) => bestPlaceText(x, this.names(), this.unit()));
+    return b.result.filter((x) => tight.has(x.tier)).map((x) => bestPlaceText(x, this.names(), this.unit()));
   });
 
   protected move({ to }: Move): void {

@@ -21,7 +21,7 @@ import { attempt } from '../../ui/attempt';
   template: `
     <h3>The way back</h3>
     <p class="soft">Work on it has begun, so it is not simply taken back. What leads back to what was there:</p>
-    @if (told(); as way) {
+    @if (summary(); as way) {
       <ol>
         @for (o of way.operations; track o) {
           <li>{{ words[o] }}</li>
@@ -98,7 +98,7 @@ export class GoBack {
     const error = this.way.error();
     return error ? problemText(problemOf(error.cause ?? error)) : null;
   });
-  protected readonly told = computed(() => {
+  protected readonly summary = computed(() => {
     if (!this.way.hasValue()) return null;
     const { operations, stays, minutes, numbers } = this.way.value();
     const clashes = numbers.filter((n) => n.class === 'clashes' || n.class === 'tooClose').length;

@@ -48,8 +48,8 @@ describe('the ways out', () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
     await fixture.whenStable();
-    const told = host(fixture).querySelector('[data-remedy^="reroute"] ul')!.textContent;
-    for (const what of ['hidden by', 'Wall from', 'Floor under']) expect(told).toContain(what);
+    const given = host(fixture).querySelector('[data-remedy^="reroute"] ul')!.textContent;
+    for (const what of ['hidden by', 'Wall from', 'Floor under']) expect(given).toContain(what);
     const kept = host(fixture).querySelector('[data-remedy^="keep"]')!.textContent;
     expect(kept).not.toContain('Floor under');
   });
@@ -57,7 +57,7 @@ describe('the ways out', () => {
   it('say how far they are while they are worked out, can be stopped, and asked for again', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
-    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsWanted: 2 } }));
+    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsNeeded: 2 } }));
     store.dispatch(resultActions.optionsWentOn({ done: 2, of: 7 }));
     await fixture.whenStable();
     const bar = host(fixture).querySelector('progress')!;
@@ -70,7 +70,7 @@ describe('the ways out', () => {
     button(fixture, 'Work them out').click();
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Working them out');
-    // the answer ends it, whatever was told before
+    // the answer ends it, whatever was stated before
     store.dispatch(resultActions.optionsWentOn({ done: 7, of: 7 }));
     store.dispatch(resultActions.optionsWorkedOut({ computed: { key: 'k', plan: planOf(choice), choice: choice.id, result: [] } }));
     await fixture.whenStable();
@@ -80,7 +80,7 @@ describe('the ways out', () => {
   it('cannot be chosen while the plan is still being kept', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
-    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsWanted: 2 } }));
+    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsNeeded: 2 } }));
     await fixture.whenStable();
     expect(button(fixture, 'Choose …').disabled).toBeTrue();
     expect(host(fixture).textContent).toContain('Working them out');

@@ -16,7 +16,7 @@ import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 import { ScoreCompare } from './score-compare';
 
-/** What a cut leaves standing and what hides it, told even where it is well: of a route its hidden edge, walls and floors, of a hole its washer and the wood round it. */
+/** What a cut leaves standing and what hides it, stated even where it is well: of a route its hidden edge, walls and floors, of a hole its washer and the wood round it. */
 function isLeftByCut(v: Verdict, woodCut: boolean): boolean {
   const ofRoute: readonly CheckId[] = ['hiddenEdge', 'wall', 'floor'];
   const ofHole: readonly CheckId[] = ['hidesHole', 'plateHides', 'holeBeside', 'woodOver', 'wall', 'floor'];
@@ -112,7 +112,7 @@ export class RemedyList {
   private row(option: Option) {
     const names = this.names();
     const { verdicts } = option.evaluation;
-    const told = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || isLeftByCut(v, option.back.woodCut)));
+    const shown = verdicts.filter((v) => v.unit === 'mm' && v.clearance !== null && (v.class !== 'well' || isLeftByCut(v, option.back.woodCut)));
     const f = option.cutting?.figures;
     return {
       option,
@@ -122,7 +122,7 @@ export class RemedyList {
       excluded: option.excluded ? exclusionText(option.excluded) : null,
       baseline: option.excluded?.kind === 'baseline',
       score: option.score.total.toFixed(1),
-      told: told.map((v) => ({
+      shown: shown.map((v) => ({
         id: v.id,
         sign: CLASS_WORDS[v.class].sign,
         kind: v.class,

@@ -113,14 +113,14 @@ export class DescribePage {
           id: job,
           instrument: id,
           title: this.title().trim() || `Fit ${chosen?.name ?? 'a pickup'}`,
-          wish: { kind: chosen?.kind ?? null, reversibleOnly: false, doNotTouch: [], weights: usualWeights(true) },
+          request: { kind: chosen?.kind ?? null, reversibleOnly: false, doNotTouch: [], weights: usualWeights(true) },
           ownerSays: this.ownerSays(),
           look: '',
           limits: { budget: null, due: null },
           worth: null,
           active: true,
         },
-        { format: 2, choices: [newPickupChoice('pickup', part)] },
+        { format: 3, choices: [newPickupChoice('pickup', part)] },
       );
       await this.router.navigate(['/i', id, 'fit']);
     } catch (error) {

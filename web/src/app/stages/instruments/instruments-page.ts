@@ -69,7 +69,7 @@ export class InstrumentsPage {
     });
   }
 
-  protected async putAway(i: FoundInstrument, archived: boolean): Promise<void> {
+  protected async archive(i: FoundInstrument, archived: boolean): Promise<void> {
     await this.attempt(async () => {
       await this.commands.archive(i.id, archived);
       this.load();

@@ -27,7 +27,7 @@ function box(key: string, start: readonly [number, number, number, number, numbe
   ];
 }
 
-/** The starting sizes are typical values from memory: each is marked as told until it is read. */
+/** The starting sizes are typical values from memory: each is marked as stated until it is read. */
 export const SIZE_GROUPS: readonly SizeGroup[] = [
   {
     title: 'Neck and strings',
@@ -39,7 +39,7 @@ export const SIZE_GROUPS: readonly SizeGroup[] = [
       f('spreadAtSaddles', 'Outer strings at the saddles', 52, 20, 200),
       f('pocketWidth', 'Pocket, across', 56, 30, 120),
       f('pocketLength', 'Pocket, along', 74, 20, 160),
-      f('pocketDepth', 'Pocket, depth', 16, 3, 60),
+      f('levelDepth', 'Level, depth', 16, 3, 60),
     ],
   },
   {
@@ -88,7 +88,7 @@ export function sizesOf(mm: Readonly<Record<string, number>>, strings: number, f
     thickness: n('thickness'),
     pocketWidth: n('pocketWidth'),
     pocketLength: n('pocketLength'),
-    pocketDepth: n('pocketDepth'),
+    levelDepth: n('levelDepth'),
     route: at('route'),
     routeDepth: n('routeDepth'),
     plate: at('plate'),

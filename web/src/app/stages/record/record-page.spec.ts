@@ -9,13 +9,13 @@ import { RecordPage } from './record-page';
 const basis = { kind: 'work' as const, entry: 'e' };
 const left = applyChanges(anatomy, [
   {
-    kind: 'addPockets',
+    kind: 'addLevels',
     cavity: 'route',
-    pockets: [
+    levels: [
       {
         id: 'main decision',
         set: 'planned decision',
-        outline: { outline: route.pockets[0]!.outline, limit: 0.1, basis, across: null, along: null },
+        outline: { outline: route.levels[0]!.outline, limit: 0.1, basis, across: null, along: null },
         depth: { value: 18.1, limit: 0.05, basis },
         bored: false,
       },
@@ -28,7 +28,7 @@ describe('the record', () => {
   it('keeps of a mishap how far it went, why, what was done and learned; minutes; and the pictures of its step', async () => {
     const wrong = {
       mishap: 'slipped' as const,
-      flaw: { by: 1.5, pocket: 'main', side: 'treble' as const },
+      flaw: { by: 1.5, level: 'main', side: 'treble' as const },
       cause: 'tool' as const,
       way: 'fillFlaw' as const,
       lesson: 'two screws more',
@@ -51,7 +51,7 @@ describe('the record', () => {
       person: 'nell',
       at: '2026-01-02T12:00:00Z',
     };
-    const picture = { instrument: 'i', width: 4, height: 3, away: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
+    const picture = { instrument: 'i', width: 4, height: 3, removed: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
     const photographs = [
       { ...picture, id: 'mine', operation: 'routePasses', step: '4 cut' },
       { ...picture, id: 'other', operation: 'routePasses', step: '5 measureDepth' },

@@ -93,11 +93,11 @@ export class RecordPage {
     const d = this.held().data;
     return d ? compareAnatomies(d.found.document, d.now.document) : [];
   });
-  private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' ? [`${d.cavity}/${d.pocket}`] : []))));
+  private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [`${d.cavity}/${d.level}`] : []))));
   protected readonly changes = computed(() => {
-    const cavities = [...new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' ? [d.cavity] : [])))];
-    const cut = cavities.map((c) => `New in the ${nameOf(this.names(), c)}: ${this.pocketsAdded(c)}`);
-    const rest = this.differences().filter((d): d is Exclude<Difference, { kind: 'pocketAdded' }> => d.kind !== 'pocketAdded');
+    const cavities = [...new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [d.cavity] : [])))];
+    const cut = cavities.map((c) => `New in the ${nameOf(this.names(), c)}: ${this.levelsAdded(c)}`);
+    const rest = this.differences().filter((d): d is Exclude<Difference, { kind: 'levelAdded' }> => d.kind !== 'levelAdded');
     return [...cut, ...rest.map((d) => this.said(d, this.names()))];
   });
   protected readonly undo = computed(() => undoRecipe(this.differences()).map((u) => ({ text: undoText(u, this.names()), possible: u.possible })));
@@ -114,7 +114,7 @@ export class RecordPage {
       minutes: e.minutes === null ? '' : `${e.minutes.toFixed(1)} min`,
       pictures: (this.photographs().data ?? []).filter((p) => p.operation === e.operation && p.step === e.step),
       read: e.measured
-        ? `${e.measured.pocket === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}`
+        ? `${e.measured.level === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}`
         : '',
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
@@ -152,20 +152,20 @@ export class RecordPage {
     return { paths: drawAnatomy(a, 'top').map((p) => (isNew(p) ? { ...p, kind: 'planned' as const } : p)), lines: drawLines(a, frame), frame };
   }
 
-  /** The new pockets of a cavity with their depths as left. */
-  private pocketsAdded(cavity: string): string {
-    const added = new Set(this.differences().flatMap((d) => (d.kind === 'pocketAdded' && d.cavity === cavity ? [d.pocket] : [])));
-    const pockets = this.now()?.document.cavities.find((c) => c.id === cavity)?.pockets ?? [];
-    return pockets
+  /** The new levels of a cavity with their depths as left. */
+  private levelsAdded(cavity: string): string {
+    const added = new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' && d.cavity === cavity ? [d.level] : [])));
+    const levels = this.now()?.document.cavities.find((c) => c.id === cavity)?.levels ?? [];
+    return levels
       .filter((p) => added.has(p.id))
       .map((p) => `${p.id.replace(/ [0-9a-f]{8}$/, '')} ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : ''}`)
       .join(', ');
   }
 
-  private said(d: Exclude<Difference, { kind: 'pocketAdded' }>, names: Names): string {
+  private said(d: Exclude<Difference, { kind: 'levelAdded' }>, names: Names): string {
     switch (d.kind) {
-      case 'pocketGone':
-        return `Gone from the ${nameOf(names, d.cavity)}: ${d.pocket}`;
+      case 'levelGone':
+        return `Gone from the ${nameOf(names, d.cavity)}: ${d.level}`;
       case 'partChanged':
         return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
       case 'holeAdded':
@@ -174,7 +174,7 @@ export class RecordPage {
         return `Plugged, and drilled anew beside: ${nameOf(names, d.hole)}`;
       case 'holePlugged':
         return `Plugged: ${nameOf(names, d.hole)}`;
-      case 'pocketOpened':
+      case 'levelOpened':
         return `${upperFirst(nameOf(names, d.cavity))}: opened wider`;
       case 'raised':
         return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'let down'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;

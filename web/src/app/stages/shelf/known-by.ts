@@ -17,5 +17,5 @@ export function knownBy(way: Way, value: number, part: string): Dimension {
 
 function basisOf(way: Way, part: string): Basis {
   if (way === 'sheet') return { kind: 'sheet', part };
-  return way === 'listing' ? { kind: 'told' } : { kind: 'measured', tool: way };
+  return way === 'listing' ? { kind: 'stated' } : { kind: 'measured', tool: way };
 }

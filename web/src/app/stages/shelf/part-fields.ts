@@ -32,15 +32,15 @@ export function fieldsOf(part: Part): readonly SizeField[] {
   }));
 }
 
-/** A part with some sizes told anew; null takes one away. */
-export function withTold(part: Part, told: Readonly<Record<string, Dimension | null>>): Part {
-  if (isPickup(part)) return pickupWithSizes(part, told);
-  const all: Readonly<Record<string, Dimension | null>> = { ...part.sizes, ...told };
+/** A part with some sizes stated anew; null takes one away. */
+export function withGiven(part: Part, given: Readonly<Record<string, Dimension | null>>): Part {
+  if (isPickup(part)) return pickupWithSizes(part, given);
+  const all: Readonly<Record<string, Dimension | null>> = { ...part.sizes, ...given };
   const sizes = Object.entries(all).filter(([, d]) => d !== null);
   return { ...part, sizes: Object.fromEntries(sizes) };
 }
 
-/** Lines of text as rows; what cannot be read is told by its line. */
+/** Lines of text as rows; what cannot be read is stated by its line. */
 export type ReadLines<T> = { readonly ok: true; readonly rows: readonly T[] } | { readonly ok: false; readonly problem: string };
 
 /** Screw places as lines: across, along, gauge: `-41 18.5 3`. */

@@ -44,7 +44,7 @@ import { viewFeature } from '../../state/view.feature';
 import { ShelfCommands } from '../../state/shelf-commands';
 import { CoilFields } from './coil-fields';
 import { WAYS, type Way } from './known-by';
-import { fieldsOf, readLeads, readScrews, withTold } from './part-fields';
+import { fieldsOf, readLeads, readScrews, withGiven } from './part-fields';
 import { draftOf, type TypedPart } from './typed-part';
 import { SizeFields } from './size-fields';
 
@@ -98,7 +98,7 @@ export class PartForm {
   protected readonly colours = linkedSignal(() => (this.pickup()?.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('\n'));
   protected readonly coils = linkedSignal<readonly Coil[]>(() => this.pickup()?.coils ?? []);
   protected readonly coverGround = linkedSignal<CoverGround | null>(() => this.pickup()?.coverGround ?? null);
-  private readonly levels = linkedSignal(() => this.pickup()?.levels ?? []);
+  private readonly tiers = linkedSignal(() => this.pickup()?.tiers ?? []);
 
   protected readonly hardware = computed(() => {
     const p = this.settled();
@@ -118,7 +118,7 @@ export class PartForm {
     (Object.entries(this.row()?.traits ?? {}) as [TraitId, readonly string[]][]).map(([id, words]) => ({ id, label: TRAIT_WORDS[id], words })),
   );
   protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
-  protected readonly levelIds = computed(() => this.levels().map((l) => l.id));
+  protected readonly levelIds = computed(() => this.tiers().map((l) => l.id));
   protected readonly isPot = computed(() => ['pot', 'push-pull pot'].includes(this.settled().kind));
 
   /** Every field that is typed, for the draft. */
@@ -139,7 +139,7 @@ export class PartForm {
     colours: this.colours,
     coils: this.coils,
     coverGround: this.coverGround,
-    levels: this.levels,
+    tiers: this.tiers,
     way: this.way,
   };
   private readonly draft = computed(() => ({ fields: Object.fromEntries(Object.entries(this.typed).map(([k, s]) => [k, s()])), sizes: this.sizes().typed() }), {
@@ -203,10 +203,10 @@ export class PartForm {
     this.shape.update((s) => s && { ...s, openings: s.openings.filter((o) => o.id !== id) });
   }
 
-  /** The outline of a level anew, from a tracing or from sizes. */
+  /** The outline of a tier anew, from a tracing or from sizes. */
   protected async trace(id: string): Promise<void> {
     const drawn = await askOutline(this.dialog, { what: `${this.name()}, ${id}`, at: { x: 0, y: 0 } });
-    if (drawn) this.levels.update((all) => all.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
+    if (drawn) this.tiers.update((all) => all.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
   }
 
   protected async keep(event: Event): Promise<void> {
@@ -232,12 +232,12 @@ export class PartForm {
 
   /** The part as it is typed; null when something cannot be, which is then said. */
   private read(): Part | null {
-    const told = this.sizes().told(this.way());
+    const given = this.sizes().given(this.way());
     const refuse = (why: string): null => {
       this.problem.set(why);
       return null;
     };
-    if (told === null) return refuse('A size cannot be read: it is marked above.');
+    if (given === null) return refuse('A size cannot be read: it is marked above.');
     if (this.name().trim() === '') return refuse('A part needs a name.');
     const price = whole(this.price().replace(',', '.'), 1_000_000, 100);
     if (price === null) return refuse(`‘${this.price()}’ is no price.`);
@@ -246,7 +246,7 @@ export class PartForm {
     const said = { name: this.name().trim(), price, leadDays: days, replacedBy: this.replacedBy(), note: this.note().trim() };
     const h = this.hardware();
     const rest = h ? this.hardwareRead(h, refuse) : this.pickupRead(refuse);
-    return rest && withTold({ ...rest, ...said }, told);
+    return rest && withGiven({ ...rest, ...said }, given);
   }
 
   private hardwareRead(h: Hardware, refuse: (why: string) => null): Hardware | null {
@@ -284,7 +284,7 @@ export class PartForm {
       screws,
       poles,
       ...(sizes ? { sizes } : {}),
-      levels: this.levels(),
+      tiers: this.tiers(),
       leads,
       colours: colours.rows,
       coils: this.coils(),

@@ -18,7 +18,7 @@ const screw: Hardware = {
   sizes: { length: { value: 13, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } } },
 };
 const pickup = typicalPickup('humbucker', id(3), 'Two coils');
-const kept = (part: Part, away = false): KeptPart => ({ part, away, version: 1 });
+const kept = (part: Part, archived = false): KeptPart => ({ part, archived, version: 1 });
 
 /** The browser's database, in memory: it outlives the page. */
 class HeldDrafts {
@@ -109,7 +109,7 @@ describe('the part shelf', () => {
     expect(body.sizes.bushing).toEqual({ value: 9.4, limit: 0.05, basis: { kind: 'measured', tool: 'calliper' } });
     expect(body.sizes.washer?.value).toBeCloseTo(14.2875, 6);
     expect(body.sizes.body).toEqual(pot.sizes.body!);
-    sent.flush({ part: body, away: false, version: 2 });
+    sent.flush({ part: body, archived: false, version: 2 });
   });
 
   it('sends nothing while something typed cannot be, says so, and loses nothing of it', async () => {
@@ -137,7 +137,7 @@ describe('the part shelf', () => {
     const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/parts/'));
     expect(sent.request.headers.get('If-None-Match')).toBe('*');
     expect((sent.request.body as Part).kind).toBe('humbucker');
-    sent.flush({ part: sent.request.body as Part, away: false, version: 1 });
+    sent.flush({ part: sent.request.body as Part, archived: false, version: 1 });
   });
 
   it('counts what is in the drawer and refuses less than nothing', async () => {
@@ -201,7 +201,7 @@ describe('the part shelf', () => {
     expect(host(again).querySelector('.list')!.textContent).not.toContain('A new part was begun');
   });
 
-  it('keeps a typed size typed when the unit changes, told in the new one', async () => {
+  it('keeps a typed size typed when the unit changes, stated in the new one', async () => {
     const f = await open(id(1));
     press(f, 'Measure and change');
     await settle(f);

@@ -60,7 +60,7 @@ export class ShelfPage {
   private readonly stock = this.store.selectSignal(selectStock);
   protected readonly find = signal('');
   protected readonly group = signal<PartGroup | null>(null);
-  protected readonly away = signal(false);
+  protected readonly archived = signal(false);
   protected readonly groups = GROUPS.map((id) => ({ id, word: GROUP_WORDS[id] }));
   protected readonly kinds = [...PICKUP_KINDS, ...HARDWARE_KINDS].map((kind) => ({
     kind,
@@ -69,7 +69,7 @@ export class ShelfPage {
   }));
   /** A part that is begun and not on the shelf yet. */
   protected readonly draft = signal<Part | null>(null);
-  private readonly all = computed(() => Object.values(this.held().data ?? {}).filter((k) => k.away === this.away()));
+  private readonly all = computed(() => Object.values(this.held().data ?? {}).filter((k) => k.archived === this.archived()));
   protected readonly rows = computed(() => {
     const words = this.find().toLowerCase().split(/\s+/).filter(Boolean);
     return this.all()
@@ -160,7 +160,7 @@ export class ShelfPage {
     this.draft.set(isPickup({ kind }) ? typicalPickup(kind as (typeof PICKUP_KINDS)[number], id, name) : typicalHardware(kind as Hardware['kind'], id, name));
   }
 
-  /** The same part once more, to be altered; what was measured on the first is only told of the second. */
+  /** The same part once more, to be altered; what was measured on the first is only stated of the second. */
   protected copy(part: Part): void {
     this.draft.set({ ...part, id: crypto.randomUUID(), name: `${part.name}, altered`, replacedBy: null });
   }
@@ -171,11 +171,11 @@ export class ShelfPage {
     await this.router.navigate(['/shelf', id]);
   }
 
-  protected async putAway(kept: KeptPart, away: boolean): Promise<void> {
-    const now = await this.attempt(() => this.commands.putAway(kept, away));
+  protected async archive(kept: KeptPart, archived: boolean): Promise<void> {
+    const now = await this.attempt(() => this.commands.archive(kept, archived));
     if (!now) return;
-    const said = this.toast.open(away ? `${kept.part.name} is put away` : `${kept.part.name} is back`, 'Undo', { duration: 8000 });
-    said.onAction().subscribe(() => void this.attempt(() => this.commands.putAway(now, !away)));
+    const said = this.toast.open(archived ? `${kept.part.name} is put away` : `${kept.part.name} is back`, 'Undo', { duration: 8000 });
+    said.onAction().subscribe(() => void this.attempt(() => this.commands.archive(now, !archived)));
   }
 
   protected saveCsv(): void {
@@ -203,6 +203,6 @@ function textOf(part: Part): string {
 
 /** Does anything of it rest on what such parts usually are, or on a listing? */
 function isTypical(part: Part): boolean {
-  if (isPickup(part)) return [...part.levels.flatMap((l) => [l.lowest, ...l.shapes]), part.poles.spacing].some((d) => !isMeasured(d));
+  if (isPickup(part)) return [...part.tiers.flatMap((l) => [l.lowest, ...l.shapes]), part.poles.spacing].some((d) => !isMeasured(d));
   return Object.values(part.sizes).some((d) => !isMeasured(d));
 }

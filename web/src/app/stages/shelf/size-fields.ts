@@ -87,8 +87,8 @@ export class SizeFields {
     this.texts.update((t) => ({ ...t, [key]: text }));
   }
 
-  /** What was told anew: a dimension, or null for one that was emptied; null as a whole while something typed cannot be. */
-  told(way: Way): Readonly<Record<string, Dimension | null>> | null {
+  /** What was stated anew: a dimension, or null for one that was emptied; null as a whole while something typed cannot be. */
+  given(way: Way): Readonly<Record<string, Dimension | null>> | null {
     const out: Record<string, Dimension | null> = {};
     const empty: Record<string, string> = {};
     let good = true;
@@ -116,11 +116,11 @@ function typedOf(texts: Readonly<Record<string, string>>, shown: Readonly<Record
   return Object.fromEntries(Object.entries(texts).filter(([key, text]) => text !== (shown[key] ?? '')));
 }
 
-/** Typed texts over what is shown; a length that can be read is told in the unit of now, another stays as it was typed. */
+/** Typed texts over what is shown; a length that can be read is stated in the unit of now, another stays as it was typed. */
 function inUnit(typed: Readonly<Record<string, string>>, then: LengthUnit, now: Shown): Readonly<Record<string, string>> {
-  const told = Object.entries(typed).map(([key, text]) => {
+  const given = Object.entries(typed).map(([key, text]) => {
     const length = then === now.unit ? null : parseLength(text, then);
     return [key, length?.ok ? fieldText(length.mm, now.unit) : text] as const;
   });
-  return { ...now.of, ...Object.fromEntries(told) };
+  return { ...now.of, ...Object.fromEntries(given) };
 }

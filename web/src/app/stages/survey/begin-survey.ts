@@ -93,7 +93,7 @@ export class BeginSurvey {
     const survey = this.survey();
     try {
       if (survey) await this.commands.change(survey, said);
-      else await this.commands.begin({ instrument: this.instrument(), kind: this.kind(), wanted: [], ...said });
+      else await this.commands.begin({ instrument: this.instrument(), kind: this.kind(), work: [], ...said });
       this.kept.emit();
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

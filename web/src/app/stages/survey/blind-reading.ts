@@ -106,7 +106,7 @@ export class BlindReading {
     const typed = typedState(target.quantity, this.text(), this.unit());
     if (this.busy()) return;
     if (typed.kind !== 'value') {
-      this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type what the ${STATES[target.quantity].by} says`);
+      this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type what the ${STATES[target.quantity].by} text`);
       return;
     }
     await this.attempt.run(async () => {
@@ -120,7 +120,7 @@ export class BlindReading {
     const { tool } = this.data;
     const value = this.field()?.value() ?? null;
     if (value === null) {
-      this.refusal.set('Type what the tool says');
+      this.refusal.set('Type what the tool text');
       return;
     }
     if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');

@@ -190,9 +190,9 @@ export class ComparePage {
     const surveyed = this.surveyed();
     if (!surveyed) return [];
     const own = this.surveys().map((s): Side => {
-      const { told } = stateOf(surveyed, readingsIn(s.id, this.readings()));
+      const { readings } = stateOf(surveyed, readingsIn(s.id, this.readings()));
       const word = `${SURVEY_KIND_WORDS[s.kind]}, ${this.date.transform(s.begun, 'd MMM yyyy') ?? ''}${s.signed ? '' : ', open'}`;
-      return { id: s.id, word, values: told.map(({ target, reading }) => ({ target, value: reading.value, limit: reading.limit })) };
+      return { id: s.id, word, values: readings.map(({ target, reading }) => ({ target, value: reading.value, limit: reading.limit })) };
     });
     return [...own, ...(this.held().data ?? []).map((p): Side => ({ id: p.id, word: `Profile: ${p.name}`, values: p.values }))];
   });

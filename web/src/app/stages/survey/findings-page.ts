@@ -73,7 +73,7 @@ import { attempt } from '../../ui/attempt';
         <article [attr.data-own]="f.id">
           <header>
             <span class="sign" aria-hidden="true">{{ f.sign }}</span>
-            <h2>{{ f.says }}</h2>
+            <h2>{{ f.text }}</h2>
             <span class="severity">{{ f.word }}</span>
           </header>
           <p class="soft">{{ f.where }}</p>
@@ -160,7 +160,7 @@ export class FindingsPage {
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly held = this.store.selectSignal(anatomy.select);
-  protected readonly read = computed(() => (this.survey()?.told.length ?? 0) > 0);
+  protected readonly read = computed(() => (this.survey()?.readings.length ?? 0) > 0);
   /** Each first cause followed by what comes from it. */
   protected readonly findings = computed(() => {
     const s = this.survey();
@@ -185,7 +185,7 @@ export class FindingsPage {
       .map((f) => ({
         id: f.id,
         kept: f,
-        says: upperFirst(f.says),
+        text: upperFirst(f.text),
         ...SEVERITY_WORDS[f.severity],
         where: [f.feature === null ? '' : upperFirst(nameOf(this.names(), f.feature)), f.job === null ? '' : 'a task of this job'].filter(Boolean).join(', '),
       })),
@@ -201,13 +201,13 @@ export class FindingsPage {
     const [job, view, of] = [this.job(), this.view(), this.held().of];
     return this.attempt.run(async () => {
       if (!job || of === null) return;
-      const says = `${f.is}: ${f.remedy}`.slice(0, 500);
+      const text = `${f.is}: ${f.remedy}`.slice(0, 500);
       await this.commands.keepFinding({
         instrument: of,
         survey: view?.id ?? null,
         rule: f.rule,
         feature: null,
-        says,
+        text,
         severity: f.severity,
         job: job.id,
         done: false,
@@ -222,7 +222,7 @@ export class FindingsPage {
       await this.commands.changeFinding(f, what);
       if (what.withdrawn)
         this.toast
-          .open(`Withdrawn: ${f.says}`, 'Undo', { duration: 8000 })
+          .open(`Withdrawn: ${f.text}`, 'Undo', { duration: 8000 })
           .onAction()
           .subscribe(() => void this.change({ ...f, withdrawn: true, version: f.version + 1 }, { withdrawn: false }));
     });
@@ -255,7 +255,7 @@ export class FindingsPage {
   }
 
   private evidence({ target, reading, aim }: Finding['evidence'][number]): string {
-    const wished = aimText(target.quantity, aim, this.unit());
-    return `${stateTitle(target, this.names())}: ${stateText(target.quantity, reading.value, this.unit())}${wished ? `, wished ${wished}` : ''}`;
+    const aimed = aimText(target.quantity, aim, this.unit());
+    return `${stateTitle(target, this.names())}: ${stateText(target.quantity, reading.value, this.unit())}${aimed ? `, target ${aimed}` : ''}`;
   }
 }

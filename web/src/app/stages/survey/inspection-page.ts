@@ -120,12 +120,12 @@ export class InspectionPage {
 
   private row(s: Step) {
     const survey = this.survey();
-    const told = survey?.of(s.quantity) ?? [];
-    const wrong = told.some((t) => t.standing === 'low' || t.standing === 'high');
+    const read = survey?.of(s.quantity) ?? [];
+    const wrong = read.some((t) => t.standing === 'low' || t.standing === 'high');
     const skipped = this.skippedAt(s);
     const waits = survey ? waitsFor(s.quantity, survey) !== null : false;
     const [sign, said] =
-      told.length === 0
+      read.length === 0
         ? skipped > 0
           ? ['⊘', 'cannot be measured']
           : ['○', 'not read']
@@ -138,10 +138,10 @@ export class InspectionPage {
       quantity: s.quantity,
       name: STATE_WORDS[s.quantity].name,
       /** Something of it is read, or it cannot be. */
-      settled: told.length > 0 || skipped === s.places.length,
+      settled: read.length > 0 || skipped === s.places.length,
       sign,
       said,
-      count: s.places.length > 1 ? `${told.length}/${s.places.length}` : '',
+      count: s.places.length > 1 ? `${read.length}/${s.places.length}` : '',
     };
   }
 }

@@ -1,7 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { Store } from '@ngrx/store';
-import type { ToldReading } from '@rinnovo/contract';
+import type { ShownReading } from '@rinnovo/contract';
 import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { provideHeld } from '../../state/held';
 import { instrument } from '../../state/resources';
@@ -11,7 +11,7 @@ import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
 
 let n = 0;
-function read(quantity: StateId, feature: string, value: number): ToldReading {
+function read(quantity: StateId, feature: string, value: number): ShownReading {
   n += 1;
   const at = `2026-01-01T00:00:${String(n % 60).padStart(2, '0')}Z`;
   return {
@@ -32,7 +32,7 @@ function read(quantity: StateId, feature: string, value: number): ToldReading {
 
 describe('an inspection', () => {
   let http: HttpTestingController;
-  async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<InspectionPage>> {
+  async function page(readings: readonly ShownReading[]): Promise<ComponentFixture<InspectionPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
     const screen = jobOnScreen({ readings, surveys: [survey] });
     http = screen.http;
@@ -166,7 +166,7 @@ describe('an inspection', () => {
 });
 
 describe('the findings', () => {
-  async function page(readings: readonly ToldReading[]): Promise<ComponentFixture<FindingsPage>> {
+  async function page(readings: readonly ShownReading[]): Promise<ComponentFixture<FindingsPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
     const { store } = jobOnScreen({ readings, surveys: [survey] });
     store.dispatch(instrument.loaded({ of: 'i', data: instrumentOnScreen, version: 1 }));

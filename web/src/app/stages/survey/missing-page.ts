@@ -11,7 +11,7 @@ import { SurveyCommands } from '../../state/survey-commands';
 import { SurveyHead } from './survey-head';
 import { SurveyNav } from './survey-nav';
 
-/** What still has to be measured for the kinds of work that are wanted, sorted by what it holds up. */
+/** What still has to be measured for the kinds of work that are chosen, sorted by what it holds up. */
 @Component({
   selector: 'rn-missing-page',
   imports: [RouterLink, SurveyHead, SurveyNav],
@@ -21,11 +21,11 @@ import { SurveyNav } from './survey-nav';
     <rn-survey-nav />
     <rn-survey-head />
     <section class="panel kinds">
-      <h2 id="wanted">Work that is wanted</h2>
-      <div class="toggles" role="group" aria-labelledby="wanted">
+      <h2 id="work">Work that is wanted</h2>
+      <div class="toggles" role="group" aria-labelledby="work">
         @for (k of kinds; track k.id) {
-          <button type="button" class="toggle" [attr.aria-pressed]="wanted().includes(k.id)" (click)="turn(k.id)">
-            {{ wanted().includes(k.id) ? '✓ ' : '' }}{{ k.word }}
+          <button type="button" class="toggle" [attr.aria-pressed]="work().includes(k.id)" (click)="turn(k.id)">
+            {{ work().includes(k.id) ? '✓ ' : '' }}{{ k.word }}
           </button>
         }
       </div>
@@ -34,7 +34,7 @@ import { SurveyNav } from './survey-nav';
       }
     </section>
     <section class="panel list" aria-label="What is missing">
-      @if (wanted().length === 0) {
+      @if (work().length === 0) {
         <p class="empty">Choose the kinds of work above: then stands here what still has to be measured for them, and what each reading holds up.</p>
       } @else {
         <table>
@@ -125,12 +125,12 @@ export class MissingPage {
   /** Chosen where no survey is open to keep it. */
   private readonly here = signal<readonly WorkKind[] | null>(null);
   protected readonly kinds = WORK_KINDS.map((id) => ({ id, word: WORK_KIND_WORDS[id] }));
-  protected readonly wanted = computed(() => this.here() ?? this.view()?.wanted ?? []);
+  protected readonly work = computed(() => this.here() ?? this.view()?.work ?? []);
   protected readonly problem = signal<string | null>(null);
   protected readonly rows = computed(() => {
     const survey = this.survey();
     if (!survey) return [];
-    const all = missingFor(this.wanted(), survey, this.readings(), this.view()?.skipped ?? [], new Date().toISOString());
+    const all = missingFor(this.work(), survey, this.readings(), this.view()?.skipped ?? [], new Date().toISOString());
     const groups = new Map<string, Missing[]>();
     for (const m of all) {
       const key = [m.target.quantity, m.lack, m.skipped ?? '', isState(m.target) ? '' : m.target.feature + (m.target.part ?? '')].join('|');
@@ -140,8 +140,8 @@ export class MissingPage {
   });
 
   protected turn(kind: WorkKind): Promise<void> {
-    const wanted = this.wanted();
-    return this.want(wanted.includes(kind) ? wanted.filter((k) => k !== kind) : [...wanted, kind]);
+    const work = this.work();
+    return this.want(work.includes(kind) ? work.filter((k) => k !== kind) : [...work, kind]);
   }
 
   private async want(kinds: readonly WorkKind[]): Promise<void> {
@@ -150,7 +150,7 @@ export class MissingPage {
     if (!open) return;
     this.problem.set(null);
     try {
-      await this.commands.change(open, { wanted: kinds });
+      await this.commands.change(open, { work: kinds });
       this.here.set(null);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

@@ -18,9 +18,9 @@ import { attempt } from '../../ui/attempt';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="keep($event)" novalidate>
-      <mat-form-field class="says" subscriptSizing="dynamic">
+      <mat-form-field class="text" subscriptSizing="dynamic">
         <mat-label>What you found yourself</mat-label>
-        <input matInput name="says" maxlength="500" autocomplete="off" placeholder="seam line under the finish" [value]="says()" (input)="type($event)" />
+        <input matInput name="text" maxlength="500" autocomplete="off" placeholder="seam line under the finish" [value]="text()" (input)="type($event)" />
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Where</mat-label>
@@ -56,7 +56,7 @@ import { attempt } from '../../ui/attempt';
     mat-form-field {
       flex: 1 1 9rem;
     }
-    .says {
+    .text {
       flex-grow: 3;
     }
     p {
@@ -76,7 +76,7 @@ export class OwnFinding {
     const a = this.anatomy();
     return a ? featuresOf(a).map((f) => ({ id: f.id, name: f.of.name })) : [];
   });
-  protected readonly says = signal('');
+  protected readonly text = signal('');
   protected readonly feature = signal<string | null>(null);
   protected readonly severity = signal<Severity>('watch');
   private readonly attempt = attempt();
@@ -85,21 +85,21 @@ export class OwnFinding {
 
   protected type(event: Event): void {
     this.problem.set(null);
-    this.says.set((event.target as HTMLInputElement).value);
+    this.text.set((event.target as HTMLInputElement).value);
   }
 
   protected async keep(event: Event): Promise<void> {
     event.preventDefault();
     if (this.busy()) return;
-    const says = this.says().trim();
-    if (says === '') {
+    const text = this.text().trim();
+    if (text === '') {
       this.problem.set('Say what you found');
       return;
     }
     await this.attempt.run(async () => {
       const about = { instrument: this.instrument(), survey: this.survey()?.id ?? null, feature: this.feature(), severity: this.severity() };
-      await this.commands.keepFinding({ ...about, says, rule: null, job: null, done: false, withdrawn: false });
-      this.says.set('');
+      await this.commands.keepFinding({ ...about, text, rule: null, job: null, done: false, withdrawn: false });
+      this.text.set('');
     });
   }
 }

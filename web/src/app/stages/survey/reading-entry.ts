@@ -92,7 +92,7 @@ export class ReadingEntry {
 
   protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
   protected readonly chosen = linkedSignal<string | null>(() => {
-    const depth = this.target().quantity === 'pocketDepth';
+    const depth = this.target().quantity === 'levelDepth';
     return (this.tools().find((t) => t.kind === (depth ? 'depth gauge' : 'calliper')) ?? this.tools()[0])?.id ?? null;
   });
   protected readonly tool = computed(() => this.tools().find((t) => t.id === this.chosen()) ?? null);
@@ -121,7 +121,7 @@ export class ReadingEntry {
     const value = this.field()?.value() ?? null;
     const tool = this.tool();
     if (value === null || !tool) {
-      this.refusal.set('Type what the tool says');
+      this.refusal.set('Type what the tool text');
       return;
     }
     await this.run(async () => {

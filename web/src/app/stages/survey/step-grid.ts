@@ -60,7 +60,7 @@ import { StepPicture } from './step-picture';
                     autocomplete="off"
                     [attr.aria-labelledby]="'where-' + i"
                     [attr.aria-invalid]="c.wrong !== null"
-                    [attr.aria-describedby]="'says-' + i"
+                    [attr.aria-describedby]="'result-' + i"
                     [attr.data-cell]="c.key"
                     [value]="c.text"
                     (input)="set(c.key, value($event))"
@@ -72,7 +72,7 @@ import { StepPicture } from './step-picture';
               @if (!choices()) {
                 <td class="number soft">{{ c.aim }}</td>
               }
-              <td [id]="'says-' + i" [class]="c.mark">
+              <td [id]="'result-' + i" [class]="c.mark">
                 @if (c.wrong) {
                   <span class="problem" role="alert">{{ c.wrong }}</span>
                 } @else if (c.doubt) {

@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { provideRouter } from '@angular/router';
-import type { KeptSurvey, ToldReading } from '@rinnovo/contract';
+import type { KeptSurvey, ShownReading } from '@rinnovo/contract';
 import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { Who } from '../../api/who';
 import { provideHeld } from '../../state/held';
@@ -14,7 +14,7 @@ import { InspectionPage } from './inspection-page';
 import { MissingPage } from './missing-page';
 
 let n = 0;
-const read = (quantity: StateId, feature: string, value: number, more: Partial<ToldReading> = {}): ToldReading => ({
+const read = (quantity: StateId, feature: string, value: number, more: Partial<ShownReading> = {}): ShownReading => ({
   id: `h${(n += 1)}`,
   instrument: 'i',
   target: { quantity, feature },
@@ -32,7 +32,7 @@ const read = (quantity: StateId, feature: string, value: number, more: Partial<T
 const signed: KeptSurvey = { ...survey, signed: { by: 'nell', at: '2026-01-02T10:00:00.000Z' }, version: 2 };
 
 let http: HttpTestingController;
-async function show<T>(page: Type<T>, surveys: readonly KeptSurvey[], readings: readonly ToldReading[] = []): Promise<ComponentFixture<T>> {
+async function show<T>(page: Type<T>, surveys: readonly KeptSurvey[], readings: readonly ShownReading[] = []): Promise<ComponentFixture<T>> {
   TestBed.configureTestingModule({ providers: [...provideHeld(instrument), provideRouter([])] });
   const screen = jobOnScreen({ readings, surveys });
   http = screen.http;
@@ -51,7 +51,7 @@ describe('a survey under its head', () => {
     button(f, 'Begin the survey').click();
     await settle();
     const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/surveys/'));
-    expect(sent.request.body).toEqual({ instrument: 'i', kind: 'as found', strings: '10–46', tuning: '', wanted: [] });
+    expect(sent.request.body).toEqual({ instrument: 'i', kind: 'as found', strings: '10–46', tuning: '', work: [] });
     sent.flush({ title: 'That cannot be done now', type: '/problems/not-now', status: 409, detail: 'one is open' }, { status: 409, statusText: 'Conflict' });
     await settle();
     await f.whenStable();
@@ -138,7 +138,7 @@ describe('a step that is asked for', () => {
 
 describe('what is missing', () => {
   it('follows the kinds of work that are wanted and keeps them with the open survey', async () => {
-    const f = await show(MissingPage, [{ ...survey, wanted: ['fretEnds'] }], [read('humidity', 'room', 50)]);
+    const f = await show(MissingPage, [{ ...survey, work: ['fretEnds'] }], [read('humidity', 'room', 50)]);
     const rows = (): readonly string[] => [...host(f).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
     expect(rows().some((r) => r.startsWith('Temperature'))).toBeTrue();
     expect(rows().some((r) => r.startsWith('Relative humidity'))).toBeFalse();
@@ -147,7 +147,7 @@ describe('what is missing', () => {
     button(f, 'Spot level').click();
     await f.whenStable();
     expect(rows().some((r) => r.startsWith('Height left of the fret at 22 places'))).toBeTrue();
-    expect((http.expectOne('/api/surveys/survey').request.body as { wanted: string[] }).wanted).toEqual(['fretEnds', 'spotLevel']);
+    expect((http.expectOne('/api/surveys/survey').request.body as { work: string[] }).work).toEqual(['fretEnds', 'spotLevel']);
   });
 });
 
@@ -188,7 +188,7 @@ describe('a comparison', () => {
       values: [{ target: { quantity: 'action' as const, feature: 'string 1' }, value: 1.2, limit: 0.1 }],
     };
     const { Store } = await import('@ngrx/store');
-    TestBed.inject(Store).dispatch(profiles.loaded({ of: 'workshop', data: [{ ...profile, at: '', away: false, version: 1 }], version: null }));
+    TestBed.inject(Store).dispatch(profiles.loaded({ of: 'workshop', data: [{ ...profile, at: '', archived: false, version: 1 }], version: null }));
     await f.whenStable();
     expect(host(f).querySelector('.choose')!.textContent)
       .withContext('the profile stands for what there is nothing earlier of')
@@ -219,7 +219,7 @@ describe('findings', () => {
       survey: 'survey',
       rule: null,
       feature: null,
-      says: 'a dent',
+      text: 'a dent',
       severity: 'watch' as const,
       job: null,
       done: false,
@@ -229,7 +229,7 @@ describe('findings', () => {
       version: 3,
     };
     const { Store } = await import('@ngrx/store');
-    TestBed.inject(Store).dispatch(findings.loaded({ of: 'i', data: [own, { ...own, id: 't', says: 'a task', job: 'job' }], version: null }));
+    TestBed.inject(Store).dispatch(findings.loaded({ of: 'i', data: [own, { ...own, id: 't', text: 'a task', job: 'job' }], version: null }));
     await f.whenStable();
     expect(host(f).querySelector('[data-own=o]')!.textContent).toContain('A dent');
     expect(host(f).querySelector('rn-task-list')!.textContent).toContain('A task');

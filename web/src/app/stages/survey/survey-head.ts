@@ -140,7 +140,7 @@ export class SurveyHead {
   protected readonly unread = computed(() => {
     const [surveyed, state, view] = [this.surveyed(), this.state(), this.view()];
     if (!surveyed || !state || !view) return 0;
-    const read = new Set(state.told.map((t) => targetKey(t.target)));
+    const read = new Set(state.readings.map((t) => targetKey(t.target)));
     return inspectionOf(surveyed)
       .flatMap((r) => r.steps)
       .reduce((n, s) => n + leftOf(s, read, view.skipped).length, 0);

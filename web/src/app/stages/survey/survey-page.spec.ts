@@ -1,10 +1,10 @@
 import { TestBed } from '@angular/core/testing';
-import type { ToldReading } from '@rinnovo/contract';
+import type { ShownReading } from '@rinnovo/contract';
 import { host, choice, jobOnScreen, route, settle, type, button } from '../../../testing/job';
 import { resultActions, resultsFeature } from '../../state/results.feature';
 import { SurveyPage } from './survey-page';
 
-const reading = (id: string, value: number | null, blind: boolean): ToldReading => ({
+const reading = (id: string, value: number | null, blind: boolean): ShownReading => ({
   id,
   instrument: 'i',
   target: { quantity: 'bodyThickness', feature: 'body' },
@@ -26,8 +26,8 @@ describe('the survey', () => {
     await fixture.whenStable();
     expect(host(fixture).querySelector('.big')!.textContent.trim()).toBe('1 / 7');
     expect(host(fixture).querySelector('[data-target="bodyThickness|body|"]')!.textContent).toContain('two readings agree');
-    expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('not read');
-    expect(host(fixture).querySelector('[data-target="pocketDepth|route|old"]')!.textContent).toContain('told');
+    expect(host(fixture).querySelector('[data-target="levelDepth|route|old"]')!.textContent).toContain('not read');
+    expect(host(fixture).querySelector('[data-target="levelDepth|route|old"]')!.textContent).toContain('stated');
   });
 
   it('keeps its rows while verdicts come and go: a row that moves takes the focus away', async () => {
@@ -54,11 +54,11 @@ describe('the survey', () => {
     const { http } = jobOnScreen({ choice: { ...choice, route } });
     const fixture = TestBed.createComponent(SurveyPage);
     await fixture.whenStable();
-    host(fixture).querySelector<HTMLButtonElement>('[data-target="pocketDepth|route|old"]')!.click();
+    host(fixture).querySelector<HTMLButtonElement>('[data-target="levelDepth|route|old"]')!.click();
     await fixture.whenStable();
     button(fixture, 'Keep').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type what the tool says');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type what the tool text');
     await type(fixture, 'rn-reading-entry rn-length-field input', '45/64');
     button(fixture, 'Keep').click();
     await settle();

@@ -60,12 +60,12 @@ export class SurveyPage {
     const row = [...this.needed(), ...this.others()].find((r) => r.key === this.open());
     if (!row) return null;
     const { feature, part, quantity } = row.target;
-    return quantity === 'pocketDepth' || (part !== undefined && !this.anatomy()?.plates.some((p) => p.id === feature))
+    return quantity === 'levelDepth' || (part !== undefined && !this.anatomy()?.plates.some((p) => p.id === feature))
       ? `${feature}/${part ?? ''}`
       : (part ?? feature);
   });
   /** What the cut rests on, the gravest verdict's first. */
-  private readonly wanted = computed((): readonly string[] => {
+  private readonly work = computed((): readonly string[] => {
     const a = this.anatomy();
     return a ? restsOn(this.verdicts(), a).map(targetKey) : [];
   });
@@ -74,12 +74,12 @@ export class SurveyPage {
     return a ? targetsOf(a).map((t) => this.row(t)) : [];
   });
   /** In the order of the anatomy: a list that is sorted anew under the hand takes the focus away. */
-  protected readonly needed = computed(() => this.rows().filter((r) => this.wanted().includes(r.key)));
-  protected readonly others = computed(() => this.rows().filter((r) => !this.wanted().includes(r.key)));
+  protected readonly needed = computed(() => this.rows().filter((r) => this.work().includes(r.key)));
+  protected readonly others = computed(() => this.rows().filter((r) => !this.work().includes(r.key)));
   protected readonly ready = computed(() => this.needed().filter((r) => r.state === 'agree').length);
   protected readonly next = computed(() => {
     const open = this.needed().filter((r) => r.state !== 'agree');
-    return this.wanted().flatMap((key) => open.filter((r) => r.key === key))[0] ?? null;
+    return this.work().flatMap((key) => open.filter((r) => r.key === key))[0] ?? null;
   });
 
   protected toggle(key: string): void {
@@ -99,7 +99,7 @@ export class SurveyPage {
       ...STATE[state],
       title: upperFirst(targetText(target, this.names())),
       value: d ? `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}` : '—',
-      typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'told',
+      typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'stated',
       count: second.readings.length,
     };
   }

@@ -20,12 +20,12 @@ import { attempt } from '../../ui/attempt';
       <ul>
         @for (t of tasks(); track t.id) {
           <li>
-            <mat-checkbox [checked]="t.done" [disabled]="busy()" (change)="change(t, { done: !t.done })">{{ word(t.says) }}</mat-checkbox>
+            <mat-checkbox [checked]="t.done" [disabled]="busy()" (change)="change(t, { done: !t.done })">{{ word(t.text) }}</mat-checkbox>
             <button
               matButton
               type="button"
               [disabled]="busy()"
-              [attr.aria-label]="'Not in this job: ' + t.says"
+              [attr.aria-label]="'Not in this job: ' + t.text"
               (click)="change(t, { job: null, done: false })"
             >
               Not in this job
@@ -72,8 +72,8 @@ export class TaskList {
     return job === null ? [] : (this.held().data ?? []).filter((f) => f.job === job.id);
   });
 
-  protected word(says: string): string {
-    return upperFirst(says);
+  protected word(text: string): string {
+    return upperFirst(text);
   }
 
   protected async change(f: KeptFinding, what: Parameters<SurveyCommands['changeFinding']>[1]): Promise<void> {

@@ -43,8 +43,8 @@ import { saveFile } from '../../ui/save-file';
         <button matButton type="button" (click)="put(c, true)">Put {{ c.name }} away</button>
       </p>
     }
-    @if (away(); as a) {
-      <p role="status">{{ a.name }} is put away. <button matButton="outlined" type="button" (click)="put(a, false)">Bring it back</button></p>
+    @if (archived(); as a) {
+      <p role="status">{{ a.name }} is archived. <button matButton="outlined" type="button" (click)="put(a, false)">Bring it back</button></p>
     }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
@@ -59,7 +59,7 @@ export class DrawerList {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly held = this.store.selectSignal(outlines.select);
   protected readonly said = problemText;
-  protected readonly away = signal<KeptOutline | null>(null);
+  protected readonly archived = signal<KeptOutline | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly rows = computed(() =>
     (this.held().data ?? []).map((of) => {
@@ -78,12 +78,12 @@ export class DrawerList {
     this.store.dispatch(outlines.load({ of: WORKSHOP }));
   }
 
-  protected async put(o: KeptOutline, away: boolean): Promise<void> {
+  protected async put(o: KeptOutline, archived: boolean): Promise<void> {
     this.problem.set(null);
     try {
-      const { body } = await firstValueFrom(this.api.change<KeptOutline>(`/outlines/${o.id}/away`, o.version, { away }));
-      this.away.set(away ? body : null);
-      this.chosen.set(away ? null : body);
+      const { body } = await firstValueFrom(this.api.change<KeptOutline>(`/outlines/${o.id}/archived`, o.version, { archived }));
+      this.archived.set(archived ? body : null);
+      this.chosen.set(archived ? null : body);
       this.store.dispatch(outlines.load({ of: WORKSHOP }));
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

@@ -21,7 +21,7 @@ const kept: KeptOutline = {
   outline: roundedRectangle(70, 39, 3.5),
   limit: 0.1,
   file: 'window.svg',
-  away: false,
+  archived: false,
   version: 1,
 };
 
@@ -151,17 +151,17 @@ describe('an outline from a drawing', () => {
     host(fixture).querySelector<HTMLButtonElement>('[role=radio]')!.click();
     await fixture.whenStable();
     button(fixture, 'Put Wide window away').click();
-    const away = http.expectOne((r) => r.url.endsWith('/away'));
-    expect([away.request.body, away.request.headers.get('If-Match')]).toEqual([{ away: true }, '"1"']);
-    away.flush({ ...kept, away: true, version: 2 });
+    const archived = http.expectOne((r) => r.url.endsWith('/archived'));
+    expect([archived.request.body, archived.request.headers.get('If-Match')]).toEqual([{ archived: true }, '"1"']);
+    archived.flush({ ...kept, archived: true, version: 2 });
     await settle();
     list([]);
     await settle();
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Wide window is put away');
     button(fixture, 'Bring it back').click();
-    const back = http.expectOne((r) => r.url.endsWith('/away'));
-    expect([back.request.body, back.request.headers.get('If-Match')]).toEqual([{ away: false }, '"2"']);
+    const back = http.expectOne((r) => r.url.endsWith('/archived'));
+    expect([back.request.body, back.request.headers.get('If-Match')]).toEqual([{ archived: false }, '"2"']);
     back.flush({ ...kept, version: 3 });
     await settle();
     list([kept]);

@@ -77,11 +77,11 @@ export class OutlineDialog {
   private readonly picked = computed((): ImportedOutline | null => this.read()?.outlines[this.chosen()] ?? null);
   private readonly scale = computed(() => {
     const one = this.picked();
-    const wanted =
+    const target =
       this.fields()
         .find((f) => f.label() === TRUE_WIDTH)
         ?.value() ?? null;
-    return one && wanted !== null && this.trueWidth().trim() !== '' ? wanted / one.width : 1;
+    return one && target !== null && this.trueWidth().trim() !== '' ? target / one.width : 1;
   });
   protected readonly size = computed(() => {
     const one = this.picked();
@@ -126,7 +126,7 @@ export class OutlineDialog {
   }
 
   protected async useShape(outline: Outline): Promise<void> {
-    await this.keepAndClose(outline, TOLD_LIMIT, null, null);
+    await this.keepAndClose(outline, STATED_LIMIT, null, null);
   }
 
   protected useKept(): void {
@@ -136,9 +136,9 @@ export class OutlineDialog {
 
   /** Into the drawer first, where it is wanted there; what cannot be kept is said and nothing is lost. */
   private async keepAndClose(outline: Outline, limit: number, source: DrawingSource | null, traced: string | null): Promise<void> {
-    const told = (part: string | null): FeatureOutline['basis'] => (part === null ? { kind: 'told' } : { kind: 'sheet', part });
+    const basisOf = (part: string | null): FeatureOutline['basis'] => (part === null ? { kind: 'stated' } : { kind: 'sheet', part });
     if (!this.keeps()) {
-      this.close(outline, limit, told(traced));
+      this.close(outline, limit, basisOf(traced));
       return;
     }
     const name = this.name().trim();
@@ -148,7 +148,7 @@ export class OutlineDialog {
     const body: KeepOutline = { name, outline: about(outline, { x: 0, y: 0 }), limit, source };
     try {
       const kept = await firstValueFrom(this.api.create<KeptOutline>(`/outlines/${crypto.randomUUID()}`, body));
-      this.close(outline, limit, told(traced === null ? null : drawerText(kept.body)));
+      this.close(outline, limit, basisOf(traced === null ? null : drawerText(kept.body)));
     } catch (error) {
       this.problem.set(`Not kept in the drawer: ${problemText(problemOf(error))}`);
     } finally {
@@ -221,4 +221,4 @@ function about(outline: Outline, middle: { readonly x: number; readonly y: numbe
 const TRUE_WIDTH = 'True width, if it differs';
 
 /** Limit of a typed size, mm [trade: docs/trade.md, tools: a steel rule's]. */
-const TOLD_LIMIT = 0.25;
+const STATED_LIMIT = 0.25;

@@ -5,7 +5,7 @@ import type { BoringPlan } from './boring.js';
 import type { Passes } from './passes.js';
 
 /** One way of taking the bulk out; practitioners differ. */
-export interface School {
+export interface Method {
   readonly id: 'boreFirst' | 'straightBit' | 'templateOnly';
   /** Rounds with a router, and holes bored before them. */
   readonly rounds: number;
@@ -20,8 +20,8 @@ export interface School {
 const FULL_WIDTH = 0.5;
 
 /** The three ways with what each takes here: bored first, cleared freehand with a straight bit, or the template bit alone in thin passes. */
-export function schoolsOf(route: PlannedRoute, boring: BoringPlan | null, passes: Passes | null, tools: readonly Tool[], s: Settings): readonly School[] {
-  const deepest = Math.max(0, ...route.pockets.filter((p) => !p.bored).map((p) => p.depth));
+export function methodsOf(route: PlannedRoute, boring: BoringPlan | null, passes: Passes | null, tools: readonly Tool[], s: Settings): readonly Method[] {
+  const deepest = Math.max(0, ...route.levels.filter((p) => !p.bored).map((p) => p.depth));
   const round = s.minutesPass + s.minutesSetUp;
   const template = passes?.passes.length ?? 0;
   const straight = tools.some((t): t is StraightBit => t.kind === 'straight' && t.reach >= deepest && t.endCutting !== false);

@@ -1,7 +1,7 @@
 import type { Anatomy } from './anatomy.js';
 
-/** The same anatomy as hearsay: what was read or done on one instrument is only told of its copy, and check widths are not its own. */
-export function retold(a: Anatomy): Anatomy {
+/** The same anatomy as hearsay: what was read or done on one instrument is only stated of its copy, and check widths are not its own. */
+export function restated(a: Anatomy): Anatomy {
   return renamed(a) as Anatomy;
 }
 
@@ -12,14 +12,14 @@ function renamed(value: unknown): unknown {
   const isOutline = 'outline' in value && 'across' in value;
   return Object.fromEntries(
     entries.map(([key, v]) => {
-      if (key === 'basis') return [key, toldBasis(v)];
+      if (key === 'basis') return [key, statedBasis(v)];
       if (isOutline && (key === 'across' || key === 'along')) return [key, null];
       return [key, renamed(v)];
     }),
   );
 }
 
-function toldBasis(basis: unknown): unknown {
+function statedBasis(basis: unknown): unknown {
   const { kind } = basis as { kind: string };
-  return kind === 'default' ? basis : { kind: 'told' };
+  return kind === 'default' ? basis : { kind: 'stated' };
 }

@@ -1,0 +1,71 @@
+import { evaluatePlan } from '../check/index.js';
+import { partsCsv, readPartsCsv, readReadingsCsv } from '../format/index.js';
+import { isPickup, typicalPickup } from '../part/index.js';
+import { roundedRectangle } from '../shape/index.js';
+import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
+import { newId, newSettings, upgradeAnatomy, upgradePart, upgradePlan, upgradeTarget } from './index.js';
+
+/** A document as the program before wrote it: today's names turned round, by hand. */
+function asBefore(document: object, format: number): unknown {
+  const text = JSON.stringify({ ...document, format })
+    .replaceAll('"levels":', '"pockets":')
+    .replaceAll('"level":', '"pocket":')
+    .replaceAll('"tiers":', '"levels":')
+    .replaceAll('"leadsNeeded":', '"leadsWanted":')
+    .replaceAll('"kind":"stated"', '"kind":"told"')
+    .replaceAll('"kind":"addLevels"', '"kind":"addPockets"')
+    .replaceAll('"quantity":"levelDepth"', '"quantity":"pocketDepth"');
+  return JSON.parse(text);
+}
+
+describe('documents of an earlier format', () => {
+  it('are the same under today’s names: an anatomy, a plan, a part', () => {
+    expect(upgradeAnatomy(asBefore(plainAnatomy(), 1))).toEqual(plainAnatomy());
+    const levels = [{ id: 'main', outline: roundedRectangle(80, 40, 5), depth: 18, bored: false }];
+    const plan = plainPlan(plainChoice({ leadsNeeded: 4, route: { at: { x: 0, y: 110, turn: 0 }, levels } }));
+    expect(JSON.stringify(asBefore(plan, 2))).toMatch(/pockets.*leadsWanted|leadsWanted.*pockets/);
+    expect(upgradePlan(asBefore(plan, 2))).toEqual(plan);
+    const part = typicalPickup('humbucker', '00000000-0000-4000-8000-000000000003', 'Two coils');
+    expect(JSON.stringify(asBefore(part, 1))).not.toContain('tiers');
+    expect(upgradePart(asBefore(part, 1))).toEqual(part);
+  });
+
+  it('are judged the same to the last digit', () => {
+    const now = evaluatePlan(plainState(), plainPlan());
+    const state = { ...plainState(), anatomy: upgradeAnatomy(asBefore(plainAnatomy(), 1)) };
+    expect(evaluatePlan(state, plainPlan()).verdicts.map((v) => [v.id, v.clearance])).toEqual(now.verdicts.map((v) => [v.id, v.clearance]));
+  });
+
+  it('of now come back as the very same object; those of a later program are refused', () => {
+    const a = plainAnatomy();
+    expect(upgradeAnatomy(a)).toBe(a);
+    expect(() => upgradeAnatomy({ ...a, format: 3 })).toThrowError(RangeError);
+    expect(() => upgradePlan({ format: 1 })).toThrowError(RangeError);
+    expect(() => upgradePart(null)).toThrowError(RangeError);
+  });
+
+  it('keep what a person typed, though it is a word that was renamed', () => {
+    const a = asBefore({ ...plainAnatomy(), insisted: [{ doubt: 'hollowOutside/pocket', because: 'hollow' }] }, 1);
+    expect(upgradeAnatomy(a).insisted).toEqual([{ doubt: 'cavityOutside/pocket', because: 'hollow' }]);
+    expect(upgradeAnatomy(a).cavities.some((c) => c.id === 'pocket')).toBeTrue();
+  });
+
+  it('have ids, targets and the shop’s numbers by their new names', () => {
+    expect(newId('widenHollow/00000000-0000-4000-8000-000000000031')).toBe('widenCavity/00000000-0000-4000-8000-000000000031');
+    expect(newId('keep')).toBe('keep');
+    expect(upgradeTarget({ quantity: 'pocketDepth', feature: 'hollow', part: 'pocket' })).toEqual({
+      quantity: 'levelDepth',
+      feature: 'hollow',
+      part: 'pocket',
+    });
+    expect(newSettings({ wantedFloor: 6, minutesPass: 7 })).toEqual({ minFloor: 6, minutesPass: 7 });
+  });
+
+  it('in tables: the old name of a quantity, and a pickup’s outlines under their old name', () => {
+    const { readings } = readReadingsCsv('quantity,feature,part,value\npocketDepth,route,old,18', () => true);
+    expect(readings.map((r) => r.target.quantity)).toEqual(['levelDepth']);
+    const part = typicalPickup('humbucker', '00000000-0000-4000-8000-000000000003', 'Two coils');
+    const { parts } = readPartsCsv(partsCsv([part]).replace('""tiers""', '""levels""'), () => 'x');
+    expect(parts.map((p) => isPickup(p.part) && p.part.tiers.length)).toEqual([part.tiers.length]);
+  });
+});

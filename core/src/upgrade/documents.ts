@@ -1,0 +1,43 @@
+import type { Choice, Plan } from '../check/index.js';
+import { PART_FIELDS, withNewNames } from '../format/index.js';
+import type { Anatomy } from '../instrument/index.js';
+import type { Part } from '../part/index.js';
+import type { AnyTarget } from '../quantity/index.js';
+
+function formatOf(document: unknown): unknown {
+  return typeof document === 'object' && document !== null ? (document as { readonly format?: unknown }).format : undefined;
+}
+
+/** An anatomy in the format of now, from any older one. Throws RangeError for one of a later program. */
+export function upgradeAnatomy(document: unknown): Anatomy {
+  const format = formatOf(document);
+  if (format === 2) return document as Anatomy;
+  if (format === 1) return { ...(withNewNames(document) as Anatomy), format: 2 };
+  throw new RangeError('this anatomy was written by a later version of the program');
+}
+
+/** A plan in the format of now, from the one before. Throws RangeError for any other. */
+export function upgradePlan(document: unknown): Plan {
+  const format = formatOf(document);
+  if (format === 3) return document as Plan;
+  if (format === 2) return { ...(withNewNames(document) as Plan), format: 3 };
+  throw new RangeError('this plan was written by another version of the program');
+}
+
+/** A choice, which is kept with the decision that it was taken by. */
+export function upgradeChoice(choice: unknown): Choice {
+  return withNewNames(choice) as Choice;
+}
+
+/** A part of the shelf in the format of now, from any older one. Throws RangeError for one of a later program. */
+export function upgradePart(document: unknown): Part {
+  const format = formatOf(document);
+  if (format === 2) return document as Part;
+  if (format === 1) return { ...(withNewNames(document, PART_FIELDS) as Part), format: 2 };
+  throw new RangeError('this part was written by a later version of the program');
+}
+
+/** What a reading is of; it is never written again, so it is read under today's names each time. */
+export function upgradeTarget(target: unknown): AnyTarget {
+  return withNewNames(target) as AnyTarget;
+}

@@ -1,0 +1,159 @@
+// What an earlier program wrote opens with nothing lost: a demo workshop, and one with jobs begun, as they were dumped before things were renamed.
+import { createHash, randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { gunzipSync } from 'node:zlib';
+import { anatomy, part as partSchema, plan } from '@rinnovo/contract';
+import type { AnatomyRevision, Instrument, Job, KeptPart, LedgerEntry, Lesson, PlanRecord, Shop } from '@rinnovo/contract';
+import { benchNow } from '@rinnovo/core/gate';
+import { valueOf } from '@rinnovo/core/measure';
+import type { Reading } from '@rinnovo/core/quantity';
+import type { Express } from 'express';
+import type { Knex } from 'knex';
+import { pino } from 'pino';
+import request, { type Test } from 'supertest';
+import { createApp } from '../app.js';
+import { benchInput, loadJobState } from '../jobs/job-state.js';
+import { emptyDatabase } from '../testing/database.js';
+import { connect } from './connect.js';
+import { openDatabase } from './prepare.js';
+
+const STAYS = ['readings', 'ledger', 'anatomy_revisions', 'consents'];
+/** The words that things were called by. A feature that a person or an older plan named so keeps its id. */
+const EARLIER =
+  /"(pockets?|hollow|leadsWanted|wanted|wanted[A-Z]\w+|polesHard|wish|away|says)":|"(told|pocketDepth|addPockets|fillPockets|sizePocket|widenHollow|cutHollow)[/"]|"hollow(Behind|Outside)/;
+
+interface Opened {
+  readonly db: Knex;
+  readonly app: Express;
+  readonly before: Readonly<Record<string, string>>;
+  readonly counts: Readonly<Record<string, number>>;
+  readonly pockets: number;
+  readonly close: () => Promise<void>;
+}
+
+async function rows(db: Knex, table: string): Promise<number> {
+  return Number(((await db(table).count('* as n').first()) as { n: string }).n);
+}
+
+/** Each row's own bytes, by the columns that the table had. */
+async function bytes(db: Knex, table: string): Promise<string> {
+  const { rows: found } = (await db.raw('SELECT t::text AS row FROM ?? t ORDER BY 1', [table])) as { rows: { row: string }[] };
+  return createHash('sha256')
+    .update(found.map((r) => r.row).join('\n'))
+    .digest('hex');
+}
+
+/** A database as it was dumped, then opened by this program: it is brought up to date. */
+async function open(dump: string): Promise<Opened> {
+  const { url, name, drop } = await emptyDatabase();
+  const raw = connect(url, name, 1);
+  const sql = gunzipSync(readFileSync(new URL(`dumps/${dump}.sql.gz`, import.meta.url))).toString();
+  await raw.raw(sql.replace(/^\\.*$/gm, '').replaceAll('?', '\\?'));
+  await raw.raw('SET search_path TO public');
+  const tables = ((await raw('pg_tables').where({ schemaname: 'public' }).select('tablename')) as { tablename: string }[]).map((t) => t.tablename);
+  const counts = Object.fromEntries(await Promise.all(tables.map(async (t) => [t, await rows(raw, t)] as const)));
+  const before = Object.fromEntries(await Promise.all(STAYS.map(async (t) => [t, await bytes(raw, t)] as const)));
+  const written = (await raw('anatomy_revisions').select('document')) as { document: { cavities: { pockets: unknown[] }[] } }[];
+  const pockets = written.flatMap((r) => r.document.cavities.flatMap((c) => c.pockets)).length;
+  await raw.destroy();
+  const db = await openDatabase(url, name);
+  const app = createApp({ db, log: pino({ level: 'silent' }), webRoot: null, workshop: 'test', ready: () => true });
+  return { db, app, before, counts, pockets, close: () => drop(db) };
+}
+
+const get = ({ app }: Opened, path: string): Test => request(app).get(path);
+
+async function body<T>(o: Opened, path: string): Promise<T> {
+  return (await get(o, path).expect(200)).body as T;
+}
+
+describe('a workshop that an earlier program wrote', () => {
+  for (const dump of ['0007-demo', '0007-begun'])
+    it(`${dump} keeps every row, and what is only added keeps its bytes`, async () => {
+      const o = await open(dump);
+      try {
+        const now = Object.fromEntries(
+          await Promise.all(
+            Object.keys(o.counts)
+              .filter((t) => !t.startsWith('migrations'))
+              .map(async (t) => [t, await rows(o.db, t)] as const),
+          ),
+        );
+        expect(o.counts).toEqual(jasmine.objectContaining(now));
+        for (const table of STAYS)
+          expect(await bytes(o.db, table))
+            .withContext(table)
+            .toBe(o.before[table]!);
+      } finally {
+        await o.close();
+      }
+    }, 60_000);
+
+  for (const dump of ['0007-demo', '0007-begun'])
+    it(`${dump} is read under today's names, and every document is one of today's`, async () => {
+      const o = await open(dump);
+      try {
+        let levels = 0;
+        const { items } = await body<{ items: Instrument[] }>(o, '/api/instruments?limit=100');
+        for (const { id } of items) {
+          const passport = await body<{ revisions: AnatomyRevision[] }>(o, `/api/instruments/${id}/passport`);
+          expect(JSON.stringify(passport)).not.toMatch(EARLIER);
+          for (const { document } of passport.revisions) {
+            expect(anatomy.validate(document, { convert: false }).error).toBeUndefined();
+            levels += document.cavities.flatMap((c) => c.levels).length;
+          }
+        }
+        expect(levels).toBe(o.pockets);
+        const { items: parts } = await body<{ items: KeptPart[] }>(o, '/api/parts?limit=200');
+        expect(parts.length).toBe(o.counts['parts']!);
+        for (const { part } of parts) expect(partSchema.validate(part, { convert: false }).error).toBeUndefined();
+        const { items: jobs } = await body<{ items: Job[] }>(o, '/api/jobs');
+        for (const job of jobs) {
+          const kept = await body<PlanRecord>(o, `/api/jobs/${job.id}/plan`);
+          expect(plan.validate(kept.plan, { convert: false }).error).toBeUndefined();
+        }
+      } finally {
+        await o.close();
+      }
+    }, 60_000);
+
+  it('goes on where the work stood: the next step is logged, the mishap and its lesson are there, own numbers hold', async () => {
+    const o = await open('0007-begun');
+    try {
+      const shop = await body<Shop>(o, '/api/shop');
+      // set in the dump: floor 6, wall at the neck pocket 11, minutes of a pass 7, weight of the risk 2
+      expect(shop.own).toEqual({ minFloor: 6, minWallAtNeckPocket: 11, weightRisk: 2, minutesPass: 7 });
+      expect(shop.settings.minFloor).toBe(6);
+      const { items: lessons } = await body<{ items: Lesson[] }>(o, '/api/lessons');
+      expect(lessons.map((l) => [l.kind, l.mishap, l.lesson])).toEqual([['routePasses', 'slipped', 'two screws hold better than tape']]);
+      const job = '00000000-0000-4000-8000-000000000021';
+      const s = await loadJobState(o.db, job);
+      const bench = benchNow(benchInput(s));
+      const card = bench.cards[bench.now]!;
+      expect([bench.operation?.kind, bench.hindrances]).toEqual(['routePasses', []]);
+      const done = {
+        operation: bench.operation!.id,
+        step: card.key,
+        outcome: 'done',
+        wrong: null,
+        note: '',
+        minutes: 1,
+        measured: null,
+        seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
+      };
+      const answer = await request(o.app)
+        .put(`/api/ledger/${randomUUID()}`)
+        .set('Person', s.ledger[0]!.person)
+        .set('Write-Id', randomUUID())
+        .set('If-None-Match', '*')
+        .send(done);
+      expect(answer.status).withContext(JSON.stringify(answer.body)).toBe(201);
+      const { ledger, readings } = await body<{ ledger: LedgerEntry[]; readings: Reading[] }>(o, `/api/instruments/${s.job.instrument}/passport`);
+      expect(ledger.find((l) => l.wrong)?.wrong?.flaw).toEqual({ by: 0.4, side: 'neck', level: 'main' });
+      expect(ledger.find((l) => l.measured)?.measured?.level).toBe('main');
+      expect(readings.filter((r) => r.target.quantity === 'levelDepth').length).toBeGreaterThan(1);
+    } finally {
+      await o.close();
+    }
+  }, 60_000);
+});

@@ -148,7 +148,7 @@ describe('the second guitar', () => {
     expect(find(v, 'floor/neck route/planned/25.000/').class).toBe('clashes');
   });
 
-  it('so the re-route is off the list for strength and another part wins', () => {
+  it('so the re-route archived for strength and another part wins', () => {
     const options = optionsFor(second, plan, choice, tools, request);
     expect(options[0]!.proposal.kind).toBe('anotherPart');
     expect(options[0]!.excluded).toBeNull();

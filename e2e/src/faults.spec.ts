@@ -127,7 +127,7 @@ test('the commands give up with one sentence', async () => {
     expect(r.stderr).not.toMatch(/ at .+:\d+:\d+/);
     return r.stderr.trim();
   };
-  expect(start(['--nonsense'])).toContain('is not known here');
+  expect(start(['--nonsense'])).toContain('is unknown here');
   expect(start(['--workshop', 'No Good'])).toContain('needs a name');
   const taken = createServer();
   await new Promise<void>((resolve) => taken.listen(0, '127.0.0.1', () => resolve()));

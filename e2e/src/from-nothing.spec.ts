@@ -78,13 +78,13 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await page.keyboard.press('Enter');
   const file = (name: string, text: string) => page.locator('input[type=file]').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) });
   await file('broken.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0');
-  await expect(page.getByRole('alert')).toContainText('broken.svg: The file is broken');
+  await expect(page.getByRole('alert')).toContainText('broken.svg: The file is damaged');
   await expectAccessible(page, 'a broken drawing');
   await file('plate.svg', PLATE);
   await page.getByRole('radio').first().waitFor();
   await expect(page.getByText('105.00 mm × 50.00 mm (')).toBeVisible();
   await expectAccessible(page, 'a drawing to confirm');
-  await page.getByRole('button', { name: 'Yes, use it' }).focus();
+  await page.getByRole('button', { name: 'Use this size' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.locator('[data-field="width"] input')).toHaveValue('105');
@@ -122,7 +122,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Compare' }).last().focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Against revision 1')).toBeVisible();
+  await expect(page.getByText('Compared with revision 1')).toBeVisible();
   await expect(page.getByText('Recess: added')).toBeVisible();
   await expectAccessible(page, 'history compared');
 
@@ -148,15 +148,15 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
 test('what was begun here can be planned: a place for the pickup, a job, a part, and its verdicts', async ({ page, workshop }) => {
   await page.goto(`${workshop.url}/instruments/start`);
   await page.getByLabel('Label').fill('Ruff');
-  await page.getByRole('button', { name: 'Begin with it' }).click();
+  await page.getByRole('button', { name: 'Add instrument' }).click();
   await page.locator('[data-feature="bridge route"]').click();
   await page.getByRole('button', { name: 'A pickup hangs here in the Bridge' }).waitFor();
   await page.getByRole('link', { name: 'Fit' }).click();
   await expect(page.getByText('First open a job')).toBeVisible();
-  await page.getByRole('link', { name: 'Open a job' }).click();
+  await page.getByRole('link', { name: 'Open job' }).click();
   await page.getByRole('button', { name: 'Open the job' }).click();
   await expect(page.getByRole('alert')).toContainText('Say in a few words');
-  await page.getByLabel('What is to be done').fill('A full two-coil at the bridge');
+  await page.getByLabel('Work to do').fill('A full two-coil at the bridge');
   await page.getByLabel('Budget').fill('a lot');
   await page.getByRole('button', { name: 'Open the job' }).click();
   await expect(page.getByRole('alert')).toContainText('An amount like');
@@ -166,7 +166,7 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await expect(page.getByRole('heading', { name: 'The job' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Fit' }).click();
-  await page.getByRole('link', { name: 'To Anatomy' }).click();
+  await page.getByRole('link', { name: 'Open Anatomy' }).click();
   await page.locator('rn-feature-panel mat-select').first().click();
   await page.getByRole('option', { name: 'Ring' }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -178,10 +178,10 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
 
   await page.getByRole('link', { name: 'Fit' }).click();
-  await page.getByLabel('Part that is to go in').click();
+  await page.getByLabel('Part to fit').click();
   await page.getByRole('option', { name: /two-coil, full width/ }).click();
   await expectAccessible(page, 'nothing planned yet');
-  await page.getByRole('button', { name: 'See whether it fits' }).click();
+  await page.getByRole('button', { name: 'Check the fit' }).click();
   await expect(page.locator('[data-verdict^="partInRoute/"]').first()).toBeVisible();
   await expect(page.locator('[data-remedy^="reroute"]')).toBeVisible();
 

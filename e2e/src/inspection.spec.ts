@@ -8,13 +8,13 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.getByRole('link', { name: 'Inspection' }).focus();
   await page.keyboard.press('Enter');
   await expectAccessible(page, 'before the first survey');
-  await page.getByLabel('Strings that are on').focus();
+  await page.getByLabel('Strings fitted').focus();
   await page.keyboard.type('10–46, new');
   await page.keyboard.press('Tab');
   await page.keyboard.type('standard');
   await page.keyboard.press('Enter');
   await expect(page.getByText('10–46, new · standard')).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Sign to stop at' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Stop sign' })).toBeVisible();
   await expectAccessible(page, 'inspection, stop first');
 
   /** Answers every question of a step; those named with yes. */
@@ -32,7 +32,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   const keep = async (): Promise<void> => {
     const heading = page.locator('rn-step-grid h2');
     const before = (await heading.textContent()) ?? '';
-    await page.getByRole('button', { name: 'Keep and go on' }).focus();
+    await page.getByRole('button', { name: 'Save and continue' }).focus();
     await page.keyboard.press('Enter');
     await expect(heading).not.toHaveText(before);
   };
@@ -83,7 +83,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
 
   // from the bench: the room has dried out, and fret ends are felt
   await page.keyboard.press('/');
-  await expect(page.getByLabel('What was read or noticed')).toBeFocused();
+  await expect(page.getByLabel('Reading or note')).toBeFocused();
   await page.keyboard.type('rh 31');
   await expect(page.getByLabel('Understood')).toContainText('Relative humidity: 31 %');
   await expectAccessible(page, 'quick log');
@@ -110,10 +110,10 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await expect(page.locator('[data-finding=roomDry]')).toContainText('Wood at rest here holds');
 
   // the first cause goes into the job; what no rule knows is pinned
-  await page.locator('[data-finding=roomDry]').getByRole('button', { name: 'Put it right in this job' }).focus();
+  await page.locator('[data-finding=roomDry]').getByRole('button', { name: 'Add to this job' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('rn-task-list')).toContainText('The room is too dry');
-  await page.getByLabel('What you found yourself').focus();
+  await page.getByLabel('Add a finding').focus();
   await page.keyboard.type('a dent in the edge');
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-own]')).toContainText('A dent in the edge');
@@ -122,7 +122,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   // what is still missing for a level, by keyboard
   await page.getByRole('link', { name: 'Missing' }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('group', { name: 'Work that is wanted' }).getByRole('button', { name: 'Fret ends' }).focus();
+  await page.getByRole('group', { name: 'Kinds of work' }).getByRole('button', { name: 'Fret ends' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-missing]').first()).toBeVisible();
   await expect(page.locator('[data-missing^=boardEndWidth]')).toContainText('not read');
@@ -132,7 +132,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.getByRole('link', { name: 'Inspection' }).focus();
   await page.keyboard.press('Enter');
   await step('rodTurns');
-  await page.getByRole('button', { name: 'More for Turns left on the rod' }).focus();
+  await page.getByRole('button', { name: 'More for Rod turns left' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('menuitem', { name: /Cannot be measured/ }).focus();
   await page.keyboard.press('Enter');
@@ -143,7 +143,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await step('relief');
   await page.getByRole('button', { name: 'More for Relief' }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('menuitem', { name: 'Read again, blind' }).focus();
+  await page.getByRole('menuitem', { name: 'Take a second reading' }).focus();
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('checkbox').focus();

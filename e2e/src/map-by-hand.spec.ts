@@ -74,7 +74,7 @@ test('a handle is pulled onto a line, undone, and two edges are clicked to measu
   await page.mouse.click(second.x, second.y);
   await expect(page.locator('rn-plan-view .edge')).toHaveCount(2);
   await page.locator('rn-distance-panel rn-length-field input').fill('16');
-  await page.getByRole('button', { name: 'Keep and place' }).click();
+  await page.getByRole('button', { name: 'Save distance' }).click();
   await expect(page.locator('rn-distance-panel li')).toHaveCount(1);
   await expectAccessible(page, 'distances by hand');
 });
@@ -88,7 +88,7 @@ test('an outline goes into the drawer with its drawing, onto another instrument,
   await page.locator('input[type=file]').setInputFiles({ name: 'slim window.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
   await expect(page.getByText('64.00 mm × 33.00 mm (')).toBeVisible();
   await expect(page.getByLabel('Name in the drawer')).toHaveValue('slim window');
-  await page.getByRole('button', { name: 'Yes, use it' }).click();
+  await page.getByRole('button', { name: 'Use this size' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.locator('[data-opening="window"]')).toContainText('64.0 mm × 33.0 mm');
   const [row] = (await workshop.db('outlines').where({ name: 'slim window' })) as { source_text: string }[];
@@ -105,9 +105,9 @@ test('an outline goes into the drawer with its drawing, onto another instrument,
   expect(download.suggestedFilename()).toBe('slim window.svg');
   await page.getByRole('button', { name: 'Put slim window away' }).click();
   await expect(page.getByRole('radio', { name: /slim window/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Restore outline' }).click();
   await page.getByRole('radio', { name: /slim window/ }).click();
-  await page.getByRole('button', { name: 'Use this one' }).click();
+  await page.getByRole('button', { name: 'Use this outline' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.locator('[data-field="width"] input').first()).toHaveValue('64');
 });

@@ -4,20 +4,20 @@ import { expect, test } from './workshop.js';
 
 test('a new hole clashes with the one beside it, is pulled clear of it by hand, and becomes work', async ({ page, workshop }) => {
   await page.goto(`${workshop.url}/i/${SANDERLING}/fit`);
-  await page.getByRole('button', { name: 'Add a place' }).click();
+  await page.getByRole('button', { name: 'Add place' }).click();
   await page.getByLabel('Where', { exact: true }).click();
   await page.getByRole('option', { name: 'a new hole' }).click();
   // it begins over the control cavity; what is no length is said beside it, and a part is asked for
-  await expect(page.getByLabel('Middle, across')).toHaveValue('84');
-  await page.getByRole('button', { name: 'See whether it fits' }).click();
+  await expect(page.getByLabel('Centre, offset across')).toHaveValue('84');
+  await page.getByRole('button', { name: 'Check the fit' }).click();
   await expect(page.getByRole('alert')).toContainText('Choose the part');
-  await page.getByLabel('Part that is to go in').click();
+  await page.getByLabel('Part to fit').click();
   await page.getByRole('option', { name: 'Pot 500 k, long bushing' }).click();
-  await page.getByLabel('Middle, across').fill('wide');
-  await page.getByRole('button', { name: 'See whether it fits' }).click();
+  await page.getByLabel('Centre, offset across').fill('wide');
+  await page.getByRole('button', { name: 'Check the fit' }).click();
   await expect(page.locator('rn-add-choice')).toContainText('Not a length');
-  await page.getByLabel('Middle, across').fill('84');
-  await page.getByRole('button', { name: 'See whether it fits' }).click();
+  await page.getByLabel('Centre, offset across').fill('84');
+  await page.getByRole('button', { name: 'Check the fit' }).click();
 
   const beside = page.getByRole('region', { name: 'Verdicts' }).locator('[data-verdict^="holeBeside"]').first();
   await expect(beside).toContainText('New hole from the volume hole');
@@ -42,10 +42,10 @@ test('a new hole clashes with the one beside it, is pulled clear of it by hand, 
   const drill = page.locator('[data-remedy^="drillNew"]');
   await expect(drill).toContainText('Drill a hole of');
   await drill.getByRole('button', { name: 'Choose …' }).click();
-  await drill.getByLabel('Why this one').fill('a blend control that she asked for');
-  await drill.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await drill.getByLabel('Reason').fill('a blend control that she asked for');
+  await drill.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('a blend control');
-  await page.getByRole('link', { name: 'To the order' }).click();
+  await page.getByRole('link', { name: 'Open Order' }).click();
   await expect(page.getByText('Drill the hole').first()).toBeVisible();
   await page.goto(`${workshop.url}/i/${SANDERLING}/record`);
   await expect(page.getByText('New pot hole').first()).toBeVisible();

@@ -7,59 +7,59 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   test.setTimeout(180_000);
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   const form = page.getByRole('form', { name: 'Other cuts' });
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(form.getByRole('alert')).toContainText('Say where it begins');
-  await form.getByRole('combobox', { name: 'Which floor' }).click();
+  await form.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: /neck pocket/ }).click();
   await expectAccessible(page, 'other cuts');
   // deeper than the body: a clash, not a crash
-  await form.getByLabel('Depth wanted').fill('60');
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByLabel('Target depth').fill('60');
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   const verdicts = page.getByRole('region', { name: 'Verdicts' });
   await expect(verdicts.locator('li.clashes')).toContainText('Floor');
-  await page.getByRole('button', { name: /Take Neck pocket: cut deeper out of the plan/ }).click();
+  await page.getByRole('button', { name: /Take Neck pocket: cut deeper from the plan/ }).click();
 
   await page.getByRole('link', { name: 'Cut' }).click();
-  await form.getByRole('combobox', { name: 'Which floor' }).click();
+  await form.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: /neck pocket/ }).click();
-  await form.getByLabel('Depth wanted').fill('17');
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByLabel('Target depth').fill('17');
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(verdicts.locator('[data-verdict^="floor"]').first()).toContainText('24.50 mm');
   await expectAccessible(page, 'a cut by itself in Fit');
   const deeper = page.locator('[data-remedy^="cutAsPlanned"]');
   await deeper.getByRole('button', { name: 'Choose …' }).click();
-  await deeper.getByLabel('Why this one').fill('the neck stands a millimetre high');
-  await deeper.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await deeper.getByLabel('Reason').fill('the neck stands a millimetre high');
+  await deeper.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('a millimetre high');
 
   // a row of six for the strings, through the body
   await page.getByRole('link', { name: 'Cut' }).click();
-  await form.getByRole('combobox', { name: 'What is to be cut' }).click();
-  await page.getByRole('option', { name: 'Holes in a row' }).click();
-  await form.getByLabel('From middle to middle').fill('6');
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByRole('combobox', { name: 'Kind of cut' }).click();
+  await page.getByRole('option', { name: 'Row of holes' }).click();
+  await form.getByLabel('Spacing, centre to centre').fill('6');
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(form.getByRole('alert')).toContainText('run into one another');
-  await form.getByLabel('From middle to middle').fill('12');
-  await form.getByLabel('First, across').fill('-30');
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByLabel('Spacing, centre to centre').fill('12');
+  await form.getByLabel('First hole, offset across').fill('-30');
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(page.locator('rn-place-list')).toContainText('Row of 6 string holes');
   const row = page.locator('[data-remedy^="cutAsPlanned"]');
   await row.getByRole('button', { name: 'Choose …' }).click();
-  await row.getByLabel('Why this one').fill('strings through the body, as she asked');
-  await row.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await row.getByLabel('Reason').fill('strings through the body, as she asked');
+  await row.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('as she asked');
 
   // a plate that would sink takes depth from what hangs in it: seen, and left alone
   await page.getByRole('link', { name: 'Cut' }).click();
-  await form.getByRole('combobox', { name: 'What is to be cut' }).click();
-  await page.getByRole('option', { name: 'A relief that a plate sinks into' }).click();
-  await form.getByRole('combobox', { name: 'Which plate' }).click();
+  await form.getByRole('combobox', { name: 'Kind of cut' }).click();
+  await page.getByRole('option', { name: 'Relief for a plate' }).click();
+  await form.getByRole('combobox', { name: 'Plate' }).click();
   await page.getByRole('option').first().click();
   await expectAccessible(page, 'a relief');
-  await form.getByRole('button', { name: 'See what it leaves' }).click();
+  await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(page.locator('rn-place-list')).toContainText('relief under it');
   await expect(page.locator('rn-remedy-list')).toContainText('New with it');
-  await page.getByRole('button', { name: /relief under it out of the plan/ }).click();
+  await page.getByRole('button', { name: /relief under it from the plan/ }).click();
 
   // the sheet of holes, with the pilots and the pattern of the plate
   await page.goto(`${workshop.url}/i/${FIRST}/cut/holes`);
@@ -68,8 +68,8 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await expectAccessible(page, 'the sheet of holes');
 
   await page.goto(`${workshop.url}/i/${FIRST}/order`);
-  for (const work of ['Cut the cavity deeper', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  for (const work of ['Deepen the cavity', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Open Bench' }).click();
   // what is asked before a cut is asked for the work at hand
   const gate = page.locator('rn-gate-panel');
   await expect(gate).toContainText('neck pocket');

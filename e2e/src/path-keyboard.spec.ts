@@ -54,19 +54,19 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   await go(page, 'f', page.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes'));
   const reroute = page.locator('[data-remedy^="reroute"]');
   await press(page, reroute.getByRole('button', { name: 'Choose …' }));
-  await type(page, reroute.getByLabel('Why this one'), 'what she asked for');
+  await type(page, reroute.getByLabel('Reason'), 'what she asked for');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible();
 
   // Arrow keys move the route by 0.1 mm, with Shift by 1 mm, and back.
-  await go(page, 'c', page.getByLabel('Middle, across'));
+  await go(page, 'c', page.getByLabel('Centre, offset across'));
   await tabTo(page, page.locator('rn-plan-view svg'));
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByLabel('Middle, along')).toHaveValue('103.10');
+  await expect(page.getByLabel('Centre, offset along')).toHaveValue('103.10');
   await page.keyboard.press('Shift+ArrowUp');
   await page.keyboard.press('ArrowUp');
-  await expect(page.getByLabel('Middle, along')).toHaveValue('102.00');
+  await expect(page.getByLabel('Centre, offset along')).toHaveValue('102.00');
   await expect(page.locator('.saving')).toHaveText('kept');
 
   await go(page, 's', page.getByText(/\/ 7/));
@@ -79,7 +79,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
       await page.keyboard.press('Enter');
       await expect(row).toContainText('read once');
     }
-    await press(page, entry.getByRole('button', { name: 'Measure a second time' }));
+    await press(page, entry.getByRole('button', { name: 'Take a second reading' }));
     const dialog = page.getByRole('dialog');
     await tabTo(page, dialog.getByRole('checkbox'));
     await page.keyboard.press('Space');
@@ -92,16 +92,16 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   }
   await expect(page.getByText('7 / 7')).toBeVisible();
 
-  await go(page, 'c', page.getByLabel('Middle, across'));
+  await go(page, 'c', page.getByLabel('Centre, offset across'));
   await press(page, page.getByRole('tab', { name: 'Clear to cut' }));
-  await type(page, page.getByLabel('What the owner said'), 'Yes, at that price');
+  await type(page, page.getByLabel('Owner’s answer'), 'Yes, at that price');
   await page.keyboard.press('Enter');
   await expect(page.getByText('The owner agreed')).toBeVisible();
 
   await go(page, 'o', page.getByText('No rule is broken'));
   await press(page, page.getByRole('button', { name: 'Later: Trace the mounted plate' }));
   await expect(page.getByText(/should come before/).first()).toBeVisible();
-  await press(page, page.getByRole('button', { name: 'Back to the rules’ order' }));
+  await press(page, page.getByRole('button', { name: 'Restore the rules’ order' }));
   await expect(page.getByText('No rule is broken')).toBeVisible();
 
   await go(page, 'b', page.locator('.crumbs'));
@@ -109,7 +109,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
     if (await page.getByText('All work is done').isVisible()) break;
     if (await page.locator('rn-gate-panel').isVisible()) await clearByKeys(page);
     const crumbs = await page.locator('.crumbs').innerText();
-    const asks = page.getByLabel(/Depth read|Least gap read/);
+    const asks = page.getByLabel(/Depth read|Smallest gap read/);
     if (await asks.isVisible()) {
       const expected = await page.locator('.ask .huge').innerText();
       await type(page, asks, expected);
@@ -135,11 +135,11 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
 
 /** What is asked on the bench before wood is cut, without the mouse. */
 async function clearByKeys(page: Page): Promise<void> {
-  const fields = page.getByLabel('Accepted because');
+  const fields = page.getByLabel('Reason to accept');
   await expect(fields.first()).toBeVisible();
   for (let i = 0; i < (await fields.count()); i++) await type(page, fields.nth(i), 'it holds');
-  await type(page, page.getByLabel('Across, on the print'), '88');
-  await type(page, page.getByLabel('Along, on the print'), '40.5');
+  await type(page, page.getByLabel('Width across on the print'), '88');
+  await type(page, page.getByLabel('Length along on the print'), '40.5');
   for (const box of await page.locator('rn-gate-panel').getByRole('checkbox').all()) {
     await tabTo(page, box);
     await page.keyboard.press('Space');

@@ -22,16 +22,16 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   const reroute = page.locator('[data-remedy^="reroute"]');
   await expect(reroute).toContainText('1307 mm²');
   await reroute.getByRole('button', { name: 'Choose …' }).click();
-  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await expect(reroute.getByRole('alert')).toContainText('Say why');
   await expectAccessible(page, 'fit with an error');
-  await reroute.getByLabel('Why this one').fill('what she asked for');
-  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await reroute.getByLabel('Reason').fill('what she asked for');
+  await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible();
 
   // Cut: drag and put it back; verdicts follow.
-  await page.getByRole('link', { name: 'To the cut' }).click();
-  await expect(page.getByLabel('Middle, across')).toBeVisible();
+  await page.getByRole('link', { name: 'Open Cut' }).click();
+  await expect(page.getByLabel('Centre, offset across')).toBeVisible();
   await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('1.12 mm');
   const layer = page.locator('[data-moving] path').first();
   const box = (await layer.boundingBox())!;
@@ -40,9 +40,9 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 40, { steps: 12 });
   await page.mouse.up();
   await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('clashes');
-  await page.getByLabel('Middle, across').fill('0');
-  await page.getByLabel('Middle, along').fill('102');
-  await page.getByRole('button', { name: 'Put it there' }).click();
+  await page.getByLabel('Centre, offset across').fill('0');
+  await page.getByLabel('Centre, offset along').fill('102');
+  await page.getByRole('button', { name: 'Move the route' }).click();
   await expect(page.locator('[data-verdict^="hiddenEdge/neck route/planned"]')).toContainText('1.12 mm');
   await page.getByRole('tab', { name: 'Cutting plan' }).click();
   await expect(page.locator('rn-cutting-table')).toContainText('Template off');
@@ -60,7 +60,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expectAccessible(page, 'survey with an error');
   await page.locator('[data-target="checkWidthAcross|plate|"]').click();
   await page.locator('[data-target="bodyThickness|body|"]').click();
-  await page.getByRole('button', { name: 'Measure a second time' }).click();
+  await page.getByRole('button', { name: 'Take a second reading' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await expectAccessible(page, 'the second reading');
   await page.getByRole('button', { name: 'Not now' }).click();
@@ -73,14 +73,14 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   // Clear to cut: the owner is asked, the tools are looked up, and what comes before the cut is not done yet.
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Cut' }).click();
   await page.getByRole('tab', { name: 'Clear to cut' }).click();
-  await expect(page.getByLabel('Accepted because').first()).toBeVisible();
-  await page.getByRole('button', { name: 'The owner agrees' }).click();
+  await expect(page.getByLabel('Reason to accept').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Save consent' }).click();
   await expect(page.getByRole('alert')).toContainText('Write what was said');
   await expectAccessible(page, 'asking the owner');
-  await page.getByLabel('What the owner said').fill('Yes, at that price');
-  await page.getByRole('button', { name: 'The owner agrees' }).click();
+  await page.getByLabel('Owner’s answer').fill('Yes, at that price');
+  await page.getByRole('button', { name: 'Save consent' }).click();
   await expect(page.getByText('The owner agreed')).toBeVisible();
-  for (const field of await page.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  for (const field of await page.getByLabel('Reason to accept').all()) await field.fill('looked at: it holds');
   await confirmAll(page);
   const gate = page.locator('rn-gate-panel');
   for (const line of ['First: Take the pickup out', 'First: Fix the template', 'At hand: Depth gauge']) await expect(gate).toContainText(line);
@@ -93,17 +93,17 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   const broken = page.locator('[data-rule="traceBeforeTemplate"]').first();
   await expect(broken).toContainText('should come before');
   await expectAccessible(page, 'order with a broken rule');
-  await broken.getByLabel('Accept because').fill('the template was made from the plate itself');
+  await broken.getByLabel('Reason').fill('the template was made from the plate itself');
   await broken.getByRole('button', { name: 'Accept' }).click();
   await expect(broken).toContainText('Accepted');
-  await page.getByRole('button', { name: 'Back to the rules’ order' }).click();
+  await page.getByRole('button', { name: 'Restore the rules’ order' }).click();
   await expect(page.getByText('No rule is broken')).toBeVisible();
 
   // Bench: every step; a depth that is asked for is refused when it cannot be.
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.getByRole('link', { name: 'Open Bench' }).click();
   await expectAccessible(page, 'bench');
   await page.getByRole('button', { name: 'Went wrong' }).click();
-  await expectAccessible(page, 'what went wrong');
+  await expectAccessible(page, 'what mishap');
   await page.getByRole('button', { name: 'Back to the step' }).click();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toBeVisible();
@@ -115,7 +115,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
     if (await page.getByText('All work is done').isVisible()) break;
     if (await gate.isVisible()) await clearOnBench(page);
     const crumbs = await page.locator('.crumbs').innerText();
-    const asks = page.getByLabel(/Depth read|Least gap read/);
+    const asks = page.getByLabel(/Depth read|Smallest gap read/);
     if (await asks.isVisible()) {
       if (!challenged) {
         await page.getByRole('button', { name: 'Done' }).click();
@@ -158,19 +158,19 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   expect(await db('readings').where({ instrument: FIRST, blind: true }).count('* as n').first()).toEqual({ n: '7' });
 
   // The owner wants the old one back: by operations of their own, with a reason; the wood stays away.
-  await page.getByRole('link', { name: 'Order the way back' }).click();
+  await page.getByRole('link', { name: 'Plan the way back' }).click();
   const way = page.locator('rn-go-back');
   await expect(way).toContainText('The wood cut from the neck pickup route cannot be put back');
-  await way.getByRole('button', { name: 'Go back …' }).click();
-  await way.getByRole('button', { name: 'Order the way back' }).click();
+  await way.getByRole('button', { name: 'Plan the way back …' }).click();
+  await way.getByRole('button', { name: 'Plan the way back' }).click();
   await expect(way.getByRole('alert')).toContainText('Say why');
   await expectAccessible(page, 'the way back');
-  await way.getByLabel('Why back').fill('she misses the old sound');
-  await way.getByRole('button', { name: 'Order the way back' }).click();
-  await expect(page.locator('rn-decision-made')).toContainText('Go back to what was there');
-  await page.getByRole('link', { name: 'To the order' }).click();
+  await way.getByLabel('Reason').fill('she misses the old sound');
+  await way.getByRole('button', { name: 'Plan the way back' }).click();
+  await expect(page.locator('rn-decision-made')).toContainText('Return to the previous state');
+  await page.getByRole('link', { name: 'Open Order' }).click();
   for (const work of ['Take the pickup out', 'Put the insert back', 'Fit and solder the pickup']) await expect(page.getByText(work).first()).toBeVisible();
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await page.getByRole('link', { name: 'Open Bench' }).click();
   await doneOnBench(page);
   await page.getByRole('link', { name: 'To Record' }).click();
   await expect(page.getByText('Taken back,')).toBeVisible();

@@ -26,8 +26,8 @@ export async function chooseReroute(page: Page, url: string): Promise<void> {
   await stage(page, url, 'fit');
   const reroute = page.locator('[data-remedy^="reroute"]');
   await reroute.getByRole('button', { name: 'Choose …' }).click();
-  await reroute.getByLabel('Why this one').fill('The full sound she asked for, and the plate hides it.');
-  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await reroute.getByLabel('Reason').fill('The full sound she asked for, and the plate hides it.');
+  await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await page.getByRole('heading', { name: 'Decided' }).waitFor();
 }
 
@@ -46,11 +46,11 @@ export async function readTwice(page: Page, key: string, value: string): Promise
     await entry.getByLabel('Reading').fill(value);
     await keep.click();
   }
-  await entry.getByRole('button', { name: 'Measure a second time' }).click();
+  await entry.getByRole('button', { name: 'Take a second reading' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('checkbox').check();
   await dialog.getByLabel('Second reading').fill(value);
-  await dialog.getByRole('button', { name: 'Keep the second reading' }).click();
+  await dialog.getByRole('button', { name: 'Save second reading' }).click();
   await dialog.waitFor({ state: 'hidden' });
   await row.filter({ hasText: 'two readings agree' }).waitFor();
   await row.click();
@@ -66,14 +66,14 @@ export async function clearToCut(page: Page, url: string): Promise<void> {
 /** What is asked on the bench before the work at hand is cleared. */
 export async function clearOnBench(page: Page): Promise<void> {
   const gate = page.locator('rn-gate-panel');
-  const owner = gate.getByLabel('What the owner said');
+  const owner = gate.getByLabel('Owner’s answer');
   await gate.getByText('missing before the wood').waitFor();
   if (await owner.isVisible()) {
     await owner.fill('Yes, at that price');
-    await gate.getByRole('button', { name: 'The owner agrees' }).click();
+    await gate.getByRole('button', { name: 'Save consent' }).click();
     await gate.getByText('The owner agreed').waitFor();
   }
-  for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  for (const field of await gate.getByLabel('Reason to accept').all()) await field.fill('looked at: it holds');
   await confirmAll(page);
   await gate.getByRole('button', { name: 'Clear to cut' }).click();
   await page.locator('.step .text').first().waitFor();
@@ -84,9 +84,9 @@ export async function confirmAll(page: Page): Promise<void> {
   const gate = page.locator('rn-gate-panel');
   for (const box of await gate.getByRole('checkbox').all()) await box.check();
   // the route of the demo, and the traced one, is as wide as this
-  if (await gate.getByLabel('Across, on the print').isVisible()) {
-    await gate.getByLabel('Across, on the print').fill('88');
-    await gate.getByLabel('Along, on the print').fill('40.5');
+  if (await gate.getByLabel('Width across on the print').isVisible()) {
+    await gate.getByLabel('Width across on the print').fill('88');
+    await gate.getByLabel('Length along on the print').fill('40.5');
   }
 }
 
@@ -99,7 +99,7 @@ export async function workUntil(page: Page, until: (crumbs: string) => boolean):
     if ((await over.isVisible()) || (await page.locator('rn-gate-panel').isVisible())) return;
     const crumbs = await line.innerText();
     if (until(crumbs)) return;
-    const asks = page.getByLabel(/Depth read|Least gap read/);
+    const asks = page.getByLabel(/Depth read|Smallest gap read/);
     if (await asks.isVisible()) await asks.fill(await page.locator('.ask .huge').innerText());
     await page.getByRole('button', { name: 'Done', exact: true }).click();
     await over

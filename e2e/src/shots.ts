@@ -21,7 +21,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.getByRole('tab', { name: 'Distances' }).click();
   await shot('distances');
   await page.goto(`${url}/i/${BASS}/about`);
-  await page.getByRole('heading', { name: 'Open a job' }).waitFor();
+  await page.getByRole('heading', { name: 'Open job' }).waitFor();
   await shot('about');
   await page.goto(`${url}/i/${LEFT}/survey/inspection`);
   await page.locator('[data-step=action]').click();
@@ -45,7 +45,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${SANDERLING}/fit`);
   await page.locator('[data-choice="volume hole"]').click();
   await page.locator('[data-verdict^="bushingInHole"]').first().click();
-  await page.getByRole('button', { name: 'Close-up of it' }).click();
+  await page.getByRole('button', { name: 'Close-up' }).click();
   await shot('clash');
   await page.goto(`${url}/shelf`);
   await page
@@ -73,7 +73,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
     .first()
     .waitFor();
   await shot('order');
-  await page.getByRole('button', { name: 'Back to the rules’ order' }).click();
+  await page.getByRole('button', { name: 'Restore the rules’ order' }).click();
   await page.getByText('No rule is broken').waitFor();
   await clearToCut(page, url);
   await workUntil(page, (crumbs) => crumbs.includes('in passes') && crumbs.includes('step 7 '));

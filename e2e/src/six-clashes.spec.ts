@@ -17,8 +17,8 @@ async function decide(page: Page, place: string, start: string, reason: string):
   await look(page, place);
   const option = remedy(page, start);
   await option.getByRole('button', { name: 'Choose …' }).click();
-  await option.getByLabel('Why this one').fill(reason);
-  await option.getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await option.getByLabel('Reason').fill(reason);
+  await option.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText(reason);
 }
 
@@ -34,9 +34,9 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   await expect(remedy(page, 'openHole')).toContainText('Scratch the finish back first');
   // no reason, no decision
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose …' }).click();
-  await remedy(page, 'openHole').getByRole('button', { name: 'Choose and keep the numbers' }).click();
+  await remedy(page, 'openHole').getByRole('button', { name: 'Choose this option' }).click();
   await expect(remedy(page, 'openHole').getByRole('alert')).toContainText('Say why');
-  await remedy(page, 'openHole').getByRole('button', { name: 'Not this one' }).click();
+  await remedy(page, 'openHole').getByRole('button', { name: 'Cancel' }).click();
 
   await decide(page, 'volume hole', 'openHole', 'hidden under the washer');
   await decide(page, 'tone hole', 'keep', 'the old one is silent and good');
@@ -52,15 +52,15 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   await expect(page.locator('rn-place-list')).toContainText('decided');
 
   await page.goto(`${workshop.url}/i/${SANDERLING}/order`);
-  for (const work of ['Open the hole', 'Plug the hole', 'Fill the old route', 'Route to the template, in passes', 'Fit the part'])
+  for (const work of ['Enlarge the hole', 'Plug the hole', 'Fill the old route', 'Route to the template, in passes', 'Fit the part'])
     await expect(page.getByText(work).first()).toBeVisible();
 
   await page.goto(`${workshop.url}/i/${SANDERLING}/fit`);
   await look(page, 'jack hole');
   await expect(page.locator('rn-decision-made')).toContainText('she only uses short plugs');
-  await expect(page.locator('rn-decision-made')).toContainText('The options as they stood');
+  await expect(page.locator('rn-decision-made')).toContainText('The options at the time');
   // what has not begun can be taken back
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo decision' }).click();
   await expect(remedy(page, 'asItIs')).toBeVisible();
   expect(await workshop.db('decisions').whereNull('undone_at').count('* as n').first()).toEqual({ n: '7' });
 });
@@ -74,11 +74,11 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   await expect(page.getByText('not measured: good for a first look')).toBeVisible();
   await page.getByRole('textbox', { name: 'Name' }).fill('Pot, found in a drawer');
   await page.locator('[data-size="bushing"] input').fill('900');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Add part' }).click();
   await expect(page.locator('[data-size="bushing"]').getByRole('alert')).toContainText('cannot be');
   await page.locator('[data-size="bushing"] input').fill('3/8');
   await expectAccessible(page, 'a part with a mistake mended');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Add part' }).click();
   await expect(page.getByRole('heading', { name: 'Pot, found in a drawer' })).toBeVisible();
   await expect(page.getByRole('row', { name: /Through the hole/ })).toContainText('3/8 in');
   await page.getByLabel('In stock').fill('3');
@@ -86,10 +86,10 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   await expect(page.getByRole('link', { name: /Pot, found in a drawer/ })).toContainText('3');
 
   await page.getByRole('button', { name: 'Files' }).click();
-  await page.getByRole('menuitem', { name: 'Parts from a CSV …' }).click();
+  await page.getByRole('menuitem', { name: 'Import parts from CSV …' }).click();
   const csv = "kind,name,bushing,note\npot,From a table,9.4 ±0.05 (calliper),'=1+1\nkazoo,Odd,,\n";
   await page.getByLabel(/A CSV with at least/).setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
-  await expect(page.getByRole('dialog')).toContainText('Line 3, kind: ‘kazoo’ is no kind of part.');
+  await expect(page.getByRole('dialog')).toContainText('Line 3, kind: ‘kazoo’ is not a kind of part.');
   await page.getByRole('button', { name: 'Put 1 on the shelf' }).click();
   await page.getByRole('link', { name: /From a table/ }).click();
   await expect(page.getByRole('row', { name: /Note/ })).toContainText('=1+1');

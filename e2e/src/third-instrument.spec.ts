@@ -43,7 +43,7 @@ for (const seed of [11, 4711]) {
     await page.goto(`${workshop.url}/instruments/new`);
     const fill = async (key: string, value: number): Promise<void> => page.locator(`[data-field="${key}"] input`).fill(String(value));
     await page.getByLabel('Label').fill(`Seeded ${seed}`);
-    await page.getByLabel('Pickup that is wanted').click();
+    await page.getByLabel('Pickup to fit').click();
     await page.getByRole('option', { name: 'Morrow two-coil, full width' }).click();
     await fill('scale', s.scale);
     await fill('nutToMouth', s.mouth);
@@ -66,11 +66,11 @@ for (const seed of [11, 4711]) {
 
     // What cannot be is said beside its field, and nothing typed is lost.
     await fill('backDepth', 99);
-    await page.getByRole('button', { name: 'Keep and see the fit' }).click();
+    await page.getByRole('button', { name: 'Save and check the fit' }).click();
     await expect(page.locator('[data-field="backDepth"]').getByRole('alert')).toContainText('in a body of');
     await expect(page.locator('[data-field="route.width"] input')).toHaveValue(String(s.route.w));
     await fill('backDepth', s.backDepth);
-    await page.getByRole('button', { name: 'Keep and see the fit' }).click();
+    await page.getByRole('button', { name: 'Save and check the fit' }).click();
     await expect(page.locator('rn-verdict-list li').first()).toBeVisible();
 
     // The pickup's sizes are those of its sheet: base 69.5 × 38.3 r 3, cover 69 × 38 r 3, lowest 16.5, 21.0, 23.0, poles 49.5, rows ± 9.

@@ -23,7 +23,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.locator('input[type=file]').setInputFiles({ name: 'wide route.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(TRACED) });
   await expect(page.getByRole('dialog')).toContainText('88.00 mm × 40.50 mm');
   await expectAccessible(page, 'a traced route');
-  await page.getByRole('button', { name: 'Yes, use it' }).click();
+  await page.getByRole('button', { name: 'Use this size' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
 
   // two clashes: too deep over the cavity in the back, and out from under its plate
@@ -43,12 +43,12 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(page.locator('rn-verdict-list')).not.toContainText('clashes');
 
   // decided as it is drawn, and planned for the tools that are here
-  await page.getByRole('link', { name: 'decide it in Fit' }).click();
+  await page.getByRole('link', { name: 'decide in Fit' }).click();
   const reroute = page.locator('[data-remedy^="reroute"]');
   await reroute.getByRole('button', { name: 'Choose …' }).click();
-  await reroute.getByLabel('Why this one').fill('traced from the plywood template');
-  await reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click();
-  await page.getByRole('link', { name: 'To the cut' }).click();
+  await reroute.getByLabel('Reason').fill('traced from the plywood template');
+  await reroute.getByRole('button', { name: 'Choose this option' }).click();
+  await page.getByRole('link', { name: 'Open Cut' }).click();
   await page.getByRole('tab', { name: 'Cutting plan' }).click();
   await expect(page.locator('rn-cutting-table .passes tbody')).toContainText('22.5 mm');
   await expect(page.locator('rn-cutting-table')).toContainText('Template off');
@@ -58,7 +58,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByLabel('Rule across').fill('98');
   await expect(page.getByText('Off by more than 0.3 mm').first()).toBeVisible();
   await page.getByLabel('Rule across').fill('100');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Get the template (PDF)' }).click()]);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download template (PDF)' }).click()]);
   const folder = mkdtempSync(path.join(tmpdir(), 'template-'));
   const file = path.join(folder, 'template.pdf');
   await download.saveAs(file);
@@ -74,42 +74,42 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await workUntil(page, () => false);
   const gate = page.locator('rn-gate-panel');
-  await expect(gate).toContainText('Measure a second time, blind: body thickness');
+  await expect(gate).toContainText('Take a second reading, blind: body thickness');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
   for (const [key, value] of READINGS.slice(1)) await readTwice(page, key, value);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
-  await gate.getByLabel('What the owner said').fill('Yes, at that price');
-  await gate.getByRole('button', { name: 'The owner agrees' }).click();
+  await gate.getByLabel('Owner’s answer').fill('Yes, at that price');
+  await gate.getByRole('button', { name: 'Save consent' }).click();
   await expect(gate).toContainText('The owner agreed');
-  for (const field of await gate.getByLabel('Accepted because').all()) await field.fill('looked at: it holds');
+  for (const field of await gate.getByLabel('Reason to accept').all()) await field.fill('looked at: it holds');
   // a print that the printer scaled is found out
   await confirmAll(page);
-  await gate.getByLabel('Across, on the print').fill('86.5');
+  await gate.getByLabel('Width across on the print').fill('86.5');
   await expect(gate).toContainText('The print is not the plan’s across');
   await expectAccessible(page, 'the gate with a print that is off');
-  await gate.getByLabel('Across, on the print').fill('88.1');
+  await gate.getByLabel('Width across on the print').fill('88.1');
   await expect(gate).toContainText('One thing is missing');
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
-  await gate.locator('li', { hasText: 'Measure a second time' }).getByRole('link', { name: 'Measure' }).click();
+  await gate.locator('li', { hasText: 'Take a second reading' }).getByRole('link', { name: 'Measure' }).click();
   const [[thickness, value]] = READINGS as readonly [readonly [string, string]];
   await readTwice(page, thickness, value);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await clearOnBench(page);
 
   // at the machine: timed, photographed, each depth read; a slip is stated with its length and its way on, and asked for clearance again
-  await page.getByRole('button', { name: 'Start the watch' }).click();
+  await page.getByRole('button', { name: 'Start the stop-watch' }).click();
   const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   await page.locator('rn-step-photos input[type=file]').setInputFiles({ name: 'step.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
   await expect(page.locator('rn-step-photos img')).toHaveCount(1);
   await expectAccessible(page, 'bench with a picture');
   await workUntil(page, (crumbs) => crumbs.includes('in passes') && crumbs.includes('step 4 '));
   await page.getByRole('button', { name: 'Went wrong' }).click();
-  await page.getByLabel('How far beyond the line').fill('0.4');
-  await page.getByRole('combobox', { name: 'Which way' }).click();
+  await page.getByLabel('Distance beyond the line').fill('0.4');
+  await page.getByRole('combobox', { name: 'Direction' }).click();
   await page.getByRole('option', { name: /neck/ }).click();
   await page.getByRole('radio', { name: /Fit a sliver/ }).check();
   await page.getByLabel('What happened').fill('the tape let go');
-  await page.getByLabel('What the next job is to know').fill('two screws hold better than tape');
+  await page.getByLabel('Lesson for the next job').fill('two screws hold better than tape');
   await expectAccessible(page, 'a slip told');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.locator('.step')).toContainText('the tape let go. Way on: Fit a sliver');
@@ -147,10 +147,10 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
 async function depth(page: Page, mm: string): Promise<void> {
   await page.getByRole('tab', { name: 'Outline' }).click();
   await page.getByLabel('main, depth').fill(mm);
-  await page.getByRole('button', { name: 'Set the depths' }).click();
+  await page.getByRole('button', { name: 'Apply depths' }).click();
 }
 
 async function put(page: Page, along: string): Promise<void> {
-  await page.getByLabel('Middle, along').fill(along);
-  await page.getByRole('button', { name: 'Put it there' }).click();
+  await page.getByLabel('Centre, offset along').fill(along);
+  await page.getByRole('button', { name: 'Move the route' }).click();
 }

@@ -19,7 +19,7 @@ test('two tabs: the later one is stated, both versions are shown, nothing is los
   const conflict = other.getByRole('alert', { name: 'Two versions of the plan' });
   await expect(conflict).toContainText('version 2');
   await expect(conflict).toContainText('Mine');
-  await conflict.getByRole('button', { name: 'Keep mine over it' }).click();
+  await conflict.getByRole('button', { name: 'Keep my version' }).click();
   await expect(other.locator('.saving')).toHaveText('kept');
   const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsNeeded: number }[] } };
   expect([row.version, row.document.choices[0]!.leadsNeeded]).toEqual([3, 5]);
@@ -34,15 +34,15 @@ test('numbers that differ are refused with both sides, and nothing of the browse
   await page.goto(`${workshop.url}/i/${FIRST}/fit`);
   const reroute = page.locator('[data-remedy^="reroute"]');
   await reroute.getByRole('button', { name: 'Choose …' }).click();
-  await reroute.getByLabel('Why this one').fill('because');
+  await reroute.getByLabel('Reason').fill('because');
   const [response] = await Promise.all([
     page.waitForResponse('**/api/decisions/*'),
-    reroute.getByRole('button', { name: 'Choose and keep the numbers' }).click(),
+    reroute.getByRole('button', { name: 'Choose this option' }).click(),
   ]);
   expect(response.status()).toBe(409);
   const problem = (await response.json()) as { current: unknown[]; yours: unknown[] };
   expect(problem.current.length).toBe(problem.yours.length);
   await expect(reroute.getByRole('alert')).toContainText('other numbers');
-  await expect(reroute.getByLabel('Why this one')).toHaveValue('because');
+  await expect(reroute.getByLabel('Reason')).toHaveValue('because');
   expect(await workshop.db('decisions').count('* as n').first()).toEqual({ n: '0' });
 });

@@ -18,7 +18,7 @@ const vertex = (x: number, y: number) => ({ x, y, bulge: 0 });
 interface RouteCase {
   readonly path: (id: string) => string;
   readonly good: (id: string) => Record<string, unknown>;
-  /** Fields that may be left out. */
+  /** Fields that may be skipped. */
   readonly optional?: readonly string[];
   /** What is too long for it, letters. */
   readonly tooLong?: number;

@@ -150,7 +150,7 @@ describe('a slip at the machine', () => {
   }, 30_000);
 });
 
-describe('went wrong', () => {
+describe('mishap', () => {
   let w: TestWorkshop;
   let decision = '';
   beforeAll(async () => {
@@ -219,7 +219,7 @@ describe('went wrong', () => {
     expect(lessons.map((l) => [l.kind, l.mishap, l.cause, l.lesson, l.instrument])).toEqual([
       ['routePasses', 'tooDeep', 'measured', 'read the set-up aloud', instrument],
     ]);
-    // the step itself is not asked again: the wood is gone
+    // the step itself is no price again: the wood is gone
     expect(benchNow(benchInput(s)).cards[benchNow(benchInput(s)).now]?.kind).not.toBe('measureDepth');
 
     const { body } = (await w.get(`/api/jobs/${job.id}/work`)) as { body: { decisions: Decision[] } };

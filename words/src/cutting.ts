@@ -8,48 +8,48 @@ export function bitRefusalText(r: BitRefusal, unit: LengthUnit): string {
   const length = (mm: number): string => lengthText(mm, unit, 1);
   switch (r.kind) {
     case 'cornerTooTight':
-      return `its radius ${length(r.cutterRadius)} does not go into a corner of ${length(r.corner)}`;
+      return `its radius of ${length(r.cutterRadius)} is too large for a corner of ${length(r.corner)}`;
     case 'templateTooThin':
-      return `its bearing would not touch at the first pass: the template must be ${length(valueOf(r.needed))}, it is ${length(r.has)}`;
+      return `its bearing misses the template at the first pass: the template is ${length(r.has)} thick and must be ${length(valueOf(r.needed))}`;
     case 'reachTooShort':
-      return `it reaches ${length(r.reach)}, the floor is at ${length(r.depth)}`;
+      return `it reaches ${length(r.reach)}; the floor is at ${length(r.depth)}`;
     case 'bearingOff':
-      return `its bearing of ${length(r.bearing)} is not as wide as its cutter of ${length(r.cutter)}: the line would be off`;
+      return `its bearing of ${length(r.bearing)} differs from its cutter of ${length(r.cutter)}, so the line would shift`;
     case 'cannotPlunge':
-      return 'it does not cut with its end, and nothing is bored for it to enter by';
+      return 'it does not plunge, and no bored hole gives it an entry';
   }
 }
 
 /** The named set-ups, by their letter. */
 export const SET_UP_WORDS: Readonly<Record<SetUpId, { readonly letter: string; readonly title: string; readonly how: string }>> = {
-  projection: { letter: 'a', title: 'bit below the base', how: 'from the router’s base down to the end of the bit' },
+  projection: { letter: 'a', title: 'bit below the base', how: 'from the router base to the end of the bit' },
   overStraightEdge: {
     letter: 'b',
     title: 'from a straight edge on the base',
-    how: 'from the outer face of a straight edge that lies on the base to the end of the bit',
+    how: 'from the outer face of a straight edge on the base to the end of the bit',
   },
-  finished: { letter: 'c', title: 'finished depth', how: 'from the top of a straight edge across the template down to the floor' },
+  finished: { letter: 'c', title: 'finished depth', how: 'from the top of a straight edge across the template to the floor' },
 };
 
 /** The ways of taking the bulk out, and why somebody goes that way; common practice, methods differ. */
 export const METHOD_WORDS: Readonly<Record<Method['id'], { readonly title: string; readonly why: string }>> = {
   boreFirst: {
     title: 'Bore the bulk, then the template bit',
-    why: 'Cheap cutters do the heavy work, at the press with a stop; the template bit stays sharp and cool.',
+    why: 'Cheap bits do the heavy work on the drill press, with a stop. The template bit stays sharp and cool.',
   },
-  straightBit: { title: 'Straight bit freehand, then the template bit', why: 'No drill press; needs a steady hand clear of the line.' },
-  templateOnly: { title: 'Template bit alone, thin passes', why: 'One set-up and no line but the template; slow, warm, and hard on the bit.' },
+  straightBit: { title: 'Straight bit freehand, then the template bit', why: 'No drill press needed. Needs a steady hand to stay clear of the line.' },
+  templateOnly: { title: 'Template bit alone, thin passes', why: 'One set-up, guided by the template throughout. Slow, hot, and hard on the bit.' },
 };
 
 const CUT_PROBLEMS: Readonly<Record<CutProblem, string>> = {
-  notThere: 'Say where it begins and where it ends, on one face.',
-  notDeeper: 'It is as deep as that already.',
-  otherFrame: 'That cavity is drawn in another frame: begin at the other end.',
-  tooMany: 'A row has 2 to 24 holes.',
-  tooClose: 'The holes would run into one another: they must lie further apart than they are wide.',
-  joined: 'The two run into one another already.',
-  noOutline: 'There is no outline to begin from.',
-  noThickness: 'How thick the plate is, is not measured: type how deep the relief goes.',
+  notThere: 'Choose a start and an end on the same face.',
+  notDeeper: 'The floor is already that deep.',
+  otherFrame: 'That cavity is drawn in another frame. Start at the other end.',
+  tooMany: 'Type 2 to 24 holes.',
+  tooClose: 'The holes overlap. Set the spacing wider than the diameter.',
+  joined: 'The two cavities already meet.',
+  noOutline: 'Choose or draw an outline first.',
+  noThickness: 'The plate thickness is not measured. Type the depth of the relief.',
 };
 
 /** Why no cut comes of what was typed. */
@@ -65,43 +65,43 @@ export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): 
   if (first?.kind === 'addLevels') return `${length(first.levels[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addCavity') return `${length(first.cavity.levels[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addHole')
-    return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'right through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
+    return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
   return 'not cut';
 }
 
 /** What a wood and its cutters ask for; common practice. */
 export const REMARK_WORDS: Readonly<Record<Remark, string>> = {
-  dustHarms: 'Its dust sensitises or worse: extraction and a P2/FFP2 (N95) mask, skin covered; local rules go first.',
-  burns: 'It burns: a sharp bit, no standing still, light last passes.',
-  tears: 'It tears along its grain: light passes, feed against the rotation, and a scoring cut along the line first.',
-  fuzzes: 'It is soft and leaves fuzz: a sharp bit, a thin last pass; clamps dent it, so use cauls.',
-  glueDulls: 'Its glue dulls edges: look at the bit between passes.',
-  slowLarge: 'A bit over 25 mm turns below 18 000 a minute, or as its maker says.',
-  slowVeryLarge: 'A bit over 50 mm turns below 12 000 a minute, or as its maker says.',
+  dustHarms: 'The dust can sensitise or poison: use extraction and a P2/FFP2 (N95) mask, and cover your skin. Local rules come first.',
+  burns: 'It burns: use a sharp bit, keep moving, take light final passes.',
+  tears: 'It tears along the grain: score the line first, take light passes, feed against the rotation.',
+  fuzzes: 'It is soft and fuzzes: use a sharp bit and a thin final pass. Clamps dent it, so use cauls.',
+  glueDulls: 'Its glue dulls bits: check the bit between passes.',
+  slowLarge: 'Run a bit over 25 mm below 18 000 rpm, or follow its maker.',
+  slowVeryLarge: 'Run a bit over 50 mm below 12 000 rpm, or follow its maker.',
 };
 
 /** Ways of carrying a pattern of holes over; common practice. */
 export const TRANSFER_WORDS: readonly string[] = [
-  'A 1 : 1 print, laid on the centre line and pricked through.',
-  'Pointed studs set in the one part mark the other when they are pressed together.',
-  'The part itself as the template, held where it goes; the first hole drilled and pinned before the second.',
+  'Lay a 1 : 1 print on the centre line and prick it through.',
+  'Set pointed studs in one part and press the two together.',
+  'Hold the part in place as a template. Drill and pin the first hole before the second.',
 ];
 
 /** What is done to a hole. */
 export const HOLE_WORK_WORDS: Readonly<Record<HoleLine['work'], string>> = {
   new: 'New',
-  open: 'Open it',
+  open: 'Enlarge',
   plugAndDrill: 'Plug, then drill',
   moved: 'Plug, drill beside',
-  close: 'Close it',
-  deepen: 'Bore deeper',
+  close: 'Close',
+  deepen: 'Deepen',
 };
 
 /** What is to be heeded at a hole; common practice. */
 export const WATCH_FOR_WORDS: Readonly<Record<WatchFor, string>> = {
-  scratchFinish: 'Scratch the finish back with the countersink first.',
-  backBoard: 'Backing board where the drill comes out.',
-  nearEdge: 'Near the edge: a block clamped beside it, slow, no forcing.',
-  inSight: 'Nothing covers its rim: tape over it, try the drill on scrap.',
-  curePlug: 'The plug cures before it is drilled.',
+  scratchFinish: 'First scratch the finish back with the countersink.',
+  backBoard: 'Backing board at the exit.',
+  nearEdge: 'Near the edge: clamp a block beside it, drill slowly, do not force.',
+  inSight: 'Visible rim: tape over it, test the drill on scrap.',
+  curePlug: 'Let the plug cure before drilling.',
 };

@@ -4,10 +4,10 @@ import { lengthText } from './length.js';
 
 const REFUSALS: Readonly<Record<ImportRefusal['kind'], (detail: string) => string>> = {
   empty: () => 'The file is empty.',
-  tooLarge: () => 'The file is larger than 20 MB: save only the outline, without pictures.',
-  broken: (d) => `The file is broken${d === '' ? '' : `: ${d}`}.`,
-  notThisKind: (d) => `That is no drawing that can be read here${d === '' ? '' : ` (it begins with ${d})`}. SVG and DXF can.`,
-  nothingInIt: (d) => `There is no line in it${d === '' ? '' : `, only: ${d}`}. Convert text and pictures to outlines first.`,
+  tooLarge: () => 'The file is over 20 MB. Save only the outline, without pictures.',
+  broken: (d) => `The file is damaged${d === '' ? '' : `: ${d}`}.`,
+  notThisKind: (d) => `This file is not a readable drawing${d === '' ? '' : ` (it begins with ${d})`}. Use SVG or DXF.`,
+  nothingInIt: (d) => `The file has no lines${d === '' ? '' : `, only: ${d}`}. Convert text and pictures to outlines first.`,
 };
 
 export function refusalText(r: ImportRefusal): string {
@@ -18,15 +18,15 @@ export function refusalText(r: ImportRefusal): string {
 export function importNoteText(n: ImportNote, unit: LengthUnit): string {
   switch (n.kind) {
     case 'open':
-      return `${n.of}: left out, it is open by ${lengthText(n.gap, unit)}.`;
+      return `${n.of}: skipped, open by ${lengthText(n.gap, unit)}.`;
     case 'crossing':
-      return `${n.of}: left out, it crosses itself at ${lengthText(n.at.x, unit)}, ${lengthText(n.at.y, unit)}.`;
+      return `${n.of}: skipped, it crosses itself at ${lengthText(n.at.x, unit)}, ${lengthText(n.at.y, unit)}.`;
     case 'flat':
-      return `${n.of}: left out, it has no area.`;
+      return `${n.of}: skipped, it has no area.`;
     case 'joined':
       return `${n.count} loose ends joined, the widest gap ${lengthText(n.gap, unit)}.`;
     case 'simplified':
-      return `${n.from} points made ${n.to}, none off by more than ${lengthText(n.tolerance, unit, 3)}.`;
+      return `${n.from} points reduced to ${n.to}, within ${lengthText(n.tolerance, unit, 3)}.`;
     case 'ignored':
       return `${n.what}: not read (${n.count}).`;
   }

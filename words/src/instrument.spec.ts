@@ -28,32 +28,32 @@ describe('places and what contradicts them, in words', () => {
       by: { op: 'leaf', label: 'woodLeft', value: -6.35, limit: 0, basis: { kind: 'stated' } },
       insisted: false,
     };
-    expect(doubtText(doubt, names, 'mm')).toBe('The pickup route would come out on the other side by 6.35 mm.');
-    expect(doubtText(doubt, names, 'fraction')).toBe('The pickup route would come out on the other side by 1/4 in.');
+    expect(doubtText(doubt, names, 'mm')).toBe('The pickup route breaks through the other face by 6.35 mm.');
+    expect(doubtText(doubt, names, 'fraction')).toBe('The pickup route breaks through the other face by 1/4 in.');
     expect(doubtText({ ...doubt, id: 'chainOpen' }, names, 'mm')).toContain('does not close');
   });
 
   it('tell what became of a feature with signs', () => {
     expect(featureChangeText({ kind: 'moved', id: 'a', name: 'Back', across: 3, along: -2 }, 'mm')).toBe('Back: moved +3.00 mm across, −2.00 mm along');
     expect(featureChangeText({ kind: 'resized', id: 'a', name: 'Plate', wider: 4, longer: 0 }, 'mm')).toBe('Plate: +4.00 mm wider, 0.00 mm longer');
-    expect(featureChangeText({ kind: 'gone', id: 'a', name: 'Plate' }, 'mm')).toBe('Plate: gone');
+    expect(featureChangeText({ kind: 'gone', id: 'a', name: 'Plate' }, 'mm')).toBe('Plate: removed');
   });
 });
 
 describe('what was met in a drawing, in words', () => {
   it('says why nothing came of a file', () => {
-    expect(refusalText({ kind: 'broken', detail: '1:20: unclosed tag' })).toBe('The file is broken: 1:20: unclosed tag.');
+    expect(refusalText({ kind: 'broken', detail: '1:20: unclosed tag' })).toBe('The file is damaged: 1:20: unclosed tag.');
     expect(refusalText({ kind: 'notThisKind', detail: 'html' })).toContain('it begins with html');
     expect(refusalText({ kind: 'tooLarge', detail: '' })).toContain('20 MB');
     expect(refusalText({ kind: 'nothingInIt', detail: 'text' })).toContain('only: text');
   });
 
-  it('says what was left out, joined or simplified', () => {
-    expect(importNoteText({ kind: 'open', of: 'path a', gap: 5.657 }, 'mm')).toBe('path a: left out, it is open by 5.66 mm.');
+  it('says what was skipped, joined or simplified', () => {
+    expect(importNoteText({ kind: 'open', of: 'path a', gap: 5.657 }, 'mm')).toBe('path a: skipped, open by 5.66 mm.');
     expect(importNoteText({ kind: 'crossing', of: 'path', at: { x: 10, y: 20 } }, 'mm')).toContain('crosses itself at 10.00 mm, 20.00 mm');
     expect(importNoteText({ kind: 'joined', count: 3, gap: 0.02 }, 'mm')).toBe('3 loose ends joined, the widest gap 0.02 mm.');
     expect(importNoteText({ kind: 'simplified', from: 100_000, to: 1200, tolerance: 0.005 }, 'mm')).toBe(
-      '100000 points made 1200, none off by more than 0.005 mm.',
+      '100000 points reduced to 1200, within 0.005 mm.',
     );
     expect(importNoteText({ kind: 'ignored', what: 'script', count: 2 }, 'mm')).toBe('script: not read (2).');
     expect(importNoteText({ kind: 'flat', of: 'line' }, 'mm')).toContain('no area');

@@ -16,8 +16,8 @@ import { nameOf, type Names } from './names.js';
 
 /** What an instrument that has just arrived is nearest to, as the technician says it. */
 export const STARTING_WORDS: Readonly<Record<StartingKind, { readonly name: string }>> = {
-  'bolt-on solid': { name: 'Solid, bolted neck' },
-  'set-neck solid': { name: 'Solid, set neck' },
+  'bolt-on solid': { name: 'Solid body, bolt-on neck' },
+  'set-neck solid': { name: 'Solid body, set neck' },
   'semi-hollow': { name: 'Semi-hollow' },
   'flat-top acoustic': { name: 'Flat-top acoustic' },
   bass: { name: 'Bass' },
@@ -54,7 +54,7 @@ export const DATUM_WORDS: Readonly<Record<Datum, string>> = {
 
 /** Which edge of a feature, along an axis. */
 export function sideText(side: Edge['side'], axis: 'across' | 'along'): string {
-  if (side === 'middle') return 'middle';
+  if (side === 'middle') return 'centre';
   if (axis === 'across') return side === 'low' ? 'bass edge' : 'treble edge';
   return side === 'low' ? 'nut edge' : 'bridge edge';
 }
@@ -71,18 +71,18 @@ export function distanceText(d: Distance, names: Names): string {
 
 const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
   fretsShortOfBody: (_, by) =>
-    `The last fret would lie ${by} further from the body than any joint allows: scale, frets and the distance to the pocket do not agree.`,
-  boardBeyondBridge: (_, by) => `The neck pocket would begin ${by} beyond the whole scale length.`,
-  stringsOffNut: (_, by) => `The outer strings would stand ${by} wider than the nut.`,
-  stringsOffBridge: (of, by) => `The outer strings would stand ${by} wider than the ${of}.`,
-  deeperThanBody: (of, by) => `The ${of} would come out on the other side by ${by}.`,
-  pocketAgainstHeel: (of, by) => `The ${of} is ${by} wider than the board’s end and the play that any pocket has.`,
-  holeAtEdge: (of, by) => `The ${of} would break out of the body’s edge by ${by}.`,
-  cavityOutside: (of, by) => `The ${of} lies ${by} beside the body.`,
-  bareSmaller: (of, by) => `The ${of} would be ${by} wider with its film than in bare wood.`,
-  angleTooSteep: (_, by) => `The neck’s angle would lift the strings ${by} higher over the top than any bridge stands.`,
-  angleForward: (_, by) => `The neck’s angle would sink the board’s plane ${by} further below the top than any does.`,
-  chainOpen: (_, by) => `A chain of distances does not close: its worst is ${by} beyond its limit.`,
+    `The last fret lies ${by} too far from the body for any joint. Check the scale, the frets and the distance to the neck pocket.`,
+  boardBeyondBridge: (_, by) => `The neck pocket starts ${by} beyond the scale length.`,
+  stringsOffNut: (_, by) => `The outer strings are ${by} wider apart than the nut.`,
+  stringsOffBridge: (of, by) => `The outer strings are ${by} wider apart than the ${of}.`,
+  deeperThanBody: (of, by) => `The ${of} breaks through the other face by ${by}.`,
+  pocketAgainstHeel: (of, by) => `The ${of} is ${by} too wide for the end of the fingerboard.`,
+  holeAtEdge: (of, by) => `The ${of} breaks out of the edge of the body by ${by}.`,
+  cavityOutside: (of, by) => `The ${of} lies ${by} outside the body.`,
+  bareSmaller: (of, by) => `The ${of} is ${by} wider finished than in bare wood.`,
+  angleTooSteep: (_, by) => `The neck angle lifts the strings ${by} higher than any bridge.`,
+  angleForward: (_, by) => `The neck angle drops the fret plane ${by} too far below the top.`,
+  chainOpen: (_, by) => `A chain of distances does not close: ${by} beyond its limit.`,
 };
 
 /** Why something cannot be, with by how much. */
@@ -97,7 +97,7 @@ export function featureChangeText(c: FeatureChange, unit: LengthUnit): string {
     case 'added':
       return `${c.name}: added`;
     case 'gone':
-      return `${c.name}: gone`;
+      return `${c.name}: removed`;
     case 'moved':
       return `${c.name}: moved ${signed(c.across)} across, ${signed(c.along)} along`;
     case 'resized':

@@ -7,9 +7,9 @@ export function lackText(l: Lack, names: Names): string {
     case 'part':
       return nameOf(names, l.part);
     case 'offcut':
-      return 'an offcut of wood';
+      return 'wood offcut';
     case 'dowel':
-      return `dowel of ${l.atLeast.toFixed(1)} mm or more`;
+      return `dowel, at least ${l.atLeast.toFixed(1)} mm`;
     case 'drill':
       return `${l.diameter.toFixed(1)} mm drill`;
     case 'countersink':

@@ -8,7 +8,7 @@ export type Names = Readonly<Record<string, string>>;
 /** The names of everything in an instrument and on the shelf. */
 export function namesOf(anatomy: Anatomy | null, parts: Shelf): Names {
   const out: Record<string, string> = {
-    body: 'the back of the body',
+    body: 'back of the body',
     found: 'old route',
     planned: 'new route',
     screws: 'height screws',
@@ -55,7 +55,7 @@ export function placeOfChoice(c: Choice, names: Names): string {
   if (c.cut === 'row' && c.place.on === 'face') return `Row of ${c.count} ${c.place.hole} holes`;
   if (c.cut === 'cavity') return upperFirst(c.work.flatMap((w) => (w.kind === 'addCavity' ? [w.cavity.name] : []))[0] ?? 'New cavity');
   if (c.cut && c.place.on === 'feature')
-    return `${upperFirst(nameOf(names, c.place.feature))}: ${{ deepen: 'cut deeper', channel: 'channel', relief: 'relief under it', row: 'row' }[c.cut]}`;
+    return `${upperFirst(nameOf(names, c.place.feature))}: ${{ deepen: 'deepen', channel: 'channel', relief: 'relief', row: 'row' }[c.cut]}`;
   if (c.place.on === 'face') return `New ${c.place.hole} hole`;
   const feature = upperFirst(nameOf(names, c.place.feature));
   return c.place.screw === undefined ? feature : `${feature}, screw ${c.place.screw + 1}`;

@@ -12,11 +12,11 @@ export function remedyTitle(o: Option, names: Names): string {
   const mm = by === undefined ? '' : `${by.toFixed(1)} mm`;
   switch (kind) {
     case 'keep':
-      return choice.part === null ? 'Leave the place as it is' : `Keep what is there: ${part}`;
+      return choice.part === null ? 'Keep as is' : `Keep as is: ${part}`;
     case 'asItIs':
-      return `${part}, with the place as it is`;
+      return `${part} without changes`;
     case 'anotherPart':
-      return `Another part: ${part}`;
+      return `Alternative part: ${part}`;
     case 'reroute':
       return `Re-route under the cover for ${part}`;
     case 'fillAndReroute':
@@ -24,44 +24,44 @@ export function remedyTitle(o: Option, names: Names): string {
     case 'drillNew':
       return `Drill a hole of ${mm} for ${part}`;
     case 'openHole':
-      return `Open the hole to ${mm} for ${part}`;
+      return `Enlarge the hole to ${mm} for ${part}`;
     case 'plugAndRedrill':
       return `Plug the hole and drill ${mm} for ${part}`;
     case 'sleeve':
       return `Sleeve the hole down to ${mm} for ${part}`;
     case 'deepen':
-      return `Cut the cavity ${mm} deeper`;
+      return `Deepen the cavity by ${mm}`;
     case 'spacer':
-      return choice.kind === 'pickup' ? `Set ${part} ${mm} higher on a spacer` : `Set its cover ${mm} higher on a spacer`;
+      return choice.kind === 'pickup' ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`;
     case 'thickerCover':
-      return `Make a cover ${mm} thicker, hollowed inside`;
+      return `Make a cover ${mm} thicker, relieved inside`;
     case 'trim':
-      return o.proposal.trimmed ? `${upperFirst(trimmedText(o.proposal.trimmed))} of ${part}` : `Cut ${part} ${mm} shorter`;
+      return o.proposal.trimmed ? `${upperFirst(trimmedText(o.proposal.trimmed))} of ${part}` : `Shorten ${part} by ${mm}`;
     case 'move':
-      return choice.kind === 'hardware' && choice.place.on === 'feature' ? `Plug the hole and drill it anew ${mm} beside` : `Move the hole by ${mm}`;
+      return choice.kind === 'hardware' && choice.place.on === 'feature' ? `Plug the hole and re-drill it ${mm} away` : `Move the hole by ${mm}`;
     case 'makePlate':
-      return `Make the plate anew, ${mm} larger all round`;
+      return `Remake the plate, ${mm} larger all around`;
     case 'widenCavity':
-      return `Widen the cavity round ${part}, by ${mm} at its tightest`;
+      return `Widen the cavity for ${part}, by ${mm} at the tightest point`;
     case 'openSlot':
-      return `Open the slot by ${mm} for ${part}`;
+      return `Enlarge the slot by ${mm} for ${part}`;
     case 'deepenBore':
-      return `Bore the hole ${mm} deep`;
+      return `Deepen the hole to ${mm}`;
     case 'reshapePlate':
-      return `File the window ${mm} wider all round`;
+      return `File the window ${mm} wider all around`;
     case 'plugHole':
       return 'Close the hole with a dowel or an insert';
     case 'goBack':
-      return 'Go back to what was there';
+      return 'Return to the previous state';
     case 'cutAsPlanned':
-      return choice.kind === 'hardware' && choice.cut ? CUT_WORDS[choice.cut] : 'Cut it as planned';
+      return choice.kind === 'hardware' && choice.cut ? CUT_WORDS[choice.cut] : 'Cut as planned';
   }
 }
 
 /** What is cut off a pickup. */
 export function trimmedText({ ears, screws }: TrimmedPickup): string {
   const of = [
-    ...(ears > 0 ? [`file ${ears.toFixed(1)} mm off the ears all round`] : []),
+    ...(ears > 0 ? [`file ${ears.toFixed(1)} mm off the ears all around`] : []),
     ...(screws > 0 ? [`cut ${screws.toFixed(1)} mm off the height screws`] : []),
   ];
   return of.join(' and ');
@@ -69,33 +69,33 @@ export function trimmedText({ ears, screws }: TrimmedPickup): string {
 
 /** A way out in a few words, by its kind: where only that was kept. */
 export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
-  keep: 'Keep what is there',
-  asItIs: 'With the place as it is',
-  anotherPart: 'Another part',
+  keep: 'Keep as is',
+  asItIs: 'Without changes',
+  anotherPart: 'Alternative part',
   reroute: 'Re-route under the cover',
   fillAndReroute: 'Fill and re-route',
   drillNew: 'Drill a new hole',
-  openHole: 'Open the hole',
-  plugAndRedrill: 'Plug and drill anew',
+  openHole: 'Enlarge the hole',
+  plugAndRedrill: 'Plug and re-drill',
   sleeve: 'Sleeve the hole',
-  deepen: 'Cut the cavity deeper',
-  spacer: 'Higher on a spacer',
-  trim: 'Cut the part shorter',
+  deepen: 'Deepen the cavity',
+  spacer: 'Raise on a spacer',
+  trim: 'Shorten the part',
   move: 'Move the hole',
-  makePlate: 'Make the plate anew',
+  makePlate: 'Remake the plate',
   reshapePlate: 'File the window wider',
   thickerCover: 'Make a thicker cover',
   widenCavity: 'Widen the cavity',
-  openSlot: 'Open the slot',
-  deepenBore: 'Bore deeper',
+  openSlot: 'Enlarge the slot',
+  deepenBore: 'Deepen the hole',
   plugHole: 'Close the hole',
-  goBack: 'Go back to what was there',
-  cutAsPlanned: 'Cut it as planned',
+  goBack: 'Return to the previous state',
+  cutAsPlanned: 'Cut as planned',
 };
 
 /** Cuts that no part asks for. */
 export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
-  deepen: 'Cut the floor deeper',
+  deepen: 'Deepen the level',
   channel: 'Cut the channel',
   row: 'Drill the row',
   relief: 'Cut the relief',
@@ -106,62 +106,62 @@ export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
 export function holeStepsText(s: HoleSteps): string {
   const way = s.drills.length > 0 ? s.drills.map((d) => d.name).join(', ') : '';
   const reamer = s.reamer === null ? '' : way === '' ? `with the ${s.reamer}` : ` (or with the ${s.reamer})`;
-  return `Scratch the finish back first, then ${way}${reamer}${way === '' && reamer === '' ? 'by steps of 0.5 mm' : ''}.`;
+  return `First scratch the finish back, then ${way}${reamer}${way === '' && reamer === '' ? 'in steps of 0.5 mm' : ''}.`;
 }
 
 export function exclusionText(e: Exclusion): string {
   switch (e.kind) {
     case 'baseline':
-      return 'The baseline: shown, not ranked.';
+      return 'Baseline: shown, not ranked.';
     case 'doNotTouch':
-      return 'Off the list: this place is not to be touched.';
+      return 'Not offered: the job says not to touch this place.';
     case 'reversibleOnly':
-      return 'Off the list: the job is reversible only, and something would be cut for good.';
+      return 'Not offered: the job allows reversible work only, and this cuts permanently.';
     case 'strength':
-      return `Off the list for strength: at worst ${fixed(e.left, 1)} mm of wood would be left, ${e.least.toFixed(1)} at least.`;
+      return `Not offered: it leaves ${fixed(e.left, 1)} mm of wood at worst; the minimum for strength is ${e.least.toFixed(1)} mm.`;
     case 'unsolved':
-      return e.clashes === 1 ? 'Not a way out as it is: one clash is left.' : `Not a way out as it is: ${e.clashes} clashes are left.`;
+      return e.clashes === 1 ? 'Not a solution: one clash remains.' : `Not a solution: ${e.clashes} clashes remain.`;
   }
 }
 
 export const SCALE_WORDS: Readonly<Record<ScaleId, string>> = {
-  owner: 'what the owner asked for',
+  owner: 'owner’s request',
   reversible: 'reversible',
   hidden: 'hidden',
-  tools: 'tools here',
+  tools: 'tools in the shop',
   time: 'time',
   money: 'money',
-  risk: 'sureness',
+  risk: 'risk',
 };
 
 /** Why one way out stands before or behind another: the scale that makes most of the difference, and what speaks against it. */
 export function rankReason(a: Option, b: Option, names: Names): string {
   const other = remedyTitle(b, names);
   const group = (o: Option): number => (o.excluded === null ? 0 : o.excluded.kind === 'baseline' ? 2 : 1);
-  if (a.excluded && group(a) > group(b)) return `Behind ‘${other}’: ${exclusionText(a.excluded)}`;
-  if (b.excluded && group(b) > group(a)) return `Before ‘${other}’: that one is not ranked. ${exclusionText(b.excluded)}`;
+  if (a.excluded && group(a) > group(b)) return `Ranked below ‘${other}’: ${exclusionText(a.excluded)}`;
+  if (b.excluded && group(b) > group(a)) return `Ranked above ‘${other}’, which is not ranked. ${exclusionText(b.excluded)}`;
   const by = a.score.scales.map((s, i) => {
     const theirs = b.score.scales[i];
     return { word: SCALE_WORDS[s.id], more: s.value * s.weight - (theirs ? theirs.value * theirs.weight : 0) };
   });
   const total = a.score.total - b.score.total;
-  if (Math.abs(total) < 0.05) return `It weighs the same as ‘${other}’.`;
+  if (Math.abs(total) < 0.05) return `Same score as ‘${other}’.`;
   const [most] = [...by].sort((x, y) => (total > 0 ? y.more - x.more : x.more - y.more));
   const [against] = [...by].filter((x) => x.more * total < 0).sort((x, y) => Math.abs(y.more) - Math.abs(x.more));
   const why = `${most?.word ?? ''} (${fixed(most?.more ?? 0, 1)})`;
-  const but = against ? `; against it: ${against.word} (${fixed(against.more, 1)})` : '';
-  return `${total > 0 ? 'Before' : 'Behind'} ‘${other}’ by ${Math.abs(total).toFixed(1)}, most of it for: ${why}${but}.`;
+  const but = against ? `; the other gains from ${against.word} (${fixed(against.more, 1)})` : '';
+  return `${total > 0 ? 'Above' : 'Below'} ‘${other}’ by ${Math.abs(total).toFixed(1)}, mainly from ${why}${but}.`;
 }
 
 /** What going back would need, in a sentence. */
 export function wayBackText(b: Omit<WayBack, 'verdicts'>, names: Names): string {
-  if (b.partCut) return 'Nothing of the instrument is cut; the part itself is, and cannot be returned.';
-  if (b.plateCut) return 'No wood is cut; the window that was filed wider stays wide.';
-  if (b.part === null && !b.woodCut) return 'Nothing is cut: what was put in comes out again.';
-  if (b.part === null) return 'There was nothing here before; the wood cannot be put back.';
+  if (b.partCut) return 'The instrument is not cut. The part is cut and cannot be returned.';
+  if (b.plateCut) return 'No wood is cut. The filed window stays wider.';
+  if (b.part === null && !b.woodCut) return 'Nothing is cut. Remove the new part to go back.';
+  if (b.part === null) return 'This place was empty before. The wood cannot be put back.';
   const part = nameOf(names, b.part);
-  if (!b.woodCut) return `Nothing is cut: ${part} goes back as it was.`;
-  if (!b.works) return `${part} would not go in again without new work; the wood cannot be put back.`;
-  const insert = b.needsInsert ? ', with the insert put back into the window' : '';
-  return `${part} goes back into what was cut${insert}; the wood cannot be put back.`;
+  if (!b.woodCut) return `Nothing is cut. ${part} goes back as before.`;
+  if (!b.works) return `${part} does not fit again without new work. The wood cannot be put back.`;
+  const insert = b.needsInsert ? ', with the insert back in the window' : '';
+  return `${part} fits into the new cut${insert}. The wood cannot be put back.`;
 }

@@ -21,52 +21,52 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   depthUnderPart: (v, n) => `Depth under the ${nameOf(n, v.subject.item)}`,
   depthUnderScrews: () => 'Depth under the screw points',
   windowGap: (v, n) => `Cover in the ${nameOf(n, v.subject.against)}`,
-  behindWindow: (v, n) => `Route’s edge behind the ${nameOf(n, v.subject.against)}`,
-  hiddenEdge: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} hidden by the ${nameOf(n, v.subject.against)}`,
+  behindWindow: (v, n) => `Route edge behind the ${nameOf(n, v.subject.against)}`,
+  hiddenEdge: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} covered by the ${nameOf(n, v.subject.against)}`,
   wall: (v, n) => `Wall from ${nameOf(n, v.subject.item)} to ${nameOf(n, v.subject.against)}`,
-  edgeOfBody: (v, n) => `Wall from ${nameOf(n, v.subject.item)} to the body’s edge`,
+  edgeOfBody: (v, n) => `Wall from ${nameOf(n, v.subject.item)} to the edge of the body`,
   floor: (v, n) => floorTitle(v, n),
   polesUnderStrings: (v) => `Outer poles under the strings, ${v.subject.item ?? ''}`,
-  leads: () => 'Leads for the wiring wanted',
-  coverHoles: () => 'Cover’s holes over the poles',
-  coverGround: () => 'Cover grounded apart from the coil',
-  stringCount: (v) => `For ${v.subject.item ?? ''} strings on an instrument with ${v.subject.against ?? ''}`,
+  leads: () => 'Leads for this wiring',
+  coverHoles: () => 'Cover holes over the poles',
+  coverGround: () => 'Cover with its own ground',
+  stringCount: (v) => `Made for ${v.subject.item ?? ''} strings, fitted to ${v.subject.against ?? ''}`,
   travel: () => 'Travel downwards',
-  bushingInHole: (v, n) => `Through the ${nameOf(n, v.subject.feature)}`,
-  hidesHole: (v) => `Hole hidden by the ${v.subject.item ?? ''}`,
-  threadThrough: () => 'Thread beyond washer and nut',
-  bodyInRoom: (v, n) => `Body from the walls of the ${nameOf(n, v.subject.against)}`,
+  bushingInHole: (v, n) => `Bushing in the ${nameOf(n, v.subject.feature)}`,
+  hidesHole: (v) => `Hole covered by the ${v.subject.item ?? ''}`,
+  threadThrough: () => 'Thread beyond the nut',
+  bodyInRoom: (v, n) => `Body to the walls of the ${nameOf(n, v.subject.against)}`,
   besideNeighbour: (v, n) => `Body beside ${nameOf(n, v.subject.against)}`,
   cavityBehind: () => 'Cavity behind the hole',
-  holeBeside: (v, n) => `${v.subject.item === 'exit' ? 'New hole, where it comes out,' : 'New hole'} from ${besideTitle(v, n)}`,
-  depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for it`,
+  holeBeside: (v, n) => `${v.subject.item === 'exit' ? 'Exit of the new hole' : 'New hole'} to ${besideTitle(v, n)}`,
+  depthForPart: (v, n) => `Depth of the ${nameOf(n, v.subject.against)} for the part`,
   woodOver: (v, n) => `Wood left over the ${nameOf(n, v.subject.against)}`,
   switchInSlot: (v) => `Lever in its slot, ${v.subject.item ?? ''}`,
-  plugInside: () => 'Room behind with the plug in',
-  leafSwing: () => 'Leaf swings free with the plug in',
-  pressHolds: () => 'Press fit holds',
-  pressSplits: () => 'Press fit does not split',
-  headstockThick: (v) => `Headstock, ${v.subject.item === 'least' ? 'thick enough' : 'not too thick'}`,
-  nextTuner: () => 'Room to the next tuner',
+  plugInside: () => 'Clearance behind the plug',
+  leafSwing: () => 'Leaf swing with the plug in',
+  pressHolds: () => 'Press fit, minimum interference',
+  pressSplits: () => 'Press fit, maximum interference',
+  headstockThick: (v) => `Headstock thickness, ${v.subject.item === 'least' ? 'minimum' : 'maximum'}`,
+  nextTuner: () => 'Distance to the next tuner',
   oldHoleShows: (v, n) => `Old ${nameOf(n, v.subject.against)} under the housing`,
   screwHolds: () => 'Thread in the wood',
   screwPoint: () => 'Wood under the point',
   screwBeside: (v, n) => `${v.subject.item === 'screw' ? 'Screw' : upperFirst(v.subject.item ?? '')} beside the ${nameOf(n, v.subject.against)}`,
-  threadBites: () => 'Thread bites in the old hole',
+  threadBites: () => 'Thread engagement in the old hole',
   threadsMeet: (v, n) => `Thread of the ${nameOf(n, v.subject.against)}`,
-  wiresInBore: () => 'All wires through the bore',
-  plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} hidden`,
-  sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} underneath, on a ${v.subject.against ?? ''} top`,
-  cutterInCorner: () => 'A template bit here goes into the smallest corner',
+  wiresInBore: () => 'Wires in the bore',
+  plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} covered`,
+  sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} base on a ${v.subject.against ?? ''} top`,
+  cutterInCorner: () => 'Template bit for the smallest corner',
   plateScrewInAir: (v, n) =>
-    `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in the wood beside the ${nameOf(n, v.subject.against)}`,
-  placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place is not on the instrument any more`,
+    `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in wood, beside the ${nameOf(n, v.subject.against)}`,
+  placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place no longer exists on the instrument`,
 };
 
 /** What a new hole lies beside: the edge, another one of its own row, or something that has a name. */
 function besideTitle({ subject: { feature, against } }: Verdict, n: Names): string {
-  if (against === 'body') return 'the body’s edge';
-  return against?.startsWith(`${feature} `) && n[against] === undefined ? 'the next one of its row' : `the ${nameOf(n, against)}`;
+  if (against === 'body') return 'the edge of the body';
+  return against?.startsWith(`${feature} `) && n[against] === undefined ? 'the next hole of the row' : `the ${nameOf(n, against)}`;
 }
 
 function floorTitle(v: Verdict, n: Names): string {
@@ -90,7 +90,7 @@ const YES_OR_NO: ReadonlySet<CheckId> = new Set<CheckId>(['stringCount', 'coverG
 export function clearanceText(v: Verdict, unit: LengthUnit): string {
   if (v.clearance === null || v.worst === null) return '—';
   if (v.threads) return v.class === 'clashes' ? `${v.threads.mine} in ${v.threads.theirs}` : v.threads.mine;
-  if (YES_OR_NO.has(v.check)) return v.clearance >= 0 ? (v.class === 'thin' ? 'look' : 'yes') : 'no';
+  if (YES_OR_NO.has(v.check)) return v.clearance >= 0 ? (v.class === 'thin' ? 'inspect' : 'yes') : 'no';
   if (v.unit === 'count') return v.clearance >= 0 ? 'enough' : `${String(-v.clearance)} too few`;
   return `${lengthText(v.clearance, unit)} ± ${limitText(v.worst, unit)}`;
 }
@@ -99,16 +99,16 @@ export function clearanceText(v: Verdict, unit: LengthUnit): string {
 export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): string {
   const title = verdictTitle(v, names);
   if (v.check === 'placeGone') return `${title}.`;
-  if (v.check === 'cavityBehind' && v.class === 'notMeasured' && !v.lacks) return `${title}: none is drawn; draw it in Anatomy before this can be judged.`;
+  if (v.check === 'cavityBehind' && v.class === 'notMeasured' && !v.lacks) return `${title}: no cavity is drawn there. Draw it in Anatomy first.`;
   if (v.class === 'notMeasured') {
     const lacking = (v.lacks ?? []).map((l) => `${sizeWord(l.size)} of ${nameOf(names, l.part)}`);
-    return `${title}: not measured; missing ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
+    return `${title}: not measured. Still to measure: ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
   }
   if (v.threads) return `${title}: ${threadsText(v.threads)}`;
-  if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it lies only where the carving is flat; lay it on and look whether it rocks.`;
+  if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it sits flat only where the carving is flat. Lay it on and check that it does not rock.`;
   if (YES_OR_NO.has(v.check)) return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
-  const minimum = v.class === 'thin' ? `, ${lengthText(v.minimum, unit)} minimum` : '';
+  const minimum = v.class === 'thin' ? `, minimum ${lengthText(v.minimum, unit)}` : '';
   const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';
   const typical = v.typical ? '; typical, not measured' : '';
   return `${title}: ${CLASS_WORDS[v.class].word}, ${clearanceText(v, unit)}${minimum}${corner}${typical}.`;
@@ -116,18 +116,18 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
 
 /** What happens when two threads meet. */
 function threadsText({ mine, theirs, alike }: ThreadsMet): string {
-  if (mine === theirs) return `${mine} in ${theirs}: they go together.`;
-  const why = alike ? 'they look alike and destroy each other; two free turns by hand, or it is not that thread' : 'they do not go together';
+  if (mine === theirs) return `${mine} in ${theirs}: a match.`;
+  const why = alike ? 'they look alike and ruin each other. Start by hand: two free turns, or it is the wrong thread' : 'they do not match';
   return `${mine} in ${theirs}: ${why}.`;
 }
 
 function sizeWord(size: string): string {
-  return size in SIZE_WORDS ? SIZE_WORDS[size as keyof typeof SIZE_WORDS].toLowerCase().replace('ø', 'Ø') : 'grounding of the cover';
+  return size in SIZE_WORDS ? SIZE_WORDS[size as keyof typeof SIZE_WORDS].toLowerCase().replace('ø', 'Ø') : 'ground of the cover';
 }
 
 function cornerText({ ofPart, ofRoute, most }: Corner, unit: LengthUnit): string {
   const radius = (r: number): string => (r === 0 ? 'a sharp corner' : `radius ${lengthText(r, unit)}`);
-  return `${radius(ofPart)} in ${radius(ofRoute)}; at most radius ${lengthText(most, unit)} would let it in`;
+  return `${radius(ofPart)} in ${radius(ofRoute)}; it fits up to radius ${lengthText(most, unit)}`;
 }
 
 const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
@@ -140,13 +140,13 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   spreadAtSaddles: 'string spread at the saddles',
   scaleLength: 'scale length',
   scaleLengthBass: 'bass scale length',
-  nutToMouth: 'nut to the pocket’s mouth',
+  nutToMouth: 'nut to the mouth of the neck pocket',
   nutWidth: 'width at the nut',
-  boardEndWidth: 'width at board’s end',
-  boardRadius: 'radius of the board',
-  neckThickness: 'thickness of the neck',
-  headstockThickness: 'thickness of the headstock',
-  carveHeight: 'height of the carve',
+  boardEndWidth: 'width at the end of the fingerboard',
+  boardRadius: 'fingerboard radius',
+  neckThickness: 'neck thickness',
+  headstockThickness: 'headstock thickness',
+  carveHeight: 'carve height',
   holeDiameter: 'diameter',
   bareDiameter: 'diameter in bare wood',
   holeDepth: 'depth',
@@ -172,6 +172,6 @@ export function targetText(t: Target, names: Names): string {
 /** Where a body would have most room, and what is still missing there. */
 export function bestPlaceText({ tier, at, clearance }: BestInRoute, names: Names, unit: LengthUnit): string {
   const way = `${lengthText(at.x, unit)} across, ${lengthText(at.y, unit)} along, ${at.turn.toFixed(1)}°`;
-  const still = clearance < 0 ? `${lengthText(-clearance, unit)} would still be missing` : `${lengthText(clearance, unit)} of room`;
-  return `As far as its screws let it go, the ${nameOf(names, tier)} has most room moved by ${way}: ${still}.`;
+  const still = clearance < 0 ? `${lengthText(-clearance, unit)} too little` : `${lengthText(clearance, unit)} of clearance`;
+  return `Within the play of its screws, the ${nameOf(names, tier)} fits best when moved by ${way}: ${still}.`;
 }

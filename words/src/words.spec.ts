@@ -73,7 +73,7 @@ describe('lengths', () => {
 describe('verdicts', () => {
   it('become a sentence with number, limit and what is wanted', () => {
     expect(verdictSentence(verdictOf({}), names, 'mm')).toBe(
-      'Floor under the new route at 25.0, to long back cavity: clears, thin, 4.50 mm ± 0.30, 5.00 mm wanted.',
+      'Floor under the new route at 25.0, to long back cavity: clears, thin, 4.50 mm ± 0.30, minimum 5.00 mm.',
     );
   });
 
@@ -81,7 +81,7 @@ describe('verdicts', () => {
     const v = verdictOf({ check: 'smallestCorner', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup' } });
     const sentence = (radii: Corner): string => verdictSentence({ ...v, corner: { ...radii, tier: 'base' } }, names, 'mm');
     expect(sentence({ ofPart: 3, ofRoute: 4.7625, most: 6.58 })).toBe(
-      'Smallest corner, base: clears, 0.75 mm ± 0.15; radius 3.00 mm in radius 4.76 mm; at most radius 6.58 mm would let it in.',
+      'Smallest corner, base: clears, 0.75 mm ± 0.15; radius 3.00 mm in radius 4.76 mm; it fits up to radius 6.58 mm.',
     );
     expect(sentence({ ofPart: 0, ofRoute: 0, most: 2 })).toContain('a sharp corner in a sharp corner');
   });
@@ -94,7 +94,7 @@ describe('verdicts', () => {
 
   it('name what is missing', () => {
     const v = verdictOf({ class: 'notMeasured', clearance: null, worst: null, missing: [{ quantity: 'bodyThickness', feature: 'body' }] });
-    expect(verdictSentence(v, names, 'mm')).toContain('not measured; missing body thickness.');
+    expect(verdictSentence(v, names, 'mm')).toContain('Still to measure: body thickness.');
     expect(clearanceText(v, 'mm')).toBe('—');
   });
 
@@ -122,7 +122,7 @@ describe('workings', () => {
     expect(lines.map((l) => `${l.depth} ${l.text} ${l.value} ${l.limit}`.trim())).toEqual([
       '0 wood left 23.50 mm',
       '1 + body thickness 41.50 mm ± 0.05',
-      '1 − depth wanted 18.00 mm',
+      '1 − target depth 18.00 mm',
     ]);
     expect(lines[1]?.basis?.kind).toBe('readings');
   });
@@ -139,11 +139,11 @@ describe('words', () => {
 
   it('tell how a gate stands', () => {
     const target = { quantity: 'bodyThickness', feature: 'body' } as const;
-    expect(gateText({ kind: 'reading', target, state: 'one', ok: false }, names, String)).toBe('Measure a second time, blind: body thickness');
-    expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept it with a reason');
+    expect(gateText({ kind: 'reading', target, state: 'one', ok: false }, names, String)).toBe('Take a second, blind reading: body thickness');
+    expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept with a reason');
   });
 
-  it('say why a remedy is off the list', () => {
+  it('say why a remedy archived', () => {
     expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8 mm');
     expect(exclusionText({ kind: 'unsolved', clashes: 1 })).toContain('one clash');
   });
@@ -153,9 +153,9 @@ describe('more words of fit', () => {
   it('says where a body has most room and what is still missing', () => {
     const at = { x: 0.5, y: -0.25, turn: 0.1 };
     expect(bestPlaceText({ tier: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
-      'As far as its screws let it go, the base has most room moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm would still be missing.',
+      'As far as its screws let it go, the base has most room moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm too little.',
     );
-    expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of room');
+    expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of clearance');
   });
 
   it('names what a verdict lacks of the part, and what two threads do to one another', () => {
@@ -167,39 +167,39 @@ describe('more words of fit', () => {
       lacks: [{ part: 'pot', size: 'bushing' }],
     });
     expect(verdictSentence(lacking, { volume: 'volume hole', pot: 'Pot' }, 'mm')).toBe(
-      'Through the volume hole: not measured; missing through the hole, Ø of Pot.',
+      'Bushing in the volume hole: not measured. Still to measure: bushing, Ø of Pot.',
     );
     const alike = verdictOf({ check: 'threadsMeet', unit: 'count', class: 'clashes', clearance: -1, threads: { mine: '6-32', theirs: 'M3.5', alike: true } });
-    expect(verdictSentence(alike, {}, 'mm')).toContain('look alike and destroy each other');
+    expect(verdictSentence(alike, {}, 'mm')).toContain('look alike and ruin each other');
     expect(clearanceText(alike, 'mm')).toBe('6-32 in M3.5');
   });
 
   it('tells what is wrong in a table of parts by line and column', () => {
-    expect(partCsvProblemText({ line: 3, column: 'bushing', fault: 'cannotBe', saw: '900' })).toBe('Line 3, bushing: ‘900’ cannot be.');
+    expect(partCsvProblemText({ line: 3, column: 'bushing', fault: 'cannotBe', saw: '900' })).toBe('Line 3, bushing: ‘900’ is not possible.');
     expect(partCsvProblemText({ line: 1, column: 'colour', fault: 'unknownColumn', saw: 'colour' })).toBe(
-      'Column colour: is no column of the shelf; it is left out.',
+      'Column colour: is not a known column; it is skipped.',
     );
     expect(partCsvProblemText({ line: 1, column: '', fault: 'tooManyLines', saw: '5000' })).toContain('split it');
   });
 
   it('tells the drills that open a hole, finish first', () => {
     const drills = [8.5, 9].map((d) => ({ name: `${d.toFixed(1)} mm`, diameter: d }));
-    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('Scratch the finish back first, then 8.5 mm, 9.0 mm.');
+    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('First scratch the finish back, then 8.5 mm, 9.0 mm.');
     expect(holeStepsText({ drills: [], final: 9, lacks: [], reamer: 'Reamer', countersink: true })).toContain('with the Reamer');
   });
 
   it('names what the shop has not, each kind in its own words', () => {
     const said = (l: Lack): string => lackText(l, { pot: 'Long pot' });
     expect(said({ kind: 'part', part: 'pot' })).toBe('Long pot');
-    expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel of 9.5 mm or more');
+    expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel, at least 9.5 mm');
     expect(said({ kind: 'drill', diameter: 12.1 })).toBe('12.1 mm drill');
     expect(said({ kind: 'sleeve', outer: 10, inner: 8.2 })).toBe('sleeve 10.0 to 8.2 mm');
-    expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['an offcut of wood', 'countersink']);
+    expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['wood offcut', 'countersink']);
   });
 
   it('says what is cut off a pickup, and that a filed window stays wide', () => {
-    expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7 mm off the ears all round');
-    expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7 mm off the ears all round and cut 5.5 mm off the height screws');
+    expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7 mm off the ears all around');
+    expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7 mm off the ears all around and cut 5.5 mm off the height screws');
     const back = { part: null, needsInsert: false, woodCut: false, partCut: false, plateCut: true, works: true };
     expect(wayBackText(back, {})).toContain('stays wide');
   });
@@ -231,21 +231,21 @@ describe('what stands at the machine', () => {
   it('says of the gate what must come first, what is at hand, and of a print where it is off', () => {
     const text = (item: Parameters<typeof gateText>[0]): string => gateText(item, names, String);
     expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: false })).toBe('First: Fix the template');
-    expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: true })).toBe('Done before it: Fix the template');
+    expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: true })).toBe('Done first: Fix the template');
     const need = { need: 'dowel' as const, size: 8, has: null, dull: false };
-    expect(text({ kind: 'need', need, ok: false })).toBe('Not in the drawers: dowel, 8.0 mm');
-    expect(text({ kind: 'need', need, ok: true })).toContain('gone on without');
+    expect(text({ kind: 'need', need, ok: false })).toBe('Not in stock: dowel, 8.0 mm');
+    expect(text({ kind: 'need', need, ok: true })).toContain('continued without');
     expect(text({ kind: 'need', need: { ...need, has: 'beech 10.0 mm, rack', dull: true }, ok: true })).toBe(
-      'At hand: beech 10.0 mm, rack; not known to be sharp, try it on scrap',
+      'In stock: beech 10.0 mm, rack; sharpness unknown, test it on scrap',
     );
-    expect(text({ kind: 'print', off: ['along'], read: { across: 88, along: 41 }, ok: false })).toContain('not the plan’s along');
+    expect(text({ kind: 'print', off: ['along'], read: { across: 88, along: 41 }, ok: false })).toContain('differs from the plan along');
     expect(text({ kind: 'print', off: [], read: null, ok: false })).toContain('Lay the 1 : 1 print on');
   });
 
   it('says what a gap means that was read when the part was tried', () => {
     const asks = { expected: 0.9, limit: 0.2 };
-    expect(gapText(0, asks, 0.05, 'mm')).toContain('It touches');
-    expect(gapText(1.1, asks, 0.05, 'mm')).toBe('As planned, within what can be read.');
+    expect(gapText(0, asks, 0.05, 'mm')).toContain('The part touches');
+    expect(gapText(1.1, asks, 0.05, 'mm')).toBe('As planned, within the limits.');
     expect(gapText(0.5, asks, 0.05, 'mm')).toContain('0.40 mm less than planned');
     expect(gapText(1.5, asks, 0.05, 'mm')).toContain('0.60 mm more than planned');
     expect(gapText(1.5, { expected: null, limit: 0 }, 0.05, 'mm')).toBe('');
@@ -258,8 +258,8 @@ describe('what stands at the machine', () => {
     for (const side of SIDES) expect(SIDE_WORDS[side]).toMatch(/^towards/);
     const beside = (against: string, item = 'hole'): string =>
       verdictSentence(verdictOf({ check: 'holeBeside', class: 'well', clearance: 4.1, worst: 0.2, subject: { feature: 'row', item, against } }), names, 'mm');
-    expect(beside('row 2')).toContain('New hole from the next one of its row');
-    expect(beside('back cavity', 'exit')).toContain('New hole, where it comes out, from the long back cavity');
-    expect(beside('body')).toContain('the body’s edge');
+    expect(beside('row 2')).toContain('New hole to the next hole of the row');
+    expect(beside('back cavity', 'exit')).toContain('Exit of the new hole to the long back cavity');
+    expect(beside('body')).toContain('the edge of the body');
   });
 });

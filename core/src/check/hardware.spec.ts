@@ -196,7 +196,7 @@ describe('a tuner', () => {
   const head = (id: string, kind: HoleKind, diameter: number, x: number, y: number): Hole =>
     hole(id, kind, diameter, { face: kind === 'screw' ? 'headstock back' : 'headstock front', frame: 'headstock', at: { x, y } });
 
-  it('wants its hole, a headstock of its range, room to the next, and covers the old screw holes or shows them', () => {
+  it('wants its hole, a headstock of its range, room to the next screw, and covers the old screw holes or shows them', () => {
     const holes = [head('t1', 'tuner', 8.8, 0, -40), head('t2', 'tuner', 8.8, 0, -64), head('s1', 'screw', 2, 4, -44), head('s2', 'screw', 2, 0, -54)];
     const verdicts = judge([tuner], [at('t1', 'tuner')], { holes, headstock: 16 });
     expect(of(verdicts, 'bushingInHole').clearance).toBeCloseTo(-1.1, 9);

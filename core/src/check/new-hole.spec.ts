@@ -32,7 +32,7 @@ describe('what hangs below a new hole', () => {
     expect(verdict(s, at(60, 240), 'bodyInRoom')!.class).toBe('well');
   });
 
-  it('is not asked of what has no body, nor in the side of the body', () => {
+  it('is no price of what has no body, nor in the side of the body', () => {
     expect(verdict(stateWith(part('ferrule', { outer: 8 }), [], []), at(60, 240), 'cavityBehind')).toBeUndefined();
     const side = newHardwareChoice('new', { on: 'face', face: 'side', at: { x: 10, y: 20 }, hole: 'jack' }, 'part');
     expect(verdict(stateWith(part('jack', { bushing: 9.4, depthBelow: 28 }), [], []), side, 'cavityBehind')).toBeUndefined();

@@ -109,7 +109,7 @@ describe('a channel from cavity to cavity', () => {
 describe('holes in a row', () => {
   const choice = choiceOf(holeRow('strings', row, s));
 
-  it('lie evenly from the first, and tell the least wood between them and to the edge', () => {
+  it('lie evenly from the first, and tell the smallest wood between them and to the edge', () => {
     const at = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole.at.x] : []));
     expect(at.map((x) => Number(x.toFixed(6)))).toEqual([-26, -15.6, -5.2, 5.2, 15.6, 26]);
     const all = verdicts(plainAnatomy(), choice);
@@ -141,7 +141,7 @@ describe('holes in a row', () => {
     ]);
   });
 
-  it('right through keep clear of the cavities of the other face', () => {
+  it('through keep clear of the cavities of the other face', () => {
     const out = (y: number): Verdict =>
       verdicts(plainAnatomy(), choiceOf(holeRow('strings', { ...row, first: { x: -26, y } }, s))).find((v) => v.subject.item === 'exit')!;
     // the cavity ends at 160; 180 − 3.95 − 160

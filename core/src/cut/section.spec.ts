@@ -9,7 +9,7 @@ const across: SectionLine = { from: { x: -160, y: 110 }, to: { x: 160, y: 110 } 
 const part = { pickup: boxPickup('small', 58, 22, 15), at: { x: 0, y: 110 } };
 const of = (pieces: readonly SectionPiece[], kind: SectionPiece['kind']): readonly SectionPiece[] => pieces.filter((p) => p.kind === kind);
 
-/** The whole instrument laid elsewhere in the plan. */
+/** Whole instrument laid elsewhere in the plan. */
 function laid(a: Anatomy, at: Placement): Anatomy {
   return {
     ...a,

@@ -61,7 +61,7 @@ describe('outlines out of an SVG file', () => {
     expect(area(only(page('<circle r="10" cx="20" cy="20" transform="matrix(-1 0 0 1 60 0)"/>')))).toBeCloseTo(Math.PI * 100, 6);
   });
 
-  it('come one for each subpath, open ones left out and stated', () => {
+  it('come one for each subpath, open ones skipped and stated', () => {
     const { outlines, notes } = read(page('<path d="M0 0h10v10h-10zM20 0h5v5h-5zM50 0h10v10"/><line x1="0" y1="60" x2="20" y2="60"/>'));
     expect(outlines.map((o) => o.width)).toEqual([10, 5]);
     expect(notes.filter((n) => n.kind === 'open').length).toBe(2);

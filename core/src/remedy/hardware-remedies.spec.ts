@@ -206,7 +206,7 @@ describe('a cavity, a slot or a bore that is too small', () => {
     expect(apart.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
   });
 
-  it('is not widened into what lies beside it or below: then it is off the list', () => {
+  it('is not widened into what lies beside it or below: then it archived', () => {
     const beside = {
       ...controlOf(20),
       id: 'beside',

@@ -42,7 +42,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
     expect(o.proposal.operations).toContain('deepenRoute');
   });
 
-  it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it is off the list', () => {
+  it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it archived', () => {
     const a = fitting();
     const cavities = a.cavities.map((c) => (c.id === 'back' ? { ...c, levels: c.levels.map((p) => ({ ...p, depth: planned(22.5, 0.05) })) } : c));
     expect(of(options(withPart(deep, { ...a, cavities }), 'deep'), 'deepen').excluded?.kind).toBe('strength');

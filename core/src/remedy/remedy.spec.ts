@@ -25,7 +25,7 @@ describe('options', () => {
     expect(of(options, 'keep').excluded?.kind).toBe('baseline');
   });
 
-  it('a route that leaves too little wood is off the list and says how much', () => {
+  it('a route that leaves too little wood archived and says how much', () => {
     // least 2.0 at worst; the well’s tip at 20 + … leaves thickness − 14 − its depth − 0.3
     const excluded = of(optionsFor(thinBody(34), plainPlan(), plainChoice(), plainTools, request), 'reroute').excluded;
     expect(excluded?.kind).toBe('strength');
@@ -42,7 +42,7 @@ describe('options', () => {
     );
   });
 
-  it('what the owner asked for decides between two that work; a workshop can weigh otherwise, and a job otherwise than the workshop', () => {
+  it('owner’s request decides between two that work; a workshop can weigh otherwise, and a job otherwise than the workshop', () => {
     const kinds = (own = {}, weights = {}): readonly string[] =>
       optionsFor({ ...plainState(), settings: settingsWith(own) }, plainPlan(), plainChoice(), plainTools, { ...request, weights }).map((o) => o.proposal.kind);
     expect(kinds()[0]).toBe('reroute');

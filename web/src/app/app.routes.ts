@@ -10,5 +10,5 @@ export const routes: Routes = [
   { path: 'shelf', loadChildren: () => import('./stages/shelf/shelf.routes').then((m) => m.shelfRoutes) },
   { path: 'shop', loadChildren: () => import('./stages/shop/shop.routes').then((m) => m.shopRoutes) },
   { path: 'i/:instrument', loadChildren: () => import('./stages/instrument.routes').then((m) => m.instrumentRoutes) },
-  { path: '**', title: 'Not here · Rinnovo', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
+  { path: '**', title: 'Page not found · Rinnovo', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
 ];

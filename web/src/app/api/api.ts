@@ -61,9 +61,9 @@ export function problemOf(error: unknown): Problem {
   if (error instanceof HttpErrorResponse) {
     const body: unknown = typeof error.error === 'string' ? parse(error.error) : error.error;
     if (typeof body === 'object' && body !== null && 'type' in body) return body as Problem;
-    return { type: '/problems/unreachable', title: 'The server gave no answer that can be read', status: error.status };
+    return { type: '/problems/unreachable', title: 'The server’s answer cannot be read', status: error.status };
   }
-  return { type: '/problems/here', title: error instanceof Error ? error.message : 'Something went wrong here', status: 0 };
+  return { type: '/problems/here', title: error instanceof Error ? error.message : 'An error occurred', status: 0 };
 }
 
 function parse(text: string): unknown {

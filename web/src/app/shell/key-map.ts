@@ -8,13 +8,13 @@ import { KEY_MAP } from './keys';
   imports: [MatButtonModule, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Keys</h2>
-    <mat-dialog-content tabindex="0" aria-label="Keys and what they do" role="region">
+    <h2 mat-dialog-title>Keyboard</h2>
+    <mat-dialog-content tabindex="0" aria-label="Keyboard shortcuts" role="region">
       <table>
         <thead class="visually-hidden">
           <tr>
             <th scope="col">Key</th>
-            <th scope="col">What it does</th>
+            <th scope="col">Action</th>
           </tr>
         </thead>
         <tbody>

@@ -6,8 +6,8 @@ import { RouterLink } from '@angular/router';
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<main class="page">
-    <h1>There is nothing at this address</h1>
-    <p><a routerLink="/instruments">Go to the instruments</a></p>
+    <h1>This page does not exist</h1>
+    <p><a routerLink="/instruments">Open the instruments</a></p>
   </main>`,
   styles: `
     .page {

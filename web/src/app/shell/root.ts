@@ -16,7 +16,7 @@ import { TopBar } from './top-bar';
     <a class="skip" href="#page">Skip to the page</a>
     <rn-top-bar (keys)="shortcuts.showMap()" />
     @if (connection.current() === 'away') {
-      <p class="away" role="status">The server does not answer. What you did is kept here and goes on by itself as soon as it is back.</p>
+      <p class="away" role="status">The server does not answer. Your work is stored here and sent when the server is back.</p>
     }
     <div class="page" id="page" tabindex="-1"><router-outlet /></div>
   `,

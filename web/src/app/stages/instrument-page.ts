@@ -37,13 +37,13 @@ import { QuickLog } from './survey/quick-log';
     <main>
       @if (failure(); as text) {
         <div class="notice" role="alert">
-          <h1>This instrument could not be opened</h1>
+          <h1>This instrument cannot be opened</h1>
           <p class="problem">{{ text }}</p>
-          <p><button matButton="filled" (click)="load()">Try again</button> <a routerLink="/instruments">Go to the instruments</a></p>
+          <p><button matButton="filled" (click)="load()">Try again</button> <a routerLink="/instruments">Open the instruments</a></p>
         </div>
       } @else if (ready()) {
         <p class="title">
-          <a class="name" [routerLink]="['/i', instrument(), 'about']" title="Owner, job and what is known of it">{{ name() }}</a>
+          <a class="name" [routerLink]="['/i', instrument(), 'about']" title="Owner, job and details">{{ name() }}</a>
           @if (job(); as j) {
             <span class="soft">{{ j.title }} — “{{ j.ownerSays }}”</span>
           }
@@ -142,8 +142,8 @@ export class InstrumentPage {
   protected readonly saving = computed(() => {
     const { saving, problem, status } = this.plan();
     if (status !== 'ready') return '';
-    if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
-    return { saved: 'kept', waiting: 'to be kept …', sending: 'keeping …' }[saving];
+    if (saving === 'refused') return problem ? `Not saved: ${problemText(problem)}` : 'Not saved: two versions';
+    return { saved: 'saved', waiting: 'unsaved …', sending: 'saving …' }[saving];
   });
 
   constructor() {

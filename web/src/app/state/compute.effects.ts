@@ -55,7 +55,7 @@ function result<T>(asked: Promise<T>, r: Ready, then: (computed: Computed<T>) =>
 }
 
 function failed(error: unknown): Observable<Action> {
-  return of(resultActions.failed({ message: error instanceof Error ? error.message : 'the sum failed' }));
+  return of(resultActions.failed({ message: error instanceof Error ? error.message : 'the computation failed' }));
 }
 
 /** Verdicts follow every change of the plan, the newest of each frame; the client itself drops what is out of date. */

@@ -17,18 +17,18 @@ import { attempt } from './attempt';
   template: `
     <form (submit)="keep($event)" novalidate>
       <p>
-        Parts and work: <strong class="number">{{ price() }}</strong>. The options and their prices are kept with the yes.
+        Parts and work: <strong class="number">{{ price() }}</strong>. The options and prices are saved with the consent.
       </p>
       <label
-        >Asked
+        >How asked
         <select (change)="how.set(wayOf($event))">
           @for (w of ways; track w) {
             <option [value]="w">{{ w }}</option>
           }
         </select>
       </label>
-      <label>What the owner said<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="said.set(text($event))" /></label>
-      <button matButton="outlined" type="submit" [disabled]="busy()">The owner agrees</button>
+      <label>Owner’s answer<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="said.set(text($event))" /></label>
+      <button matButton="outlined" type="submit" [disabled]="busy()">Save consent</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }

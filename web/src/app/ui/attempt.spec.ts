@@ -18,7 +18,7 @@ describe('an attempt', () => {
     expect(one.busy()).toBeFalse();
   });
 
-  it('says what went wrong, and forgets it with the next one', async () => {
+  it('says what mishap, and forgets it with the next one', async () => {
     const one = attempt();
     expect(await one.run(() => Promise.reject(new Error('the calliper is at lunch')))).toBeFalse();
     expect(one.problem()).toContain('the calliper is at lunch');

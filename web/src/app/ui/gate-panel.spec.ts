@@ -106,7 +106,7 @@ describe('clear to cut, on the screen', () => {
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     const before = Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
-    const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Accepted because'))!;
+    const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to accept'))!;
     const field = thin.closest('mat-form-field')!.querySelector('input')!;
     field.value = 'it holds';
     field.dispatchEvent(new Event('input'));
@@ -120,12 +120,12 @@ describe('clear to cut, on the screen', () => {
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Ask the owner');
-    button(fixture, 'The owner agrees').click();
+    button(fixture, 'Save consent').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Write what was said');
     http.expectNone(() => true);
     await type(fixture, 'rn-ask-owner input', ' do it ');
-    button(fixture, 'The owner agrees').click();
+    button(fixture, 'Save consent').click();
     const request = http.expectOne((r) => r.url.includes('/consents/'));
     expect(request.request.body).toEqual({ decision: 'decision', how: 'in person', said: 'do it' });
     request.flush({});

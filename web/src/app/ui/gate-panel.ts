@@ -45,15 +45,15 @@ function wayNow(item: GateItem, instrument: string): Way | null {
     case 'typical':
       return { text: 'Measure', link: ['/i', instrument, 'survey'] };
     case 'width':
-      return { text: 'To its outline', link: ['/i', instrument, 'anatomy'] };
+      return { text: 'Check outline', link: ['/i', instrument, 'anatomy'] };
     case 'verdict':
-      return { text: 'Ways out', link: ['/i', instrument, 'fit'] };
+      return { text: 'Options', link: ['/i', instrument, 'fit'] };
     case 'before':
-      return { text: 'To the bench', link: ['/i', instrument, 'bench'] };
+      return { text: 'Open Bench', link: ['/i', instrument, 'bench'] };
     case 'need':
-      return WOOD.has(item.need.need) ? { text: 'Drawers', link: ['/shop', 'drawers'] } : { text: 'Tools', link: ['/shop', 'tools'] };
+      return WOOD.has(item.need.need) ? { text: 'Open drawers', link: ['/shop', 'drawers'] } : { text: 'Open tools', link: ['/shop', 'tools'] };
     case 'print':
-      return { text: 'Print it', link: ['/i', instrument, 'cut'], query: { show: 'template' } };
+      return { text: 'Print template', link: ['/i', instrument, 'cut'], query: { show: 'template' } };
     default:
       return null;
   }
@@ -73,7 +73,7 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
       <p class="clear">● Clear to cut</p>
       <p class="soft">given {{ c.at.slice(0, 16).replace('T', ' ') }} on revision {{ c.revision }}</p>
     } @else if (decision() === null) {
-      <p>Nothing is decided yet: choose a remedy in Fit first.</p>
+      <p>No decision yet. Choose an option in Fit first.</p>
     } @else {
       <p class="closed" aria-live="polite">{{ missing() }}</p>
       <button matButton="filled" type="button" [disabled]="!judged()?.clear || busy()" (click)="clear()">Clear to cut</button>
@@ -92,20 +92,20 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
             }
             @if (row.override !== null) {
               <mat-form-field subscriptSizing="dynamic">
-                <mat-label>{{ row.without ? 'Gone on without because' : 'Cut all the same because' }}</mat-label>
+                <mat-label>{{ row.without ? 'Reason to continue without it' : 'Reason to cut anyway' }}</mat-label>
                 <input matInput maxlength="500" [value]="reasons()[row.override] ?? ''" (input)="accept(row.override, $event)" />
               </mat-form-field>
             }
             @if (row.thin !== null) {
               <mat-form-field subscriptSizing="dynamic">
-                <mat-label>Accepted because</mat-label>
+                <mat-label>Reason to accept</mat-label>
                 <input matInput maxlength="500" [value]="reasons()[row.thin] ?? ''" (input)="accept(row.thin, $event)" />
               </mat-form-field>
             }
             @if (row.print) {
               <div class="print">
-                <rn-length-field #across label="Across, on the print" [(text)]="printAcross" [min]="1" [max]="600" [refusal]="row.off" />
-                <rn-length-field #along label="Along, on the print" [(text)]="printAlong" [min]="1" [max]="600" />
+                <rn-length-field #across label="Width across on the print" [(text)]="printAcross" [min]="1" [max]="600" [refusal]="row.off" />
+                <rn-length-field #along label="Length along on the print" [(text)]="printAlong" [min]="1" [max]="600" />
               </div>
             }
             @if (row.asks) {

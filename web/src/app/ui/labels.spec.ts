@@ -18,7 +18,7 @@ describe('names on the map', () => {
     expect(plate!.y).toBeGreaterThan(0);
   });
 
-  it('never lie on one another, on 240 scattered things; what has no room is left out', () => {
+  it('never lie on one another, on 240 scattered things; what has no room is skipped', () => {
     const share = (i: number, by: number): number => (i * by) % 1;
     const things = Array.from({ length: 240 }, (_, i) =>
       label(`Feature ${i}`, 300 * share(i, 0.6180339), 400 * share(i, 0.7548776), 40 * share(i, 0.5698402), 40 * share(i, 0.8191725)),

@@ -8,10 +8,10 @@ import { viewFeature } from '../state/view.feature';
 
 const ERRORS: Readonly<Record<LengthError, string>> = {
   empty: 'Type a length',
-  'not a length': 'Not a length: 22.2, 7/8, 1 3/32, .875in or a sum',
-  'division by zero': 'A fraction over zero',
-  'too long': 'Too long for a length',
-  'not finite': 'Not a length that exists',
+  'not a length': 'Not a length. Try 22.2, 7/8, 1 3/32, .875in or a sum.',
+  'division by zero': 'The fraction divides by zero',
+  'too long': 'Too many characters for a length',
+  'not finite': 'Not a possible length',
 };
 
 /** A length as it is typed: any unit, sums, a decimal comma; the other unit beside it; what cannot be is said below it. */

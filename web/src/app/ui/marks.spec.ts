@@ -31,7 +31,7 @@ describe('marks', () => {
   });
 
   it('are counted in a headline', () => {
-    expect(headline([])).toBe('Everything clears');
+    expect(headline([])).toBe('All checks clear');
     expect(headline([verdict('a', 'clashes', 0, 0), verdict('b', 'thin', 0, 0), verdict('c', 'thin', 0, 0)])).toBe('1 clash · 2 thin');
   });
 });

@@ -39,5 +39,5 @@ export function headline(verdicts: readonly Verdict[]): string {
     [count('thin'), 'thin', 'thin'],
   ] as const;
   const parts = said.filter(([n]) => n > 0).map(([n, one, many]) => `${n} ${n === 1 ? one : many}`);
-  return parts.length === 0 ? 'Everything clears' : parts.join(' · ');
+  return parts.length === 0 ? 'All checks clear' : parts.join(' · ');
 }

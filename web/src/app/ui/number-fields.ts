@@ -12,8 +12,8 @@ export interface NumberField {
 
 export function placeFields(middle: Point): readonly NumberField[] {
   return [
-    { key: 'x', label: 'Middle, across', value: middle.x, min: -400, max: 400 },
-    { key: 'y', label: 'Middle, along', value: middle.y, min: -1200, max: 1200 },
+    { key: 'x', label: 'Centre, offset across', value: middle.x, min: -400, max: 400 },
+    { key: 'y', label: 'Centre, offset along', value: middle.y, min: -1200, max: 1200 },
   ];
 }
 

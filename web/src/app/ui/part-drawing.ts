@@ -38,11 +38,11 @@ const MARGIN = 10;
             <text [attr.x]="l.x" [attr.y]="l.y" [attr.font-size]="s.letter" [attr.text-anchor]="l.anchor">{{ l.text }}</text>
           }
         </svg>
-        <figcaption class="soft">The line is the face that it hangs from</figcaption>
+        <figcaption class="soft">The line is the mounting face</figcaption>
       </figure>
     }
     @if (!plan() && !side()) {
-      <p class="soft">Nothing to draw yet: type the first sizes.</p>
+      <p class="soft">Nothing to draw yet. Type the first sizes.</p>
     }
   `,
   styles: `

@@ -14,17 +14,17 @@ import { selectNames } from '../state/selectors';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="panel" role="alert" aria-label="Two versions of the plan">
-      <h2>This plan was changed elsewhere in the meantime. Nothing is lost: which one goes on?</h2>
+      <h2>This plan was changed elsewhere while you were editing. Both versions are safe. Choose the one to continue with.</h2>
       <div class="sides">
         <div>
-          <h3>The other one (version {{ theirs().version }})</h3>
+          <h3>Other version ({{ theirs().version }})</h3>
           <p>{{ describe(theirs().plan) }}</p>
-          <button matButton="outlined" (click)="takeTheirs()">Go on with the other one</button>
+          <button matButton="outlined" (click)="takeTheirs()">Use the other version</button>
         </div>
         <div>
-          <h3>Mine</h3>
+          <h3>My version</h3>
           <p>{{ describe(mine()) }}</p>
-          <button matButton="filled" (click)="keepMine()">Keep mine over it</button>
+          <button matButton="filled" (click)="keepMine()">Keep my version</button>
         </div>
       </div>
     </section>

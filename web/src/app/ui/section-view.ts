@@ -41,7 +41,7 @@ const ARROW = 1.4;
         <rect [class]="p.look" [attr.data-id]="p.id" [attr.x]="p.from" [attr.y]="p.top" [attr.width]="p.to - p.from" [attr.height]="p.bottom - p.top" />
       }
       @if (crown(); as d) {
-        <path class="crown" [attr.d]="d"><title>The top’s rise: its height as measured, its curve typical</title></path>
+        <path class="crown" [attr.d]="d"><title>Rise of the top: height measured, curve typical</title></path>
       }
       @for (d of springs(); track $index) {
         <path class="spring" [attr.d]="d" />

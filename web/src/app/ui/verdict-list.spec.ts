@@ -36,9 +36,9 @@ describe('a list of verdicts', () => {
     expect(row('floor/route/planned').getAttribute('aria-expanded')).toBe('true');
     const working = host(fixture).querySelector('rn-working-view')!.textContent;
     expect(working).toContain('body thickness');
-    expect(working).toContain('told, not measured');
+    expect(working).toContain('stated, not measured');
     expect(working).toContain('planned');
-    expect(working).toMatch(/Worst case ± [\d.]+ mm decides; root-sum-square ± [\d.]+/);
+    expect(working).toMatch(/Worst case ± [\d.]+ mm decides. Root sum square: ± [\d.]+/);
     row('hiddenEdge/route/planned').click();
     await fixture.whenStable();
     expect(host(fixture).querySelectorAll('rn-working-view').length).toBe(1);
@@ -47,7 +47,7 @@ describe('a list of verdicts', () => {
     expect(host(fixture).querySelectorAll('rn-working-view').length).toBe(0);
   });
 
-  it('keeps every row in its place while the hand moves the plan, says which question has gone, and sorts anew when it is let go', async () => {
+  it('keeps every row fitted while the hand moves the plan, says which question has gone, and sorts anew when it is let go', async () => {
     const aside = { ...choice, route: { ...route, at: { ...route.at, y: route.at.y + 5 } } };
     const moved = evaluateChoice(state, aside).verdicts.filter((v) => v.check !== 'smallestCorner');
     const fixture = await list({ ...choice, route });
@@ -59,7 +59,7 @@ describe('a list of verdicts', () => {
     await fixture.whenStable();
     expect(rows().slice(0, before.length)).toEqual(before);
     const corner = host(fixture).querySelector('[data-verdict="smallestCorner/pickup//"]')!;
-    expect(corner.textContent).toContain('not a question here');
+    expect(corner.textContent).toContain('not relevant here');
     expect(corner.querySelector('.number')!.textContent).toBe('');
     fixture.componentRef.setInput('steady', false);
     await fixture.whenStable();

@@ -139,7 +139,7 @@ interface Standing {
   readonly asked: boolean;
 }
 
-const NOT_ASKED = { sign: '·', word: 'not a question here' };
+const NOT_ASKED = { sign: '·', word: 'not relevant here' };
 
 /** The verdicts on the rows where they stood; a row whose question has gone stays and says so, what is new comes last. */
 function inPlaceOf(before: readonly Standing[], now: readonly Verdict[]): readonly Standing[] {

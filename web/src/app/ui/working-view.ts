@@ -13,7 +13,7 @@ import { viewFeature } from '../state/view.feature';
   template: `
     <table>
       <caption class="visually-hidden">
-        The working
+        Working
       </caption>
       <tbody>
         @for (line of lines(); track $index) {
@@ -31,7 +31,7 @@ import { viewFeature } from '../state/view.feature';
     </table>
     @if (worst() !== null) {
       <p class="soft">
-        Worst case ± {{ worst()?.toFixed(2) }} mm decides; root-sum-square ± {{ rss()?.toFixed(2) }} if errors are independent. Wanted
+        Worst case ± {{ worst()?.toFixed(2) }} mm decides. Root sum square: ± {{ rss()?.toFixed(2) }} for independent errors. Minimum
         {{ minimum()?.toFixed(1) }} mm.
       </p>
     }
@@ -90,13 +90,13 @@ export class WorkingView {
       case 'measured':
         return `measured with a ${basis.tool}`;
       case 'work':
-        return 'read while the work was done';
+        return 'read during the work';
       case 'planned':
         return 'planned';
       case 'default':
         return 'typical, not measured';
       case 'stated':
-        return 'told, not measured';
+        return 'stated, not measured';
     }
   }
 

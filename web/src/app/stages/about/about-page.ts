@@ -8,7 +8,7 @@ import { JobForm } from './job-form';
   imports: [IdentityForm, JobForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1 class="visually-hidden">About the instrument</h1>
+    <h1 class="visually-hidden">About this instrument</h1>
     <rn-identity-form class="panel" />
     <rn-job-form class="panel" />
   `,

@@ -138,7 +138,7 @@ describe('the job of an instrument', () => {
     expect([body.title, body.limits.budget, body.limits.due, body.worth, body.active, body.instrument]).toEqual(['Refret', 25050, null, 20000, true, 'i']);
   });
 
-  it('weighs as it was told to; a weight that is no number is refused beside its field, and what is as in the workshop is not kept', async () => {
+  it('weighs as it was told to; a weight that is not a number is refused beside its field, and what is as in the workshop is not kept', async () => {
     const { fixture, http } = await form([job]);
     const weight = (n: number, text: string): Promise<void> => {
       const input = host(fixture).querySelectorAll<HTMLInputElement>('rn-job-weights input')[n]!;

@@ -33,7 +33,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
               <input matInput maxlength="500" [value]="plain()[t.key] ?? ''" (input)="setText(t.key, $event)" />
             }
             @if (t.key === 'label' && (plain()['label'] ?? '').trim() === '') {
-              <mat-hint class="problem" role="alert">It needs a label</mat-hint>
+              <mat-hint class="problem" role="alert">An instrument needs a label</mat-hint>
             }
           </mat-form-field>
         }
@@ -47,8 +47,8 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
           </mat-select>
         </mat-form-field>
       </div>
-      <h2>What is known of it</h2>
-      <p class="soft">What nobody knows stays empty.</p>
+      <h2>Details</h2>
+      <p class="soft">Leave unknown details empty.</p>
       @for (k of keys; track k.key) {
         <div class="fact">
           <mat-form-field subscriptSizing="dynamic">

@@ -13,7 +13,7 @@ import { shop } from '../../state/resources';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>What counts, and how much{{ differs() ? ': otherwise than the workshop’s' : '' }}</summary>
+      <summary>Weights of the score{{ differs() ? '(own to this job)' : '' }}</summary>
       @for (f of fields(); track f.id) {
         <label>
           {{ f.word }}
@@ -21,11 +21,11 @@ import { shop } from '../../state/resources';
           @if (f.bad) {
             <span class="problem" role="alert">0 to 100</span>
           } @else if (f.own) {
-            <span class="soft">the workshop’s: {{ f.shop }}</span>
+            <span class="soft">workshop: {{ f.shop }}</span>
           }
         </label>
       }
-      <button matButton type="button" (click)="asShop()">As the workshop weighs</button>
+      <button matButton type="button" (click)="asShop()">Reset to the workshop’s weights</button>
     </details>
   `,
   styles: `

@@ -15,10 +15,10 @@ import { viewFeature } from '../../state/view.feature';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="panel" role="alert" aria-label="Two versions of the instrument">
-      <h2>{{ who() }} changed this instrument in the meantime (revision {{ theirs().revision }}). Nothing is lost: which one goes on?</h2>
-      <p>Mine differs from it by: {{ differences() }}</p>
-      <button matButton="outlined" type="button" (click)="takeTheirs()">Go on with the other one</button>
-      <button matButton="filled" type="button" (click)="keepMine()">Keep mine over it</button>
+      <h2>{{ who() }} changed this instrument (revision {{ theirs().revision }}) while you were editing. Both versions are safe. Choose the one to continue with.</h2>
+      <p>Your changes: {{ differences() }}</p>
+      <button matButton="outlined" type="button" (click)="takeTheirs()">Use the other version</button>
+      <button matButton="filled" type="button" (click)="keepMine()">Keep my version</button>
     </section>
   `,
   styles: `

@@ -137,7 +137,7 @@ describe('the anatomy page', () => {
     view.chosen.emit({ id: 'window', at: { x: 0, y: 105 } });
     await fixture.whenStable();
     expect(row('plate').getAttribute('aria-expanded')).toBe('true');
-    button(fixture, 'Take away').click();
+    button(fixture, 'Remove photograph').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('hangs in it');
   });

@@ -58,7 +58,7 @@ const LAYERS: readonly { readonly id: LayerId; readonly name: string; readonly k
   { id: 'board', name: 'Fingerboard', kinds: ['board', 'fret'] },
   { id: 'strings', name: 'Strings and centre line', kinds: [] },
   { id: 'holes', name: 'Holes', kinds: ['hole'] },
-  { id: 'below', name: 'What lies on the other face', kinds: ['hidden'] },
+  { id: 'below', name: 'Features of the other face', kinds: ['hidden'] },
 ];
 
 /** What the instrument is, to scale: every feature with its place and sizes, moved by hand, keys, numbers or measured distances. */
@@ -217,8 +217,8 @@ export class AnatomyPage {
   });
   protected readonly saving = computed(() => {
     const { saving, problem } = this.edit();
-    if (saving === 'refused') return problem ? `Not kept: ${problemText(problem)}` : 'Not kept yet: two versions';
-    return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'to be kept …', sending: 'keeping …' }[saving];
+    if (saving === 'refused') return problem ? `Not saved: ${problemText(problem)}` : 'Not saved: two versions';
+    return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'unsaved …', sending: 'saving …' }[saving];
   });
 
   /** How large the map is on a sheet: at the first scale that fits. */

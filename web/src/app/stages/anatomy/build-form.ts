@@ -100,7 +100,7 @@ export class BuildForm {
   private readonly angleTyped = computed(() => (this.angle().trim() === '' ? null : Number(this.angle().trim().replace(',', '.').replace(/°$/, ''))));
   protected readonly angleProblem = computed(() => {
     const typed = this.angleTyped();
-    return typed === null || Math.abs(typed) <= STEEPEST ? null : `An angle in degrees, −${STEEPEST} to ${STEEPEST}`;
+    return typed === null || Math.abs(typed) <= STEEPEST ? null : `Type an angle in degrees, −${STEEPEST} to ${STEEPEST}`;
   });
 
   protected typed(event: Event): string {

@@ -70,7 +70,7 @@ export class DistancePanel {
     const { worst } = this.solved();
     const d = worst && this.anatomy().distances.find((x) => x.id === worst.distance);
     return worst && d
-      ? `A chain does not close. Furthest off is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${worst.allowed.toFixed(2)}. Measure that one again.`
+      ? `A chain of distances does not close. The largest error is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${worst.allowed.toFixed(2)}. Measure it again.`
       : null;
   });
   protected readonly loose = computed(() => {
@@ -78,8 +78,8 @@ export class DistancePanel {
     const names = this.names();
     const list = (ids: readonly string[]): string => ids.map((id) => names[id] ?? id).join(', ');
     return [
-      undetermined.along.length > 0 ? `Along, nothing ties: ${list(undetermined.along)}.` : '',
-      undetermined.across.length > 0 ? `Across, nothing ties: ${list(undetermined.across)}.` : '',
+      undetermined.along.length > 0 ? `No distance along fixes: ${list(undetermined.along)}.` : '',
+      undetermined.across.length > 0 ? `No distance across fixes: ${list(undetermined.across)}.` : '',
     ].filter(Boolean);
   });
 
@@ -119,7 +119,7 @@ export class DistancePanel {
       return;
     }
     if (value === null) {
-      this.refusal.set('Type what the tool says');
+      this.refusal.set('Type the reading');
       return;
     }
     if (value < 0) {

@@ -21,20 +21,20 @@ import { WorkingView } from '../../ui/working-view';
         </p>
         <rn-working-view [working]="r.d.by" [rss]="null" [worst]="null" [minimum]="null" />
         @if (r.because; as why) {
-          <p class="soft">It is so: {{ why }}</p>
-          <button matButton type="button" (click)="doubtAgain(r.d)">Doubt it again</button>
+          <p class="soft">Accepted: {{ why }}</p>
+          <button matButton type="button" (click)="doubtAgain(r.d)">Withdraw</button>
         } @else {
           <form (submit)="insist($event, r.d)">
             <mat-form-field subscriptSizing="dynamic">
-              <mat-label>It is so, because</mat-label>
+              <mat-label>Reason</mat-label>
               <input matInput maxlength="300" [value]="reasons()[r.d.key] ?? ''" (input)="type(r.d.key, $event)" />
             </mat-form-field>
-            <button matButton="outlined" type="submit" [disabled]="(reasons()[r.d.key] ?? '').trim() === ''">Insist</button>
+            <button matButton="outlined" type="submit" [disabled]="(reasons()[r.d.key] ?? '').trim() === ''">Accept as true</button>
           </form>
         }
       </article>
     } @empty {
-      <p class="pad">● Nothing here contradicts anything else.</p>
+      <p class="pad">● No contradictions.</p>
     }
   `,
   styles: `

@@ -100,8 +100,8 @@ export class FeatureForm {
     if (!this.hider()) return null;
     const [widest] = coversOf(this.anatomy(), this.id());
     return widest
-      ? `By the drawing the ${nameOf(this.names(), widest.plate)} covers all of it, by ${lengthText(widest.by, this.unit())} at the worst point.`
-      : 'By the drawing nothing covers all of it.';
+      ? `In the drawing, the ${nameOf(this.names(), widest.plate)} covers all of it, with a margin of ${lengthText(widest.by, this.unit())} at the worst point.`
+      : 'In the drawing, nothing covers all of it.';
   });
 
   protected readonly fields = computed((): readonly NumberField[] => {

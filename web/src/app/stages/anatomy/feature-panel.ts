@@ -26,7 +26,7 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
           }
         </mat-select>
       </mat-form-field>
-      <button matButton="filled" type="button" (click)="add()">Add</button>
+      <button matButton="filled" type="button" (click)="add()">Add feature</button>
     </div>
     @for (g of groups(); track g.title) {
       <h2>{{ g.title }}</h2>
@@ -46,7 +46,7 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
         }
       </ul>
     } @empty {
-      <p class="empty">Nothing on it yet. Add its first cavity, hole or plate: it appears in the middle of the body with a typical size.</p>
+      <p class="empty">No features yet. Add the first cavity, hole or plate. It appears in the middle of the body at a typical size.</p>
     }
   `,
   styles: `

@@ -25,7 +25,7 @@ type Entry = Omit<AnatomyRevision, 'document'>;
             ><strong>{{ r.revision }}</strong> {{ r.cause === 'work' ? 'work' : 'correction' }}<br /><span class="soft">{{ r.when }} · {{ r.who }}</span></span
           >
           @if (r.now) {
-            <span class="soft">as it is now</span>
+            <span class="soft">current</span>
           } @else {
             <button matButton type="button" [attr.aria-pressed]="compared() === r.revision" (click)="lay(r.revision)">Compare</button>
             <button matButton type="button" [attr.aria-label]="'Restore revision ' + r.revision" (click)="restore(r.revision)">Restore</button>

@@ -38,9 +38,9 @@ import { sameTexts } from '../../ui/same-texts';
         }
       </div>
       <p class="acts">
-        <button matButton="filled" type="submit">Set the opening</button>
+        <button matButton="filled" type="submit">Apply</button>
         <button matButton type="button" (click)="redraw()">Outline …</button>
-        <button matButton type="button" (click)="removed.emit()">Take the opening away</button>
+        <button matButton type="button" (click)="removed.emit()">Delete opening</button>
       </p>
     </form>
   `,

@@ -55,7 +55,7 @@ describe('the panel of measured distances', () => {
     edge('from', 'route', 'low');
     edge('to', 'neck pocket', 'high');
     expect(await keep('-20')).toContain('without a sign');
-    expect(await keep('')).toContain('Type what the tool says');
+    expect(await keep('')).toContain('Type the reading');
     expect(await keep('20')).toBe('');
     expect(changed!.distances[0]!.value).toBe(-20);
   });
@@ -95,7 +95,7 @@ describe('the panel of measured distances', () => {
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('A chain does not close');
     expect(host(fixture).querySelectorAll('li.worst').length).toBe(1);
     expect(host(fixture).textContent).toContain('Across, nothing ties');
-    [...host(fixture).querySelectorAll('button')].filter((b) => b.textContent.includes('Take away'))[1]!.click();
+    [...host(fixture).querySelectorAll('button')].filter((b) => b.textContent.includes('Remove photograph'))[1]!.click();
     expect(changed!.distances.map((d) => d.id)).toEqual(['a']);
   });
 });
@@ -109,11 +109,11 @@ describe('the history of an instrument', () => {
     fixture.componentInstance.restored.subscribe((a) => seen.push(a));
     await fixture.whenStable();
     const entry = (revision: number, cause: string) => ({ instrument: 'i', revision, cause, entry: null, person: 'nell', at: '2026-01-02T10:00:00.000Z' });
-    // the one as it is now is revision 1: an older one stands below it for the spec's sake
+    // the one current is revision 1: an older one stands below it for the spec's sake
     http.expectOne('/api/instruments/i/anatomy/history').flush({ items: [entry(1, 'work'), entry(0, 'correction')], next: null });
     await settle();
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('as it is now');
+    expect(host(fixture).textContent).toContain('current');
     expect(host(fixture).textContent).toContain('Nell');
     const old = moveFeature(anatomy, 'route', 1, 1);
     button(fixture, 'Compare').click();

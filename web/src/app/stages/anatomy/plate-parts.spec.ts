@@ -56,11 +56,11 @@ describe('what is in a plate', () => {
     await fixture.whenStable();
     const added = changed!.plates.find((p) => p.id === 'plate')!.openings.at(-1)!;
     expect(added.name).toBe('Opening');
-    button(fixture, 'Take the opening away').click();
+    button(fixture, 'Delete opening').click();
     await fixture.whenStable();
     expect(changed!.plates.find((p) => p.id === 'plate')!.openings.some((o) => o.id === added.id)).toBeFalse();
     await open('window');
-    button(fixture, 'Take the opening away').click();
+    button(fixture, 'Delete opening').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('hangs in this opening');
   });

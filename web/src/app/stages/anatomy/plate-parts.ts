@@ -26,7 +26,7 @@ import { ScrewPlaces } from './screw-places';
           }
         </li>
       } @empty {
-        <li class="soft">None: it covers all that lies under it.</li>
+        <li class="soft">No openings: the plate covers everything under it.</li>
       }
     </ul>
     <p><button matButton="outlined" type="button" (click)="add()">Add an opening</button></p>
@@ -87,7 +87,7 @@ export class PlateParts {
 
   protected remove(id: string): void {
     if (this.anatomy().positions.some((p) => p.plate === this.plate() && p.opening === id)) {
-      this.refusal.set('A pickup hangs in this opening: take its place away first');
+      this.refusal.set('A pickup is planned in this opening. Remove that place first.');
       return;
     }
     this.changed.emit(removeOpening(this.anatomy(), this.plate(), id));

@@ -38,17 +38,17 @@ const GAUGES = [1, 2, 3, 4, 5, 6, 8];
               }
             </mat-select>
           </mat-form-field>
-          <button matButton type="button" [attr.aria-label]="'Take screw ' + ($index + 1) + ' away'" (click)="remove($index)">Away</button>
+          <button matButton type="button" [attr.aria-label]="'Delete screw ' + ($index + 1)" (click)="remove($index)">Delete</button>
         </div>
       } @empty {
-        <p class="soft">None told yet.</p>
+        <p class="soft">No screw places yet.</p>
       }
       @if (refusal(); as text) {
         <p class="problem" role="alert">{{ text }}</p>
       }
       <p class="acts">
         @if (screws().length > 0) {
-          <button matButton="filled" type="submit">Set the places</button>
+          <button matButton="filled" type="submit">Apply screw places</button>
         }
         <button matButton="outlined" type="button" (click)="add()">Add a screw place</button>
       </p>

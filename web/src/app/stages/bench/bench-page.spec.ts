@@ -41,7 +41,7 @@ const toDepth = [entry('1 unplug'), entry('2 changeBit'), entry('3 setDepth'), e
 describe('the bench', () => {
   it('says what to do first when there is no work', async () => {
     const { fixture } = await bench({});
-    expect(host(fixture).textContent).toContain('Nothing is on the bench');
+    expect(host(fixture).textContent).toContain('No work on the bench');
   });
 
   it('shows caution first, then one step', async () => {
@@ -95,7 +95,7 @@ describe('the bench', () => {
     expect(host(fixture).querySelector('[data-number="remainingDepth"] .huge')!.textContent.trim()).toBe('6.2 mm');
   });
 
-  it('logs what went wrong with words, its cause and what was learned, and says what can be done now', async () => {
+  it('logs what mishap with words, its cause and what was learned, and says what can be done now', async () => {
     const { fixture, http } = await bench({ work: cleared, ledger: toDepth });
     button(fixture, 'Went wrong').click();
     await fixture.whenStable();
@@ -200,7 +200,7 @@ describe('the bench', () => {
     http.match(() => true);
   });
 
-  it('logs the minutes of the watch, or as typed; what is no number of minutes is refused', async () => {
+  it('logs the minutes of the watch, or as typed; what is not a number of minutes is refused', async () => {
     const { fixture, http } = await bench({ work: cleared });
     const minutes = 'rn-stop-watch input';
     await type(fixture, minutes, 'soon');

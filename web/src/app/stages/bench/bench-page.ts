@@ -40,7 +40,7 @@ import { WentWrong, type MishapReport } from './went-wrong';
 
 const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
   on: 'The screen stays on while the Bench is open.',
-  off: 'The screen may go dark: the browser does not keep it on just now.',
+  off: 'The screen may go dark: the browser is not keeping it on.',
   cannot: 'The screen may go dark: this browser cannot keep it on.',
 };
 

@@ -68,7 +68,7 @@ describe('photographs of a step', () => {
     const { fixture, http } = onScreen([picture, { ...picture, id: 'q', operation: 'other' }]);
     await fixture.whenStable();
     expect([...host(fixture).querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/p/small']);
-    button(fixture, 'Take away').click();
+    button(fixture, 'Remove photograph').click();
     const removed = http.expectOne('/api/photographs/p/removed');
     expect([removed.request.headers.get('If-Match'), removed.request.body]).toEqual(['"1"', { removed: true }]);
     removed.flush({}, { headers: { ETag: '"2"' } });
@@ -76,7 +76,7 @@ describe('photographs of a step', () => {
     http.expectOne((r) => r.url.includes('/instruments/i/photographs')).flush({ items: [] });
     await settle();
     fixture.detectChanges();
-    button(fixture, 'Bring the picture back').click();
+    button(fixture, 'Restore photograph').click();
     const back = http.expectOne('/api/photographs/p/removed');
     expect([back.request.headers.get('If-Match'), back.request.body]).toEqual(['"2"', { removed: false }]);
     back.flush({}, { headers: { ETag: '"3"' } });

@@ -15,7 +15,7 @@ import { smallerPicture } from '../../ui/smaller-picture';
   template: `
     <p class="acts">
       <button matButton="outlined" type="button" [disabled]="act.busy()" (click)="input.click()">
-        {{ act.busy() ? 'Keeping it …' : 'Photograph the step' }}
+        {{ act.busy() ? 'Saving …' : 'Photograph the step' }}
       </button>
       <input
         #input
@@ -28,7 +28,7 @@ import { smallerPicture } from '../../ui/smaller-picture';
         (change)="take($event)"
       />
       @if (removed(); as p) {
-        <button matButton type="button" (click)="bringBack(p)">Bring the picture back</button>
+        <button matButton type="button" (click)="bringBack(p)">Restore photograph</button>
       }
     </p>
     @if (act.problem(); as text) {
@@ -40,9 +40,8 @@ import { smallerPicture } from '../../ui/smaller-picture';
           <a [href]="'/api/photographs/' + p.id + '/image'" target="_blank" rel="noopener">
             <img [src]="'/api/photographs/' + p.id + '/small'" [alt]="'Photograph of ' + p.at.slice(0, 16).replace('T', ' ')" />
           </a>
-          <button matButton type="button" [attr.aria-label]="'Take away the photograph of ' + p.at.slice(0, 16).replace('T', ' ')" (click)="archive(p)">
-            Take away
-          </button>
+          <button matButton type="button" [attr.aria-label]="'Remove the photograph of ' + p.at.slice(0, 16).replace('T', ' ')" (click)="archive(p)">
+            Remove photograph </button>
         </li>
       }
     </ul>

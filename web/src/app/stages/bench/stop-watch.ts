@@ -25,7 +25,7 @@ function kept(): Watch | null {
   imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button matButton="outlined" type="button" [attr.aria-label]="running() ? 'Stop the watch' : 'Start the watch'" (click)="toggle()">
+    <button matButton="outlined" type="button" [attr.aria-label]="running() ? 'Stop the stop-watch' : 'Start the stop-watch'" (click)="toggle()">
       {{ running() ? 'Stop' : 'Start' }} <span class="clock number" role="timer">{{ clock() }}</span>
     </button>
     <mat-form-field subscriptSizing="dynamic">

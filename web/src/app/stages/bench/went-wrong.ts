@@ -26,10 +26,10 @@ export interface MishapReport {
 }
 
 const FAR: Readonly<Partial<Record<MishapId, string>>> = {
-  slipped: 'How far beyond the line',
-  tornOut: 'How far beyond the line',
-  chipped: 'How far the chip reaches',
-  wandered: 'How far off the mark',
+  slipped: 'Distance beyond the line',
+  tornOut: 'Distance beyond the line',
+  chipped: 'Length of the chip',
+  wandered: 'Distance off the mark',
 };
 
 /** What went wrong, and what now: the new depth, or the wood that is gone, is judged before it is logged. */

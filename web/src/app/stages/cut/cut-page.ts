@@ -137,15 +137,15 @@ export class CutPage {
   protected readonly lines = computed(() => {
     const a = this.anatomy();
     const { from, to } = this.sectionLine();
-    const cut = { id: 'section line', kind: 'section' as const, d: `M${from.x} ${from.y}L${to.x} ${to.y}`, title: 'Where the section is taken' };
+    const cut = { id: 'section line', kind: 'section' as const, d: `M${from.x} ${from.y}L${to.x} ${to.y}`, title: 'Section line' };
     return a ? [...drawLines(a, this.frame()), cut] : [];
   });
   protected readonly marks = computed(() => marksOf(this.verdicts(), this.open(), this.names()));
   protected readonly figures = computed(() => {
     const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
-    if (this.inHand()) return 'The areas follow when you let go.';
-    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} in sight)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+    if (this.inHand()) return 'Areas update on release.';
+    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} visible)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);
@@ -159,7 +159,7 @@ export class CutPage {
     const after = this.resting()?.result.anatomy;
     return after ? surfaceAlong(after, this.sectionLine()) : null;
   });
-  /** Where the section is taken: across the pickup until somebody pulls its ends. */
+  /** Section line: across the pickup until somebody pulls its ends. */
   protected readonly sectionLine = linkedSignal<SectionLine>(() => this.across());
   protected readonly sectionLength = computed(() => lengthOf(this.sectionLine()));
   private readonly across = computed((): SectionLine => {
@@ -171,11 +171,11 @@ export class CutPage {
   protected readonly handles = computed((): readonly PlanHandle[] => {
     const { from, to } = this.sectionLine();
     const ends: readonly PlanHandle[] = [
-      { ...from, id: 'section from', title: 'Pull: where the section begins', room: HANDLE_ROOM },
-      { ...to, id: 'section to', title: 'Pull: where the section ends', room: HANDLE_ROOM },
+      { ...from, id: 'section from', title: 'Drag: start of the section', room: HANDLE_ROOM },
+      { ...to, id: 'section to', title: 'Drag: end of the section', room: HANDLE_ROOM },
     ];
     const grip = this.begun() ? null : this.turnGrip();
-    return grip ? [...ends, { ...placePoint(grip, this.at()), id: 'turn', title: 'Pull round: turns the route', room: HANDLE_ROOM }] : ends;
+    return grip ? [...ends, { ...placePoint(grip, this.at()), id: 'turn', title: 'Drag to turn the route', room: HANDLE_ROOM }] : ends;
   });
   /** Over the route, in its own frame. */
   private readonly turnGrip = computed(() => {

@@ -32,14 +32,14 @@ import { WorkingView } from '../../ui/working-view';
             <tr>
               <th scope="col">Hole</th>
               <th scope="col">Work</th>
-              <th scope="col">Across, along</th>
-              <th scope="col">Now</th>
-              <th scope="col">Finished</th>
-              <th scope="col">In bare wood</th>
+              <th scope="col">Position (across, along)</th>
+              <th scope="col">Current Ø</th>
+              <th scope="col">Finished Ø</th>
+              <th scope="col">Ø in bare wood</th>
               <th scope="col">Drills</th>
               <th scope="col">Depth</th>
-              <th scope="col">Stop, from the tip</th>
-              <th scope="col">WatchFor</th>
+              <th scope="col">Stop distance from the tip</th>
+              <th scope="col">Watch for</th>
             </tr>
           </thead>
           <tbody>
@@ -62,7 +62,7 @@ import { WorkingView } from '../../ui/working-view';
                 <td>
                   {{ l.drills }}
                   @if (l.lacks) {
-                    <span class="problem">Missing here: {{ l.lacks }}</span>
+                    <span class="problem">Not in stock: {{ l.lacks }}</span>
                   }
                 </td>
                 <td class="number">{{ l.depth }}</td>
@@ -81,7 +81,7 @@ import { WorkingView } from '../../ui/working-view';
         <div class="panel no-print" aria-live="polite"><rn-working-view [working]="w" /></div>
       }
     } @else {
-      <p>No hole is made or changed by this plan. Choose parts for holes in Fit, or plan a row of holes in Cut.</p>
+      <p>This plan makes no holes. Choose parts for holes in Fit, or plan a row of holes in Cut.</p>
     }
     @if (pilots().length > 0) {
       <section class="panel pad">
@@ -92,10 +92,10 @@ import { WorkingView } from '../../ui/working-view';
               <tr>
                 <th scope="col">Screw</th>
                 <th scope="col">Shank</th>
-                <th scope="col">Root, about</th>
+                <th scope="col">Approx. root</th>
                 <th scope="col">Pilot</th>
-                <th scope="col">Drill here</th>
-                <th scope="col">Countersink to</th>
+                <th scope="col">Drill in stock</th>
+                <th scope="col">Countersink Ø</th>
               </tr>
             </thead>
             <tbody>
@@ -115,13 +115,13 @@ import { WorkingView } from '../../ui/working-view';
           </table>
         </div>
         <p class="soft">
-          Many guitar screws are tapping screws: measure the root. Full length, wax on the thread, driven by hand; a dry screw snaps in a tight hole.
+          Many guitar screws are tapping screws: measure the root. Drill to full length, wax the thread, drive by hand. A dry screw snaps in a tight hole.
         </p>
       </section>
     }
     @if (plates().length > 0) {
       <section class="panel pad">
-        <h2>Carrying a pattern over</h2>
+        <h2>Transferring a hole pattern</h2>
         <label class="pick">
           Plate
           <select [value]="plate()?.id" (change)="picked.set(textOf($event))">
@@ -133,12 +133,12 @@ import { WorkingView } from '../../ui/working-view';
         @if (plate(); as p) {
           <ol>
             @for (x of p.places; track $index) {
-              <li class="number">{{ x.where }}; {{ x.toNext }} to the next</li>
+              <li class="number">{{ x.where }}; {{ x.toNext }} to the next screw</li>
             }
           </ol>
           <p>{{ p.longest }}</p>
         }
-        <p class="soft">Any of three ways; the lengths prove it before a hole is drilled:</p>
+        <p class="soft">Use any of these methods. Check the lengths before drilling:</p>
         <ul class="soft">
           @for (w of transfer; track w) {
             <li>{{ w }}</li>
@@ -148,8 +148,8 @@ import { WorkingView } from '../../ui/working-view';
     }
     @if (panels().length > 0) {
       <section class="panel pad no-print">
-        <h2>A copy of a panel, to wire outside the body</h2>
-        <p class="soft">At true size, seen from behind: glue it to card, put the parts through it, and wire them there.</p>
+        <h2>Copy of a panel for wiring outside the body</h2>
+        <p class="soft">True size, seen from behind. Glue it to card, mount the parts in it, and wire them there.</p>
         <p class="links">
           @for (p of panels(); track p.id) {
             <a matButton="outlined" [href]="p.href" download>{{ p.name }}</a>
@@ -256,7 +256,7 @@ export class HolesPage {
   private readonly hardness = computed(() => hardnessOf(this.wood()));
   protected readonly woodSaid = computed(() => {
     const wood = this.wood();
-    return wood === null ? 'hardwood (the body’s wood is not told)' : `${wood}: ${this.hardness()}`;
+    return wood === null ? 'hardwood (body wood unknown)' : `${wood}: ${this.hardness()}`;
   });
   /** Of the screws that hold the instrument's plates. */
   protected readonly pilots = computed(() => {

@@ -18,7 +18,7 @@ async function panel() {
   };
   const add = async (): Promise<void> => {
     await fixture.whenStable();
-    button(fixture, 'See what it leaves').click();
+    button(fixture, 'Check this cut').click();
     await settle(30);
     await fixture.whenStable();
   };
@@ -34,11 +34,11 @@ describe('cuts that no part asks for', () => {
   it('are planned as choices of their own, each under its own name, and shown where they are judged', async () => {
     const { it, add, planned, said } = await panel();
     await add();
-    expect([planned().length, said()]).toEqual([0, 'Say where it begins and where it ends, on one face.']);
+    expect([planned().length, said()]).toEqual([0, 'Choose a start and an end on the same face.']);
     it.floor.set('route/old');
     it.type('depth', '12');
     await add();
-    expect(said()).toBe('It is as deep as that already.');
+    expect(said()).toBe('The floor is already that deep.');
     it.type('depth', '21');
     await add();
     it.type('depth', '22');
@@ -51,7 +51,7 @@ describe('cuts that no part asks for', () => {
     expect(TestBed.inject(Router).url).toBe('/i/i/fit');
   });
 
-  it('are holes in a row with their number; what is no number of holes is said', async () => {
+  it('are holes in a row with their number; what is not a number of holes is said', async () => {
     const { it, add, planned, said } = await panel();
     it.kind.set('row');
     it.count.set('one');
@@ -66,7 +66,7 @@ describe('cuts that no part asks for', () => {
     const { it, add, planned, said } = await panel();
     it.kind.set('relief');
     await add();
-    expect([planned().length, said()]).toEqual([0, 'Say where it begins and where it ends, on one face.']);
+    expect([planned().length, said()]).toEqual([0, 'Choose a start and an end on the same face.']);
     it.plate.set('plate');
     await add();
     const [made] = planned();
@@ -77,12 +77,12 @@ describe('cuts that no part asks for', () => {
     const { fixture, it, add, planned, said } = await panel();
     it.kind.set('cavity');
     await add();
-    expect(said()).toBe('There is no outline to begin from.');
+    expect(said()).toBe('Choose or draw an outline first.');
     const outline = roundedRectangle(56, 32, 5, { x: -30, y: 200 });
     const opened = spyOn(TestBed.inject(MatDialog), 'open').and.returnValue({
       afterClosed: () => of({ outline, limit: 0.25, basis: { kind: 'stated' } }),
     } as MatDialogRef<unknown>);
-    button(fixture, 'Its outline …').click();
+    button(fixture, 'Outline …').click();
     await settle(400);
     await fixture.whenStable();
     expect(opened).toHaveBeenCalledTimes(1);

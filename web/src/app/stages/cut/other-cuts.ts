@@ -24,14 +24,14 @@ import { WorkingView } from '../../ui/working-view';
 
 /** What can be planned here, and what is only reckoned. */
 const KINDS = [
-  { id: 'deepen', word: 'A floor cut deeper (neck pocket, any cavity)' },
-  { id: 'channel', word: 'A channel for wires' },
-  { id: 'row', word: 'Holes in a row' },
-  { id: 'relief', word: 'A relief that a plate sinks into' },
-  { id: 'cavity', word: 'A new cavity, traced or typed' },
-  { id: 'fence', word: 'Along a fence: its numbers' },
-  { id: 'surface', word: 'Surfacing on rails: its numbers' },
-  { id: 'bore', word: 'Slanted ground bore: its numbers' },
+  { id: 'deepen', word: 'Deepen a level (neck pocket, any cavity)' },
+  { id: 'channel', word: 'Wire channel' },
+  { id: 'row', word: 'Row of holes' },
+  { id: 'relief', word: 'Relief for a plate' },
+  { id: 'cavity', word: 'New cavity, traced or typed' },
+  { id: 'fence', word: 'Fence cut (numbers only)' },
+  { id: 'surface', word: 'Surfacing on rails (numbers only)' },
+  { id: 'bore', word: 'Slanted ground bore (numbers only)' },
 ] as const;
 type Kind = (typeof KINDS)[number]['id'];
 
@@ -39,40 +39,40 @@ type Kind = (typeof KINDS)[number]['id'];
 const FIELDS: Readonly<
   Record<Kind, readonly { readonly key: string; readonly label: string; readonly value: number; readonly min: number; readonly max: number }[]>
 > = {
-  deepen: [{ key: 'depth', label: 'Depth wanted', value: 17, min: 0.5, max: 200 }],
+  deepen: [{ key: 'depth', label: 'Target depth', value: 17, min: 0.5, max: 200 }],
   channel: [
     { key: 'width', label: 'Width', value: 8, min: 2, max: 80 },
     { key: 'depth', label: 'Depth', value: 12, min: 1, max: 60 },
   ],
   row: [
     { key: 'diameter', label: 'Ø', value: 7.9, min: 0.5, max: 60 },
-    { key: 'pitch', label: 'From middle to middle', value: 10.4, min: 1, max: 200 },
-    { key: 'x', label: 'First, across', value: -26, min: -300, max: 300 },
-    { key: 'y', label: 'First, along', value: 250, min: -300, max: 600 },
-    { key: 'depth', label: 'Depth, 0 right through', value: 0, min: 0, max: 200 },
+    { key: 'pitch', label: 'Spacing, centre to centre', value: 10.4, min: 1, max: 200 },
+    { key: 'x', label: 'First hole, offset across', value: -26, min: -300, max: 300 },
+    { key: 'y', label: 'First hole, offset along', value: 250, min: -300, max: 600 },
+    { key: 'depth', label: 'Depth (0 for a through hole)', value: 0, min: 0, max: 200 },
   ],
   relief: [
-    { key: 'room', label: 'Room round the plate', value: 0.2, min: 0, max: 5 },
-    { key: 'depth', label: 'Depth, 0 as thick as it is', value: 0, min: 0, max: 60 },
+    { key: 'room', label: 'Clearance around the plate', value: 0.2, min: 0, max: 5 },
+    { key: 'depth', label: 'Depth (0 for the thickness of the plate)', value: 0, min: 0, max: 60 },
   ],
   cavity: [{ key: 'depth', label: 'Depth', value: 20, min: 0.5, max: 200 }],
   fence: [
-    { key: 'base', label: 'Base’s edge to the bit’s middle', value: 75, min: 10, max: 300 },
+    { key: 'base', label: 'Edge of the base to the centre of the bit', value: 75, min: 10, max: 300 },
     { key: 'bit', label: 'Bit’s Ø', value: 9.5, min: 1, max: 60 },
   ],
   surface: [
-    { key: 'from', label: 'Height now', value: 8, min: 0.1, max: 200 },
-    { key: 'to', label: 'Height wanted', value: 6, min: 0, max: 200 },
-    { key: 'step', label: 'At most a round', value: 0.8, min: 0.1, max: 6 },
-    { key: 'rails', label: 'Rails over the bench', value: 40, min: 1, max: 300 },
+    { key: 'from', label: 'Current height', value: 8, min: 0.1, max: 200 },
+    { key: 'to', label: 'Target height', value: 6, min: 0, max: 200 },
+    { key: 'step', label: 'Maximum cut a round', value: 0.8, min: 0.1, max: 6 },
+    { key: 'rails', label: 'Height of the rails', value: 40, min: 1, max: 300 },
     { key: 'base', label: 'Sled’s base', value: 6, min: 1, max: 60 },
   ],
   bore: [
-    { key: 'x', label: 'In the wall, across', value: 60, min: -300, max: 300 },
-    { key: 'y', label: 'In the wall, along', value: 250, min: -300, max: 600 },
-    { key: 'depth', label: 'Under the face there', value: 20, min: 0, max: 100 },
-    { key: 'x2', label: 'Comes out, across', value: 0, min: -300, max: 300 },
-    { key: 'y2', label: 'Comes out, along', value: 240, min: -300, max: 600 },
+    { key: 'x', label: 'Entry, offset across', value: 60, min: -300, max: 300 },
+    { key: 'y', label: 'Entry, offset along', value: 250, min: -300, max: 600 },
+    { key: 'depth', label: 'Entry, depth below the face', value: 20, min: 0, max: 100 },
+    { key: 'x2', label: 'Exit, offset across', value: 0, min: -300, max: 300 },
+    { key: 'y2', label: 'Exit, offset along', value: 240, min: -300, max: 600 },
   ],
 };
 

@@ -15,22 +15,22 @@ import { viewFeature } from '../../state/view.feature';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="place($event)">
-      <rn-length-field label="Middle, across" [(text)]="x" [min]="-300" [max]="300" />
-      <rn-length-field label="Middle, along" [(text)]="y" [min]="-300" [max]="600" />
+      <rn-length-field label="Centre, offset across" [(text)]="x" [min]="-300" [max]="300" />
+      <rn-length-field label="Centre, offset along" [(text)]="y" [min]="-300" [max]="600" />
       <div>
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Turned by</mat-label>
+          <mat-label>Rotation</mat-label>
           <input matInput inputmode="decimal" autocomplete="off" [value]="turn()" (input)="turn.set(text($event))" aria-describedby="turn-said" />
           <span matTextSuffix>°</span>
         </mat-form-field>
         <p id="turn-said" class="said" [class.problem]="turned() === null" [attr.role]="turned() === null ? 'alert' : null">
-          {{ turned() === null ? 'Degrees from −180 to 180' : '' }}
+          {{ turned() === null ? 'Type degrees from −180 to 180' : '' }}
         </p>
       </div>
       @if (locked()) {
-        <p class="soft">Cutting has begun: the route stays.</p>
+        <p class="soft">Cutting has started. The route cannot move.</p>
       } @else {
-        <button matButton="outlined" type="submit">Put it there</button>
+        <button matButton="outlined" type="submit">Move the route</button>
       }
     </form>
   `,

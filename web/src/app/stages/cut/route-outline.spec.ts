@@ -39,10 +39,10 @@ describe('the outline of a route', () => {
       await type(fixture, '#clearance input', text);
     };
     await clearance('wide');
-    await press('Along its outline');
-    expect([made.length, said()]).toEqual([0, 'Not a length: 22.2, 7/8, 1 3/32, .875in or a sum']);
+    await press('Follow the part');
+    expect([made.length, said()]).toEqual([0, 'Not a length. Try 22.2, 7/8, 1 3/32, .875in or a sum.']);
     await clearance('2');
-    await press('Along its outline');
+    await press('Follow the part');
     const b = bounds(pickup.tiers.find((l) => l.id === 'base')!.shapes.map((x) => x.outline));
     expect(across(made[0]!)).toBeCloseTo(b.maxX - b.minX + 4, 1);
     await press('Undo');
@@ -56,31 +56,31 @@ describe('the outline of a route', () => {
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
     expect(made.at(-1)!.levels[0]!.depth).toBe(21.5);
-    await press('Leave it out');
+    await press('Cancel out');
     expect(said()).toContain('One floor has to stay');
     expect(made.length).toBe(1);
   });
 
   it('takes the old cavity in, is mirrored, and says why a channel does not come of it', async () => {
     const { made, press, said } = await panel();
-    await press('Take the old cavity in');
+    await press('Include the old cavity');
     expect(across(made.at(-1)!)).toBeGreaterThan(across(route));
-    await press('Mirror it');
+    await press('Mirror outline');
     expect(made.at(-1)!.at.x).toBe(0);
-    await press('Join them by it');
-    expect(said()).toBe('Say which cavity it goes to.');
+    await press('Add channel');
+    expect(said()).toBe('Choose the cavity to join.');
   });
 
   it('says that no part is chosen, and does nothing once cutting has begun', async () => {
     const without = await panel({ part: null });
-    await without.press('Along its outline');
+    await without.press('Follow the part');
     expect(without.said()).toBe('Choose the part in Fit first.');
     TestBed.resetTestingModule();
     const { fixture, made } = await panel();
     fixture.componentRef.setInput('locked', true);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Cutting has begun');
-    button(fixture, 'Mirror it').click();
+    button(fixture, 'Mirror outline').click();
     expect(made).toEqual([]);
   });
 

@@ -142,7 +142,7 @@ export class RouteOutline {
     const other = a?.cavities.find((c) => c.id === this.to());
     const [width, depth] = [this.widthField()?.value() ?? null, this.channelDepthField()?.value() ?? null];
     if (!a || !route || width === null || depth === null) return;
-    if (!other) return this.refuse('channel', 'Say which cavity it goes to.');
+    if (!other) return this.refuse('channel', 'Choose the cavity to join.');
     this.take('channel', withChannel(route, { id: other.id, region: regionOf(a, other) }, width, depth, this.corner()));
   }
 
@@ -159,7 +159,7 @@ export class RouteOutline {
     const route = this.route();
     const parts = this.candidates();
     const depth = depthForAll(parts, this.settings());
-    if (!route || depth === null) return this.refuse('part', 'No part is chosen whose base is known.');
+    if (!route || depth === null) return this.refuse('part', 'Choose a part with a known base first.');
     const main = route.levels.find((p) => !p.bored);
     this.take('part', { route: { ...route, levels: route.levels.map((p) => (p === main ? { ...p, depth } : p)) } });
   }
@@ -167,7 +167,7 @@ export class RouteOutline {
   protected remove(id: string): void {
     const route = this.route();
     if (!route) return;
-    if (route.levels.filter((p) => !p.bored && p.id !== id).length === 0) return this.refuse('levels', 'One floor has to stay: undo the cut in Fit instead.');
+    if (route.levels.filter((p) => !p.bored && p.id !== id).length === 0) return this.refuse('levels', 'A route needs one level. To drop the route, undo it in Fit.');
     this.take('levels', { route: { ...route, levels: route.levels.filter((p) => p.id !== id) } });
   }
 

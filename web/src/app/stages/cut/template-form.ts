@@ -20,7 +20,7 @@ import { saveFile } from '../../ui/save-file';
   imports: [LengthField, MatButtonModule, MatCheckboxModule, MatFormFieldModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h3>On paper, 1 : 1</h3>
+    <h3>Printed 1 : 1</h3>
     <div class="row">
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Paper</mat-label>
@@ -30,26 +30,26 @@ import { saveFile } from '../../ui/save-file';
           }
         </mat-select>
       </mat-form-field>
-      <mat-checkbox [checked]="mirrored()" (change)="mirrored.set($event.checked)">Mirrored</mat-checkbox>
+      <mat-checkbox [checked]="mirrored()" (change)="mirrored.set($event.checked)">Mirror image</mat-checkbox>
     </div>
     <p class="soft">{{ sheets() }} Print at 100 %, without fitting to the page.</p>
-    <p>Measure both rules on the paper, from end to end, and type what they are:</p>
+    <p>Measure both rules on the paper, end to end, and type the readings:</p>
     <div class="row">
       <rn-length-field label="Rule across" [(text)]="across" [min]="1" [max]="199" [refusal]="refused('x')" />
       <rn-length-field label="Rule along" [(text)]="along" [min]="1" [max]="199" [refusal]="refused('y')" />
     </div>
     @if (link(); as href) {
-      <a matButton="filled" [href]="href" download>{{ corrected() ? 'Get the corrected template' : 'Get the template (PDF)' }}</a>
+      <a matButton="filled" [href]="href" download>{{ corrected() ? 'Download corrected template' : 'Download template (PDF)' }}</a>
     } @else {
-      <p class="problem" role="alert">{{ kept() ? 'Put the rules right first.' : 'The plan is being kept: a moment.' }}</p>
+      <p class="problem" role="alert">{{ kept() ? 'Correct the rule readings first.' : 'The plan is being saved …' }}</p>
     }
-    <p class="soft">Lay it on the centre line and the traced plate; prick the crosses through; check two widths of the outline before it is cut out.</p>
-    <h3>For a cutter</h3>
+    <p class="soft">Lay it on the centre line and the traced plate. Prick the crosses through. Check two widths before you cut it out.</p>
+    <h3>For a CNC machine or laser</h3>
     <p class="acts">
       <button matButton="outlined" type="button" (click)="save('svg')">SVG</button>
       <button matButton="outlined" type="button" (click)="save('dxf')">DXF</button>
     </p>
-    <p class="soft">In mm, a layer each for route, wells, old cavity, plate, openings and screws. Cutter radius is for the machine’s program to take off.</p>
+    <p class="soft">In mm, one layer each for route, wells, old cavity, plate, openings and screws. The machine’s program offsets the cutter radius.</p>
   `,
   styles: `
     :host {

@@ -23,20 +23,20 @@ const NOTHING = 'nothing';
   imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Where, and which part</h2>
+    <h2>New choice</h2>
     <form (submit)="add($event)" novalidate>
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Where</mat-label>
+        <mat-label>Place</mat-label>
         <mat-select [value]="where()" (valueChange)="where.set($event)">
           @for (p of places(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>
           }
-          <mat-option [value]="fresh">a new hole …</mat-option>
+          <mat-option [value]="fresh">new hole …</mat-option>
         </mat-select>
       </mat-form-field>
       @if (where() === fresh) {
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>What for</mat-label>
+          <mat-label>Kind of hole</mat-label>
           <mat-select [value]="hole()" (valueChange)="hole.set($event)">
             @for (h of holes; track h) {
               <mat-option [value]="h">{{ h }}</mat-option>
@@ -44,22 +44,22 @@ const NOTHING = 'nothing';
           </mat-select>
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>On which face</mat-label>
+          <mat-label>Face</mat-label>
           <mat-select [value]="face()" (valueChange)="face.set($event)">
             @for (f of faces; track f) {
               <mat-option [value]="f">{{ f }}</mat-option>
             }
           </mat-select>
         </mat-form-field>
-        <p class="soft">It can be moved by hand on the map afterwards.</p>
-        <rn-length-field label="Middle, across" [(text)]="x" [min]="-400" [max]="400" [refusal]="refusals().x" />
-        <rn-length-field label="Middle, along" [(text)]="y" [min]="-1200" [max]="1200" [refusal]="refusals().y" />
+        <p class="soft">You can move it on the map afterwards.</p>
+        <rn-length-field label="Centre, offset across" [(text)]="x" [min]="-400" [max]="400" [refusal]="refusals().x" />
+        <rn-length-field label="Centre, offset along" [(text)]="y" [min]="-1200" [max]="1200" [refusal]="refusals().y" />
       }
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Part that is to go in</mat-label>
+        <mat-label>Part to fit</mat-label>
         <mat-select [value]="part()" (valueChange)="part.set($event)">
           @if (where() !== fresh) {
-            <mat-option [value]="nothing">nothing: leave it or close it</mat-option>
+            <mat-option [value]="nothing">none: keep or close the hole</mat-option>
           }
           @for (p of shelf(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>
@@ -67,14 +67,14 @@ const NOTHING = 'nothing';
         </mat-select>
       </mat-form-field>
       @if (shelf().length === 0) {
-        <p>Nothing on the shelf goes there. <a routerLink="/shelf">To the part shelf</a></p>
+        <p>No part on the shelf fits this kind of place. <a routerLink="/shelf">Open the part shelf</a></p>
       }
       @if (problem(); as text) {
         <p class="problem" role="alert">{{ text }}</p>
       }
       <p class="acts">
-        <button matButton="filled" type="submit">See whether it fits</button>
-        <button matButton type="button" (click)="closed.emit()">Not now</button>
+        <button matButton="filled" type="submit">Check the fit</button>
+        <button matButton type="button" (click)="closed.emit()">Cancel</button>
       </p>
     </form>
   `,

@@ -10,26 +10,26 @@ import { anatomy } from '../../state/resources';
 import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
 
-/** Nothing is planned yet: which pickup is to go where, or what is missing before that can be asked. */
+/** No plan yet: which pickup is to go where, or what is missing before that can be asked. */
 @Component({
   selector: 'rn-begin-plan',
   imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Nothing is planned yet</h2>
+    <h2>No plan yet</h2>
     @if (!job()) {
-      <p>First open a job: what is to be done, and what must not be touched.</p>
-      <p><a matButton="filled" [routerLink]="['/i', instrument(), 'about']">Open a job</a></p>
+      <p>Open job first. It says what to do and what not to touch.</p>
+      <p><a matButton="filled" [routerLink]="['/i', instrument(), 'about']">Open job</a></p>
     } @else if (positions().length === 0) {
-      <p>No pickup has a place on this instrument. In Anatomy choose its route and say in which plate it hangs; or begin with another part.</p>
+      <p>This instrument has no place for a pickup. Set the route and its plate in Anatomy, or start with another part.</p>
       <p class="acts">
-        <a matButton="filled" [routerLink]="['/i', instrument(), 'anatomy']">To Anatomy</a>
-        <button matButton="outlined" type="button" [disabled]="busy()" (click)="keep([])">Begin with another part</button>
+        <a matButton="filled" [routerLink]="['/i', instrument(), 'anatomy']">Open Anatomy</a>
+        <button matButton="outlined" type="button" [disabled]="busy()" (click)="keep([])">Start with another part</button>
       </p>
     } @else {
       <form (submit)="begin($event)">
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Where</mat-label>
+          <mat-label>Place</mat-label>
           <mat-select [value]="position()" (valueChange)="position.set($event)">
             @for (p of positions(); track p.id) {
               <mat-option [value]="p.id">{{ p.name }}</mat-option>
@@ -37,14 +37,14 @@ import { attempt } from '../../ui/attempt';
           </mat-select>
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Part that is to go in</mat-label>
+          <mat-label>Part to fit</mat-label>
           <mat-select [value]="part()" (valueChange)="part.set($event)">
             @for (p of parts(); track p.id) {
               <mat-option [value]="p.id">{{ p.name }}</mat-option>
             }
           </mat-select>
         </mat-form-field>
-        <button matButton="filled" type="submit" [disabled]="busy() || part() === null">See whether it fits</button>
+        <button matButton="filled" type="submit" [disabled]="busy() || part() === null">Check the fit</button>
       </form>
       @if (problem(); as text) {
         <p class="problem" role="alert">{{ text }}</p>

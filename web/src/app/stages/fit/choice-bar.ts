@@ -19,21 +19,21 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-form-field class="part" subscriptSizing="dynamic">
-      <mat-label>Part that is to go in</mat-label>
+      <mat-label>Part to fit</mat-label>
       <mat-select [value]="choice().part" (valueChange)="take($event)" [disabled]="decided()">
-        <mat-option [value]="null">nothing</mat-option>
+        <mat-option [value]="null">none</mat-option>
         @for (p of shelf(); track p.id) {
           <mat-option [value]="p.id">{{ p.name }}</mat-option>
         }
       </mat-select>
     </mat-form-field>
-    <div class="others" role="group" aria-label="Others thought of here">
+    <div class="others" role="group" aria-label="Alternative parts">
       @for (o of others(); track o.id) {
-        <button type="button" class="toggle" [disabled]="decided()" (click)="take(o.id)" [attr.aria-label]="'Try ' + o.name + ' instead'">
+        <button type="button" class="toggle" [disabled]="decided()" (click)="take(o.id)" [attr.aria-label]="'Select ' + o.name + ' instead'">
           ⇄ {{ o.name }}
         </button>
       }
-      <button matButton type="button" [matMenuTriggerFor]="more" [disabled]="decided() || offered().length === 0">+ another</button>
+      <button matButton type="button" [matMenuTriggerFor]="more" [disabled]="decided() || offered().length === 0">Add alternative part</button>
       <mat-menu #more="matMenu">
         @for (p of offered(); track p.id) {
           <button mat-menu-item type="button" (click)="think(p.id)">{{ p.name }}</button>
@@ -43,7 +43,7 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
     @if (pickup(); as p) {
       @if (insert(); as i) {
         <mat-slide-toggle [checked]="p.insertFitted" [disabled]="decided()" (change)="edit({ insertFitted: $event.checked })"
-          >{{ i.name }} in its place</mat-slide-toggle
+          >{{ i.name }} fitted</mat-slide-toggle
         >
       }
       <mat-form-field subscriptSizing="dynamic" class="leads">
@@ -55,7 +55,7 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
         </mat-select>
       </mat-form-field>
       <mat-slide-toggle [checked]="p.coverApart ?? false" [disabled]="decided()" (change)="edit({ coverApart: $event.checked })"
-        >Phase turned or in series</mat-slide-toggle
+        >Reverse phase or series wiring</mat-slide-toggle
       >
     }
   `,

@@ -23,7 +23,7 @@ import { GoBack } from './go-back';
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
     @if (stale()) {
-      <p class="stale">Decided on revision {{ decision().revision }}; the instrument is at {{ now() }}: these are the numbers of then.</p>
+      <p class="stale">Decided on revision {{ decision().revision }}; the instrument is at {{ now() }}: these numbers are from then.</p>
     }
     @if (back(); as text) {
       <p>{{ text }}</p>
@@ -35,7 +35,7 @@ import { GoBack } from './go-back';
     }
     <table>
       <caption>
-        The options as they stood
+        The options at the time
       </caption>
       <tbody>
         @for (o of rows(); track o.id) {
@@ -48,11 +48,11 @@ import { GoBack } from './go-back';
       </tbody>
     </table>
     <p class="acts">
-      <a matButton="filled" [routerLink]="['/i', instrument(), cuts() ? 'cut' : 'order']">{{ cuts() ? 'To the cut' : 'To the order' }}</a>
-      <button matButton type="button" [disabled]="started()" (click)="takeBack()">Take it back</button>
+      <a matButton="filled" [routerLink]="['/i', instrument(), cuts() ? 'cut' : 'order']">{{ cuts() ? 'Open Cut' : 'Open Order' }}</a>
+      <button matButton type="button" [disabled]="started()" (click)="takeBack()">Undo decision</button>
     </p>
     @if (stays().length > 0) {
-      <p>What stays for good:</p>
+      <p>Cannot be undone:</p>
       <ul>
         @for (u of stays(); track u) {
           <li>{{ u }}</li>
@@ -126,7 +126,7 @@ export class DecisionMade {
     this.decision().options.map((o) => ({
       id: o.id,
       title: `${REMEDY_WORDS[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
-      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'off the list') : o.kind === 'goBack' ? '' : o.total.toFixed(1),
+      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'not offered') : o.kind === 'goBack' ? '' : o.total.toFixed(1),
       why: o.excluded ? exclusionText(o.excluded) : '',
       minutes: o.minutes,
     })),

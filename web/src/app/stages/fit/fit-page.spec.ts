@@ -28,7 +28,7 @@ describe('the fit page', () => {
     expect(host(fixture).querySelector('.headline')!.textContent).toContain('Looked at: Re-route under the cover');
     expect(host(fixture).querySelector('rn-verdict-list [data-verdict^="hiddenEdge/route/planned"]')).not.toBeNull();
 
-    button(fixture, 'Back to the plan as it stands').click();
+    button(fixture, 'Back to the plan').click();
     await fixture.whenStable();
     expect(planned(host(fixture))).toBe(0);
     expect(host(fixture).querySelector('rn-verdict-list')!.textContent).toBe(before);
@@ -90,7 +90,7 @@ describe('the fit page', () => {
     // it is never stable while the server owes an answer
     await settle(50);
     const said = (): string => host(fixture).querySelector('rn-decision-made')!.textContent;
-    expect(button(fixture, 'Take it back').disabled).toBeTrue();
+    expect(button(fixture, 'Undo decision').disabled).toBeTrue();
     const way: ReturnPlan = {
       operations: ['removePart', 'putInsertBack'],
       stays: [{ kind: 'cannotPutWoodBack', subject: 'route', part: null, possible: false }],
@@ -109,7 +109,7 @@ describe('the fit page', () => {
     await fixture.whenStable();
     for (const what of ['Take the pickup out', 'Put the insert back', 'The wood cut from the pickup route', 'goes in again without a clash; 44 min'])
       expect(said()).toContain(what);
-    button(fixture, 'Go back …').click();
+    button(fixture, 'Plan the way back …').click();
     await fixture.whenStable();
     const form = (): HTMLFormElement => host(fixture).querySelector('rn-go-back form')!;
     form().dispatchEvent(new Event('submit'));
@@ -138,7 +138,7 @@ describe('the fit page', () => {
     const held = { decisions: [back], operations: [operation('removePart', { state: 'done' })], waivers: [], clearances: [], consents: [] };
     store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
     await fixture.whenStable();
-    expect(said()).toContain('Go back to what was there');
+    expect(said()).toContain('Return to the previous state');
     expect(said()).toContain('The wood cut from the pickup route');
     expect(host(fixture).querySelector('rn-go-back')).toBeNull();
     const at = { instrument: 'i', revision: 4, document: anatomy, cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
@@ -160,7 +160,7 @@ describe('the fit page', () => {
     host(fixture).querySelector<HTMLButtonElement>('[data-remedy^="keep"] [aria-pressed]')!.click();
     await fixture.whenStable();
     expect(plates()).toBe(0);
-    button(fixture, 'Back to the plan as it stands').click();
+    button(fixture, 'Back to the plan').click();
     await fixture.whenStable();
     expect(plates()).toBe(1);
   });

@@ -20,17 +20,17 @@ import { attempt } from '../../ui/attempt';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>The way back</h3>
-    <p class="soft">Work on it has begun, so it is not simply taken back. What leads back to what was there:</p>
+    <p class="soft">Work has started, so the decision cannot be undone directly. These operations lead back:</p>
     @if (summary(); as way) {
       <ol>
         @for (o of way.operations; track o) {
           <li>{{ words[o] }}</li>
         } @empty {
-          <li>Nothing is to be done: so far nothing has changed.</li>
+          <li>No work needed: nothing has changed so far.</li>
         }
       </ol>
       @if (way.stays.length > 0) {
-        <p>What stays for good:</p>
+        <p>Cannot be undone:</p>
         <ul>
           @for (u of way.stays; track u) {
             <li class="problem">{{ u }}</li>
@@ -41,24 +41,24 @@ import { attempt } from '../../ui/attempt';
       @if (open()) {
         <form (submit)="order($event)">
           <mat-form-field subscriptSizing="dynamic">
-            <mat-label>Why back</mat-label>
+            <mat-label>Reason</mat-label>
             <input matInput maxlength="500" [value]="reason()" (input)="reason.set(text($event))" />
           </mat-form-field>
           @if (act.problem(); as text) {
             <p class="problem" role="alert">{{ text }}</p>
           }
-          <p class="soft">What has not begun is dropped; what was cut so far is kept in the instrument’s anatomy.</p>
-          <button matButton="filled" type="submit" [disabled]="act.busy()">Order the way back</button>
-          <button matButton type="button" (click)="open.set(false)">Go on as decided</button>
+          <p class="soft">Operations not started are dropped. Cuts made so far stay in the anatomy.</p>
+          <button matButton="filled" type="submit" [disabled]="act.busy()">Plan the way back</button>
+          <button matButton type="button" (click)="open.set(false)">Continue as decided</button>
         </form>
       } @else {
-        <button matButton="outlined" type="button" (click)="open.set(true)">Go back …</button>
+        <button matButton="outlined" type="button" (click)="open.set(true)">Plan the way back …</button>
       }
     } @else if (failure(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
       <button matButton type="button" (click)="way.reload()">Try again</button>
     } @else {
-      <p role="status">Working out the way back …</p>
+      <p role="status">Computing the way back …</p>
     }
   `,
   styles: `

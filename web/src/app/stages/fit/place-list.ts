@@ -16,7 +16,7 @@ import { headline } from '../../ui/marks';
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Parts for places</h2>
+    <h2>Places and parts</h2>
     <p class="soft" aria-live="polite">{{ headline() }}</p>
     <ul tabindex="0" aria-label="Places">
       @for (r of rows(); track r.id) {
@@ -30,12 +30,12 @@ import { headline } from '../../ui/marks';
             </span>
           </button>
           @if (r.here && !r.decided) {
-            <button matButton type="button" (click)="remove(r.id)" [attr.aria-label]="'Take ' + r.where + ' out of the plan'">Take out</button>
+            <button matButton type="button" (click)="remove(r.id)" [attr.aria-label]="'Remove ' + r.where + ' from the plan'">Remove</button>
           }
         </li>
       }
     </ul>
-    <p><button matButton="outlined" type="button" (click)="add.emit()">Add a place</button></p>
+    <p><button matButton="outlined" type="button" (click)="add.emit()">Add place</button></p>
   `,
   styleUrl: './place-list.scss',
 })
@@ -77,7 +77,7 @@ export class PlaceList {
     if (!plan) return;
     const where = this.where(plan.choices.find((c) => c.id === id));
     this.store.dispatch(planActions.edited({ plan: { ...plan, choices: plan.choices.filter((c) => c.id !== id) } }));
-    const said = this.toast.open(`${where} is out of the plan`, 'Undo', { duration: 8000 });
+    const said = this.toast.open(`${where} is from the plan`, 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => this.store.dispatch(planActions.edited({ plan })));
   }
 

@@ -6,7 +6,7 @@ import { resultActions } from '../../state/results.feature';
 import { RemedyList } from './remedy-list';
 
 describe('the ways out', () => {
-  it('stand with the best first, their numbers, what is off the list, and the baseline last', async () => {
+  it('stand with the best first, their numbers, what archived, and the baseline last', async () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
     await fixture.whenStable();
@@ -67,7 +67,7 @@ describe('the ways out', () => {
     await fixture.whenStable();
     expect(host(fixture).querySelector('progress')).toBeNull();
     expect(host(fixture).textContent).toContain('Stopped.');
-    button(fixture, 'Work them out').click();
+    button(fixture, 'Compute options').click();
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Working them out');
     // the answer ends it, whatever was stated before

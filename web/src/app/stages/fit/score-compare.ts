@@ -16,7 +16,7 @@ import { selectNames } from '../../state/selectors';
     </svg>
     @if (others().length > 0) {
       <label
-        >Beside
+        >Compare with
         <select (change)="choose($event)">
           @for (o of others(); track o.id) {
             <option [value]="o.id" [selected]="o.id === beside()">{{ o.title }}</option>
@@ -28,11 +28,11 @@ import { selectNames } from '../../state/selectors';
       <thead>
         <tr>
           <th scope="col">Scale</th>
-          <th scope="col" class="number">this</th>
+          <th scope="col" class="number">This option</th>
           @if (other()) {
-            <th scope="col" class="number">that</th>
+            <th scope="col" class="number">Other option</th>
           }
-          <th scope="col" class="number">weighs</th>
+          <th scope="col" class="number">Weight</th>
         </tr>
       </thead>
       <tbody>

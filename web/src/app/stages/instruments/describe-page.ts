@@ -75,11 +75,11 @@ export class DescribePage {
     [
       this.label().trim() === '' ? 'An instrument needs a label.' : '',
       this.shelf().length === 0
-        ? 'No pickup is on the shelf yet: begin with the part shelf.'
+        ? 'No pickup is on the shelf yet. Add one on the part shelf first.'
         : this.part() === null
-          ? 'Choose the pickup that is to go in.'
+          ? 'Choose the pickup to fit.'
           : '',
-      this.sound() ? '' : 'Some sizes cannot be: they are marked.',
+      this.sound() ? '' : 'Some sizes are impossible. They are marked.',
     ]
       .filter(Boolean)
       .join(' '),

@@ -14,13 +14,13 @@ import { Commands } from '../../state/commands';
   template: `
     <section class="panel" aria-label="Who works here">
       <h2>Who works here?</h2>
-      <p>Everything that is measured and done is kept with a name. Type yours to begin.</p>
+      <p>Every reading and every step is saved with a name. Type yours to start.</p>
       <form (submit)="add($event)">
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Name</mat-label>
           <input matInput required maxlength="120" autocomplete="name" [value]="name()" (input)="type($event)" />
         </mat-form-field>
-        <button matButton="filled" type="submit" [disabled]="name().trim() === ''">Begin</button>
+        <button matButton="filled" type="submit" [disabled]="name().trim() === ''">Start</button>
       </form>
       @if (problem(); as text) {
         <p class="problem" role="alert">{{ text }}</p>

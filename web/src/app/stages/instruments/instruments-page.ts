@@ -73,7 +73,7 @@ export class InstrumentsPage {
     await this.attempt(async () => {
       await this.commands.archive(i.id, archived);
       this.load();
-      const said = this.toast.open(archived ? `${i.label} is put away` : `${i.label} is back`, 'Undo', { duration: 8000 });
+      const said = this.toast.open(archived ? `${i.label} archived` : `${i.label} restored`, 'Undo', { duration: 8000 });
       said.onAction().subscribe(() => void this.attempt(() => this.commands.archive(i.id, !archived).then(() => this.load())));
     });
   }

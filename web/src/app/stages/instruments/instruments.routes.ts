@@ -8,8 +8,8 @@ export const instrumentsRoutes: Routes = [
     providers: [...provideHeld(instruments, parts)],
     children: [
       { path: '', loadComponent: () => import('./instruments-page').then((m) => m.InstrumentsPage) },
-      { path: 'start', title: 'It has just arrived · Rinnovo', loadComponent: () => import('./start-page').then((m) => m.StartPage) },
-      { path: 'new', title: 'Describe an instrument · Rinnovo', loadComponent: () => import('./describe-page').then((m) => m.DescribePage) },
+      { path: 'start', title: 'New instrument · Rinnovo', loadComponent: () => import('./start-page').then((m) => m.StartPage) },
+      { path: 'new', title: 'New instrument by sizes · Rinnovo', loadComponent: () => import('./describe-page').then((m) => m.DescribePage) },
     ],
   },
 ];

@@ -19,8 +19,8 @@ const f = (key: string, label: string, start: number, min: number, max: number):
 
 function box(key: string, start: readonly [number, number, number, number, number], most: number): readonly SizeField[] {
   return [
-    f(`${key}.x`, 'Middle, across', start[0], -300, 300),
-    f(`${key}.y`, 'Middle, along', start[1], -200, 600),
+    f(`${key}.x`, 'Centre, offset across', start[0], -300, 300),
+    f(`${key}.y`, 'Centre, offset along', start[1], -200, 600),
     f(`${key}.width`, 'Width across', start[2], 1, most),
     f(`${key}.height`, 'Length along', start[3], 1, most),
     f(`${key}.corner`, 'Corner radius', start[4], 0, 80),
@@ -31,36 +31,36 @@ function box(key: string, start: readonly [number, number, number, number, numbe
 export const SIZE_GROUPS: readonly SizeGroup[] = [
   {
     title: 'Neck and strings',
-    hint: 'Along is measured from the pocket’s mouth towards the bridge.',
+    hint: 'Offsets along are measured from the mouth of the neck pocket towards the bridge.',
     fields: [
       f('scale', 'Scale length', 640, 250, 1100),
-      f('nutToMouth', 'Nut to the pocket’s mouth', 395, 100, 900),
-      f('spreadAtNut', 'Outer strings at the nut', 35.5, 15, 120),
-      f('spreadAtSaddles', 'Outer strings at the saddles', 52, 20, 200),
-      f('pocketWidth', 'Pocket, across', 56, 30, 120),
-      f('pocketLength', 'Pocket, along', 74, 20, 160),
-      f('levelDepth', 'Level, depth', 16, 3, 60),
+      f('nutToMouth', 'Nut to the mouth of the neck pocket', 395, 100, 900),
+      f('spreadAtNut', 'String spread at the nut', 35.5, 15, 120),
+      f('spreadAtSaddles', 'String spread at the saddles', 52, 20, 200),
+      f('pocketWidth', 'Neck pocket, width', 56, 30, 120),
+      f('pocketLength', 'Neck pocket, length', 74, 20, 160),
+      f('levelDepth', 'Neck pocket, depth', 16, 3, 60),
     ],
   },
   {
     title: 'Body',
-    hint: 'A plain outline is enough for the fit of one pickup.',
+    hint: 'A plain outline is enough to check one pickup.',
     fields: [...box('body', [0, 170, 320, 430, 60], 900), f('thickness', 'Thickness', 44, 10, 150)],
   },
   {
     title: 'Pickup route',
-    hint: 'As it is now, under the plate.',
+    hint: 'The route as it is now, under the plate.',
     fields: [...box('route', [0, 105, 88, 22, 4.8], 300), f('routeDepth', 'Depth', 18, 1, 100)],
   },
   {
-    title: 'Plate that hides it',
-    hint: 'Its outer edge is the line no cut may reach.',
+    title: 'Plate over the route',
+    hint: 'No cut may reach its outer edge.',
     fields: [...box('plate', [0, 105, 118, 58, 4], 500), f('plateThickness', 'Thickness', 2, 0.3, 15)],
   },
-  { title: 'Window in the plate', hint: 'Where the pickup stands through.', fields: box('window', [0, 105, 70, 39, 3.5], 300) },
+  { title: 'Window in the plate', hint: 'The opening that the pickup shows through.', fields: box('window', [0, 105, 70, 39, 3.5], 300) },
   {
     title: 'Back cavity',
-    hint: 'Seen through the body from the top: bass side is negative.',
+    hint: 'Seen through the body from the top. The bass side is negative.',
     fields: [...box('back', [-60, 190, 40, 100, 6], 400), f('backDepth', 'Depth', 14, 1, 140)],
   },
 ];
@@ -111,8 +111,8 @@ export function problemAt(p: SizeProblem): { readonly key: string; readonly text
     case 'deeperThanBody':
       return { key: `${p.what}Depth`, text: `${p.depth.toFixed(1)} mm deep in a body of ${p.thickness.toFixed(1)} mm.` };
     case 'mouthBeyondScale':
-      return { key: 'nutToMouth', text: `${p.mouth.toFixed(0)} mm is beyond the scale of ${p.scale.toFixed(0)} mm.` };
+      return { key: 'nutToMouth', text: `${p.mouth.toFixed(0)} mm is longer than the scale of ${p.scale.toFixed(0)} mm.` };
     case 'spreadNarrows':
-      return { key: 'spreadAtSaddles', text: `Strings that narrow from ${p.nut.toFixed(1)} to ${p.saddles.toFixed(1)} mm?` };
+      return { key: 'spreadAtSaddles', text: `The strings narrow from ${p.nut.toFixed(1)} to ${p.saddles.toFixed(1)} mm. Check both.` };
   }
 }

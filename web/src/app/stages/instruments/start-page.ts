@@ -41,7 +41,7 @@ export class StartPage {
   protected readonly busy = signal(false);
   protected readonly refusal = signal<string | null>(null);
   protected readonly owners = computed(() => (this.people().data ?? []).filter((p) => p.role === 'owner'));
-  protected readonly missing = computed(() => (this.label().trim() === '' ? 'Give it a label: what it is called on the bench.' : null));
+  protected readonly missing = computed(() => (this.label().trim() === '' ? 'Type a label: its name on the bench.' : null));
 
   protected readonly anatomy = computed(() => {
     const a = startingAnatomy(this.kind());

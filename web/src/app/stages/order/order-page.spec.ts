@@ -77,7 +77,7 @@ describe('the order of the work', () => {
 
   it('goes back to the rules', async () => {
     const { fixture, http } = await order(OWN);
-    button(fixture, 'Back to the rules’ order').click();
+    button(fixture, 'Restore the rules’ order').click();
     await settle();
     expect((http.expectOne('/api/jobs/job/order').request.body as { order: string[] }).order).toEqual([]);
   });

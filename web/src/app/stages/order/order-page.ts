@@ -16,7 +16,7 @@ import { resultsFeature } from '../../state/results.feature';
 import { selectDecision, selectJob, selectOperations, selectWork } from '../../state/selectors';
 import { Icon } from '../../ui/icon';
 
-const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'went wrong', dropped: 'dropped' } as const;
+const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'mishap', dropped: 'dropped' } as const;
 
 import { TaskList } from '../survey/task-list';
 

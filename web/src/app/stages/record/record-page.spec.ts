@@ -70,7 +70,7 @@ describe('the record', () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(RecordPage);
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('Nothing on this instrument has changed yet.');
+    expect(host(fixture).textContent).toContain('No changes to this instrument yet.');
     expect(host(fixture).textContent).toContain('each step logged on the bench stands here');
   });
 
@@ -116,11 +116,11 @@ describe('the record', () => {
     expect(text).toContain('as left, revision 9');
     expect(text).toMatch(/New in the pickup route: main decision 18\.1 mm/);
     expect(text).toContain('nothing → Wide two-coil');
-    expect(text).toContain('Cut although not everything clears: “she wants it so”');
+    expect(text).toContain('Cut with checks overridden: “she wants it so”');
     expect(text).not.toContain('it is thin and holds');
     expect(text).toMatch(/tried and left.*Taken back, 2026-01-05/s);
     expect(text).toContain('cannot be put back');
-    expect(text).toContain('The way back, as it stood: Wide two-coil goes back into what was cut');
+    expect(text).toContain('Way back at the time: Wide two-coil goes back into what was cut');
     expect(text).toContain('“what she asked for”');
     expect(text).toContain('The owner agreed by phone, 2026-01-03, at 213.90: “do it”');
     expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2026-01-02/);

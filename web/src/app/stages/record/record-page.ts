@@ -61,7 +61,7 @@ export class RecordPage {
         place: placeOfChoice(d.chosen, this.names()),
         what: chosen ? REMEDY_WORDS[chosen.kind] : '',
         reason: d.reason,
-        until: d.undoneAt === null ? null : `Taken back, ${d.undoneAt.slice(0, 10)}.`,
+        until: d.undoneAt === null ? null : `Undone ${d.undoneAt.slice(0, 10)}.`,
         overrides: (this.work()?.clearances ?? [])
           .filter((c) => c.decision === d.id)
           .flatMap((c) => c.accepted)
@@ -165,23 +165,23 @@ export class RecordPage {
   private said(d: Exclude<Difference, { kind: 'levelAdded' }>, names: Names): string {
     switch (d.kind) {
       case 'levelGone':
-        return `Gone from the ${nameOf(names, d.cavity)}: ${d.level}`;
+        return `Removed from the ${nameOf(names, d.cavity)}: ${d.level}`;
       case 'partChanged':
         return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
       case 'holeAdded':
         return `New: ${nameOf(names, d.hole)}`;
       case 'holeMoved':
-        return `Plugged, and drilled anew beside: ${nameOf(names, d.hole)}`;
+        return `Plugged and re-drilled beside: ${nameOf(names, d.hole)}`;
       case 'holePlugged':
         return `Plugged: ${nameOf(names, d.hole)}`;
       case 'levelOpened':
         return `${upperFirst(nameOf(names, d.cavity))}: opened wider`;
       case 'raised':
-        return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'let down'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;
+        return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'set lower'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;
       case 'partTrimmed':
         return `${upperFirst(nameOf(names, d.part ?? undefined))} was trimmed`;
       case 'plateMade':
-        return `${upperFirst(nameOf(names, d.plate))}: made anew`;
+        return `${upperFirst(nameOf(names, d.plate))}: remade`;
       case 'windowFiled':
         return `${upperFirst(nameOf(names, d.opening))}: filed wider`;
       case 'insertChanged':

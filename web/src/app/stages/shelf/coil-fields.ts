@@ -9,7 +9,7 @@ const NUMBERS = [
   { key: 'wireGauge', label: 'wire gauge', most: 50 },
 ] as const;
 
-/** The coils of a pickup, as the meter or the sheet tells them; what is not known stays empty. */
+/** The coils of a pickup, as the meter or the sheet tells them; what is unknown stays empty. */
 @Component({
   selector: 'rn-coil-fields',
   imports: [MatButtonModule],
@@ -22,25 +22,25 @@ const NUMBERS = [
           <label>{{ n.label }}<input inputmode="decimal" [value]="c[n.key] ?? ''" (change)="number($index, n.key, n.most, $event)" /></label>
         }
         <label
-          >Wound
+          >Winding direction
           <select (change)="put($index, { winding: winding(text($event)) })">
-            <option value="" [selected]="c.winding === null">not known</option>
+            <option value="" [selected]="c.winding === null">unknown</option>
             <option value="clockwise" [selected]="c.winding === 'clockwise'">clockwise</option>
             <option value="anticlockwise" [selected]="c.winding === 'anticlockwise'">anticlockwise</option>
           </select>
         </label>
         <label
-          >To the strings
+          >Pole facing the strings
           <select (change)="put($index, { magnet: magnet(text($event)) })">
-            <option value="" [selected]="c.magnet === null">not known</option>
+            <option value="" [selected]="c.magnet === null">unknown</option>
             <option value="north" [selected]="c.magnet === 'north'">north</option>
             <option value="south" [selected]="c.magnet === 'south'">south</option>
           </select>
         </label>
-        <button matButton type="button" (click)="remove($index)" [attr.aria-label]="'Take coil ' + ($index + 1) + ' away'">Away</button>
+        <button matButton type="button" (click)="remove($index)" [attr.aria-label]="'Delete coil ' + ($index + 1)">Delete</button>
       </div>
     }
-    <p><button matButton="outlined" type="button" [disabled]="coils().length > 7" (click)="add()">Add a coil</button></p>
+    <p><button matButton="outlined" type="button" [disabled]="coils().length > 7" (click)="add()">Add coil</button></p>
     @if (wrong()) {
       <p class="problem" role="alert">{{ wrong() }}</p>
     }

@@ -13,23 +13,23 @@ import { attempt } from '../../ui/attempt';
 
 const MOST_BYTES = 8_000_000;
 
-/** Parts out of a table: what was understood and what cannot be is shown first, then put on the shelf, with its progress; it can be stopped. */
+/** Parts out of a table: what was to import and what cannot be is shown first, then put on the shelf, with its progress; it can be stopped. */
 @Component({
   selector: 'rn-import-parts',
   imports: [MatButtonModule, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Parts from a table</h2>
+    <h2 mat-dialog-title>Import parts</h2>
     <mat-dialog-content tabindex="0">
       <label class="file">
-        A CSV with at least the columns kind and name, at most {{ most }} lines; a size is a number, or ‘9.4 ±0.05 (calliper)’
+        A CSV file with at least the columns kind and name, at most {{ most }} lines. A size is a number, or ‘9.4 ±0.05 (calliper)’.
         <input type="file" accept=".csv,text/csv" [disabled]="busy()" (change)="choose($event)" />
       </label>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
       @if (problems().length > 0) {
-        <h3>Left out</h3>
+        <h3>Skipped</h3>
         <ul class="problem">
           @for (p of problems().slice(0, 20); track $index) {
             <li>{{ p }}</li>
@@ -40,17 +40,17 @@ const MOST_BYTES = 8_000_000;
         </ul>
       }
       @if (rows().length > 0) {
-        <h3>{{ rows().length }} understood</h3>
+        <h3>{{ rows().length }} to import</h3>
         <ul>
           @for (r of rows().slice(0, 40); track $index) {
             <li>
-              {{ r.name }} <span class="soft">{{ r.kind }}{{ r.known ? ', changes the one on the shelf' : ', new' }}</span>
+              {{ r.name }} <span class="soft">{{ r.kind }}{{ r.known ? ', replaces the one on the shelf' : ', new' }}</span>
             </li>
           }
         </ul>
       }
       @if (busy()) {
-        <progress [max]="rows().length" [value]="count()" aria-label="Kept"></progress>
+        <progress [max]="rows().length" [value]="count()" aria-label="Parts saved"></progress>
       }
       <p role="status">{{ said() }}</p>
     </mat-dialog-content>
@@ -60,7 +60,7 @@ const MOST_BYTES = 8_000_000;
       } @else {
         <button matButton type="button" mat-dialog-close>Close</button>
       }
-      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">Put {{ rows().length }} on the shelf</button>
+      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">Import {{ rows().length }} parts</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -25,7 +25,7 @@ import { fieldsOf } from './part-fields';
               <td class="number soft">{{ s.limit }}</td>
               <td class="soft">{{ s.by }}</td>
             } @else {
-              <td colspan="4" class="soft">not known</td>
+              <td colspan="4" class="soft">unknown</td>
             }
           </tr>
         }

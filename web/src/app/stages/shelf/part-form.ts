@@ -237,12 +237,12 @@ export class PartForm {
       this.problem.set(why);
       return null;
     };
-    if (given === null) return refuse('A size cannot be read: it is marked above.');
+    if (given === null) return refuse('A size cannot be read. It is marked above.');
     if (this.name().trim() === '') return refuse('A part needs a name.');
     const price = whole(this.price().replace(',', '.'), 1_000_000, 100);
-    if (price === null) return refuse(`‘${this.price()}’ is no price.`);
+    if (price === null) return refuse(`‘${this.price()}’ is not a price.`);
     const days = this.leadDays().trim() === '' ? null : whole(this.leadDays(), 1000);
-    if (days === null && this.leadDays().trim() !== '') return refuse(`‘${this.leadDays()}’ is no number of days.`);
+    if (days === null && this.leadDays().trim() !== '') return refuse(`‘${this.leadDays()}’ is not a number of days.`);
     const said = { name: this.name().trim(), price, leadDays: days, replacedBy: this.replacedBy(), note: this.note().trim() };
     const h = this.hardware();
     const rest = h ? this.hardwareRead(h, refuse) : this.pickupRead(refuse);
@@ -251,13 +251,13 @@ export class PartForm {
 
   private hardwareRead(h: Hardware, refuse: (why: string) => null): Hardware | null {
     const gauge = this.gauge().trim() === '' ? null : whole(this.gauge(), 24);
-    if (gauge === null && this.gauge().trim() !== '') return refuse(`‘${this.gauge()}’ is no screw gauge: 0 to 24.`);
+    if (gauge === null && this.gauge().trim() !== '') return refuse(`‘${this.gauge()}’ is not a screw gauge. Use 0 to 24.`);
     const kiloohms = this.kiloohms().trim() === '' ? null : Number(this.kiloohms().replace(',', '.'));
-    if (kiloohms !== null && !(kiloohms > 0 && kiloohms <= 10_000)) return refuse(`‘${this.kiloohms()}’ kΩ cannot be.`);
+    if (kiloohms !== null && !(kiloohms > 0 && kiloohms <= 10_000)) return refuse(`‘${this.kiloohms()}’ kΩ is impossible.`);
     const screws = readScrews(this.screws());
     if (!screws.ok) return refuse(`Screw places: ${screws.problem}.`);
     const shape = this.shape();
-    if (!shape && screws.rows.length > 0) return refuse('Screw places need an outline to lie in.');
+    if (!shape && screws.rows.length > 0) return refuse('Add an outline before the screw places.');
     return { ...h, traits: this.traits(), thread: this.thread(), gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
   }
 
@@ -265,9 +265,9 @@ export class PartForm {
     const p = this.pickup();
     if (!p) return null;
     const leads = whole(this.leads(), 20);
-    if (leads === null) return refuse(`‘${this.leads()}’ is no number of leads.`);
+    if (leads === null) return refuse(`‘${this.leads()}’ is not a number of leads.`);
     const strings = this.strings().trim() === '' ? null : whole(this.strings(), 12);
-    if (this.strings().trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${this.strings()}’ strings cannot be.`);
+    if (this.strings().trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${this.strings()}’ strings are impossible.`);
     const colours = readLeads(this.colours());
     if (!colours.ok) return refuse(`Colours of the leads: ${colours.problem}.`);
     const known: { strings?: number; coverGround?: CoverGround } = {};

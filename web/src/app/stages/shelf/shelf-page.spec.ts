@@ -78,7 +78,7 @@ describe('the part shelf', () => {
     input.dispatchEvent(new Event('input'));
   }
 
-  it('lists what is not put away, finds by words and by group, and tells how many are there', async () => {
+  it('lists what is not put away, finds by words and by group, and tells quantity are there', async () => {
     const f = await open();
     expect(names(f)).toEqual(['Guard screw', 'Pot, long', 'Two coils']);
     type(f, '.find', 'screw');
@@ -97,7 +97,7 @@ describe('the part shelf', () => {
 
   it('keeps a size that was laid to, with its limit and its tool, and leaves the others as they are known', async () => {
     const f = await open(id(1));
-    press(f, 'Measure and change');
+    press(f, 'Edit part');
     await settle(f);
     type(f, '[data-size="bushing"] input', '9.4');
     type(f, '[data-size="washer"] input', '9/16');
@@ -114,7 +114,7 @@ describe('the part shelf', () => {
 
   it('sends nothing while something typed cannot be, says so, and loses nothing of it', async () => {
     const f = await open(id(1));
-    press(f, 'Measure and change');
+    press(f, 'Edit part');
     await settle(f);
     type(f, '[data-size="bushing"] input', '950');
     [...host(f).querySelectorAll<HTMLFormElement>('rn-part-form form')][0]!.dispatchEvent(new Event('submit', { cancelable: true }));
@@ -158,7 +158,7 @@ describe('the part shelf', () => {
 
   it('has what was typed of a part again after the page went down, until it is kept', async () => {
     const f = await open(id(1));
-    press(f, 'Measure and change');
+    press(f, 'Edit part');
     await settle(f);
     expect(drafts.kept.size).toBe(0);
     type(f, '[data-size=bushing] input', '9.52');
@@ -168,13 +168,13 @@ describe('the part shelf', () => {
 
     TestBed.resetTestingModule();
     const again = await open(id(1));
-    press(again, 'Measure and change');
+    press(again, 'Edit part');
     await settle(again);
     await settle(again);
     expect(host(again).querySelector('rn-part-form [role=status]')!.textContent).toContain('not kept is back');
     expect(host(again).querySelector<HTMLInputElement>('[data-size=bushing] input')!.value).toBe('9.52');
     expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="500"]')!.value).toBe('from the box of odds');
-    press(again, 'Throw it away');
+    press(again, 'Discard changes');
     await settle(again);
     expect(drafts.kept.size).toBe(0);
     expect(host(again).querySelector('rn-part-form')).toBeNull();
@@ -191,7 +191,7 @@ describe('the part shelf', () => {
     const again = await open();
     await settle(again);
     expect(host(again).querySelector('.list')!.textContent).toContain('not on the shelf yet: Stiff jack');
-    press(again, 'Go on with it');
+    press(again, 'Continue');
     await settle(again);
     await settle(again);
     expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="120"]')!.value).toBe('Stiff jack');
@@ -203,7 +203,7 @@ describe('the part shelf', () => {
 
   it('keeps a typed size typed when the unit changes, stated in the new one', async () => {
     const f = await open(id(1));
-    press(f, 'Measure and change');
+    press(f, 'Edit part');
     await settle(f);
     type(f, '[data-size=bushing] input', '9.525');
     await settle(f);

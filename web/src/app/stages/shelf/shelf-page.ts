@@ -174,7 +174,7 @@ export class ShelfPage {
   protected async archive(kept: KeptPart, archived: boolean): Promise<void> {
     const now = await this.attempt(() => this.commands.archive(kept, archived));
     if (!now) return;
-    const said = this.toast.open(archived ? `${kept.part.name} is put away` : `${kept.part.name} is back`, 'Undo', { duration: 8000 });
+    const said = this.toast.open(archived ? `${kept.part.name} archived` : `${kept.part.name} restored`, 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => void this.attempt(() => this.commands.archive(now, !archived)));
   }
 

@@ -58,7 +58,7 @@ export class SizeFields {
     this.fields().map((f) => ({
       ...f,
       typical: f.known?.basis.kind === 'default',
-      note: f.known ? `±${limitText(f.known.limit, this.unit())}, ${partBasisText(f.known.basis)}` : 'not known',
+      note: f.known ? `±${limitText(f.known.limit, this.unit())}, ${partBasisText(f.known.basis)}` : 'unknown',
     })),
   );
   private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, f.known ? fieldText(f.known.value, this.unit()) : ''])), {
@@ -97,7 +97,7 @@ export class SizeFields {
       if (text === (this.shown()[f.key] ?? '')) continue;
       const value = this.inputs()[i]?.value() ?? null;
       if (text === '' && f.optional) out[f.key] = null;
-      else if (text === '') empty[f.key] = 'A part of this kind needs it';
+      else if (text === '') empty[f.key] = 'This kind of part needs this size';
       else if (value === null) good = false;
       else out[f.key] = knownBy(way, value, this.part());
     }

@@ -17,21 +17,21 @@ import { saveFile } from '../../ui/save-file';
   template: `
     <div class="head">
       <h2>{{ lines().length === 0 ? 'Nothing to buy' : said() }}</h2>
-      <button matButton="outlined" type="button" [disabled]="lines().length === 0" (click)="saveCsv()">As CSV</button>
+      <button matButton="outlined" type="button" [disabled]="lines().length === 0" (click)="saveCsv()">Export CSV</button>
     </div>
     @if (lines().length === 0) {
-      <p>Everything that the plans need is in the drawers. Choose parts in an instrument’s Fit: what is not there comes here.</p>
+      <p>The drawers hold everything the plans need. Parts chosen in Fit that are not in stock appear here.</p>
     } @else {
       <table>
         <thead>
           <tr>
-            <th scope="col">What</th>
+            <th scope="col">Item</th>
             <th scope="col" class="number">To buy</th>
             <th scope="col" class="number">Needed</th>
-            <th scope="col" class="number">There</th>
+            <th scope="col" class="number">In stock</th>
             <th scope="col" class="number">Price</th>
-            <th scope="col" class="number">Days</th>
-            <th scope="col">Holds up</th>
+            <th scope="col" class="number">Delivery, days</th>
+            <th scope="col">Needed for</th>
           </tr>
         </thead>
         <tbody>
@@ -50,7 +50,7 @@ import { saveFile } from '../../ui/save-file';
               <td class="number">{{ l.need }}</td>
               <td class="number">{{ l.have }}</td>
               <td class="number">{{ l.price === null ? '—' : money(l.price) }}</td>
-              <td class="number">{{ l.leadDays ?? 'not asked' }}</td>
+              <td class="number">{{ l.leadDays ?? 'no price' }}</td>
               <td>
                 @for (h of l.holds; track h.job + h.choice; let last = $last) {
                   <a [routerLink]="['/i', l.jobs[h.job]?.instrument, 'fit']">{{ held(l, h) }}</a>{{ last ? '' : ', ' }}

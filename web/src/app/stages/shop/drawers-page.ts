@@ -17,41 +17,41 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
   material: ['name', 'unit'],
 };
 
-/** What lies in the drawers: parts, wood left over, dowels, what is used up; how many and where. */
+/** What lies in the drawers: parts, wood left over, dowels, what is used up; quantity and where. */
 @Component({
   selector: 'rn-drawers-page',
   imports: [MatButtonModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="add($event)" novalidate aria-label="Put something into a drawer">
+    <form (submit)="add($event)" novalidate aria-label="Add to a drawer">
       <label
         >What
         <select (change)="begin($event)">
-          <option value="offcut">an offcut</option>
-          <option value="dowel">a dowel</option>
-          <option value="material">something used up</option>
+          <option value="offcut">offcut</option>
+          <option value="dowel">dowel</option>
+          <option value="material">consumable</option>
         </select>
       </label>
       @for (f of fields(); track f) {
         <label>{{ f }}{{ isSize(f) ? ', mm' : '' }}<input class="short" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
       }
       <label
-        >how many<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
+        >quantity<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
       /></label>
       <label>drawer<input class="short" autocomplete="off" [value]="texts()['drawer'] ?? ''" (input)="type('drawer', $event)" /></label>
-      <button matButton="filled" type="submit" [disabled]="busy()">Put in</button>
+      <button matButton="filled" type="submit" [disabled]="busy()">Add item</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
     </form>
-    <p class="soft">Parts are counted on their own page: <a routerLink="/shelf">part shelf</a>.</p>
+    <p class="soft">Parts are counted on the <a routerLink="/shelf">part shelf</a>.</p>
     <table>
       <thead>
         <tr>
-          <th scope="col">What</th>
+          <th scope="col">Item</th>
           <th scope="col">Drawer</th>
-          <th scope="col" class="number">How many</th>
-          <th scope="col"><span class="visually-hidden">Acts</span></th>
+          <th scope="col" class="number">Quantity</th>
+          <th scope="col"><span class="visually-hidden">Actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -76,14 +76,14 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
               >
                 Use one
               </button>
-              <button matButton type="button" [attr.aria-label]="'Take ' + r.what + ' off the list'" [disabled]="busy()" (click)="remove(r.kept)">
-                Off the list
+              <button matButton type="button" [attr.aria-label]="'Archive ' + r.what" [disabled]="busy()" (click)="remove(r.kept)">
+                Archive item
               </button>
             </td>
           </tr>
         } @empty {
           <tr>
-            <td colspan="4">The drawers are empty. An offcut or a dowel put in here takes part in the ways out.</td>
+            <td colspan="4">The drawers are empty. Add offcuts and dowels: the options use what is in stock.</td>
           </tr>
         }
       </tbody>
@@ -154,7 +154,7 @@ export class DrawersPage {
 
   protected async remove(kept: KeptStock): Promise<void> {
     if (!(await this.attempt.run(() => this.commands.removeStock(kept)))) return;
-    const said = this.toast.open('Off the list', 'Undo', { duration: 8000 });
+    const said = this.toast.open('Archive item', 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => void this.attempt.run(() => this.commands.keepStock(kept.item, null)));
   }
 }

@@ -16,10 +16,10 @@ import { same } from '../../ui/same';
   template: `
     <form class="all" (submit)="keep($event)" novalidate>
       <div class="head">
-        <h2>{{ own() === 0 ? 'All as they start' : own() + ' of the shop’s own' }}</h2>
+        <h2>{{ own() === 0 ? 'All at their defaults' : own() + ' changed' }}</h2>
         <span>
           <span role="status">{{ said() }}</span>
-          <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Keep the numbers</button>
+          <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Save settings</button>
         </span>
       </div>
       @if (problem(); as p) {
@@ -28,11 +28,11 @@ import { same } from '../../ui/same';
       <table>
         <thead>
           <tr>
-            <th scope="col">Number</th>
-            <th scope="col">Here</th>
-            <th scope="col">Starts as</th>
-            <th scope="col">Can be</th>
-            <th scope="col">From</th>
+            <th scope="col">Setting</th>
+            <th scope="col">Value</th>
+            <th scope="col">Default</th>
+            <th scope="col">Allowed range</th>
+            <th scope="col">Source</th>
           </tr>
         </thead>
         <tbody>
@@ -44,12 +44,11 @@ import { same } from '../../ui/same';
                   class="short"
                   inputmode="decimal"
                   autocomplete="off"
-                  [attr.aria-label]="r.word + ', ' + r.row.unit"
+                  [attr.aria-label]="r.word"
                   [attr.aria-invalid]="wrong().has(r.key)"
                   [value]="texts()[r.key]"
                   (input)="type(r.key, $event)"
                 />
-                {{ r.row.unit }}
                 @if (wrong().has(r.key)) {
                   <span class="problem" role="alert">{{ r.row.min }} to {{ r.row.max }}</span>
                 }
@@ -99,11 +98,11 @@ export class NumbersPage {
     event.preventDefault();
     const version = this.held().data?.version;
     if (this.wrong().size > 0 || version === undefined) {
-      this.problem.set('Some numbers cannot be: they are marked.');
+      this.problem.set('Some values are out of range. They are marked.');
       return;
     }
     const own = Object.fromEntries(SETTING_KEYS.flatMap((k) => (this.numberOf(k) === DEFAULT_SETTINGS[k].value ? [] : [[k, this.numberOf(k)]])));
-    if (await this.attempt.run(() => this.commands.keepSettings(own, version))) this.said.set('Kept');
+    if (await this.attempt.run(() => this.commands.keepSettings(own, version))) this.said.set('Saved');
   }
 
   /** The number that is typed; null while it cannot be. */

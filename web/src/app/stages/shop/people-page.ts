@@ -12,16 +12,16 @@ import { attempt } from '../../ui/attempt';
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="add($event)" novalidate aria-label="Add a person">
+    <form (submit)="add($event)" novalidate aria-label="Add person">
       <label>Name<input autocomplete="off" maxlength="120" [value]="name()" (input)="name.set(text($event))" /></label>
       <label
         >Is
         <select (change)="role.set(text($event) === 'owner' ? 'owner' : 'technician')">
-          <option value="technician">a technician</option>
-          <option value="owner">an owner</option>
+          <option value="technician">technician</option>
+          <option value="owner">owner</option>
         </select>
       </label>
-      <button matButton="filled" type="submit" [disabled]="busy()">Add</button>
+      <button matButton="filled" type="submit" [disabled]="busy()">Add person</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
@@ -30,7 +30,7 @@ import { attempt } from '../../ui/attempt';
       <thead>
         <tr>
           <th scope="col">Name</th>
-          <th scope="col">Is</th>
+          <th scope="col">Role</th>
         </tr>
       </thead>
       <tbody>

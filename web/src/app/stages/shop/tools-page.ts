@@ -34,7 +34,7 @@ const WORDS: Readonly<Record<string, string>> = {
   bearing: 'bearing Ø, mm',
   from: 'from, mm',
   to: 'to, mm',
-  step: 'by, mm',
+  step: 'step, mm',
 };
 
 /** What the shop works with: what measures, cutters with their lengths and bearings, drills and reamers, and when each was sharpened. */
@@ -43,7 +43,7 @@ const WORDS: Readonly<Record<string, string>> = {
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="add($event)" novalidate aria-label="Add a tool">
+    <form (submit)="add($event)" novalidate aria-label="Add tool">
       <label
         >Kind
         <select (change)="begin($event)">
@@ -76,7 +76,7 @@ const WORDS: Readonly<Record<string, string>> = {
       @for (f of fields(); track f) {
         <label>{{ word(f) }}<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
       }
-      <button matButton="filled" type="submit" [disabled]="busy()">Add</button>
+      <button matButton="filled" type="submit" [disabled]="busy()">Add tool</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
@@ -88,7 +88,7 @@ const WORDS: Readonly<Record<string, string>> = {
           <th scope="col">Kind</th>
           <th scope="col">Sizes</th>
           <th scope="col">Sharpened</th>
-          <th scope="col"><span class="visually-hidden">Acts</span></th>
+          <th scope="col"><span class="visually-hidden">Actions</span></th>
         </tr>
       </thead>
       <tbody>
@@ -100,18 +100,18 @@ const WORDS: Readonly<Record<string, string>> = {
             <td>{{ r.sharpened }}</td>
             <td>
               @if (!r.measures) {
-                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="r.tool.name + ' was sharpened today'" (click)="sharpened(r.tool)">
+                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="r.tool.name + ' sharpened today'" (click)="sharpened(r.tool)">
                   Sharpened today
                 </button>
-                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="'Take ' + r.tool.name + ' off the list'" (click)="remove(r.tool)">
-                  Off the list
+                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="'Archive ' + r.tool.name" (click)="remove(r.tool)">
+                  Archive tool
                 </button>
               }
             </td>
           </tr>
         } @empty {
           <tr>
-            <td colspan="5">No tool yet. Begin with a calliper: every reading is taken with one.</td>
+            <td colspan="5">No tools yet. Add a calliper first: every reading needs a tool.</td>
           </tr>
         }
       </tbody>
@@ -202,7 +202,7 @@ export class ToolsPage {
   protected async remove(tool: Tool): Promise<void> {
     const version = this.versionOf(tool);
     if (version === null || !(await this.attempt.run(() => this.commands.removeTool(tool, version)))) return;
-    const said = this.toast.open(`${tool.name} is off the list`, 'Undo', { duration: 8000 });
+    const said = this.toast.open(`${tool.name} archived`, 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => void this.attempt.run(() => this.commands.keepTool(tool, null)));
   }
 

@@ -18,7 +18,7 @@ import { SurveyCommands } from '../../state/survey-commands';
     <form (submit)="keep($event)" novalidate>
       @if (!survey()) {
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Why it is surveyed</mat-label>
+          <mat-label>Reason for the survey</mat-label>
           <mat-select [value]="kind()" (valueChange)="kind.set($event)">
             @for (k of kinds; track k.kind) {
               <mat-option [value]="k.kind">{{ k.word }}</mat-option>
@@ -27,13 +27,13 @@ import { SurveyCommands } from '../../state/survey-commands';
         </mat-form-field>
       }
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Strings that are on</mat-label>
+        <mat-label>Strings fitted</mat-label>
         <input
           matInput
           name="strings"
           maxlength="200"
           autocomplete="off"
-          placeholder="10–46, the old set"
+          placeholder="10–46, old set"
           [value]="strings()"
           (input)="strings.set(value($event))"
         />
@@ -42,7 +42,7 @@ import { SurveyCommands } from '../../state/survey-commands';
         <mat-label>Tuning</mat-label>
         <input matInput name="tuning" maxlength="200" autocomplete="off" placeholder="standard, A 440" [value]="tuning()" (input)="tuning.set(value($event))" />
       </mat-form-field>
-      <button matButton="filled" type="submit" [disabled]="busy()">{{ survey() ? 'Keep' : 'Begin the survey' }}</button>
+      <button matButton="filled" type="submit" [disabled]="busy()">{{ survey() ? 'Keep' : 'Start survey' }}</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }

@@ -26,9 +26,9 @@ export interface BlindData {
   imports: [MatButtonModule, MatCheckboxModule, MatDialogModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Measure again: {{ data.title }}</h2>
+    <h2 mat-dialog-title>Second reading: {{ data.title }}</h2>
     <mat-dialog-content>
-      <p>The first value is hidden until this one is kept. Lift the tool off, zero it, and measure as if for the first time.</p>
+      <p>The first value stays hidden until you save this one. Lift the tool off, zero it, then measure afresh.</p>
       <mat-checkbox [checked]="session() !== null" [disabled]="session() !== null || busy()" (change)="begin()">{{ data.tool.name }} is zeroed</mat-checkbox>
       @if (session() !== null) {
         @if (range; as r) {
@@ -48,8 +48,8 @@ export interface BlindData {
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
-      <button matButton type="button" (click)="leave()">Not now</button>
-      <button matButton="filled" type="button" [disabled]="session() === null || busy()" (click)="keep()">Keep the second reading</button>
+      <button matButton type="button" (click)="leave()">Cancel</button>
+      <button matButton="filled" type="button" [disabled]="session() === null || busy()" (click)="keep()">Save second reading</button>
     </mat-dialog-actions>
   `,
   styles: `

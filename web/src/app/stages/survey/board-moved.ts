@@ -11,15 +11,15 @@ export function boardText(s: StateOf, wood: string, unit: LengthUnit): string | 
   const [humidity, celsius, width] = [s.at('humidity', 'room')?.reading, s.at('temperature', 'room')?.reading, s.surveyed.anatomy.neck.endWidth];
   if (!humidity || !celsius) return null;
   const here = moistureWithin(humidity, celsius);
-  const holds = `Wood at rest here holds ${here.value.toFixed(1)} % water (${here.least.toFixed(1)} to ${here.most.toFixed(1)}).`;
-  if (!width) return `${holds} How far the board drew back can be told when its width at the end is known.`;
+  const holds = `At equilibrium here, wood holds ${here.value.toFixed(1)} % moisture (${here.least.toFixed(1)} to ${here.most.toFixed(1)}).`;
+  if (!width) return `${holds} Measure the width at the end of the board to see how far it shrank.`;
   const known = (Object.keys(BOARD_WOODS) as (keyof typeof BOARD_WOODS)[]).find((w) => wood.toLowerCase().includes(w));
   const name = known ?? 'maple';
   const back = drawnBack(width.value, BOARD_WOODS[name], { humidity, celsius }, HOME);
-  const of = known ? name : `${name}, as the board’s wood is not said`;
+  const of = known ? name : `${name}, as the wood of the board is unknown`;
   return (
     `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME} %, has drawn back ` +
     `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, less where neck and finish hold it; ` +
-    'two weeks at 50 to 60 % bring that back.'
+    'Two weeks at 50 to 60 % reverse it.'
   );
 }

@@ -33,11 +33,11 @@ interface Side {
     <h1 class="visually-hidden">Compare</h1>
     <rn-survey-nav />
     @if (surveys().length === 0) {
-      <p class="panel empty">There is no survey of this instrument to compare yet. Begin one under Inspection.</p>
+      <p class="panel empty">No surveys to compare yet. Start one under Inspection.</p>
     } @else {
-      <section class="panel choose" aria-label="What is compared">
+      <section class="panel choose" aria-label="Surveys to compare">
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>From</mat-label>
+          <mat-label>Before</mat-label>
           <mat-select [value]="from()" (valueChange)="choose({ from: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
@@ -45,7 +45,7 @@ interface Side {
           </mat-select>
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>To</mat-label>
+          <mat-label>After</mat-label>
           <mat-select [value]="to()" (valueChange)="choose({ to: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
@@ -55,7 +55,7 @@ interface Side {
         @if (toSurvey(); as s) {
           <form (submit)="keepProfile($event, s)" novalidate>
             <mat-form-field subscriptSizing="dynamic">
-              <mat-label>Plays well: keep “To” as a profile called</mat-label>
+              <mat-label>Save the second survey as a profile named</mat-label>
               <input matInput name="profile" maxlength="120" autocomplete="off" [value]="name()" (input)="type($event)" />
             </mat-form-field>
             <button matButton="outlined" type="submit" [disabled]="busy()">Keep</button>
@@ -69,14 +69,14 @@ interface Side {
       <div class="both">
         <section class="panel list" tabindex="0" aria-label="Differences">
           <p class="head">
-            <strong class="number">{{ differing() }}</strong> of {{ rows().length }} differ by more than both tools can be wrong.
+            <strong class="number">{{ differing() }}</strong> of {{ rows().length }} differ by more than the limits of both tools.
           </p>
           <table>
             <thead>
               <tr>
-                <th scope="col">What</th>
-                <th scope="col">From</th>
-                <th scope="col">To</th>
+                <th scope="col">Reading</th>
+                <th scope="col">Before</th>
+                <th scope="col">After</th>
                 <th scope="col">Change</th>
               </tr>
             </thead>
@@ -90,7 +90,7 @@ interface Side {
                 </tr>
               } @empty {
                 <tr>
-                  <td colspan="4">Nothing was read on either side.</td>
+                  <td colspan="4">No readings on either side.</td>
                 </tr>
               }
             </tbody>
@@ -101,7 +101,7 @@ interface Side {
             <h2>{{ c.title }}</h2>
             <rn-course-chart [title]="c.title" [places]="c.places" [unit]="c.unit" [lines]="c.lines" [theme]="theme()" />
           } @empty {
-            <p class="empty">A chart appears for what is read at several strings or frets.</p>
+            <p class="empty">Readings at several strings or frets appear as a chart.</p>
           }
         </section>
       </div>

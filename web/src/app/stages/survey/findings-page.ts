@@ -41,7 +41,7 @@ import { attempt } from '../../ui/attempt';
             </p>
           }
           @if (f.waits) {
-            <p class="waits">◇ Cannot be judged yet: {{ f.waits }}</p>
+            <p class="waits">◇ Not judged yet: {{ f.waits }}</p>
           }
           <ul>
             @for (e of f.evidence; track e) {
@@ -54,17 +54,17 @@ import { attempt } from '../../ui/attempt';
             </p>
           }
           @if (f.cause) {
-            <p class="soft">Nothing is done about it by itself: it is read again when that is put right.</p>
+            <p class="soft">No work of its own. Measure it again once the cause is fixed.</p>
           } @else {
             <p><span class="soft">First:</span> {{ f.remedy }}</p>
-            <p><span class="soft">Exclude before:</span> {{ f.exclude }}</p>
+            <p><span class="soft">Rule out first:</span> {{ f.exclude }}</p>
             @if (f.wood) {
               <p>{{ f.wood }}</p>
             }
             @if (f.task) {
-              <p class="soft">✓ Is a task of this job.</p>
+              <p class="soft">✓ Task of this job.</p>
             } @else if (job() !== null && !f.waits) {
-              <button matButton type="button" [disabled]="busy()" (click)="accept(f)">Put it right in this job</button>
+              <button matButton type="button" [disabled]="busy()" (click)="accept(f)">Add to this job</button>
             }
           }
         </article>
@@ -78,7 +78,7 @@ import { attempt } from '../../ui/attempt';
           </header>
           <p class="soft">{{ f.where }}</p>
           @if (f.kept.job === null && job() !== null) {
-            <button matButton type="button" [disabled]="busy()" (click)="change(f.kept, { job: job()!.id })">Put it right in this job</button>
+            <button matButton type="button" [disabled]="busy()" (click)="change(f.kept, { job: job()!.id })">Add to this job</button>
           }
           <button matButton type="button" [disabled]="busy()" (click)="change(f.kept, { withdrawn: true })">Withdraw</button>
         </article>
@@ -86,9 +86,9 @@ import { attempt } from '../../ui/attempt';
       @if (findings().length === 0 && own().length === 0) {
         <p class="empty">
           @if (read()) {
-            Nothing that was read is outside.
+            Every reading is within its target.
           } @else {
-            Nothing has been read yet. <a [routerLink]="['/i', held().of, 'survey', 'inspection']">Begin the inspection</a>
+            No readings yet. <a [routerLink]="['/i', held().of, 'survey', 'inspection']">Start the inspection</a>
           }
         </p>
       }
@@ -96,7 +96,7 @@ import { attempt } from '../../ui/attempt';
         <p class="problem" role="alert">{{ p }}</p>
       }
       @if (job() === null && (findings().length > 0 || own().length > 0)) {
-        <p class="hint soft">To take a finding into the work, <a [routerLink]="['/i', held().of, 'about']">open a job</a> for this instrument.</p>
+        <p class="hint soft">To add a finding to the work, <a [routerLink]="['/i', held().of, 'about']">open a job</a> for this instrument.</p>
       }
       <rn-own-finding [instrument]="held().of ?? ''" />
     </section>

@@ -32,8 +32,8 @@ describe('readings out of a table', () => {
 
   it('shows what it understood and what cannot be, by its line, before anything is kept', async () => {
     const f = await dropped('quantity,feature,value,unit\nrelief,neck,0.25,mm\nfretHeight,fret 99,1,mm\nresistance,pickup,7.4,MΩ\n');
-    expect(host(f).textContent).toContain('2 left out');
-    expect(host(f).textContent).toContain('Line 3: fret 99 is no place on this instrument');
+    expect(host(f).textContent).toContain('2 skipped');
+    expect(host(f).textContent).toContain('Line 3: fret 99 is not a place on this instrument');
     expect(host(f).textContent).toContain('Line 4: MΩ is not the unit in which it is kept');
     expect(host(f).textContent).toContain('1 understood');
     http.expectNone((r) => r.method === 'PUT');
@@ -63,7 +63,7 @@ describe('readings out of a table', () => {
 
   it('says that a file is no table', async () => {
     const f = await dropped('');
-    expect(host(f).textContent).toContain('There is no table in this file');
+    expect(host(f).textContent).toContain('This file has no table');
     expect(take(f).disabled).toBeTrue();
   });
 });

@@ -14,23 +14,23 @@ import { viewFeature } from '../../state/view.feature';
 
 const MOST_BYTES = 2_000_000;
 
-/** Readings out of a table: what was understood and what cannot be is shown first, then taken into the open survey. */
+/** Readings out of a table: what was to import and what cannot be is shown first, then taken into the open survey. */
 @Component({
   selector: 'rn-import-readings',
   imports: [MatButtonModule, MatDialogModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Readings from a table</h2>
+    <h2 mat-dialog-title>Import readings</h2>
     <mat-dialog-content tabindex="0">
       <label class="file">
-        A CSV with the columns quantity, feature and value; part, unit, limit, typed and tool where there are
+        A CSV file with the columns quantity, feature and value. Optional: part, unit, limit, typed and tool.
         <input type="file" accept=".csv,text/csv" (change)="choose($event)" />
       </label>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
       @if (problems().length > 0) {
-        <h3>{{ problems().length }} left out</h3>
+        <h3>{{ problems().length }} skipped</h3>
         <ul class="problem">
           @for (p of problems().slice(0, 20); track p) {
             <li>{{ p }}</li>
@@ -38,7 +38,7 @@ const MOST_BYTES = 2_000_000;
         </ul>
       }
       @if (rows().length > 0) {
-        <h3>{{ rows().length }} understood</h3>
+        <h3>{{ rows().length }} to import</h3>
         <ul>
           @for (r of rows().slice(0, 40); track $index) {
             <li>
@@ -51,7 +51,7 @@ const MOST_BYTES = 2_000_000;
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <button matButton type="button" mat-dialog-close>{{ busy() ? 'Stop' : 'Close' }}</button>
-      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">Take {{ rows().length }} into the survey</button>
+      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">Import {{ rows().length }} into the survey</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -47,10 +47,10 @@ import { SurveyNav } from './survey-nav';
         </ul>
       }
     </section>
-    <section class="step panel" aria-label="What is read now">
+    <section class="step panel" aria-label="Current step">
       @if (view() === null) {
         <p class="done">
-          Nothing is surveyed yet. Begin a survey: what is read then stands together, with the strings, the tuning and who read it, until it is signed.
+          No survey yet. Start one: it collects every reading with the strings, the tuning and the person, until you sign it.
         </p>
         <rn-begin-survey [instrument]="instrument()" />
       } @else if (view()?.signed) {
@@ -59,7 +59,7 @@ import { SurveyNav } from './survey-nav';
         <p class="round">{{ roundSays() }}</p>
         <rn-step-grid [step]="s" [instrument]="instrument()" (kept)="next()" />
       } @else {
-        <p class="done">Every step of this instrument has been read. What it means stands in Findings; sign the survey above when it is whole.</p>
+        <p class="done">Every step is complete. See Findings for the results, then sign the survey above.</p>
       }
     </section>
   `,
@@ -133,7 +133,7 @@ export class InspectionPage {
           ? ['◇', 'read, waits to be judged']
           : wrong
             ? ['✕', 'something is outside']
-            : ['●', 'as wished'];
+            : ['●', 'within target'];
     return {
       quantity: s.quantity,
       name: STATE_WORDS[s.quantity].name,

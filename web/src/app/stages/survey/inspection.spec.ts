@@ -69,7 +69,7 @@ describe('an inspection', () => {
     expect(host(f).querySelector('tbody tr')!.textContent).toContain('too high');
     cells(f)[0]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', cancelable: true }));
     await put(f, cells(f)[1]!, '1.5');
-    expect(host(f).querySelectorAll('tbody tr')[1]!.textContent).toContain('as wished');
+    expect(host(f).querySelectorAll('tbody tr')[1]!.textContent).toContain('within target');
     host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
     await settle();
     const first = http.expectOne((r) => r.method === 'PUT');
@@ -161,7 +161,7 @@ describe('an inspection', () => {
     cells(f)[3]!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, cancelable: true }));
     await f.whenStable();
     expect(cells(f).map((c) => c.value)).toEqual(['', '', '', '1.6', '1.7', '1,8']);
-    expect(host(f).querySelector('rn-step-grid [role=status]')!.textContent).toContain('4 values for 3 places: the last 1 were left out');
+    expect(host(f).querySelector('rn-step-grid [role=status]')!.textContent).toContain('4 values for 3 places: the last 1 were skipped');
   });
 });
 
@@ -194,7 +194,7 @@ describe('the findings', () => {
   });
 
   it('say where to begin when nothing is read, and that nothing is outside when all is well', async () => {
-    expect(host(await page([])).textContent).toContain('Begin the inspection');
+    expect(host(await page([])).textContent).toContain('Start the inspection');
     TestBed.resetTestingModule();
     expect(host(await page([read('relief', 'neck', 0.2)])).textContent).toContain('Nothing that was read is outside');
   });

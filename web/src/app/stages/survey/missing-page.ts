@@ -17,11 +17,11 @@ import { SurveyNav } from './survey-nav';
   imports: [RouterLink, SurveyHead, SurveyNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1 class="visually-hidden">What is missing</h1>
+    <h1 class="visually-hidden">Still to measure</h1>
     <rn-survey-nav />
     <rn-survey-head />
     <section class="panel kinds">
-      <h2 id="work">Work that is wanted</h2>
+      <h2 id="work">Kinds of work</h2>
       <div class="toggles" role="group" aria-labelledby="work">
         @for (k of kinds; track k.id) {
           <button type="button" class="toggle" [attr.aria-pressed]="work().includes(k.id)" (click)="turn(k.id)">
@@ -35,14 +35,14 @@ import { SurveyNav } from './survey-nav';
     </section>
     <section class="panel list" aria-label="What is missing">
       @if (work().length === 0) {
-        <p class="empty">Choose the kinds of work above: then stands here what still has to be measured for them, and what each reading holds up.</p>
+        <p class="empty">Choose the work above to list what still has to be measured.</p>
       } @else {
         <table>
           <thead>
             <tr>
               <th scope="col">Measure</th>
-              <th scope="col">Why</th>
-              <th scope="col">Holds up</th>
+              <th scope="col">Reason</th>
+              <th scope="col">Needed for</th>
             </tr>
           </thead>
           <tbody>
@@ -64,7 +64,7 @@ import { SurveyNav } from './survey-nav';
               </tr>
             } @empty {
               <tr>
-                <td colspan="3">Nothing is missing: everything that this work rests on was read, lately and well enough.</td>
+                <td colspan="3">Nothing left to measure: every reading that this work needs is recent and accurate enough.</td>
               </tr>
             }
           </tbody>

@@ -19,27 +19,27 @@ import { attempt } from '../../ui/attempt';
   template: `
     <form (submit)="keep($event)" novalidate>
       <mat-form-field class="text" subscriptSizing="dynamic">
-        <mat-label>What you found yourself</mat-label>
+        <mat-label>Add a finding</mat-label>
         <input matInput name="text" maxlength="500" autocomplete="off" placeholder="seam line under the finish" [value]="text()" (input)="type($event)" />
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Where</mat-label>
         <mat-select [value]="feature()" (valueChange)="feature.set($event)">
-          <mat-option [value]="null">no one feature</mat-option>
+          <mat-option [value]="null">no feature</mat-option>
           @for (f of features(); track f.id) {
             <mat-option [value]="f.id">{{ f.name }}</mat-option>
           }
         </mat-select>
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>How grave</mat-label>
+        <mat-label>Severity</mat-label>
         <mat-select [value]="severity()" (valueChange)="severity.set($event)">
           @for (s of severities; track s.id) {
             <mat-option [value]="s.id">{{ s.word }}</mat-option>
           }
         </mat-select>
       </mat-form-field>
-      <button matButton="outlined" type="submit" [disabled]="busy()">Add</button>
+      <button matButton="outlined" type="submit" [disabled]="busy()">Add finding</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }

@@ -25,7 +25,7 @@ const LONGEST_NOTE = 3500;
     @if (open()) {
       <form class="bar" (submit)="keep($event)" novalidate aria-label="Quick log">
         <label>
-          <span class="visually-hidden">What was read or noticed</span>
+          <span class="visually-hidden">Reading or note</span>
           <input
             #line
             autocomplete="off"
@@ -35,9 +35,9 @@ const LONGEST_NOTE = 3500;
             (keydown)="key($event)"
           />
         </label>
-        <button matButton="filled" type="submit" [disabled]="busy()">Keep</button>
+        <button matButton="filled" type="submit" [disabled]="busy()">Save</button>
         <button matButton type="button" (click)="open.set(false)">Close</button>
-        <div class="understood" role="status" aria-label="Understood">
+        <div class="understood" role="status" aria-label="Parsed">
           <ul>
             @for (v of understood(); track v.key) {
               <li [class.problem]="v.problem !== null">

@@ -29,10 +29,10 @@ import { attempt } from '../../ui/attempt';
       </mat-form-field>
       @if (state() === 'none') {
         <rn-length-field label="Reading" [(text)]="text" [min]="range().min" [max]="range().max" [refusal]="refusal()" (entered)="keep()" />
-        <button matButton="filled" type="button" [disabled]="busy()" (click)="keep()">Keep</button>
+        <button matButton="filled" type="button" [disabled]="busy()" (click)="keep()">Save reading</button>
       } @else {
         <button matButton="filled" type="button" [disabled]="busy() || !tool()" (click)="again()">
-          {{ state() === 'one' ? 'Measure a second time' : 'Measure once more' }}
+          {{ state() === 'one' ? 'Take a second reading' : 'Take another reading' }}
         </button>
       }
     </div>

@@ -19,9 +19,9 @@ import { viewFeature } from '../../state/view.feature';
   template: `
     <h2>{{ title() }}</h2>
     @if (quantity() !== null) {
-      <button matButton type="button" (click)="all.emit()">All readings of this survey</button>
+      <button matButton type="button" (click)="all.emit()">Readings of this survey</button>
     }
-    <p class="soft">It is signed. A mistake is put right by a new reading; the old one stays, struck through.</p>
+    <p class="soft">This survey is signed. Correct a mistake with a new reading; the old one stays, struck through.</p>
     <ul>
       @for (r of rows(); track r.id) {
         <li [attr.data-reading]="r.id">
@@ -39,7 +39,7 @@ import { viewFeature } from '../../state/view.feature';
           }
           @if (open() === r.id) {
             <form (submit)="keep($event, r.reading, r.target)" novalidate>
-              <label [for]="'was-' + r.id">It was</label>
+              <label [for]="'was-' + r.id">Correct value</label>
               @if (r.answers; as answers) {
                 <select [id]="'was-' + r.id" (change)="type($event)">
                   <option value="">choose</option>
@@ -50,7 +50,7 @@ import { viewFeature } from '../../state/view.feature';
               } @else {
                 <input [id]="'was-' + r.id" autocomplete="off" [value]="text()" [attr.aria-invalid]="wrong(r.target) !== null" (input)="type($event)" />
               }
-              <button matButton="filled" type="submit" [disabled]="busy()">Keep the correction</button>
+              <button matButton="filled" type="submit" [disabled]="busy()">Save correction</button>
               @if (wrong(r.target) ?? problem(); as p) {
                 <p class="problem" role="alert">{{ p }}</p>
               }
@@ -58,7 +58,7 @@ import { viewFeature } from '../../state/view.feature';
           }
         </li>
       } @empty {
-        <li class="soft">Nothing of this was read.</li>
+        <li class="soft">No readings in this survey.</li>
       }
     </ul>
   `,

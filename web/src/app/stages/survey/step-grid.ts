@@ -28,18 +28,18 @@ import { StepPicture } from './step-picture';
       <rn-step-picture [quantity]="step().quantity" />
     </div>
     @if (waits(); as w) {
-      <p class="waits" role="status">◇ It is read, but waits to be judged: {{ w }}.</p>
+      <p class="waits" role="status">◇ Not judged yet: correct {{ w }} first.</p>
     }
     <form (submit)="keep($event)" novalidate>
       <table [class.asked]="choices() !== null">
         <thead>
           <tr>
-            <th scope="col">{{ choices() ? 'Asked' : 'Where' }}</th>
+            <th scope="col">{{ choices() ? 'Question' : 'Place' }}</th>
             <th scope="col">Reading{{ unitWord() }}</th>
             @if (!choices()) {
-              <th scope="col">Wished</th>
+              <th scope="col">Target</th>
             }
-            <th scope="col">Says</th>
+            <th scope="col">Result</th>
             <th scope="col"><span class="visually-hidden">More</span></th>
           </tr>
         </thead>
@@ -88,11 +88,11 @@ import { StepPicture } from './step-picture';
               <td>
                 <button matIconButton type="button" [attr.aria-label]="'More for ' + c.place" [matMenuTriggerFor]="more">⋯</button>
                 <mat-menu #more="matMenu">
-                  <button mat-menu-item type="button" [disabled]="!c.again" (click)="again(c.target)">Read again, blind</button>
+                  <button mat-menu-item type="button" [disabled]="!c.again" (click)="again(c.target)">Take a second reading</button>
                   @if (c.cannot) {
-                    <button mat-menu-item type="button" (click)="outOfReach(c.target, '')">It can be measured after all</button>
+                    <button mat-menu-item type="button" (click)="outOfReach(c.target, '')">Mark as measurable</button>
                   } @else {
-                    <button mat-menu-item type="button" [disabled]="!open()" (click)="cannot.set(c.key)">Cannot be measured, because …</button>
+                    <button mat-menu-item type="button" [disabled]="!open()" (click)="cannot.set(c.key)">Mark as not measurable …</button>
                   }
                 </mat-menu>
               </td>
@@ -101,11 +101,11 @@ import { StepPicture } from './step-picture';
               <tr>
                 <td [attr.colspan]="choices() ? 4 : 5" class="reason">
                   <label>
-                    {{ c.place }} cannot be measured, because
+                    {{ c.place }} cannot be measured. Reason
                     <input #reason maxlength="200" autocomplete="off" (keydown.enter)="outOfReach(c.target, reason.value); $event.preventDefault()" />
                   </label>
-                  <button matButton="filled" type="button" [disabled]="busy()" (click)="outOfReach(c.target, reason.value)">Keep the reason</button>
-                  <button matButton type="button" (click)="cannot.set(null)">Leave it</button>
+                  <button matButton="filled" type="button" [disabled]="busy()" (click)="outOfReach(c.target, reason.value)">Save reason</button>
+                  <button matButton type="button" (click)="cannot.set(null)">Cancel</button>
                 </td>
               </tr>
             }
@@ -116,9 +116,9 @@ import { StepPicture } from './step-picture';
         <p class="problem" role="alert">{{ p }}</p>
       }
       <p>
-        <button matButton="filled" type="submit" [disabled]="busy()">{{ busy() ? 'Keeping …' : 'Keep and go on' }}</button>
+        <button matButton="filled" type="submit" [disabled]="busy()">{{ busy() ? 'Saving …' : 'Save and continue' }}</button>
         @if (unanswered() > 0) {
-          <button matButton type="button" (click)="restNo()">The other {{ unanswered() }}: {{ choices()![0] }}</button>
+          <button matButton type="button" (click)="restNo()">Answer the other {{ unanswered() }}: {{ choices()![0] }}</button>
         }
         <span class="soft" role="status">{{ said() }}</span>
       </p>

@@ -48,7 +48,7 @@ describe('a survey under its head', () => {
     const f = await show(InspectionPage, []);
     expect(host(f).querySelector('rn-step-grid')).toBeNull();
     await typeInto(f, '[name=strings]', '10–46');
-    button(f, 'Begin the survey').click();
+    button(f, 'Start survey').click();
     await settle();
     const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/surveys/'));
     expect(sent.request.body).toEqual({ instrument: 'i', kind: 'as found', strings: '10–46', tuning: '', work: [] });
@@ -72,7 +72,7 @@ describe('a survey under its head', () => {
 
   it('names who has the instrument, and lets another take it', async () => {
     const f = await show(InspectionPage, [{ ...survey, holder: 'ben' }]);
-    button(f, 'I have it now').click();
+    button(f, 'Take over').click();
     await settle();
     expect((http.expectOne('/api/surveys/survey').request.body as { holder: string }).holder).toBe('nell');
   });
@@ -84,12 +84,12 @@ describe('a survey under its head', () => {
     button(f, 'Correct').click();
     await f.whenStable();
     await typeInto(f, `#was-${slip.id}`, 'flat');
-    button(f, 'Keep the correction').click();
+    button(f, 'Save correction').click();
     await f.whenStable();
     expect(host(f).querySelector('[role=alert]')!.textContent).toContain('Not a length');
     http.expectNone((r) => r.method === 'PUT');
     await typeInto(f, `#was-${slip.id}`, '.25');
-    button(f, 'Keep the correction').click();
+    button(f, 'Save correction').click();
     await settle();
     const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/readings/'));
     expect(sent.request.body).toEqual(jasmine.objectContaining({ value: 0.25, survey: 'survey', corrects: slip.id }));
@@ -113,7 +113,7 @@ describe('a survey under its head', () => {
     await f.whenStable();
     const input = host(f).querySelector<HTMLInputElement>('.reason input')!;
     input.value = 'seized';
-    button(f, 'Keep the reason').click();
+    button(f, 'Save reason').click();
     await settle();
     const sent = http.expectOne('/api/surveys/survey');
     expect((sent.request.body as { skipped: object[] }).skipped).toEqual([{ target: { quantity: 'rodTurns', feature: 'neck' }, reason: 'seized' }]);
@@ -146,7 +146,7 @@ describe('what is missing', () => {
     expect(link.getAttribute('href')).withContext('leads to its step').toContain('survey/inspection?at=temperature');
     button(f, 'Spot level').click();
     await f.whenStable();
-    expect(rows().some((r) => r.startsWith('Height left of the fret at 22 places'))).toBeTrue();
+    expect(rows().some((r) => r.startsWith('Fret height left at 22 places'))).toBeTrue();
     expect((http.expectOne('/api/surveys/survey').request.body as { work: string[] }).work).toEqual(['fretEnds', 'spotLevel']);
   });
 });
@@ -197,14 +197,14 @@ describe('a comparison', () => {
     await typeInto(f, '[name=profile]', ' as wished ');
     button(f, 'Keep').click();
     await settle();
-    expect(http.expectOne((r) => r.url.startsWith('/api/profiles/')).request.body).toEqual({ survey: 'survey', name: 'as wished' });
+    expect(http.expectOne((r) => r.url.startsWith('/api/profiles/')).request.body).toEqual({ survey: 'survey', name: 'within target' });
   });
 });
 
 describe('findings', () => {
   it('are accepted into the job, and an own one is pinned, accepted and withdrawn', async () => {
     const f = await show(FindingsPage, [survey], [read('humidity', 'room', 50), read('relief', 'neck', 0.5)]);
-    button(f, 'Put it right in this job').click();
+    button(f, 'Add to this job').click();
     await settle();
     const accepted = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/findings/'));
     expect(accepted.request.body).toEqual(jasmine.objectContaining({ rule: 'reliefHigh', job: 'job', survey: 'survey' }));

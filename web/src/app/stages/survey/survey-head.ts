@@ -40,24 +40,24 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
         @if (s.signed; as signature) {
           <span class="state">✓ Signed by {{ nameOf(signature.by) }}, {{ signature.at | date: 'd MMM yyyy, HH:mm' }}</span>
         } @else {
-          <span class="state">{{ nameOf(s.holder) }} has the instrument</span>
+          <span class="state">{{ nameOf(s.holder) }} holds the instrument</span>
           @if (s.holder !== me()) {
-            <button matButton type="button" [disabled]="busy()" (click)="take()">I have it now</button>
+            <button matButton type="button" [disabled]="busy()" (click)="take()">Take over</button>
           }
         }
-        <span class="soft">{{ s.strings || 'strings not said' }} · {{ s.tuning || 'tuning not said' }}</span>
+        <span class="soft">{{ s.strings || 'strings not noted' }} · {{ s.tuning || 'tuning not noted' }}</span>
         <span class="space"></span>
         @if (s.signed === null) {
           <button matButton type="button" [attr.aria-expanded]="asked() === 'conditions'" (click)="ask('conditions')">Conditions</button>
-          <button matButton="outlined" type="button" [attr.aria-expanded]="asked() === 'sign'" (click)="ask('sign')">Sign …</button>
+          <button matButton="outlined" type="button" [attr.aria-expanded]="asked() === 'sign'" (click)="ask('sign')">Sign survey …</button>
         } @else if (!open()) {
-          <button matButton="outlined" type="button" [attr.aria-expanded]="asked() === 'begin'" (click)="ask('begin')">Begin another</button>
+          <button matButton="outlined" type="button" [attr.aria-expanded]="asked() === 'begin'" (click)="ask('begin')">Start another survey</button>
         }
         <button matButton type="button" [matMenuTriggerFor]="files">Files</button>
         <mat-menu #files="matMenu">
           <a mat-menu-item [href]="'/api/surveys/' + s.id + '/sheet'" download>Condition sheet, PDF</a>
           <a mat-menu-item [href]="'/api/instruments/' + s.instrument + '/readings/csv'" download>All readings, CSV</a>
-          <button mat-menu-item type="button" [disabled]="!open()" (click)="importFile()">Readings from a CSV …</button>
+          <button mat-menu-item type="button" [disabled]="!open()" (click)="importFile()">Import readings from CSV …</button>
         </mat-menu>
       </div>
     }
@@ -72,14 +72,14 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
         <div class="panel ask" role="group" aria-label="Sign the survey">
           <p>
             @if (unread() > 0) {
-              {{ unread() === 1 ? 'One place is' : unread() + ' places are' }} neither read nor said to be out of reach.
+              {{ unread() === 1 ? 'One place is' : unread() + ' places are' }} without a reading or a reason.
             } @else {
-              Every place is read or said to be out of reach.
+              Every place has a reading or a reason.
             }
-            Once signed nothing in it changes; a mistake is put right by a reading that stands beside the old one.
+            A signed survey never changes. A correction is saved beside the old reading.
           </p>
           <button matButton="filled" type="button" [disabled]="busy()" (click)="sign()">Sign as {{ nameOf(me()) }}</button>
-          <button matButton type="button" (click)="asked.set('nothing')">Not yet</button>
+          <button matButton type="button" (click)="asked.set('nothing')">Cancel</button>
         </div>
       }
     }

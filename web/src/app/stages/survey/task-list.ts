@@ -16,7 +16,7 @@ import { attempt } from '../../ui/attempt';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (tasks().length > 0) {
-      <h2>To put right in this job</h2>
+      <h2>Tasks of this job</h2>
       <ul>
         @for (t of tasks(); track t.id) {
           <li>
@@ -25,10 +25,10 @@ import { attempt } from '../../ui/attempt';
               matButton
               type="button"
               [disabled]="busy()"
-              [attr.aria-label]="'Not in this job: ' + t.text"
+              [attr.aria-label]="'Remove from this job: ' + t.text"
               (click)="change(t, { job: null, done: false })"
             >
-              Not in this job
+              Remove from this job
             </button>
           </li>
         }

@@ -33,18 +33,18 @@ import { saveFile } from '../../ui/save-file';
       }
     </div>
     @if (rows().length === 0 && held().status === 'ready') {
-      <p>The drawer is empty. An outline from a drawing or from sizes can be kept in it when it is used.</p>
+      <p>The drawer is empty. Save an outline here when you import or draw it.</p>
     }
     @if (chosen(); as c) {
       <p class="acts">
         @if (c.file; as file) {
-          <button matButton type="button" (click)="drawing(c)">Its drawing, {{ file }}</button>
+          <button matButton type="button" (click)="drawing(c)">Drawing {{ file }}</button>
         }
-        <button matButton type="button" (click)="put(c, true)">Put {{ c.name }} away</button>
+        <button matButton type="button" (click)="put(c, true)">Archive {{ c.name }}</button>
       </p>
     }
     @if (archived(); as a) {
-      <p role="status">{{ a.name }} is archived. <button matButton="outlined" type="button" (click)="put(a, false)">Bring it back</button></p>
+      <p role="status">{{ a.name }} archived. <button matButton="outlined" type="button" (click)="put(a, false)">Restore outline</button></p>
     }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>

@@ -60,7 +60,7 @@ describe('an outline from a drawing', () => {
   async function useOnly(): Promise<void> {
     host(fixture).querySelector<HTMLInputElement>('mat-checkbox input')!.click();
     await fixture.whenStable();
-    button(fixture, 'Yes, use it').click();
+    button(fixture, 'Use this size').click();
     await settle();
   }
   const size = (): readonly number[] => {
@@ -91,7 +91,7 @@ describe('an outline from a drawing', () => {
   it('in no unit asks for it before it may be used', async () => {
     await open('hole.dxf', NO_UNIT);
     expect(host(fixture).textContent).toContain('does not say its unit');
-    expect(button(fixture, 'Yes, use it').disabled).toBeTrue();
+    expect(button(fixture, 'Use this size').disabled).toBeTrue();
     button(fixture, 'inches').click();
     for (let i = 0; i < 60 && !host(fixture).textContent.includes('101.60 mm'); i++) {
       await settle(50);
@@ -103,13 +103,13 @@ describe('an outline from a drawing', () => {
 
   it('says what is wrong with a file, by its name', async () => {
     await open('broken.svg', '<svg><path d="M0');
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('broken.svg: The file is broken');
-    expect(button(fixture, 'Yes, use it').disabled).toBeTrue();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('broken.svg: The file is damaged');
+    expect(button(fixture, 'Use this size').disabled).toBeTrue();
   });
 
   it('is kept in the drawer with its drawing, and a refusal loses nothing', async () => {
     await open('plate.svg', SVG);
-    button(fixture, 'Yes, use it').click();
+    button(fixture, 'Use this size').click();
     const asked = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/outlines/'));
     const body = asked.request.body as KeepOutline;
     expect([body.name, body.limit, body.source]).toEqual(['plate', 0.25, { file: 'plate.svg', kind: 'svg', text: SVG }]);
@@ -119,8 +119,8 @@ describe('an outline from a drawing', () => {
     await settle();
     await fixture.whenStable();
     expect(closed).toBeUndefined();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Not kept in the drawer: Something in it cannot be');
-    button(fixture, 'Yes, use it').click();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Not saved in the drawer: Something in it cannot be');
+    button(fixture, 'Use this size').click();
     http.expectOne((r) => r.method === 'PUT').flush({ ...kept, name: 'plate' });
     await settle();
     expect(closed!.basis).toEqual({ kind: 'sheet', part: 'plate (12345678)' });
@@ -132,11 +132,11 @@ describe('an outline from a drawing', () => {
     http.expectOne((r) => r.url.startsWith('/api/outlines')).flush({ items: [kept], next: null });
     await settle();
     await fixture.whenStable();
-    expect(button(fixture, 'Use this one').disabled).toBeTrue();
+    expect(button(fixture, 'Use this outline').disabled).toBeTrue();
     host(fixture).querySelector<HTMLButtonElement>('[role=radio]')!.click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('[role=radio]')!.textContent).toContain('70.00 mm × 39.00 mm');
-    button(fixture, 'Use this one').click();
+    button(fixture, 'Use this outline').click();
     expect(size()).toEqual([70, 39, 10, 100]);
     expect([closed!.limit, closed!.basis]).toEqual([0.1, { kind: 'sheet', part: 'Wide window (12345678)' }]);
   });
@@ -159,7 +159,7 @@ describe('an outline from a drawing', () => {
     await settle();
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Wide window is put away');
-    button(fixture, 'Bring it back').click();
+    button(fixture, 'Restore outline').click();
     const back = http.expectOne((r) => r.url.endsWith('/archived'));
     expect([back.request.body, back.request.headers.get('If-Match')]).toEqual([{ archived: false }, '"2"']);
     back.flush({ ...kept, version: 3 });

@@ -150,7 +150,7 @@ export class OutlineDialog {
       const kept = await firstValueFrom(this.api.create<KeptOutline>(`/outlines/${crypto.randomUUID()}`, body));
       this.close(outline, limit, basisOf(traced === null ? null : drawerText(kept.body)));
     } catch (error) {
-      this.problem.set(`Not kept in the drawer: ${problemText(problemOf(error))}`);
+      this.problem.set(`Not saved in the drawer: ${problemText(problemOf(error))}`);
     } finally {
       this.saving.set(false);
     }
@@ -218,7 +218,7 @@ function about(outline: Outline, middle: { readonly x: number; readonly y: numbe
   return moveOutline(outline, middle.x - at.x, middle.y - at.y);
 }
 
-const TRUE_WIDTH = 'True width, if it differs';
+const TRUE_WIDTH = 'True width, if different';
 
 /** Limit of a typed size, mm [trade: docs/trade.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;

@@ -27,16 +27,16 @@ const SIZES: Readonly<Record<Kind, readonly string[]>> = {
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Shape</mat-label>
         <mat-select [value]="kind()" (valueChange)="kind.set($event)">
-          <mat-option value="rectangle">Rectangle with round corners</mat-option>
+          <mat-option value="rectangle">Rectangle with rounded corners</mat-option>
           <mat-option value="slot">Slot with round ends</mat-option>
           <mat-option value="circle">Circle</mat-option>
           <mat-option value="ellipse">Ellipse</mat-option>
-          <mat-option value="polygon">Polygon with round corners</mat-option>
+          <mat-option value="polygon">Polygon with rounded corners</mat-option>
         </mat-select>
       </mat-form-field>
       @if (kind() === 'polygon') {
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Corners: across and along, mm, one a line</mat-label>
+          <mat-label>Corners: across and along in mm, one a line</mat-label>
           <textarea matInput rows="5" [value]="corners()" (input)="corners.set(text($event))" placeholder="-47 79"></textarea>
         </mat-form-field>
       }
@@ -146,10 +146,10 @@ function polygon(text: string, radius: number): { readonly outline: Outline } | 
       return { problem: `Line ${i + 1}: two numbers, like -47 79` };
     points.push({ x, y });
   }
-  if (points.length < 3) return { problem: 'A polygon has three corners or more' };
+  if (points.length < 3) return { problem: 'Type at least three corners' };
   try {
     const outline = filletedPolygon(points, radius);
-    return area(outline) > 1e-6 ? { outline } : { problem: 'It has no area' };
+    return area(outline) > 1e-6 ? { outline } : { problem: 'The outline has no area' };
   } catch (error) {
     return { problem: error instanceof RangeError ? error.message : String(error) };
   }

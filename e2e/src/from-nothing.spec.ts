@@ -53,7 +53,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await page.getByLabel('Label').waitFor();
   await tabTo(page, 'form button[type=submit]');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Give it a label')).toBeVisible();
+  await expect(page.getByText('Type a label')).toBeVisible();
   await expectAccessible(page, 'start with an error');
   await page.getByLabel('Label').focus();
   await page.keyboard.type('Lapwing');
@@ -106,15 +106,15 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await pick(page, 'mouth');
   await measure(page, '', 'Rec', 'nut', '136.8');
   await expect(page.locator('rn-distance-panel li')).toHaveCount(3);
-  await expect(page.getByText('A chain does not close')).toHaveCount(0);
+  await expect(page.getByText('A chain of distances does not close')).toHaveCount(0);
   await expect(page.locator('rn-distance-panel li').nth(2)).toContainText('off by');
   // one that cannot be: the chain says so, and it is taken away again
   await measure(page, '', 'Rec', 'bri', '190');
-  await expect(page.getByRole('alert')).toContainText('A chain does not close');
+  await expect(page.getByRole('alert')).toContainText('A chain of distances does not close');
   await expectAccessible(page, 'distances with an open chain');
   await page.getByRole('button', { name: /Take archived: .*bridge edge of the recess/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('A chain does not close')).toHaveCount(0);
+  await expect(page.getByText('A chain of distances does not close')).toHaveCount(0);
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
 
   // history: laid over the first state, and undo
@@ -155,11 +155,11 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await expect(page.getByText('First open a job')).toBeVisible();
   await page.getByRole('link', { name: 'Open job' }).click();
   await page.getByRole('button', { name: 'Open the job' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say in a few words');
+  await expect(page.getByRole('alert')).toContainText('Type the work in a few words');
   await page.getByLabel('Work to do').fill('A full two-coil at the bridge');
   await page.getByLabel('Budget').fill('a lot');
   await page.getByRole('button', { name: 'Open the job' }).click();
-  await expect(page.getByRole('alert')).toContainText('An amount like');
+  await expect(page.getByRole('alert')).toContainText('Type an amount');
   await expectAccessible(page, 'about with an error');
   await page.getByLabel('Budget').fill('250');
   await page.getByRole('button', { name: 'Open the job' }).click();

@@ -78,7 +78,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-finding]')).toHaveCount(3);
   await expect(page.locator('[data-finding]').first()).toContainText('Too much relief');
-  await expect(page.locator('[data-finding]').first()).toContainText('Explains: action is high, it buzzes from the 12th up');
+  await expect(page.locator('[data-finding]').first()).toContainText('Explains: high action, buzz from the 12th fret up');
   await expectAccessible(page, 'findings');
 
   // from the bench: the room has dried out, and fret ends are felt
@@ -125,7 +125,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.getByRole('group', { name: 'Kinds of work' }).getByRole('button', { name: 'Fret ends' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-missing]').first()).toBeVisible();
-  await expect(page.locator('[data-missing^=boardEndWidth]')).toContainText('not read');
+  await expect(page.locator('[data-missing^=boardEndWidth]')).toContainText('not measured');
   await expectAccessible(page, 'missing');
 
   // a place out of reach, a second reading that cannot see the first, and the signature

@@ -41,7 +41,7 @@ test('a new hole clashes with the one beside it, is pulled clear of it by hand, 
 
   const drill = page.locator('[data-remedy^="drillNew"]');
   await expect(drill).toContainText('Drill a hole of');
-  await drill.getByRole('button', { name: 'Choose …' }).click();
+  await drill.getByRole('button', { name: 'Choose option …' }).click();
   await drill.getByLabel('Reason').fill('a blend control that she asked for');
   await drill.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('a blend control');

@@ -27,7 +27,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await expect(verdicts.locator('[data-verdict^="floor"]').first()).toContainText('24.50 mm');
   await expectAccessible(page, 'a cut by itself in Fit');
   const deeper = page.locator('[data-remedy^="cutAsPlanned"]');
-  await deeper.getByRole('button', { name: 'Choose …' }).click();
+  await deeper.getByRole('button', { name: 'Choose option …' }).click();
   await deeper.getByLabel('Reason').fill('the neck stands a millimetre high');
   await deeper.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('a millimetre high');
@@ -44,7 +44,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await form.getByRole('button', { name: 'Check this cut' }).click();
   await expect(page.locator('rn-place-list')).toContainText('Row of 6 string holes');
   const row = page.locator('[data-remedy^="cutAsPlanned"]');
-  await row.getByRole('button', { name: 'Choose …' }).click();
+  await row.getByRole('button', { name: 'Choose option …' }).click();
   await row.getByLabel('Reason').fill('strings through the body, as she asked');
   await row.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('as she asked');

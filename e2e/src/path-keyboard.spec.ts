@@ -53,7 +53,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
 
   await go(page, 'f', page.getByRole('region', { name: 'Verdicts' }).getByText('5 clashes'));
   const reroute = page.locator('[data-remedy^="reroute"]');
-  await press(page, reroute.getByRole('button', { name: 'Choose …' }));
+  await press(page, reroute.getByRole('button', { name: 'Choose option …' }));
   await type(page, reroute.getByLabel('Reason'), 'what she asked for');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Decided' })).toBeVisible();
@@ -74,7 +74,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
     const row = page.locator(`[data-target="${key}"]`);
     await press(page, row);
     const entry = page.locator('rn-reading-entry');
-    if ((await row.innerText()).includes('not read')) {
+    if ((await row.innerText()).includes('not measured')) {
       await type(page, entry.getByLabel('Reading'), value);
       await page.keyboard.press('Enter');
       await expect(row).toContainText('read once');

@@ -21,7 +21,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   // The remedy: without a reason it is refused where it was asked.
   const reroute = page.locator('[data-remedy^="reroute"]');
   await expect(reroute).toContainText('1307 mm²');
-  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await expect(reroute.getByRole('alert')).toContainText('Say why');
   await expectAccessible(page, 'fit with an error');
@@ -83,7 +83,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   for (const field of await page.getByLabel('Reason to accept').all()) await field.fill('looked at: it holds');
   await confirmAll(page);
   const gate = page.locator('rn-gate-panel');
-  for (const line of ['First: Take the pickup out', 'First: Fix the template', 'At hand: Depth gauge']) await expect(gate).toContainText(line);
+  for (const line of ['First: Take the pickup out', 'First: Fix the template', 'In stock: Depth gauge']) await expect(gate).toContainText(line);
   await expect(page.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
 
   // Order: out of order is shown, accepted with a reason, and given back to the rules.
@@ -102,7 +102,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   // Bench: every step; a depth that is asked for is refused when it cannot be.
   await page.getByRole('link', { name: 'Open Bench' }).click();
   await expectAccessible(page, 'bench');
-  await page.getByRole('button', { name: 'Went wrong' }).click();
+  await page.getByRole('button', { name: 'Log mishap' }).click();
   await expectAccessible(page, 'what mishap');
   await page.getByRole('button', { name: 'Back to the step' }).click();
   await page.keyboard.press('?');
@@ -169,7 +169,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await way.getByRole('button', { name: 'Plan the way back' }).click();
   await expect(page.locator('rn-decision-made')).toContainText('Return to the previous state');
   await page.getByRole('link', { name: 'Open Order' }).click();
-  for (const work of ['Take the pickup out', 'Put the insert back', 'Fit and solder the pickup']) await expect(page.getByText(work).first()).toBeVisible();
+  for (const work of ['Remove the pickup', 'Put the insert back', 'Fit and solder the pickup']) await expect(page.getByText(work).first()).toBeVisible();
   await page.getByRole('link', { name: 'Open Bench' }).click();
   await doneOnBench(page);
   await page.getByRole('link', { name: 'To Record' }).click();

@@ -25,7 +25,7 @@ export async function stage(page: Page, url: string, path: string): Promise<void
 export async function chooseReroute(page: Page, url: string): Promise<void> {
   await stage(page, url, 'fit');
   const reroute = page.locator('[data-remedy^="reroute"]');
-  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByLabel('Reason').fill('The full sound she asked for, and the plate hides it.');
   await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await page.getByRole('heading', { name: 'Decided' }).waitFor();
@@ -67,7 +67,7 @@ export async function clearToCut(page: Page, url: string): Promise<void> {
 export async function clearOnBench(page: Page): Promise<void> {
   const gate = page.locator('rn-gate-panel');
   const owner = gate.getByLabel('Owner’s answer');
-  await gate.getByText('missing before the wood').waitFor();
+  await gate.getByText('still open before the cut').waitFor();
   if (await owner.isVisible()) {
     await owner.fill('Yes, at that price');
     await gate.getByRole('button', { name: 'Save consent' }).click();

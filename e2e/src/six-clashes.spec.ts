@@ -16,7 +16,7 @@ function remedy(page: Page, start: string): Locator {
 async function decide(page: Page, place: string, start: string, reason: string): Promise<void> {
   await look(page, place);
   const option = remedy(page, start);
-  await option.getByRole('button', { name: 'Choose …' }).click();
+  await option.getByRole('button', { name: 'Choose option …' }).click();
   await option.getByLabel('Reason').fill(reason);
   await option.getByRole('button', { name: 'Choose this option' }).click();
   await expect(page.locator('rn-decision-made')).toContainText(reason);
@@ -33,7 +33,7 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   await expect(remedy(page, 'openHole')).toContainText('Open the hole to 9.7 mm');
   await expect(remedy(page, 'openHole')).toContainText('Scratch the finish back first');
   // no reason, no decision
-  await remedy(page, 'openHole').getByRole('button', { name: 'Choose …' }).click();
+  await remedy(page, 'openHole').getByRole('button', { name: 'Choose option …' }).click();
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose this option' }).click();
   await expect(remedy(page, 'openHole').getByRole('alert')).toContainText('Say why');
   await remedy(page, 'openHole').getByRole('button', { name: 'Cancel' }).click();

@@ -45,7 +45,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   // decided as it is drawn, and planned for the tools that are here
   await page.getByRole('link', { name: 'decide in Fit' }).click();
   const reroute = page.locator('[data-remedy^="reroute"]');
-  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByLabel('Reason').fill('traced from the plywood template');
   await reroute.getByRole('button', { name: 'Choose this option' }).click();
   await page.getByRole('link', { name: 'Open Cut' }).click();
@@ -88,7 +88,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(gate).toContainText('The print is not the plan’s across');
   await expectAccessible(page, 'the gate with a print that is off');
   await gate.getByLabel('Width across on the print').fill('88.1');
-  await expect(gate).toContainText('One thing is missing');
+  await expect(gate).toContainText('One item still open');
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
   await gate.locator('li', { hasText: 'Take a second reading' }).getByRole('link', { name: 'Measure' }).click();
   const [[thickness, value]] = READINGS as readonly [readonly [string, string]];
@@ -103,7 +103,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(page.locator('rn-step-photos img')).toHaveCount(1);
   await expectAccessible(page, 'bench with a picture');
   await workUntil(page, (crumbs) => crumbs.includes('in passes') && crumbs.includes('step 4 '));
-  await page.getByRole('button', { name: 'Went wrong' }).click();
+  await page.getByRole('button', { name: 'Log mishap' }).click();
   await page.getByLabel('Distance beyond the line').fill('0.4');
   await page.getByRole('combobox', { name: 'Direction' }).click();
   await page.getByRole('option', { name: /neck/ }).click();

@@ -33,7 +33,7 @@ test('numbers that differ are refused with both sides, and nothing of the browse
   });
   await page.goto(`${workshop.url}/i/${FIRST}/fit`);
   const reroute = page.locator('[data-remedy^="reroute"]');
-  await reroute.getByRole('button', { name: 'Choose …' }).click();
+  await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByLabel('Reason').fill('because');
   const [response] = await Promise.all([
     page.waitForResponse('**/api/decisions/*'),

@@ -10,7 +10,7 @@ async function main(): Promise<void> {
   const config = readConfig(process.env);
   const log = pino({ level: config.logLevel });
   const db = await openDatabase(config.connection, databaseName(config.workshop));
-  if (config.workshop === 'demo' && (await fillDemo(db))) log.info('the demo workshop was filled');
+  if (config.workshop === 'demo' && (await fillDemo(db))) log.info('demo workshop filled');
 
   let ready = true;
   const server = createServer(createApp({ db, log, webRoot: config.webRoot, workshop: config.workshop, ready: () => ready }));
@@ -48,7 +48,7 @@ main().catch((error: unknown) => {
   say(
     error instanceof ConfigError || error instanceof DatabaseError
       ? error.message
-      : `The server could not start: ${error instanceof Error ? error.message : String(error)}`,
+      : `The server cannot start: ${error instanceof Error ? error.message : String(error)}`,
   );
   process.exit(1);
 });

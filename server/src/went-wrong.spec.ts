@@ -1,4 +1,4 @@
-// 'Went wrong' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
+// 'Log mishap' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision, LedgerEntry, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
 import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';

@@ -28,7 +28,8 @@ const isWords = (text) => /\p{L}{2}/u.test(text.replace(/\{[^}]*\}/g, ''));
 function looksShown(text) {
   const plain = text.replace(/\{[^}]*\}/g, '').trim();
   if (/^(\/|\[|#|\.|@|https?:|[a-z-]+\/)/.test(plain) || /^[A-Z][a-z]+[A-Z]/.test(plain)) return false;
-  if (/[=;{}<>]|\p{L}\(|^\d* ?(px|ms|mm)$/u.test(plain)) return false;
+  if (/[=;{}<>]|\p{L}\(|^\d* ?(px|ms|mm)$|^[MLHVA]\d|^d+ M|[MHVL]\{/u.test(text) && !/\s\p{L}{3,}\s/u.test(plain)) return false;
+  if (/^[MLHVZA-a-z\d\s.,-]*$/.test(text) && /[MLHV]-?\d/.test(text)) return false;
   return /\p{L}{2,}[^\p{L}]*\s.*\p{L}/u.test(plain) || /^\p{Lu}\p{Ll}{2,}[.:!?…]?$/u.test(plain) || /\p{L}.*[.:!?…]$/u.test(plain);
 }
 
@@ -62,7 +63,7 @@ function isCode(node) {
 }
 
 const CODE_CALLS =
-  /(querySelector(All)?|closest|createAction|createFeature|createElement|setAttribute|getAttribute|addEventListener|startsWith|endsWith|includes|replaceAll|replace|split|join|test|match|is|get|set|header|type|where\w*|select|orderBy|raw|transaction|insert|update|first|setting|leaf|sum|readRoute|then|emit|load|font|useFont|registerFont|localeCompare|toLocaleString|DateTimeFormat|NumberFormat|inject|viewChild)$/;
+  /(querySelector(All)?|closest|createAction|createFeature|createElement|setAttribute|getAttribute|addEventListener|startsWith|endsWith|includes|replaceAll|replace|split|join|test|match|get|header|where\w*|select|orderBy|raw|transaction|insert|first|setting|leaf|sum|readRoute|load|font|useFont|registerFont|localeCompare|toLocaleString|DateTimeFormat|NumberFormat|inject|viewChild)$/;
 const CODE_FIELDS = new Set(
   'selector templateUrl styleUrl styles path kind id op key source quantity feature axis on face side of type format mode code unit of frame set basis name-id class width height role providedIn appearance'.split(' '),
 );
@@ -89,16 +90,18 @@ function fromCode(file, all) {
   const source = ts.createSourceFile(file, read(file), ts.ScriptTarget.Latest, true);
   const found = [];
   const visit = (node) => {
-    if (ts.isDecorator(node)) return found.push(...fromDecorator(node, file, source));
+    if (ts.isDecorator(node)) {
+      found.push(...fromDecorator(node, file, source));
+      return;
+    }
     const text = textOf(node, source);
     if (text !== null) {
       const shown = all ? isWords(text) && !/^[a-z]+([A-Z][a-z]*)+$/.test(text) : looksShown(text);
       if (shown && !isCode(node)) found.push(entry(file, source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1, idOf(node), squeeze(text), 'text'));
-      if (ts.isStringLiteralLike(node)) return undefined;
-      return node.templateSpans.forEach((s) => visit(s.expression));
+      if (ts.isTemplateExpression(node)) node.templateSpans.forEach((s) => visit(s.expression));
+      return;
     }
     ts.forEachChild(node, visit);
-    return undefined;
   };
   ts.forEachChild(source, visit);
   return found;

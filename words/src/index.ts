@@ -1,3 +1,4 @@
+export * from './answers.js';
 export * from './imports.js';
 export * from './cutting.js';
 export * from './instrument.js';

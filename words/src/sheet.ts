@@ -55,7 +55,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
   const state = stateOf(i.surveyed, i.readings);
   const room = (quantity: 'humidity' | 'temperature'): string => {
     const read = state.at(quantity, 'room');
-    return read ? stateText(quantity, read.reading.value, 'mm') : 'not read';
+    return read ? stateText(quantity, read.reading.value, 'mm') : 'not measured';
   };
   const { survey } = i;
   return {
@@ -63,11 +63,11 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
     identity: i.identity,
     conditions: [
       ['Survey', SURVEY_KIND_WORDS[survey.kind]],
-      ['Begun', `${dayText(survey.begun)}, ${i.person(survey.person)}`],
+      ['Started', `${dayText(survey.begun)}, ${i.person(survey.person)}`],
       ['Relative humidity', room('humidity')],
       ['Temperature', room('temperature')],
-      ['Strings', survey.strings || 'not said'],
-      ['Tuning', survey.tuning || 'not said'],
+      ['Strings', survey.strings || 'not noted'],
+      ['Tuning', survey.tuning || 'not noted'],
     ],
     findings: [
       ...findingsOf(state)
@@ -87,7 +87,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
     ],
     readings: readingRows(i, state),
     skipped: survey.skipped.map((s) => [stateTitle(s.target, i.names), s.reason]),
-    signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dayText(survey.signed.at)}` : 'Not signed: readings may still be added.',
+    signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dayText(survey.signed.at)}` : 'Not signed: readings can still be added.',
   };
 }
 
@@ -99,7 +99,7 @@ function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): Conditio
     const usual = r.person === i.survey.person && r.at.slice(0, 10) === i.survey.begun.slice(0, 10);
     const when = usual ? `${r.at.slice(11, 16)} UTC` : `${i.person(r.person)}, ${dayText(r.at)}`;
     const by = `${when}${r.blind ? ', second reading' : ''}`;
-    const note = gone.has(r.id) ? 'corrected below' : r.corrects === null ? '' : 'a correction';
+    const note = gone.has(r.id) ? 'corrected below' : r.corrects === null ? '' : 'correction';
     if (!isState(r.target))
       return { what: upperFirst(targetText(r.target, i.names)), value: `${lengthText(r.value, 'mm')} ± ${r.limit}`, target: '', result: note, by };
     const t = known.get(targetKey(r.target));

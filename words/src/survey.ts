@@ -1,9 +1,10 @@
 import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import type { Aim, Difference, Lack, RoundId, RuleId, Severity, Standing, SurveyKind, TypedState, WorkKind } from '@rinnovo/core/survey';
 import { improbable } from '@rinnovo/core/survey';
+import { choiceText, SIGN_WORDS, SYMPTOM_WORDS } from './answers.js';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
-import { nameOf, upperFirst, type Names } from './names.js';
+import { nameOf, type Names } from './names.js';
 
 export const SURVEY_KIND_WORDS: Readonly<Record<SurveyKind, string>> = {
   'as found': 'As found',
@@ -153,11 +154,6 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   supply: { name: 'Supply under load', how: ['At the preamp terminals, plugged in and switched on.', 'A battery without load shows nothing.'] },
 };
 
-/** The answers of a choice as they are read. */
-export function choiceText(id: StateId, value: number): string {
-  return STATES[id].choices?.[value] ?? String(value);
-}
-
 /** A state's value with its unit. */
 export function stateText(id: StateId, value: number, unit: LengthUnit): string {
   const q = STATES[id];
@@ -193,6 +189,8 @@ export function typedProblem(id: StateId, typed: TypedState, unit: LengthUnit): 
 /** Where a state is: `string 1 (highest)`, `neck pickup, bass side`. */
 export function placeText(t: StateTarget, names: Names): string {
   const q = STATES[t.quantity];
+  if (q.of === 'sign') return SIGN_WORDS[t.feature] ?? t.feature;
+  if (q.of === 'symptom') return SYMPTOM_WORDS[t.feature] ?? t.feature;
   if (q.of === 'string') return `${t.feature}${t.feature === 'string 1' ? ' (highest)' : ''}`;
   if (q.of === 'pickup' || q.of === 'cavity') return nameOf(names, t.feature);
   if (q.of === 'pickup side') return `${nameOf(names, t.feature)}, ${t.part ?? ''} side`;
@@ -203,7 +201,7 @@ export function placeText(t: StateTarget, names: Names): string {
 export function stateTitle(t: StateTarget, names: Names): string {
   const { name } = STATE_WORDS[t.quantity];
   const q = STATES[t.quantity];
-  if (q.of === 'sign' || q.of === 'symptom') return upperFirst(t.feature);
+  if (q.of === 'sign' || q.of === 'symptom') return placeText(t, names);
   return ['room', 'neck', 'bridge', 'body', 'tremolo', 'battery'].includes(q.of) ? name : `${name}, ${placeText(t, names)}`;
 }
 

@@ -153,7 +153,7 @@ describe('more words of fit', () => {
   it('says where a body has most room and what is still missing', () => {
     const at = { x: 0.5, y: -0.25, turn: 0.1 };
     expect(bestPlaceText({ tier: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
-      'As far as its screws let it go, the base has most room moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm too little.',
+      'Within the play of its screws, the base fits best when moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm too little.',
     );
     expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of clearance');
   });

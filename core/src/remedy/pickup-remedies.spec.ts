@@ -60,7 +60,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
     expect(of(options({ ...s, stock: [...s.stock, wood] }, 'deep'), 'spacer').proposal.lacks).toEqual([]);
   });
 
-  it('offers no spacer that would lift it into the strings', () => {
+  it('offers no spacer that would lift it infacing the strings', () => {
     expect(of(options(withPart(boxPickup('far', 78, 28, 24)), 'far'), 'spacer')).toBeUndefined();
   });
 

@@ -10,3 +10,4 @@ export { RULE_IDS, type RuleId, type Severity } from './rules.js';
 export * from './state-of.js';
 export * from './survey.js';
 export * from './typed-state.js';
+export { HEARD } from './heard.js';

@@ -23,7 +23,7 @@ function documentOf({ document }: Row): Anatomy {
   try {
     return upgradeAnatomy(document);
   } catch {
-    throw new ProblemError('unexpected', { detail: 'This anatomy was written by a later version of the program.' });
+    throw new ProblemError('unexpected', { detail: 'A later version of the program wrote this anatomy. Update this one.' });
   }
 }
 

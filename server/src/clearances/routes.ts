@@ -27,7 +27,7 @@ export function clearanceRoutes(db: Knex): Router {
         const s = await loadJobState(trx, body.job);
         const decision = s.decisions.find((d) => d.id === body.decision);
         const choice = decision && choiceOf(s.record.plan, decision.choice);
-        if (!choice) throw new ProblemError('not-now', { detail: 'That decision is not the one in force.' });
+        if (!choice) throw new ProblemError('not-now', { detail: 'That decision is no longer in force.' });
         if (s.revision !== body.revision || s.record.version !== body.planVersion) {
           throw new ProblemError('stale', {
             current: { planVersion: s.record.version, revision: s.revision },

@@ -26,7 +26,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
   const s = await loadJobState(db, decision.job);
   const operations = s.operations.filter((o) => o.decision === id);
-  if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'Nothing of it has begun: take it back.' });
+  if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'No work on it has started. Undo the decision instead.' });
   const was = await anatomyOf(db, s.job.instrument, decision.revision);
   const work = operations.map((o) => soFar(o, s.ledger));
   // a route may have been moved since it was decided on: what was cut is what the plan had then

@@ -28,7 +28,7 @@ export function decisionRoutes(db: Knex): Router {
         await planOf(trx, body.job, true);
         const s = await loadJobState(trx, body.job);
         const earlier = s.decisions.find((d) => d.choice === body.choice);
-        if (earlier) throw new ProblemError('already-there', { detail: 'A remedy is chosen already: take it back first.', current: earlier });
+        if (earlier) throw new ProblemError('already-there', { detail: 'An option is already chosen. Undo that decision first.', current: earlier });
         if (s.record.version !== body.planVersion || s.revision !== body.revision) {
           throw new ProblemError('stale', {
             current: { planVersion: s.record.version, revision: s.revision },
@@ -36,10 +36,10 @@ export function decisionRoutes(db: Knex): Router {
           });
         }
         const choice = choiceOf(s.record.plan, body.choice);
-        if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is no choice of this plan' }] });
+        if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is not a choice of this plan' }] });
         const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.request);
         const chosen = options.find((o) => o.proposal.id === body.option);
-        if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'no such remedy for this plan' }] });
+        if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'is not an option of this plan' }] });
         const differ = differences(body.seen, chosen.evaluation.verdicts);
         if (differ.length > 0) {
           throw new ProblemError('numbers-differ', {
@@ -84,7 +84,7 @@ export function decisionRoutes(db: Knex): Router {
         const operations = await operationsOf(trx, [params.id]);
         const started = operations.filter(hasStarted);
         if (started.length > 0) {
-          throw new ProblemError('work-started', { detail: 'What is cut stays cut: order the way back instead.', current: started });
+          throw new ProblemError('work-started', { detail: 'Wood is already cut. Plan the way back instead.', current: started });
         }
         await trx('operations').where({ decision: params.id }).update({ state: 'dropped', write_id: writeId });
         await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });

@@ -27,7 +27,7 @@ const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '
 /** Errors of the body parser and the database that have a meaning for whoever sent the request. */
 function foreseen(error: unknown): ProblemError | null {
   const e = error as { type?: string; code?: string; name?: string; message?: string; status?: number; syscall?: string };
-  if (e.type === 'entity.too.large') return new ProblemError('too-large', { detail: 'At most 1 MB of JSON is taken, 12 MB of a drawing or a photograph.' });
+  if (e.type === 'entity.too.large') return new ProblemError('too-large', { detail: 'The limit is 1 MB for JSON, 12 MB for a drawing or a photograph.' });
   if (
     e.type === 'entity.parse.failed' ||
     e.type === 'encoding.unsupported' ||
@@ -38,9 +38,9 @@ function foreseen(error: unknown): ProblemError | null {
     return new ProblemError('body-unreadable');
   }
   if (e.code === '53100' || e.code === 'ENOSPC') return new ProblemError('disk-full');
-  if (e.code === '23505') return new ProblemError('already-there', { detail: 'Another row holds this place already.' });
-  if (e.code === '23503') return new ProblemError('cannot-be', { detail: 'It names something that is not here.' });
-  if (e.code === '22P05' || e.code === '22021') return new ProblemError('input-invalid', { detail: 'The text holds a character that cannot be kept.' });
+  if (e.code === '23505') return new ProblemError('already-there', { detail: 'Another entry already has this place.' });
+  if (e.code === '23503') return new ProblemError('cannot-be', { detail: 'The request names something that does not exist.' });
+  if (e.code === '22P05' || e.code === '22021') return new ProblemError('input-invalid', { detail: 'The text contains a character that cannot be stored.' });
   if (e.code === 'ENOENT' && e.syscall === 'connect') return new ProblemError('database-away');
   if (e.code === 'ENOENT') return new ProblemError('not-found');
   if (e.code !== undefined && AWAY.has(e.code)) return new ProblemError('database-away');

@@ -53,7 +53,7 @@ export function writeRoute<P, B>(db: Knex, route: WriteRoute<P, B>): RequestHand
       if (fresh.length === 0) return firstAnswer(trx, writeId, req.method, path, hash);
       const known = (await trx('people').where({ id: person }).first('id')) as { id: string } | undefined;
       const introducesSelf = !known && path === `/api/people/${person}`;
-      if (!known && !introducesSelf) throw new ProblemError('person-missing', { detail: 'Nobody here has that id.' });
+      if (!known && !introducesSelf) throw new ProblemError('person-missing', { detail: 'No person has that id.' });
       const written = await route.run({ params, body }, { trx, person, writeId, ...precondition });
       const etag = written.version === undefined ? null : `"${written.version}"`;
       await trx('writes')
@@ -90,11 +90,11 @@ function readPrecondition(req: Request, required: WriteRoute<never, never>['prec
   const creating = req.get('If-None-Match') === '*';
   const match = req.get('If-Match');
   if (match !== undefined && !/^"\d{1,9}"$/.test(match))
-    throw new ProblemError('precondition-unreadable', { detail: 'If-Match must hold one version in quotes, as the ETag gave it.' });
+    throw new ProblemError('precondition-unreadable', { detail: 'If-Match must hold one version in quotes, as in the ETag.' });
   const ifMatch = match === undefined ? null : Number(match.slice(1, -1));
-  if (required === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'Creating needs If-None-Match: *.' });
+  if (required === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'To create, send If-None-Match: *.' });
   if (required === 'change' && ifMatch === null)
-    throw new ProblemError('version-missing', { detail: 'Changing needs If-Match with the version that was read.' });
+    throw new ProblemError('version-missing', { detail: 'To change, send If-Match with the version you read.' });
   if (required === 'either' && !creating && ifMatch === null)
     throw new ProblemError('version-missing', { detail: 'Send If-None-Match: * to create or If-Match to change.' });
   return { creating, ifMatch };

@@ -94,11 +94,11 @@ export function jobRoutes(db: Knex): Router {
         };
         const other = body.active ? await activeJobOf(context.trx, body.instrument) : null;
         if (other && other.id !== body.id)
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/active', detail: `‘${other.title}’ is this instrument’s active job: close it first` }] });
+          throw new ProblemError('cannot-be', { errors: [{ pointer: '/active', detail: `‘${other.title}’ is the active job of this instrument. Close it first` }] });
         if (old) {
           demandVersion(context, old.version, toJob(old), body);
           if (old.instrument !== body.instrument)
-            throw new ProblemError('cannot-be', { errors: [{ pointer: '/instrument', detail: 'a job stays with its instrument' }] });
+            throw new ProblemError('cannot-be', { errors: [{ pointer: '/instrument', detail: 'cannot move to another instrument' }] });
           await context
             .trx('jobs')
             .where({ id: params.id })

@@ -29,17 +29,17 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   const card = cards[now];
   if (operation?.id !== body.operation || card?.key !== body.step) {
     throw new ProblemError('not-now', {
-      detail: 'That is not the step to do now.',
+      detail: 'That is not the current step.',
       current: { operation: operation?.id ?? null, step: card?.key ?? null },
       yours: { operation: body.operation, step: body.step },
     });
   }
-  if (bench.hindrances.length > 0) throw new ProblemError('not-now', { detail: 'Something must come first.', current: bench.hindrances });
+  if (bench.hindrances.length > 0) throw new ProblemError('not-now', { detail: 'Other work comes first.', current: bench.hindrances });
   if (OPERATIONS[operation.kind].irreversible) demandStillClear(s, operation);
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
   const choice = choicesOf(s)[operation.decision];
-  if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice behind it.' });
+  if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice.' });
   demandReading(s, choice, body, card);
   const level = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
@@ -54,7 +54,7 @@ function completes(body: LogStep): boolean {
 function demandStillClear(s: JobState, operation: Operation): void {
   const decision = s.decisions.find((d) => d.id === operation.decision);
   const standing = decision && standingClearance(s.clearances, s.ledger, decision, s.record.plan);
-  if (!standing) throw new ProblemError('not-clear', { detail: 'There is no clearance for this cut.' });
+  if (!standing) throw new ProblemError('not-clear', { detail: 'This cut has no clearance.' });
   const cut = s.operations.some((o) => o.decision === operation.decision && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done'));
   if (cut) return;
   const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice);
@@ -62,7 +62,7 @@ function demandStillClear(s: JobState, operation: Operation): void {
   if (!choice) return;
   const judged = judgeGate(s, decision, choice, evaluation, standing);
   if (!judged.clear)
-    throw new ProblemError('not-clear', { detail: `Something changed since ${operation.kind} was cleared.`, current: judged.items.filter((i) => !i.ok) });
+    throw new ProblemError('not-clear', { detail: `The plan changed after the clearance. Clear to cut again.`, current: judged.items.filter((i) => !i.ok) });
 }
 
 function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly<Record<string, number>>): void {
@@ -76,31 +76,31 @@ const cannotBe = (pointer: string, detail: string): ProblemError => new ProblemE
 /** A card that asks for a reading gets one; a depth beyond what was planned is not 'done'; what went wrong comes with its number. */
 function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: StepCard): void {
   const { measured, wrong } = body;
-  if (body.outcome === 'wentWrong' && !wrong) throw cannotBe('/wrong', 'say what went wrong');
-  if (wrong?.mishap === 'tooDeep' && !measured) throw cannotBe('/measured', 'say how deep it is');
+  if (body.outcome === 'wentWrong' && !wrong) throw cannotBe('/wrong', 'choose the kind of mishap');
+  if (wrong?.mishap === 'tooDeep' && !measured) throw cannotBe('/measured', 'type the depth');
   if (wrong && asksFlaw(wrong.mishap)) demandFlaw(s, choice, wrong);
   if (!asks) {
-    if (measured) throw cannotBe('/measured', 'this step asks for no reading');
+    if (measured) throw cannotBe('/measured', 'this step takes no reading');
     return;
   }
-  if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step asks for a depth' : 'this step asks for the gap');
+  if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step takes a depth' : 'this step takes the gap');
   if (!measured || asks.what === 'gap') return;
   const route = choice.kind === 'pickup' ? choice.route : null;
   const planned = route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (body.outcome === 'done' && measured.value > most)
-    throw cannotBe('/measured/value', `is deeper than the ${planned.toFixed(1)} mm planned: if it is true, log it as went wrong`);
+    throw cannotBe('/measured/value', `is deeper than the ${planned.toFixed(1)} mm planned. If it is true, log a mishap`);
   const floor = s.state.anatomy.body.thickness?.value;
-  if (floor !== undefined && measured.value >= floor) throw cannotBe('/measured/value', `is more than the body's ${floor.toFixed(1)} mm`);
+  if (floor !== undefined && measured.value >= floor) throw cannotBe('/measured/value', `is more than the body thickness of ${floor.toFixed(1)} mm`);
 }
 
 /** How far it went, and of a cut that leaves a level which one and which way. */
 function demandFlaw(s: JobState, choice: Choice, wrong: Wrong): void {
-  if (!wrong.flaw) throw cannotBe('/wrong/flaw', 'say how far it went');
+  if (!wrong.flaw) throw cannotBe('/wrong/flaw', 'type the distance');
   if (wrong.mishap !== 'slipped' && wrong.mishap !== 'tornOut') return;
   const cut = levelsCut(s.state, choice);
   if (cut.length > 0 && (wrong.flaw.side === null || !cut.some(({ level }) => level.id === wrong.flaw?.level)))
-    throw cannotBe('/wrong/flaw', 'say of which level, and which way');
+    throw cannotBe('/wrong/flaw', 'choose the level and the direction');
 }
 
 function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, level: string | null, last: boolean): Anatomy | null {

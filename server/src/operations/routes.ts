@@ -18,7 +18,7 @@ export function orderRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, writeId }) => {
         const decisions = (await liveDecisions(trx, params.id)).map((d) => d.id);
-        if (decisions.length === 0) throw new ProblemError('not-now', { detail: 'No remedy is chosen: there is nothing to order yet.' });
+        if (decisions.length === 0) throw new ProblemError('not-now', { detail: 'No option is chosen yet, so there is no work to order.' });
         await trx('operations').whereIn('decision', decisions).forUpdate().select('id');
         const operations = await operationsOf(trx, decisions);
         const known = new Set(operations.map((o) => o.id));

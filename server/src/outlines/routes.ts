@@ -33,7 +33,7 @@ export function outlineRoutes(db: Knex): Router {
     readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
       const key = afterKey(after, 2);
       if (after !== undefined && !key)
-        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a key that this server gave' }] });
+        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
       const query = db('outlines')
         .where({ archived: false })
         .orderBy(['name', 'id'])
@@ -48,7 +48,7 @@ export function outlineRoutes(db: Knex): Router {
     readRoute(idParam, noQuery, async ({ id }) => {
       const row = (await db('outlines').where({ id }).first(['source_file', 'source_kind', 'source_text'])) as
         { source_file: string; source_kind: 'svg' | 'dxf'; source_text: string | null } | undefined;
-      if (row?.source_text == null) throw new ProblemError('not-found', { detail: 'No drawing is kept with that outline.' });
+      if (row?.source_text == null) throw new ProblemError('not-found', { detail: 'No drawing is stored with that outline.' });
       const source: DrawingSource = { file: row.source_file, kind: row.source_kind, text: row.source_text };
       return { body: source };
     }),
@@ -98,11 +98,11 @@ export function outlineRoutes(db: Knex): Router {
 /** The text that is stored: of an SVG its shapes and nothing that could run. Throws 400 for what is no SVG; a DXF has nothing that runs. */
 function harmless({ kind, text }: DrawingSource): string {
   // PostgreSQL's text cannot hold the character zero, and no drawing needs it
-  if (text.includes('\0')) throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is no text' }] });
+  if (text.includes('\0')) throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is not text' }] });
   if (kind === 'dxf') return text;
   try {
     return cleanSvg(text);
   } catch {
-    throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is no SVG that can be read' }] });
+    throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is not a readable SVG' }] });
   }
 }

@@ -16,7 +16,7 @@ export function partRoutes(db: Knex): Router {
     readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
       const key = afterKey(after, 1);
       if (after !== undefined && !key)
-        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a key that this server gave' }] });
+        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
       const query = db('parts')
         .orderByRaw('id::text')
         .limit(limit + 1);
@@ -92,7 +92,7 @@ function problemOf(p: PartProblem): { readonly pointer: string; readonly detail:
     case 'openingOutside':
       return { pointer: '/shape/openings', detail: `the opening ${p.opening} breaks through the edge` };
     case 'replacesItself':
-      return { pointer: '/replacedBy', detail: 'the replacement leads back to this part' };
+      return { pointer: '/replacedBy', detail: 'the replacement refers back to this part' };
     case 'noSuchReplacement':
       return { pointer: '/replacedBy', detail: 'no part on the shelf has that id' };
   }

@@ -30,6 +30,6 @@ export async function pictureFrom(bytes: Buffer): Promise<Picture> {
     const small = await sharp(image).resize(SMALL, SMALL, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 72 }).toBuffer();
     return { image, small, width: info.width, height: info.height };
   } catch {
-    throw new ProblemError('cannot-be', { errors: [{ pointer: '/image', detail: 'is no picture that can be read: JPEG, PNG or WebP' }] });
+    throw new ProblemError('cannot-be', { errors: [{ pointer: '/image', detail: 'is not a readable picture. Use JPEG, PNG or WebP' }] });
   }
 }

@@ -60,7 +60,7 @@ async function refuseOnceCut(trx: Knex.Transaction, job: string, old: Plan, next
     changed.map((d) => d.id),
   );
   const cut = operations.filter((o) => OPERATIONS[o.kind].irreversible && hasStarted(o));
-  if (cut.length > 0) throw new ProblemError('work-started', { detail: 'Wood is cut: the plan stays.', current: cut });
+  if (cut.length > 0) throw new ProblemError('work-started', { detail: 'Wood is cut. The plan cannot change.', current: cut });
 }
 
 /** Names the first choice that no verdict can be made of: its place has gone, or its part. */
@@ -72,7 +72,7 @@ async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anato
     if (wrong !== undefined)
       throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}/part`, detail: 'no part on the shelf has that id' }] });
     if (!isThere(anatomy, choice)) {
-      throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place is not on this instrument any more' }] });
+      throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place no longer exists on this instrument' }] });
     }
     try {
       evaluateChoice({ anatomy, parts, stock: [], settings, tools }, choice);

@@ -41,7 +41,7 @@ export function readingRoutes(db: Knex): Router {
             .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
             .whereRaw(STILL_HIDDEN)
             .update({ closed: true });
-          if (closed !== 1) throw new ProblemError('not-now', { detail: 'That blind reading was ended or belongs to another value: begin it again.' });
+          if (closed !== 1) throw new ProblemError('not-now', { detail: 'That blind reading has ended or belongs to another value. Start it again.' });
         }
         const { session, ...plain } = body;
         await trx('readings').insert({
@@ -103,20 +103,20 @@ async function demandSurvey(trx: Knex, body: TakeReading, earlier: readonly Read
   const wrong = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
   if (body.survey !== null) {
     const survey = await surveyById(trx, body.survey, true);
-    if (survey.instrument !== body.instrument) throw wrong('/survey', 'is of another instrument');
+    if (survey.instrument !== body.instrument) throw wrong('/survey', 'belongs to another instrument');
     if (body.corrects === null) demandOpen(survey);
   }
   if (body.corrects === null) return;
   const old = earlier.find((r) => r.id === body.corrects);
   if (old?.survey !== body.survey) throw wrong('/corrects', 'must be a reading of the same survey');
   if (earlier.some((r) => r.corrects === body.corrects))
-    throw new ProblemError('not-now', { detail: 'That reading was corrected already: correct the correction.' });
+    throw new ProblemError('not-now', { detail: 'That reading is already corrected. Correct the correction.' });
 }
 
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */
 async function demandPlace(trx: Knex, instrument: string, anatomy: Anatomy, target: AnyTarget): Promise<void> {
   const there = isState(target) ? isPlace(target, surveyedOf(anatomy, await instrumentById(trx, instrument))) : dimensionAt(anatomy, target).exists;
-  if (!there) throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'nothing on this instrument has that name' }] });
+  if (!there) throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'is not on this instrument' }] });
 }
 
 /** Routes below /api/instruments/:id/readings. */

@@ -93,7 +93,7 @@ describe('a condition sheet', () => {
       '0.61',
       '0.46',
       'corrected below',
-      'a correction',
+      'correction',
       'Łódź, kΩ',
       'Crack at the pocket',
       'nut seized',

@@ -46,7 +46,7 @@ export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made:
   pairs(doc, [...sheet.identity, ...sheet.conditions]);
   heading(doc, 'Findings');
   map(doc, sheet, anatomy);
-  if (sheet.findings.length === 0) line(doc, 'Nothing that was read is outside.', 9);
+  if (sheet.findings.length === 0) line(doc, 'Every reading is within its target.', 9);
   for (const [i, f] of sheet.findings.entries()) {
     room(doc, 26);
     line(doc, `${i + 1}  ${f.text} (${f.severity})`, 9, '600');
@@ -55,12 +55,12 @@ export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made:
   heading(doc, `Readings (${sheet.readings.length})`);
   table(
     doc,
-    ['What', 'Value', 'Wished', 'Says', 'Who and when'],
+    ['Reading', 'Value', 'Target', 'Result', 'Person and time'],
     [176, 74, 100, 84, INNER - 434],
     sheet.readings.map((r) => [r.what, r.value, r.target, r.result, r.by]),
   );
   if (sheet.skipped.length > 0) {
-    heading(doc, 'Could not be measured');
+    heading(doc, 'Not measured');
     for (const [what, reason] of sheet.skipped) {
       room(doc, 14);
       line(doc, `${what}: ${reason}`, 9);

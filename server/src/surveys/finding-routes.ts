@@ -24,10 +24,10 @@ export function findingRoutes(db: Knex): Router {
         const { trx, person, writeId } = context;
         const { document } = await anatomyOf(trx, body.instrument);
         const wrong = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
-        if (body.feature !== null && !featureOf(document, body.feature)) throw wrong('/feature', 'nothing on this instrument has that name');
-        if (body.survey !== null && (await surveyById(trx, body.survey)).instrument !== body.instrument) throw wrong('/survey', 'is of another instrument');
-        if (body.job !== null && (await jobById(trx, body.job)).instrument !== body.instrument) throw wrong('/job', 'is of another instrument');
-        if (body.done && body.job === null) throw wrong('/done', 'what is no task cannot be done');
+        if (body.feature !== null && !featureOf(document, body.feature)) throw wrong('/feature', 'is not on this instrument');
+        if (body.survey !== null && (await surveyById(trx, body.survey)).instrument !== body.instrument) throw wrong('/survey', 'belongs to another instrument');
+        if (body.job !== null && (await jobById(trx, body.job)).instrument !== body.instrument) throw wrong('/job', 'belongs to another instrument');
+        if (body.done && body.job === null) throw wrong('/done', 'only a task of a job can be done');
         const old = (await trx('findings').where({ id: params.id }).forUpdate().first()) as Row | undefined;
         if (context.creating) {
           if (old) throw new ProblemError('stale', { current: toFinding(old), yours: body });
@@ -37,7 +37,7 @@ export function findingRoutes(db: Knex): Router {
           return { status: 201, body: toFinding(row), version: 1 };
         }
         if (!old) throw new ProblemError('not-found', { detail: 'No finding has that id.' });
-        if (old.instrument !== body.instrument) throw wrong('/instrument', 'a finding stays with its instrument');
+        if (old.instrument !== body.instrument) throw wrong('/instrument', 'cannot move to another instrument');
         demandVersion(context, old.version, toFinding(old), body);
         const [row] = (await trx('findings')
           .where({ id: params.id })

@@ -47,7 +47,7 @@ export async function surveyById(db: Knex, id: string, lock = false): Promise<Ke
 export function demandOpen(s: KeptSurvey): void {
   if (s.signed)
     throw new ProblemError('not-now', {
-      detail: 'This survey is signed, and nothing in it changes: correct a reading, or begin another survey.',
+      detail: 'This survey is signed and cannot change. Correct a reading, or start another survey.',
       current: s,
     });
 }

@@ -23,7 +23,7 @@ export function surveyRoutes(db: Knex): Router {
       const open = (await trx('surveys').where({ instrument: body.instrument, signed_at: null }).first('id')) as { id: string } | undefined;
       if (open)
         throw new ProblemError('already-there', {
-          detail: 'A survey of this instrument is open: sign it first, or go on with it.',
+          detail: 'This instrument has an open survey. Sign it first, or continue it.',
           current: await surveyById(trx, open.id),
         });
       await trx('surveys').insert({ id: params.id, ...body, work: JSON.stringify(body.work), person, holder: person, write_id: writeId });
@@ -42,7 +42,7 @@ export function surveyRoutes(db: Knex): Router {
       const surveyed = surveyedOf((await anatomyOf(trx, old.instrument)).document, await instrumentById(trx, old.instrument));
       const nowhere = body.skipped.findIndex((s) => !isPlace(s.target, surveyed));
       if (nowhere >= 0)
-        throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'nothing on this instrument has that name' }] });
+        throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'is not on this instrument' }] });
       await trx('surveys')
         .where({ id: params.id })
         .update({ ...body, skipped: JSON.stringify(body.skipped), work: JSON.stringify(body.work), version: old.version + 1, write_id: writeId });
@@ -62,7 +62,7 @@ export function surveyRoutes(db: Knex): Router {
         demandOpen(old);
         demandVersion(context, old.version, old, body);
         const some = (await trx('readings').where({ survey: params.id }).first('id')) as unknown;
-        if (!some) throw new ProblemError('not-now', { detail: 'Nothing was read in this survey yet: there is nothing to sign.' });
+        if (!some) throw new ProblemError('not-now', { detail: 'This survey has no readings yet, so it cannot be signed.' });
         await trx('surveys')
           .where({ id: params.id })
           .update({ signed_at: trx.fn.now(), signed_by: person, version: old.version + 1, write_id: writeId });
@@ -98,7 +98,7 @@ export function profileRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         const survey = await surveyById(trx, body.survey);
-        if (!survey.signed) throw new ProblemError('not-now', { detail: 'Sign the survey first: a profile is made of values that no longer change.' });
+        if (!survey.signed) throw new ProblemError('not-now', { detail: 'Sign the survey first. A profile needs values that no longer change.' });
         const surveyed = surveyedOf((await anatomyOf(trx, survey.instrument)).document, await instrumentById(trx, survey.instrument));
         const { readings } = stateOf(surveyed, readingsIn(survey.id, await readingsOf(trx, survey.instrument)));
         const values = readings.map(({ target, reading }): StateValue => ({ target, value: reading.value, limit: reading.limit }));

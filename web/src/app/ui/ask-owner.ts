@@ -85,7 +85,7 @@ export class AskOwner {
     event.preventDefault();
     const [job, decision, said] = [this.job(), this.decision(), this.said().trim()];
     if (said === '') {
-      this.problem.set('Write what was said: it is what both remember.');
+      this.problem.set('Type the owner’s answer.');
       return;
     }
     if (job && decision) await this.attempt.run(() => this.commands.keepConsent(job, decision, { how: this.how(), said }));

@@ -11,7 +11,7 @@ describe('clear to cut, on the screen', () => {
     jobOnScreen({ choice: planned });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('choose a remedy in Fit first');
+    expect(host(fixture).textContent).toContain('Choose an option in Fit first');
   });
 
   it('lists what is missing and keeps the way shut', async () => {
@@ -19,7 +19,7 @@ describe('clear to cut, on the screen', () => {
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
     const text = host(fixture).textContent;
-    expect(text).toMatch(/\d+ things are missing/);
+    expect(text).toMatch(/\d+ items still open/);
     expect(text).toContain('Measure: body thickness');
     expect(text).toContain('Typical, not measured: body thickness');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
@@ -32,7 +32,7 @@ describe('clear to cut, on the screen', () => {
     await fixture.whenStable();
     const row = (text: string): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes(text))!;
     expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
-    expect(row('At hand: Depth gauge').classList).toContain('ok');
+    expect(row('In stock: Depth gauge').classList).toContain('ok');
     expect(row('1 : 1 print').querySelector('a')!.getAttribute('href')).toBe('/i/i/cut?show=template');
     expect(row('Measure: body thickness').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
@@ -44,15 +44,15 @@ describe('clear to cut, on the screen', () => {
     store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith(), own: {}, tools: few, toolVersions: {} }, version: 2 }));
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
-    const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in the drawers'))!;
-    expect(row().textContent).toContain('a depth gauge or a calliper');
+    const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in stock'))!;
+    expect(row().textContent).toContain('depth gauge or calliper');
     expect(row().querySelector('a')!.getAttribute('href')).toBe('/shop/tools');
     const field = row().querySelector('input')!;
     field.value = 'borrowed one';
     field.dispatchEvent(new Event('input'));
     await fixture.whenStable();
     expect(row().classList).toContain('ok');
-    expect(row().textContent).toContain('gone on without');
+    expect(row().textContent).toContain('continued without');
   });
 
   it('asks two widths of the print, says where it is off, and keeps what was typed', async () => {
@@ -70,8 +70,8 @@ describe('clear to cut, on the screen', () => {
     };
     expect(row().textContent).toContain('Lay the 1 : 1 print on');
     await read('72.3', '40.5');
-    expect(row().textContent).toContain('not the plan’s across');
-    expect(row().querySelector('[role=alert]')!.textContent).toContain('Not as the plan has it');
+    expect(row().textContent).toContain('differs from the plan across');
+    expect(row().querySelector('[role=alert]')!.textContent).toContain('Differs from the plan');
     await read('wide', '40.5');
     expect(row().classList).not.toContain('ok');
     await read('71.4', '40.6');
@@ -83,7 +83,7 @@ describe('clear to cut, on the screen', () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
-    const missing = (): number => Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
+    const missing = (): number => Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
     const before = missing();
     const boxes = [...host(fixture).querySelectorAll<HTMLInputElement>('input[type=checkbox]')];
     expect(boxes.length).toBe(2);
@@ -93,7 +93,7 @@ describe('clear to cut, on the screen', () => {
     boxes[0]!.click();
     await fixture.whenStable();
     expect(missing()).toBe(before);
-    const label = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Cut all the same'))!;
+    const label = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to cut anyway'))!;
     const field = label.closest('mat-form-field')!.querySelector('input')!;
     field.value = 'the owner wants it so';
     field.dispatchEvent(new Event('input'));
@@ -105,14 +105,14 @@ describe('clear to cut, on the screen', () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(GatePanel);
     await fixture.whenStable();
-    const before = Number(/(\d+) things/.exec(host(fixture).textContent)![1]);
+    const before = Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
     const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to accept'))!;
     const field = thin.closest('mat-form-field')!.querySelector('input')!;
     field.value = 'it holds';
     field.dispatchEvent(new Event('input'));
     await settle();
     await fixture.whenStable();
-    expect(Number(/(\d+) things/.exec(host(fixture).textContent)![1])).toBe(before - 1);
+    expect(Number(/(\d+) items/.exec(host(fixture).textContent)![1])).toBe(before - 1);
   });
 
   it('asks the owner of a client’s instrument, keeps what was said, and does not ask again', async () => {

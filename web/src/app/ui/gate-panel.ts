@@ -246,10 +246,10 @@ export class GatePanel {
   private readonly before = computed(() => beforeCut(this.decision()?.id ?? '', this.operations(), RULES, this.work()?.waivers ?? []));
   protected readonly missing = computed(() => {
     const judged = this.judged();
-    if (!judged) return 'Working out what the cut asks for …';
+    if (!judged) return 'Computing what the cut needs …';
     const n = judged.items.filter((i) => !i.ok).length;
-    if (n === 0) return 'Nothing is missing: the wood may be cleared';
-    return n === 1 ? 'One thing is missing before the wood may be cut' : `${n} things are missing before the wood may be cut`;
+    if (n === 0) return 'Everything is ready: clear the cut';
+    return n === 1 ? 'One item still open before the cut' : `${n} items still open before the cut`;
   });
   protected readonly rows = computed(() => {
     const verdicts = this.evaluation()?.verdicts ?? [];
@@ -268,7 +268,7 @@ export class GatePanel {
       way: item.ok ? null : wayNow(item, this.instrument()),
       asks: item.kind === 'consent' && !item.ok,
       print: item.kind === 'print',
-      off: item.kind === 'print' && item.off.length > 0 ? 'Not as the plan has it' : null,
+      off: item.kind === 'print' && item.off.length > 0 ? 'Differs from the plan' : null,
     }));
   });
 
@@ -289,7 +289,7 @@ export class GatePanel {
     if (!job || !decision || revision === null || !evaluation) return;
     const { record } = this.planState();
     if (this.planState().saving !== 'saved' || !record) {
-      this.problem.set('The plan is still being kept: try again in a moment.');
+      this.problem.set('The plan is still being saved. Try again in a moment.');
       return;
     }
     this.busy.set(true);

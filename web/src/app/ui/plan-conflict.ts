@@ -57,13 +57,13 @@ export class PlanConflict {
       const part = c.part === null ? 'no part' : nameOf(names, c.part);
       const where = upperFirst(nameOf(names, c.kind === 'pickup' ? c.position : c.id));
       if (c.kind === 'hardware') return `${where}: ${part}.`;
-      const route = c.route ? `route at ${c.route.at.x.toFixed(2)}, ${c.route.at.y.toFixed(2)}, turned ${c.route.at.turn.toFixed(1)}°` : 'no new route';
+      const route = c.route ? `route at ${c.route.at.x.toFixed(2)}, ${c.route.at.y.toFixed(2)}, rotated ${c.route.at.turn.toFixed(1)}°` : 'no new route';
       return `${where}: ${part}; ${c.insertFitted ? 'insert fitted' : 'insert off'}; ${route}.`;
     };
     return (p: Plan): string => {
       const other = p === this.mine() ? this.theirs().plan : this.mine();
       const differ = p.choices.filter((c) => !other.choices.some((o) => sameChoice(c, o)));
-      return differ.length === 0 ? 'Nothing more than the other.' : differ.map(one).join(' ');
+      return differ.length === 0 ? 'No further differences.' : differ.map(one).join(' ');
     };
   });
 

@@ -40,7 +40,7 @@ describe('what is known of an instrument', () => {
   };
 
   it('is kept with its basis on the version it was read from; what is emptied is no longer said', async () => {
-    expect(button(fixture, 'Keep').disabled).toBeTrue();
+    expect(button(fixture, 'Save instrument').disabled).toBeTrue();
     const facts = host(fixture).querySelectorAll<HTMLInputElement>('.fact input');
     facts[0]!.value = '';
     facts[0]!.dispatchEvent(new Event('input'));
@@ -124,14 +124,14 @@ describe('the job of an instrument', () => {
   it('is opened with its limits in whole coins; what cannot be is said beside its field', async () => {
     const { fixture, http } = await form([]);
     await send(fixture);
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say in a few words');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the work in a few words');
     await type(fixture, 'form input', 'Refret');
     await fill(fixture, 'Budget', '12.345');
     await send(fixture);
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('An amount like');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type an amount');
     http.expectNone((r) => r.method === 'PUT');
     await fill(fixture, 'Budget', '250,5');
-    await fill(fixture, 'worth', '200');
+    await fill(fixture, 'Value of the instrument', '200');
     expect(host(fixture).textContent).toContain('more than the instrument is worth');
     await send(fixture);
     const body = http.expectOne((r) => r.method === 'PUT').request.body as Job;
@@ -174,14 +174,14 @@ describe('the job of an instrument', () => {
   it('is closed and stays in the list of earlier ones; a second active one is refused in words', async () => {
     const { fixture, http } = await form([job, { ...job, id: 'old', title: 'Shielding', active: false }]);
     expect(host(fixture).textContent).toContain('Shielding');
-    button(fixture, 'Close the job').click();
+    button(fixture, 'Close job').click();
     await settle();
     http.expectOne('/api/jobs/job').flush(job, { headers: { ETag: '"2"' } });
     await settle();
     const put = http.expectOne((r) => r.method === 'PUT');
     expect([(put.request.body as Job).active, put.request.headers.get('If-Match')]).toEqual([false, '"2"']);
     put.flush(
-      { type: '/problems/cannot-be', title: 'That cannot be', status: 422, errors: [{ pointer: '/active', detail: 'is taken' }] },
+      { type: '/problems/cannot-be', title: 'Not possible', status: 422, errors: [{ pointer: '/active', detail: 'is taken' }] },
       { status: 422, statusText: 'no' },
     );
     await settle();

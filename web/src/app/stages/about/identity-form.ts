@@ -75,7 +75,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
         <p class="problem" role="alert">{{ p }}</p>
       }
       <p>
-        <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Keep</button>
+        <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Save instrument</button>
         <span class="soft" role="status">{{ said() }}</span>
       </p>
     </form>
@@ -108,7 +108,7 @@ export class IdentityForm {
   private readonly people = this.store.selectSignal(people.select);
   protected readonly texts = TEXTS.map((key) => ({
     key,
-    label: { label: 'Label', maker: 'Maker as written on it', model: 'Model', serial: 'Serial', notes: 'Notes' }[key],
+    label: { label: 'Label', maker: 'Maker, as marked', model: 'Model', serial: 'Serial', notes: 'Notes' }[key],
   }));
   protected readonly keys = IDENTITY_KEYS.map((key) => ({ key, label: IDENTITY_WORDS[key] }));
   protected readonly bases = BASES;
@@ -152,12 +152,12 @@ export class IdentityForm {
     this.problem.set(null);
     try {
       await this.commands.changeInstrument(one, version);
-      this.said.set('kept');
+      this.said.set('saved');
     } catch (error) {
       const p = problemOf(error);
       this.problem.set(
         p.status === 412
-          ? 'Somebody changed it in the meantime. What you typed is still here: open the page again elsewhere, compare, and keep it then.'
+          ? 'Someone else changed this instrument. Your text is still here. Open the page in another tab, compare, and save again.'
           : problemText(p),
       );
     } finally {

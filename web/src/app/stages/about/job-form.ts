@@ -98,12 +98,12 @@ export class JobForm {
       worth: cents(this.worth()),
       active: true,
     };
-    await this.run(() => (old ? this.commands.changeJob(job) : this.commands.openJob(job)), 'kept');
+    await this.run(() => (old ? this.commands.changeJob(job) : this.commands.openJob(job)), 'saved');
   }
 
   protected async close(): Promise<void> {
     const job = this.job();
-    if (job) await this.run(() => this.commands.changeJob({ ...job, active: false }), 'The job is closed; its record stays');
+    if (job) await this.run(() => this.commands.changeJob({ ...job, active: false }), 'Job closed. Its record stays.');
   }
 
   private async run(act: () => Promise<unknown>, said: string): Promise<void> {

@@ -34,7 +34,7 @@ export class AnatomyConflict {
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly people = this.store.selectSignal(people.select);
-  protected readonly who = computed(() => this.people().data?.find((p) => p.id === this.theirs().person)?.name ?? 'Somebody');
+  protected readonly who = computed(() => this.people().data?.find((p) => p.id === this.theirs().person)?.name ?? 'Someone');
   protected readonly differences = computed(() => {
     const changes = compareFeatures(this.theirs().document, this.mine()).map((c) => featureChangeText(c, this.unit()));
     return changes.length > 0 ? changes.join('; ') : 'values only';

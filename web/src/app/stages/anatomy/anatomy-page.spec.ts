@@ -35,7 +35,7 @@ describe('the anatomy page', () => {
   }
 
   it('adds a feature by its kind, chosen at once', async () => {
-    button(fixture, 'Add').click();
+    button(fixture, 'Add feature').click();
     await fixture.whenStable();
     expect(draft!.cavities.length).toBe(4);
     expect(host(fixture).querySelector('[aria-expanded=true][data-feature]')!.textContent).toContain('Pickup route');
@@ -137,7 +137,7 @@ describe('the anatomy page', () => {
     view.chosen.emit({ id: 'window', at: { x: 0, y: 105 } });
     await fixture.whenStable();
     expect(row('plate').getAttribute('aria-expanded')).toBe('true');
-    button(fixture, 'Remove photograph').click();
+    button(fixture, 'Delete feature').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('hangs in it');
   });
@@ -150,13 +150,13 @@ describe('the anatomy page', () => {
     button(fixture, 'Doubts 1').click();
     await fixture.whenStable();
     const doubt = host(fixture).querySelector('[data-doubt]')!;
-    expect(doubt.textContent).toContain('back cavity would come out on the other side by 6.00 mm');
+    expect(doubt.textContent).toContain('back cavity breaks through the other face by 6.00 mm');
     expect(doubt.querySelector('rn-working-view')!.textContent).toContain('body thickness');
     await type(fixture, '[data-doubt] input', 'a plate closes it');
     doubt.querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
     expect(draft!.insisted).toEqual([{ doubt: 'deeperThanBody/back cavity/floor', because: 'a plate closes it' }]);
-    expect(host(fixture).textContent).toContain('It is so: a plate closes it');
+    expect(host(fixture).textContent).toContain('Accepted: a plate closes it');
   });
 
   it('leaves what is being typed alone when a revision comes back from the server', async () => {

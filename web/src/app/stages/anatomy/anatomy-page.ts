@@ -149,7 +149,7 @@ export class AnatomyPage {
     if (!f) return [];
     const b = boundsOf(a, f);
     const room = Math.min(b.maxX - b.minX, b.maxY - b.minY);
-    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Pull to make it larger or smaller', room }));
+    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Drag to resize', room }));
   });
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
@@ -192,7 +192,7 @@ export class AnatomyPage {
   private readonly edges = computed((): readonly DrawnPath[] => {
     const a = this.anatomy();
     if (!a || this.tab() !== 'distances') return [];
-    return [this.from(), this.to()].flatMap((edge, i) => edgeLine(a, edge, this.axis(), i === 0 ? 'From here' : 'To here'));
+    return [this.from(), this.to()].flatMap((edge, i) => edgeLine(a, edge, this.axis(), i === 0 ? 'Set as start' : 'Set as end'));
   });
   /** A new rest position each time the anatomy changes: what was dragged is then part of it. */
   protected readonly at = computed(() => {

@@ -115,7 +115,7 @@ export class DistancePanel {
     const tool = this.tool();
     const [from, to] = [this.from(), this.to()];
     if (to.of === '' || from.of === to.of) {
-      this.refusal.set('Choose two different things to measure between');
+      this.refusal.set('Choose two different edges');
       return;
     }
     if (value === null) {
@@ -123,7 +123,7 @@ export class DistancePanel {
       return;
     }
     if (value < 0) {
-      this.refusal.set('Type it without a sign: the direction is chosen beside it');
+      this.refusal.set('Type the distance without a sign. Choose the direction beside it');
       return;
     }
     this.refusal.set(null);

@@ -214,7 +214,7 @@ export class FeatureForm {
     const parsed = parseLength(this.step(), this.unit());
     const step = parsed.ok ? parsed.mm : 0;
     if (!Number.isInteger(n) || n < 1 || n > 24 || step === 0) {
-      this.refusal.set('A row has 1 to 24 copies, each a length on: 25, 1in, 10.5');
+      this.refusal.set('Type 1 to 24 copies and a spacing: 25, 1in or 10.5');
       return;
     }
     this.refusal.set(null);
@@ -230,7 +230,7 @@ export class FeatureForm {
       this.refusal.set(
         `The ${holders(a, this.id())
           .map((h) => nameOf(this.names(), h))
-          .join(' and the ')} hangs in it`,
+          .join(' and the ')} is planned in it`,
       );
       return;
     }

@@ -92,10 +92,10 @@ describe('the panel of measured distances', () => {
     });
     fixture.componentRef.setInput('anatomy', { ...anatomy, distances: [distance('a', 105), distance('b', 106)] });
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('A chain does not close');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('A chain of distances does not close');
     expect(host(fixture).querySelectorAll('li.worst').length).toBe(1);
-    expect(host(fixture).textContent).toContain('Across, nothing ties');
-    [...host(fixture).querySelectorAll('button')].filter((b) => b.textContent.includes('Remove photograph'))[1]!.click();
+    expect(host(fixture).textContent).toContain('No distance across fixes');
+    [...host(fixture).querySelectorAll('button')].filter((b) => b.textContent.includes('Delete'))[1]!.click();
     expect(changed!.distances.map((d) => d.id)).toEqual(['a']);
   });
 });
@@ -164,7 +164,7 @@ describe('the build of an instrument', () => {
     };
     await setAngle('steep');
     expect(changed).toBeNull();
-    expect(host(fixture).textContent).toContain('An angle in degrees');
+    expect(host(fixture).textContent).toContain('Type an angle in degrees');
     await setAngle('3,5');
     expect((changed as Anatomy | null)!.neck.angle).toEqual({ value: 3.5, limit: 0.25, basis: { kind: 'stated' } });
     await setAngle('');

@@ -62,7 +62,7 @@ describe('what is in a plate', () => {
     await open('window');
     button(fixture, 'Delete opening').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('hangs in this opening');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('is planned in this opening');
   });
 
   it('puts screws by number, and refuses a place that is not on the plate', async () => {

@@ -111,7 +111,7 @@ export class ScrewPlaces {
       this.changed.emit(withPlateScrews(this.anatomy(), this.plate(), screws));
       this.refusal.set(null);
     } catch (error) {
-      this.refusal.set(error instanceof RangeError ? `Nothing was changed: ${error.message}` : String(error));
+      this.refusal.set(error instanceof RangeError ? `Not changed: ${error.message}` : String(error));
     }
   }
 }

@@ -47,8 +47,8 @@ describe('the bench', () => {
   it('shows caution first, then one step', async () => {
     const { fixture } = await bench({ work: cleared });
     const text = host(fixture).querySelector('.step')!.textContent;
-    expect(text.indexOf('Router: unplugged')).toBeGreaterThan(-1);
-    expect(text.indexOf('Router: unplugged')).toBeLessThan(text.indexOf('Unplug the router.'));
+    expect(text.indexOf('Router: unplug it')).toBeGreaterThan(-1);
+    expect(text.indexOf('Router: unplug it')).toBeLessThan(text.indexOf('Unplug the router.'));
     expect(text).toContain('step 1 of');
   });
 
@@ -81,7 +81,7 @@ describe('the bench', () => {
     const body = put.request.body as { step: string; measured: { value: number; tool: string; raw: string } };
     expect([body.step, body.measured.value, body.measured.tool, body.measured.raw]).toEqual(['5 measureDepth', 5.9, 'gauge', '5,9']);
     put.flush(
-      { type: '/problems/cannot-be', title: 'That cannot be', status: 422, errors: [{ pointer: '/measured/value', detail: 'is deeper than planned' }] },
+      { type: '/problems/cannot-be', title: 'Not possible', status: 422, errors: [{ pointer: '/measured/value', detail: 'is deeper than planned' }] },
       { status: 422, statusText: 'no' },
     );
     await settle();
@@ -97,13 +97,13 @@ describe('the bench', () => {
 
   it('logs what mishap with words, its cause and what was learned, and says what can be done now', async () => {
     const { fixture, http } = await bench({ work: cleared, ledger: toDepth });
-    button(fixture, 'Went wrong').click();
+    button(fixture, 'Log mishap').click();
     await fixture.whenStable();
     const page = host(fixture);
     page.querySelector<HTMLInputElement>('rn-went-wrong input[type=radio][value=tooDeep]')!.click();
     await fixture.whenStable();
     await type(fixture, 'rn-went-wrong rn-length-field input', '19');
-    expect(page.querySelector('rn-went-wrong')!.textContent).toContain('Put a shim or foam');
+    expect(page.querySelector('rn-went-wrong')!.textContent).toContain('Make up the depth with a shim');
     page.querySelector<HTMLInputElement>('rn-went-wrong input[value=shimUnderPart]')!.click();
     const form = page.querySelector('rn-went-wrong form')!;
     form.dispatchEvent(new Event('submit'));
@@ -124,7 +124,7 @@ describe('the bench', () => {
 
   it('asks of a slip how far and which way, judges the wood that is gone, and keeps the form when the server refuses', async () => {
     const { fixture, http } = await bench({ work: cleared, ledger: toDepth.slice(0, 3) });
-    button(fixture, 'Went wrong').click();
+    button(fixture, 'Log mishap').click();
     await fixture.whenStable();
     const page = host(fixture);
     const form = page.querySelector('rn-went-wrong form')!;
@@ -150,16 +150,16 @@ describe('the bench', () => {
     const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
     expect((put.request.body as LogStep).minutes).toBe(3);
     expect((put.request.body as LogStep).wrong!.flaw).toEqual({ by: 1.5, level: 'main', side: 'treble' });
-    put.flush({ type: '/problems/not-now', title: 'That cannot be done now', status: 409 }, { status: 409, statusText: 'no' });
+    put.flush({ type: '/problems/not-now', title: 'Not possible now', status: 409 }, { status: 409, statusText: 'no' });
     await settle();
     await fixture.whenStable();
     expect(page.querySelector<HTMLInputElement>('rn-went-wrong input[maxlength="1000"]')!.value).toBe('the tape let go');
-    expect(page.textContent).toContain('That cannot be done now');
+    expect(page.textContent).toContain('Not possible now');
   });
 
   it('asks of no slip where no wood is cut', async () => {
     const { fixture } = await bench({ work: { ...cleared, operations: [operation('testFit')] } });
-    button(fixture, 'Went wrong').click();
+    button(fixture, 'Log mishap').click();
     await fixture.whenStable();
     const kinds = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-went-wrong mat-radio-group:first-of-type input')];
     expect(kinds.map((k) => k.value)).toEqual(['chipped', 'other']);
@@ -189,7 +189,7 @@ describe('the bench', () => {
     await fixture.whenStable();
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('asks for the gap');
     await type(fixture, 'rn-length-field input', '0');
-    expect(host(fixture).querySelector('.says')!.textContent).toContain('It touches');
+    expect(host(fixture).querySelector('.says')!.textContent).toContain('The part touches');
     await type(fixture, 'rn-length-field input', '3');
     expect(host(fixture).querySelector('.says')!.textContent).toContain('more than planned');
     button(fixture, 'Done').click();
@@ -204,7 +204,7 @@ describe('the bench', () => {
     const { fixture, http } = await bench({ work: cleared });
     const minutes = 'rn-stop-watch input';
     await type(fixture, minutes, 'soon');
-    expect(host(fixture).querySelector('rn-stop-watch [role=alert]')!.textContent).toContain('Minutes');
+    expect(host(fixture).querySelector('rn-stop-watch [role=alert]')!.textContent).toContain('minutes');
     button(fixture, 'Done').click();
     await settle();
     http.expectNone(() => true);

@@ -178,7 +178,7 @@ export class BenchPage {
     if (card?.asks) {
       measured = this.typed();
       if (!measured) {
-        this.refusal.set(card.asks.what === 'depth' ? 'This step asks for the depth' : 'This step asks for the gap: 0 where it touches');
+        this.refusal.set(card.asks.what === 'depth' ? 'Type the depth' : 'Type the gap, 0 where it touches');
         return;
       }
     }

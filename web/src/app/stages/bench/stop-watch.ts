@@ -63,14 +63,14 @@ export class StopWatch {
     const w = this.watch();
     return clockText(w ? elapsed(w, this.now()) : 0);
   });
-  protected readonly hint = computed(() => (this.running() ? 'as timed' : ''));
+  protected readonly hint = computed(() => (this.running() ? 'from the stop-watch' : ''));
   private readonly typed = computed(() => {
     const text = this.text().trim().replace(',', '.');
     return text === '' ? null : Number(text);
   });
   readonly problem = computed(() => {
     const t = this.typed();
-    return t !== null && !(t >= 0 && t <= MOST) ? `Minutes, from 0 to ${MOST}` : null;
+    return t !== null && !(t >= 0 && t <= MOST) ? `Type minutes from 0 to ${MOST}` : null;
   });
 
   constructor() {

@@ -164,10 +164,10 @@ export class WentWrong {
     const value = this.field()?.value() ?? null;
     this.refusal.set(null);
     this.problem.set(null);
-    if (kind === 'tooDeep' && (value === null || !tool)) return this.refusal.set('Say how deep it is');
-    if (kind in FAR && value === null) return this.refusal.set('Say how far it went');
-    if (this.cutting().length > 0 && this.side() === null) return this.problem.set('Say which way it went.');
-    if (this.note().trim() === '') return this.problem.set('Write what happened: it is what the next job learns from.');
+    if (kind === 'tooDeep' && (value === null || !tool)) return this.refusal.set('Type the depth');
+    if (kind in FAR && value === null) return this.refusal.set('Type the distance');
+    if (this.cutting().length > 0 && this.side() === null) return this.problem.set('Choose the direction.');
+    if (this.note().trim() === '') return this.problem.set('Type what happened. The next job learns from it.');
     const measured = kind === 'tooDeep' && value !== null && tool ? { value, raw: this.text().trim(), tool } : null;
     const flaw = kind in FAR && value !== null ? { by: value, level: this.level(), side: this.cutting().length > 0 ? this.side() : null } : null;
     const wrong: Wrong = { mishap: kind, flaw, cause: this.cause(), way: this.way(), lesson: this.lesson().trim() };

@@ -127,11 +127,11 @@ describe('a cut from scratch', () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(CutPage);
     await fixture.whenStable();
-    button(fixture, 'Begin a cut for Wide two-coil').click();
+    button(fixture, 'Plan a cut for Wide two-coil').click();
     await fixture.whenStable();
     const made = store.selectSignal(planFeature.selectDraft)()!.choices[0] as PickupChoice;
     expect(made.route!.levels.map((p) => p.id)[0]).toBe('main');
     expect(made.insertFitted).toBeFalse();
-    expect(host(fixture).textContent).toContain('Not decided yet');
+    expect(host(fixture).textContent).toContain('No decision yet');
   });
 });

@@ -145,7 +145,7 @@ export class CutPage {
     const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
     if (this.inHand()) return 'Areas update on release.';
-    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} left over${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} visible)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} remaining${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} visible)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);

@@ -36,8 +36,8 @@ describe('the cutting plan', () => {
     const fixture = await table([long, thick]);
     const text = host(fixture).textContent;
     expect(text).toContain('No template bit in the shop fits this route.');
-    expect(text).toContain('the template must be 23.0 mm, it is 12.0 mm');
-    expect(text).toContain('its radius 9.5 mm does not go into a corner of 4.8 mm');
+    expect(text).toContain('the template is 12.0 mm thick and must be 23.0 mm');
+    expect(text).toContain('its radius of 9.5 mm is too large for a corner of 4.8 mm');
   });
 
   it('is worked by one of the three set-ups: its sketch, its column', async () => {
@@ -58,12 +58,12 @@ describe('the cutting plan', () => {
     fixture.componentRef.setInput('wood', 'alder (guessed)');
     await fixture.whenStable();
     const text = host(fixture).textContent.replace(/\s+/g, ' ');
-    expect(text).toMatch(/\d+ % of what goes/);
+    expect(text).toMatch(/\d+ % of the wood to remove/);
     expect(text).toContain('sharpening date unknown');
     expect(text).toMatch(/A block [\d.]+ mm across, [\d.]+ mm along the grain, [\d.]+ mm thick, of alder \(guessed\)/);
-    expect(text).toMatch(/At the machine \d+ to \d+ min/);
+    expect(text).toMatch(/Machine time \d+ to \d+ min/);
     expect(text).toContain('Template bit alone, thin passes');
-    expect(text).toContain('Clockwise inside the cavity');
+    expect(text).toContain('Rout clockwise inside the cavity');
   });
 
   it('says what the wood asks for at the machine, and nothing of a wood that asks for nothing', async () => {

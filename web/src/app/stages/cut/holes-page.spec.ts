@@ -17,7 +17,7 @@ describe('the sheet of holes', () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(HolesPage);
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('No hole is made or changed by this plan');
+    expect(host(fixture).textContent).toContain('This plan makes no holes');
     expect(button(fixture, 'Print').disabled).toBeTrue();
   });
 
@@ -67,7 +67,7 @@ describe('the sheet of holes', () => {
     expect(rows.map((r) => r.trim().slice(0, 5))).toEqual(['No. 4', 'No. 6']);
     expect(rows[1]).toContain('2.10 mm');
     // 80 across, 30 along: the longest is the diagonal
-    expect(page.textContent).toContain('The longest: 85.44 mm, from 1 to 3.');
+    expect(page.textContent).toContain('Longest distance: 85.44 mm, from 1 to 3.');
     const link = [...page.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.getAttribute('href'));
     expect(link).toContain('/api/jobs/job/template?panel=plate&mirrored=true');
   });

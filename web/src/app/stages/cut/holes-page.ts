@@ -269,7 +269,7 @@ export class HolesPage {
         ...p,
         shank: length(p.shank),
         root: length(p.root),
-        drill: p.drill ? `${p.drill.name} (${length(p.drill.diameter)})` : 'none near it here',
+        drill: p.drill ? `${p.drill.name} (${length(p.drill.diameter)})` : 'none near that size',
         countersink: length(p.countersink),
       };
     });
@@ -287,7 +287,7 @@ export class HolesPage {
       if (!pattern) return [];
       const { from, to, length: far } = pattern.longest;
       const places = pattern.places.map((x) => ({ where: `${length(x.x)}, ${length(x.y)}`, toNext: length(x.toNext) }));
-      return [{ id: p.id, name: nameOf(this.names(), p.id), places, longest: `The longest: ${length(far)}, from ${from + 1} to ${to + 1}.` }];
+      return [{ id: p.id, name: nameOf(this.names(), p.id), places, longest: `Longest distance: ${length(far)}, from ${from + 1} to ${to + 1}.` }];
     });
   });
   protected readonly plate = computed(() => this.plates().find((p) => p.id === this.picked()) ?? this.plates()[0] ?? null);

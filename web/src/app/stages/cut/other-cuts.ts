@@ -63,7 +63,7 @@ const FIELDS: Readonly<
   surface: [
     { key: 'from', label: 'Current height', value: 8, min: 0.1, max: 200 },
     { key: 'to', label: 'Target height', value: 6, min: 0, max: 200 },
-    { key: 'step', label: 'Maximum cut a round', value: 0.8, min: 0.1, max: 6 },
+    { key: 'step', label: 'Maximum cut in one round', value: 0.8, min: 0.1, max: 6 },
     { key: 'rails', label: 'Height of the rails', value: 40, min: 1, max: 300 },
     { key: 'base', label: 'Sled’s base', value: 6, min: 1, max: 60 },
   ],

@@ -56,8 +56,8 @@ describe('the outline of a route', () => {
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
     expect(made.at(-1)!.levels[0]!.depth).toBe(21.5);
-    await press('Cancel out');
-    expect(said()).toContain('One floor has to stay');
+    await press('Remove level');
+    expect(said()).toContain('A route needs one level');
     expect(made.length).toBe(1);
   });
 
@@ -79,7 +79,7 @@ describe('the outline of a route', () => {
     const { fixture, made } = await panel();
     fixture.componentRef.setInput('locked', true);
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('Cutting has begun');
+    expect(host(fixture).textContent).toContain('Cutting has started');
     button(fixture, 'Mirror outline').click();
     expect(made).toEqual([]);
   });

@@ -110,7 +110,7 @@ export class TemplateForm {
 
   protected refused(axis: 'x' | 'y'): string | null {
     const mm = this.read()[axis];
-    return mm !== null && correction(mm) === null ? 'Off by more than 0.3 mm: the printer scaled the page. Print it again at 100 %.' : null;
+    return mm !== null && correction(mm) === null ? 'Off by more than 0.3 mm: the printer scaled the page. Print again at 100 %.' : null;
   }
 
   protected async save(kind: 'svg' | 'dxf'): Promise<void> {

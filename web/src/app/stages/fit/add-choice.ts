@@ -149,7 +149,7 @@ export class AddChoice {
     const place = this.place();
     this.refusals.set({ x: null, y: null });
     if (part === null) {
-      this.problem.set('Choose the part that is to go in.');
+      this.problem.set('Choose the part to fit.');
       return;
     }
     this.problem.set(null);
@@ -162,7 +162,7 @@ export class AddChoice {
     }
     const [x, y] = this.fields().map((f) => f.value());
     if (x == null || y == null) {
-      this.refusals.set({ x: x == null ? 'Say where its middle is' : null, y: y == null ? 'Say where its middle is' : null });
+      this.refusals.set({ x: x == null ? 'Type the position of the centre' : null, y: y == null ? 'Type the position of the centre' : null });
       return;
     }
     const id = `new ${this.hole()} ${crypto.randomUUID().slice(0, 8)}`;

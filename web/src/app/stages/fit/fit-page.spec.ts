@@ -25,7 +25,7 @@ describe('the fit page', () => {
     host(fixture).querySelector<HTMLButtonElement>('[data-remedy^="reroute"] [aria-pressed]')!.click();
     await fixture.whenStable();
     expect(planned(host(fixture))).toBeGreaterThan(0);
-    expect(host(fixture).querySelector('.headline')!.textContent).toContain('Looked at: Re-route under the cover');
+    expect(host(fixture).querySelector('.headline')!.textContent).toContain('Option: Re-route under the cover');
     expect(host(fixture).querySelector('rn-verdict-list [data-verdict^="hiddenEdge/route/planned"]')).not.toBeNull();
 
     button(fixture, 'Back to the plan').click();
@@ -107,7 +107,7 @@ describe('the fit page', () => {
     asked().flush(way);
     await settle();
     await fixture.whenStable();
-    for (const what of ['Take the pickup out', 'Put the insert back', 'The wood cut from the pickup route', 'goes in again without a clash; 44 min'])
+    for (const what of ['Remove the pickup', 'Put the insert back', 'The wood cut from the pickup route', 'The original parts fit again without a clash; 44 min'])
       expect(said()).toContain(what);
     button(fixture, 'Plan the way back …').click();
     await fixture.whenStable();
@@ -120,9 +120,9 @@ describe('the fit page', () => {
     await settle();
     const put = http.expectOne((r) => r.url.startsWith('/api/ways-back/'));
     expect(put.request.body).toEqual({ decision: 'decision', reason: 'the old sound', operations: way.operations, seen: [{ id: 'floor', clearance: 7 }] });
-    put.flush({ type: '/problems/numbers-differ', title: 'The server works out other numbers', status: 409 }, { status: 409, statusText: 'differ' });
+    put.flush({ type: '/problems/numbers-differ', title: 'The server computes different numbers', status: 409 }, { status: 409, statusText: 'differ' });
     await settle(50);
-    expect(said()).toContain('other numbers');
+    expect(said()).toContain('different numbers');
     // it is asked for anew, and what was typed stays
     asked().flush(way);
     await settle();

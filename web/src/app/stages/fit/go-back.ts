@@ -107,8 +107,8 @@ export class GoBack {
       numbers.length === 0
         ? ''
         : clashes === 0
-          ? 'What was there goes in again without a clash'
-          : `What was there does not clear everywhere any more: ${clashes} to look at`;
+          ? 'The original parts fit again without a clash'
+          : `The original parts no longer clear everywhere: ${clashes} to check`;
     const fits = [goes, open > 0 ? `${open} not measured` : '', minutes > 0 ? `${minutes} min` : ''].filter((x) => x !== '').join('; ');
     return { operations, stays: stays.map((u) => undoText(u, this.names())), fits: fits === '' ? '' : `${fits}.` };
   });
@@ -127,12 +127,12 @@ export class GoBack {
     if (!job || !this.way.hasValue()) return;
     const reason = this.reason().trim();
     if (reason === '') {
-      this.act.problem.set('Say why: in three years this line is all that is left of it.');
+      this.act.problem.set('Type a reason. In three years it is all that remains.');
       return;
     }
     const way = this.way.value();
     const done = await this.act.run(() => this.commands.goBack(job, this.decision(), way, reason));
-    if (done) this.toast.open('The way back is ordered: it stands in Order and on the bench.', undefined, { duration: 5000 });
+    if (done) this.toast.open('The way back is planned. See Order and Bench.', undefined, { duration: 5000 });
     else this.way.reload();
   }
 }

@@ -53,7 +53,7 @@ export class PlaceList {
   private readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly headline = computed(() => {
     const whole = this.whole();
-    return whole ? headline(whole.verdicts) : 'Working it out …';
+    return whole ? headline(whole.verdicts) : 'Computing …';
   });
   protected readonly rows = computed(() => (this.plan()?.choices ?? []).map((c) => this.row(c)));
 
@@ -77,7 +77,7 @@ export class PlaceList {
     if (!plan) return;
     const where = this.where(plan.choices.find((c) => c.id === id));
     this.store.dispatch(planActions.edited({ plan: { ...plan, choices: plan.choices.filter((c) => c.id !== id) } }));
-    const said = this.toast.open(`${where} is from the plan`, 'Undo', { duration: 8000 });
+    const said = this.toast.open(`${where} removed from the plan`, 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => this.store.dispatch(planActions.edited({ plan })));
   }
 
@@ -93,10 +93,10 @@ export class PlaceList {
     return {
       id: c.id,
       where: this.where(c),
-      part: c.kind === 'hardware' && c.cut ? cutSizeText(c, this.unit()) : c.part === null ? 'nothing' : nameOf(this.names(), c.part),
+      part: c.kind === 'hardware' && c.cut ? cutSizeText(c, this.unit()) : c.part === null ? 'none' : nameOf(this.names(), c.part),
       class: gravest ?? '',
       sign: gravest ? CLASS_WORDS[gravest].sign : '…',
-      word: gravest === null ? (this.whole() ? 'nothing to compare' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),
+      word: gravest === null ? (this.whole() ? 'no checks' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),
       here,
       decided: this.decisions().some((d) => d.choice === c.id),
     };

@@ -12,21 +12,21 @@ describe('the ways out', () => {
     await fixture.whenStable();
     const titles = [...host(fixture).querySelectorAll('h3')].map((h) => h.textContent);
     expect(titles[0]).toContain('Re-route under the cover for Wide two-coil');
-    expect(titles.at(-1)).toContain('Leave the place as it is');
+    expect(titles.at(-1)).toContain('Keep as is');
     const reroute = host(fixture).querySelector('[data-remedy^="reroute"]')!;
     expect(reroute.textContent).toMatch(/\d+ mm² and [\d.]+ cm³ more/);
-    expect(reroute.textContent).toMatch(/Weighed \d+\.\d/);
+    expect(reroute.textContent).toMatch(/Score \d+\.\d/);
   });
 
   it('are chosen with a reason only, and go to the server with the numbers that were seen', async () => {
     const { http } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
     await fixture.whenStable();
-    button(fixture, 'Choose …').click();
+    button(fixture, 'Choose option …').click();
     await fixture.whenStable();
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say why');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type a reason');
     http.expectNone(() => true);
 
     await type(fixture, 'form input', 'because');
@@ -37,10 +37,10 @@ describe('the ways out', () => {
     expect([body.option, body.reason, body.planVersion]).toEqual(['reroute/two-coil', 'because', 2]);
     expect(body.seen.length).toBeGreaterThan(8);
 
-    put.flush({ type: '/problems/numbers-differ', title: 'The server works out other numbers', status: 409 }, { status: 409, statusText: 'differ' });
+    put.flush({ type: '/problems/numbers-differ', title: 'The server computes different numbers', status: 409 }, { status: 409, statusText: 'differ' });
     await settle();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('other numbers');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('different numbers');
     expect(host(fixture).querySelector<HTMLInputElement>('form input')!.value).toBe('because');
   });
 
@@ -49,7 +49,7 @@ describe('the ways out', () => {
     const fixture = TestBed.createComponent(RemedyList);
     await fixture.whenStable();
     const given = host(fixture).querySelector('[data-remedy^="reroute"] ul')!.textContent;
-    for (const what of ['hidden by', 'Wall from', 'Floor under']) expect(given).toContain(what);
+    for (const what of ['covered by', 'Wall from', 'Floor under']) expect(given).toContain(what);
     const kept = host(fixture).querySelector('[data-remedy^="keep"]')!.textContent;
     expect(kept).not.toContain('Floor under');
   });
@@ -69,7 +69,7 @@ describe('the ways out', () => {
     expect(host(fixture).textContent).toContain('Stopped.');
     button(fixture, 'Compute options').click();
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('Working them out');
+    expect(host(fixture).textContent).toContain('Computing options');
     // the answer ends it, whatever was stated before
     store.dispatch(resultActions.optionsWentOn({ done: 7, of: 7 }));
     store.dispatch(resultActions.optionsWorkedOut({ computed: { key: 'k', plan: planOf(choice), choice: choice.id, result: [] } }));
@@ -82,7 +82,7 @@ describe('the ways out', () => {
     const fixture = TestBed.createComponent(RemedyList);
     store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsNeeded: 2 } }));
     await fixture.whenStable();
-    expect(button(fixture, 'Choose …').disabled).toBeTrue();
-    expect(host(fixture).textContent).toContain('Working them out');
+    expect(button(fixture, 'Choose option …').disabled).toBeTrue();
+    expect(host(fixture).textContent).toContain('Computing options');
   });
 });

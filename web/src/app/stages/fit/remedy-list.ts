@@ -95,7 +95,7 @@ export class RemedyList {
     const revision = this.anatomy().version;
     if (!job || !record || revision === null) return;
     if (this.reason().trim() === '') {
-      this.problem.set('Say why: in three years this is the first question.');
+      this.problem.set('Type a reason. In three years it is the first question.');
       return;
     }
     this.busy.set(true);
@@ -131,7 +131,7 @@ export class RemedyList {
       })),
       fresh: option.newClashes.map((v) => verdictTitle(v, names)),
       figures: f
-        ? `${f.addedArea.toFixed(0)} mm² and ${(f.addedVolume / 1000).toFixed(1)} cm³ more; ${f.leftOver.toFixed(1)} mm² of the old route left over`
+        ? `${f.addedArea.toFixed(0)} mm² and ${(f.addedVolume / 1000).toFixed(1)} cm³ more; ${f.leftOver.toFixed(1)} mm² of the old route remaining`
         : null,
       back: wayBackText(option.back, names),
       cost: `${option.minutes} min${waitText(option.proposal.wait ?? 0)} · ${priceText(option.proposal.price)}`,

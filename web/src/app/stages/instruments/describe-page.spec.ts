@@ -40,7 +40,7 @@ describe('describing an instrument', () => {
     await settle();
     await fixture.whenStable();
     expect(host(fixture).querySelector('.act [role=alert]')!.textContent).toContain('An instrument needs a label.');
-    expect(host(fixture).querySelector('.act [role=alert]')!.textContent).toContain('Some sizes cannot be');
+    expect(host(fixture).querySelector('.act [role=alert]')!.textContent).toContain('Some sizes are impossible');
     http.expectNone((r) => r.method === 'PUT');
     expect(host(fixture).querySelector<HTMLInputElement>('[data-field="thickness"] input')!.value).toBe('1 3/4 +');
   });

@@ -54,14 +54,14 @@ describe('the instruments', () => {
     http.expectOne(asked('heron')).flush({ items: [], next: null });
     await settle();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('.empty')!.textContent).toContain('No instrument has that');
+    expect(host(fixture).querySelector('.empty')!.textContent).toContain('No instrument matches');
   });
 
   it('are put away and brought back, and a refusal is said', async () => {
     const { fixture, http } = await page([instrument('a', 'Tern')]);
     host(fixture).querySelector<HTMLButtonElement>('button.more')!.click();
     await fixture.whenStable();
-    const item = [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')].find((b) => b.textContent.trim() === 'Put away')!;
+    const item = [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')].find((b) => b.textContent.trim() === 'Archive instrument')!;
     item.click();
     await settle();
     http.expectOne('/api/instruments/a').flush(instrument('a', 'Tern'), { headers: { ETag: '"4"' } });
@@ -73,13 +73,13 @@ describe('the instruments', () => {
     http.expectOne(asked('')).flush({ items: [], next: null });
     await settle();
     await fixture.whenStable();
-    expect(document.body.textContent).toContain('Tern is put away');
+    expect(document.body.textContent).toContain('Tern archived');
   });
 
   it('in an empty workshop say what to do first, and who works here is asked', async () => {
     const { fixture, http } = await page([], []);
-    expect(host(fixture).querySelector('.empty')!.textContent).toContain('Begin with the first one');
-    expect(button(fixture, 'Begin').disabled).toBeTrue();
+    expect(host(fixture).querySelector('.empty')!.textContent).toContain('Add the first one');
+    expect(button(fixture, 'Start').disabled).toBeTrue();
     await type(fixture, 'rn-first-person input', 'Nell');
     host(fixture).querySelector('rn-first-person form')!.dispatchEvent(new Event('submit'));
     await settle();

@@ -19,7 +19,7 @@ describe('an instrument that has just arrived', () => {
       await fixture.whenStable();
     };
     await send();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Give it a label');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type a label');
     http.expectNone((r) => r.method === 'PUT');
 
     const field = (label: string): HTMLInputElement =>

@@ -22,7 +22,7 @@ describe('the order of the work', () => {
     const titles = [...host(fixture).querySelectorAll('li')].map((li) => li.dataset['operation']);
     expect(titles).toEqual([
       'Meter the new pickup',
-      'Take the pickup out',
+      'Remove the pickup',
       'Trace the mounted plate',
       'Fix the template',
       'Bore out the bulk',
@@ -86,6 +86,6 @@ describe('the order of the work', () => {
     jobOnScreen();
     const fixture = TestBed.createComponent(OrderPage);
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('Choose a remedy in Fit');
+    expect(host(fixture).textContent).toContain('Choose an option in Fit');
   });
 });

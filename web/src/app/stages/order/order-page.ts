@@ -116,7 +116,7 @@ export class OrderPage {
     event.preventDefault();
     const reason = (this.reasons()[b.key] ?? '').trim();
     if (reason === '') {
-      this.problem.set('Say why the rule may be broken here.');
+      this.problem.set('Type a reason for the exception.');
       return;
     }
     this.run((job) => this.commands.acceptBreak(job, b.rule, b.operations, reason));

@@ -60,8 +60,8 @@ describe('the record', () => {
     const fixture = TestBed.createComponent(RecordPage);
     await fixture.whenStable();
     const article = host(fixture).querySelector('article')!;
-    expect(article.textContent).toContain('The template or the bit slipped, 1.50 mm towards the treble side, the tool. Fit a sliver');
-    expect(article.textContent).toContain('Learned: two screws more');
+    expect(article.textContent).toContain('Slip of the template or the bit, 1.50 mm towards the treble side, tool. Fit a sliver');
+    expect(article.textContent).toContain('Lesson: two screws more');
     expect(article.textContent).toContain('7.5 min');
     expect([...article.querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/mine/small']);
   });
@@ -71,7 +71,7 @@ describe('the record', () => {
     const fixture = TestBed.createComponent(RecordPage);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('No changes to this instrument yet.');
-    expect(host(fixture).textContent).toContain('each step logged on the bench stands here');
+    expect(host(fixture).textContent).toContain('Each step logged on the bench is recorded here');
   });
 
   it('tells as found from as left, on the map and in words, and what can be undone', async () => {
@@ -118,9 +118,9 @@ describe('the record', () => {
     expect(text).toContain('nothing → Wide two-coil');
     expect(text).toContain('Cut with checks overridden: “she wants it so”');
     expect(text).not.toContain('it is thin and holds');
-    expect(text).toMatch(/tried and left.*Taken back, 2026-01-05/s);
+    expect(text).toMatch(/tried and left.*Undone 2026-01-05/s);
     expect(text).toContain('cannot be put back');
-    expect(text).toContain('Way back at the time: Wide two-coil goes back into what was cut');
+    expect(text).toContain('Way back at the time: Wide two-coil fits into the new cut');
     expect(text).toContain('“what she asked for”');
     expect(text).toContain('The owner agreed by phone, 2026-01-03, at 213.90: “do it”');
     expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2026-01-02/);

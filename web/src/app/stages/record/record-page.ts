@@ -167,7 +167,7 @@ export class RecordPage {
       case 'levelGone':
         return `Removed from the ${nameOf(names, d.cavity)}: ${d.level}`;
       case 'partChanged':
-        return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'nothing' : nameOf(names, d.before)} → ${d.after === null ? 'nothing' : nameOf(names, d.after)}`;
+        return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'none' : nameOf(names, d.before)} → ${d.after === null ? 'none' : nameOf(names, d.after)}`;
       case 'holeAdded':
         return `New: ${nameOf(names, d.hole)}`;
       case 'holeMoved':

@@ -83,7 +83,7 @@ export class CoilFields {
     const text = this.text(event);
     const value = Number(text.replace(',', '.'));
     const good = text === '' || (Number.isFinite(value) && value > 0 && value <= most && (key !== 'wireGauge' || (Number.isInteger(value) && value >= 30)));
-    this.wrong.set(good ? null : `‘${text}’ cannot be: more than 0 and at most ${most}`);
+    this.wrong.set(good ? null : `‘${text}’ is out of range: above 0, at most ${most}`);
     if (good) this.put(index, { [key]: text === '' ? null : value });
   }
 

@@ -107,7 +107,7 @@ export class ImportParts {
     this.said.set('');
     this.read.set([]);
     this.problems.set([]);
-    this.problem.set(file.size > MOST_BYTES ? `That file is too large: at most ${MOST_PART_LINES} lines, 8 MB` : null);
+    this.problem.set(file.size > MOST_BYTES ? `The file is too large. The limit is ${MOST_PART_LINES} lines and 8 MB` : null);
     if (file.size > MOST_BYTES) return;
     const { parts: found, problems } = readPartsCsv(await file.text(), () => crypto.randomUUID());
     const shelf = { ...this.shelf(), ...Object.fromEntries(found.map(({ part }) => [part.id, part])) };
@@ -134,7 +134,7 @@ export class ImportParts {
         this.kept().data ?? {},
         (n) => {
           this.count.set(n);
-          this.said.set(`${n} of ${list.length} kept`);
+          this.said.set(`${n} of ${list.length} imported`);
         },
         () => this.stopped,
       ),

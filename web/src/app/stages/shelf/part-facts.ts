@@ -79,7 +79,7 @@ export class PartFacts {
     const fact = (label: string, value: string | number | null | undefined): readonly { readonly label: string; readonly value: string }[] =>
       value === null || value === undefined || value === '' ? [] : [{ label, value: String(value) }];
     const days = p.leadDays ?? null;
-    const both = [...fact('Price', priceText(p.price)), ...fact('Days until it is here', days), ...fact('Note', p.note)];
+    const both = [...fact('Price', priceText(p.price)), ...fact('Delivery time in days', days), ...fact('Note', p.note)];
     if (!isPickup(p)) {
       const traits = (Object.entries(p.traits) as [TraitId, string][]).flatMap(([id, word]) => fact(TRAIT_WORDS[id], word));
       return [...fact('Thread', p.thread), ...fact('Screw gauge', p.gauge === null ? null : `#${p.gauge}`), ...fact('kΩ', p.kiloohms), ...traits, ...both];
@@ -93,7 +93,7 @@ export class PartFacts {
           c.picofarad === null ? null : `${c.picofarad} pF`,
           c.wireGauge === null ? null : `gauge ${c.wireGauge}`,
           c.winding,
-          c.magnet && `${c.magnet} to the strings`,
+          c.magnet && `${c.magnet} facing the strings`,
         ]
           .filter(Boolean)
           .join(', '),

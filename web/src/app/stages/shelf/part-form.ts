@@ -225,7 +225,7 @@ export class PartForm {
     if (await this.attempt.run(() => this.commands.keep(next, this.version()))) {
       await this.drafts.drop(this.draftName());
       this.restored.set(false);
-      this.said.set('Kept');
+      this.said.set('Saved');
       this.kept.emit(next.id);
     }
   }

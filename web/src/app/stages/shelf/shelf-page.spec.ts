@@ -89,8 +89,7 @@ describe('the part shelf', () => {
     press(f, 'Pots');
     await settle(f);
     expect(names(f)).toEqual(['Pot, long']);
-    press(f, 'All');
-    press(f, 'Put away');
+    press(f, 'All');X
     await settle(f);
     expect(names(f)).toEqual(['Old jack']);
   });
@@ -129,7 +128,7 @@ describe('the part shelf', () => {
     const f = await open();
     f.componentInstance.begin('humbucker');
     await settle(f);
-    expect(host(f).querySelector('.typical')?.textContent).toContain('not measured');
+    expect(host(f).querySelector('.typical')?.textContent).toContain('typical or from a listing');
     expect(host(f).querySelector('rn-part-drawing svg')).not.toBeNull();
     expect(host(f).querySelector<HTMLInputElement>('[data-size="earsOver"] input')!.value).toBe('84');
     [...host(f).querySelectorAll<HTMLFormElement>('rn-part-form form')][0]!.dispatchEvent(new Event('submit', { cancelable: true }));
@@ -171,7 +170,7 @@ describe('the part shelf', () => {
     press(again, 'Edit part');
     await settle(again);
     await settle(again);
-    expect(host(again).querySelector('rn-part-form [role=status]')!.textContent).toContain('not kept is back');
+    expect(host(again).querySelector('rn-part-form [role=status]')!.textContent).toContain('Unsaved changes restored');
     expect(host(again).querySelector<HTMLInputElement>('[data-size=bushing] input')!.value).toBe('9.52');
     expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="500"]')!.value).toBe('from the box of odds');
     press(again, 'Discard changes');
@@ -190,12 +189,12 @@ describe('the part shelf', () => {
     TestBed.resetTestingModule();
     const again = await open();
     await settle(again);
-    expect(host(again).querySelector('.list')!.textContent).toContain('not on the shelf yet: Stiff jack');
+    expect(host(again).querySelector('.list')!.textContent).toContain('not saved yet: Stiff jack');
     press(again, 'Continue');
     await settle(again);
     await settle(again);
     expect(host(again).querySelector<HTMLInputElement>('rn-part-form input[maxlength="120"]')!.value).toBe('Stiff jack');
-    press(again, 'Forget it');
+    press(again, 'Discard part');
     await settle(again);
     await settle(again);
     expect(host(again).querySelector('.list')!.textContent).not.toContain('A new part was begun');

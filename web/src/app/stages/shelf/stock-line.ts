@@ -61,7 +61,7 @@ export class StockLine {
     event.preventDefault();
     const quantity = Number(this.quantity().trim().replace(',', '.'));
     if (this.quantity().trim() === '' || !Number.isFinite(quantity) || quantity < 0 || quantity > 1_000_000) {
-      this.problem.set(`‘${this.quantity()}’ in stock cannot be: 0 or more.`);
+      this.problem.set(`‘${this.quantity()}’ is not a quantity. Type 0 or more.`);
       return;
     }
     const kept = this.kept();

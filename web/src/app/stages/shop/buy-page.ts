@@ -78,7 +78,7 @@ export class BuyPage {
     const lines = this.lines();
     const price = lines.reduce((s, l) => s + (l.price ?? 0), 0);
     const wait = Math.max(0, ...lines.map((l) => l.leadDays ?? 0));
-    return `${lines.length} to buy, ${this.money(price)} as far as known, here in ${wait} days at the soonest`;
+    return `${lines.length} to buy, ${this.money(price)} for known prices, delivered in ${wait} days at the earliest`;
   });
 
   protected readonly money = priceText;

@@ -128,7 +128,7 @@ export class DrawersPage {
     const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
     const wrong = [...this.fields().filter((f) => this.isSize(f)), 'quantity'].find((f) => text(f) === '' || !(Number(text(f).replace(',', '.')) >= 0));
     if (wrong !== undefined) {
-      this.problem.set(`‘${text(wrong)}’ is no ${wrong === 'quantity' ? 'number of them: 0 or more' : `${wrong} in mm`}.`);
+      this.problem.set(`‘${text(wrong)}’ is no ${wrong === 'quantity' ? 'Type a number, 0 or more' : `${wrong} in mm`}.`);
       return;
     }
     const values = this.fields().map((f) => [f, this.isSize(f) ? Number(text(f).replace(',', '.')) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);

@@ -129,8 +129,8 @@ export class ToolsPage {
   protected readonly kinds = (Object.keys(FIELDS) as ToolKind[]).map((id) => ({ id, word: TOOL_WORDS[id] }));
   protected readonly systems = ['metric', 'fraction', 'number', 'letter'];
   /** May it plunge? */
-  protected readonly ends = ['not known', 'yes', 'no'];
-  protected readonly end = signal('not known');
+  protected readonly ends = ['unknown', 'yes', 'no'];
+  protected readonly end = signal('unknown');
   protected readonly kind = signal<ToolKind>('drills');
   protected readonly system = signal('metric');
   protected readonly name = signal('');
@@ -143,7 +143,7 @@ export class ToolsPage {
         kind: TOOL_WORDS[tool.kind],
         sizes: toolText(tool),
         measures: isMeasuring(tool),
-        sharpened: isMeasuring(tool) ? '' : (tool.sharpened ?? 'nobody knows'),
+        sharpened: isMeasuring(tool) ? '' : (tool.sharpened ?? 'unknown'),
       }))
       .sort((a, b) => a.kind.localeCompare(b.kind) || a.tool.name.localeCompare(b.tool.name)),
   );
@@ -173,7 +173,7 @@ export class ToolsPage {
     });
     const wrong = sizes.find(([, mm]) => !Number.isFinite(mm) || mm < 0);
     if (this.name().trim() === '' || wrong) {
-      this.problem.set(wrong ? `‘${this.texts()[wrong[0]] ?? ''}’ cannot be: ${this.word(wrong[0])}.` : 'A tool needs a name.');
+      this.problem.set(wrong ? `‘${this.texts()[wrong[0]] ?? ''}’ is out of range: ${this.word(wrong[0])}.` : 'A tool needs a name.');
       return;
     }
     const tool = {
@@ -182,7 +182,7 @@ export class ToolsPage {
       name: this.name().trim(),
       ...Object.fromEntries(sizes),
       ...(this.kind() === 'drills' ? { system: this.system() } : {}),
-      ...(['template', 'straight'].includes(this.kind()) && this.end() !== 'not known' ? { endCutting: this.end() === 'yes' } : {}),
+      ...(['template', 'straight'].includes(this.kind()) && this.end() !== 'unknown' ? { endCutting: this.end() === 'yes' } : {}),
     } as Tool;
     const { error } = toolSchema.validate(tool, { convert: false });
     if (error) {

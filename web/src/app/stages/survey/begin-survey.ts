@@ -42,7 +42,7 @@ import { SurveyCommands } from '../../state/survey-commands';
         <mat-label>Tuning</mat-label>
         <input matInput name="tuning" maxlength="200" autocomplete="off" placeholder="standard, A 440" [value]="tuning()" (input)="tuning.set(value($event))" />
       </mat-form-field>
-      <button matButton="filled" type="submit" [disabled]="busy()">{{ survey() ? 'Keep' : 'Start survey' }}</button>
+      <button matButton="filled" type="submit" [disabled]="busy()">{{ survey() ? 'Save conditions' : 'Start survey' }}</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }

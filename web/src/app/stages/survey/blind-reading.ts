@@ -120,7 +120,7 @@ export class BlindReading {
     const { tool } = this.data;
     const value = this.field()?.value() ?? null;
     if (value === null) {
-      this.refusal.set('Type what the tool text');
+      this.refusal.set('Type the reading');
       return;
     }
     if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');

@@ -19,7 +19,7 @@ export function boardText(s: StateOf, wood: string, unit: LengthUnit): string | 
   const of = known ? name : `${name}, as the wood of the board is unknown`;
   return (
     `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME} %, has drawn back ` +
-    `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, less where neck and finish hold it; ` +
+    `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, or less where neck and finish hold it. ` +
     'Two weeks at 50 to 60 % reverse it.'
   );
 }

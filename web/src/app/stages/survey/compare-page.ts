@@ -58,7 +58,7 @@ interface Side {
               <mat-label>Save the second survey as a profile named</mat-label>
               <input matInput name="profile" maxlength="120" autocomplete="off" [value]="name()" (input)="type($event)" />
             </mat-form-field>
-            <button matButton="outlined" type="submit" [disabled]="busy()">Keep</button>
+            <button matButton="outlined" type="submit" [disabled]="busy()">Save profile</button>
           </form>
         }
         @if (problem(); as p) {
@@ -236,12 +236,12 @@ export class ComparePage {
     event.preventDefault();
     if (this.busy()) return;
     if (this.name().trim() === '') {
-      this.problem.set('Give the profile a name');
+      this.problem.set('Type a name for the profile');
       return;
     }
     await this.attempt.run(async () => {
       await this.commands.keepProfile(survey, this.name().trim());
-      this.said.set(`Kept: ${this.name().trim()}`);
+      this.said.set(`Saved: ${this.name().trim()}`);
       this.name.set('');
     });
   }

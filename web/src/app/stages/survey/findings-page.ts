@@ -187,7 +187,7 @@ export class FindingsPage {
         kept: f,
         text: upperFirst(f.text),
         ...SEVERITY_WORDS[f.severity],
-        where: [f.feature === null ? '' : upperFirst(nameOf(this.names(), f.feature)), f.job === null ? '' : 'a task of this job'].filter(Boolean).join(', '),
+        where: [f.feature === null ? '' : upperFirst(nameOf(this.names(), f.feature)), f.job === null ? '' : 'task of this job'].filter(Boolean).join(', '),
       })),
   );
 

@@ -28,14 +28,14 @@ describe('readings out of a table', () => {
     return f;
   }
   const take = (f: ComponentFixture<ImportReadings>): HTMLButtonElement =>
-    [...host(f).querySelectorAll('button')].find((b) => b.textContent.trim().startsWith('Take'))!;
+    [...host(f).querySelectorAll('button')].find((b) => b.textContent.trim().startsWith('Import '))!;
 
   it('shows what it understood and what cannot be, by its line, before anything is kept', async () => {
     const f = await dropped('quantity,feature,value,unit\nrelief,neck,0.25,mm\nfretHeight,fret 99,1,mm\nresistance,pickup,7.4,MΩ\n');
     expect(host(f).textContent).toContain('2 skipped');
     expect(host(f).textContent).toContain('Line 3: fret 99 is not a place on this instrument');
-    expect(host(f).textContent).toContain('Line 4: MΩ is not the unit in which it is kept');
-    expect(host(f).textContent).toContain('1 understood');
+    expect(host(f).textContent).toContain('Line 4: MΩ is not the stored unit');
+    expect(host(f).textContent).toContain('1 to import');
     http.expectNone((r) => r.method === 'PUT');
   });
 
@@ -49,13 +49,13 @@ describe('readings out of a table', () => {
     first.flush({});
     await settle();
     put().flush(
-      { title: 'That cannot be done now', type: '/problems/not-now', status: 409, detail: 'This survey is signed' },
+      { title: 'Not possible now', type: '/problems/not-now', status: 409, detail: 'This survey is signed' },
       { status: 409, statusText: 'Conflict' },
     );
     await settle();
     await f.whenStable();
     expect(host(f).textContent).toContain('This survey is signed');
-    expect(host(f).textContent).toContain('1 understood');
+    expect(host(f).textContent).toContain('1 to import');
     take(f).click();
     await settle();
     expect((put().request.body as { value: number }).value).toBe(1.4);

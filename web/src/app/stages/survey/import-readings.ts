@@ -93,7 +93,7 @@ export class ImportReadings {
     const file = (event.target as HTMLInputElement).files?.[0];
     if (!file) return;
     this.said.set('');
-    this.problem.set(file.size > MOST_BYTES ? 'That file is too large for a table of readings' : null);
+    this.problem.set(file.size > MOST_BYTES ? 'The file is too large for a table of readings' : null);
     const { readings, problems } = file.size > MOST_BYTES ? { readings: [], problems: [] } : readReadingsCsv(await file.text(), (t) => this.isThere(t));
     this.readings.set(readings);
     this.problems.set(problems.map(csvProblemText));
@@ -108,7 +108,7 @@ export class ImportReadings {
     try {
       await this.commands.takeImported(this.data.instrument, list, (n) => {
         count = n;
-        this.said.set(`${n} of ${list.length} kept`);
+        this.said.set(`${n} of ${list.length} imported`);
       });
       this.dialog.close();
     } catch (error) {

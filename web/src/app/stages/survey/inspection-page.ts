@@ -130,9 +130,9 @@ export class InspectionPage {
           ? ['⊘', 'cannot be measured']
           : ['○', 'not read']
         : waits
-          ? ['◇', 'read, waits to be judged']
+          ? ['◇', 'not judged yet']
           : wrong
-            ? ['✕', 'something is outside']
+            ? ['✕', 'outside target']
             : ['●', 'within target'];
     return {
       quantity: s.quantity,

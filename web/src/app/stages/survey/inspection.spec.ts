@@ -55,7 +55,7 @@ describe('an inspection', () => {
 
   it('begins at the first step, and goes on where it was left', async () => {
     const fresh = await page([]);
-    expect(host(fresh).querySelector('[aria-current=step]')!.textContent).toContain('Sign to stop at');
+    expect(host(fresh).querySelector('[aria-current=step]')!.textContent).toContain('Stop sign');
     expect(host(fresh).querySelectorAll('.answers').length).toBe(4);
     TestBed.resetTestingModule();
     const later = await page([read('stopSign', 'headstock break', 0), read('humidity', 'room', 50)]);
@@ -124,7 +124,7 @@ describe('an inspection', () => {
     const f = await page([read('humidity', 'room', 50)]);
     await step(f, 'relief');
     await put(f, cells(f)[0]!, '2.5');
-    expect(host(f).querySelector('.doubt')!.textContent).toContain('meant 0.25 mm?');
+    expect(host(f).querySelector('.doubt')!.textContent).toContain('Did you mean 0.25 mm?');
     const submit = async (): Promise<void> => {
       host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
       await settle();
@@ -187,8 +187,8 @@ describe('the findings', () => {
     ]);
     expect(found(f)).toEqual(['reliefHigh', 'actionHigh', 'buzzHighFrets']);
     const [cause, effect] = [...host(f).querySelectorAll('article')];
-    expect(cause!.textContent).toContain('Relief: 0.60 mm, wished 0.10 mm to 0.30 mm');
-    expect(cause!.textContent).toContain('Explains: action is high, it buzzes from the 12th up');
+    expect(cause!.textContent).toContain('Relief: 0.60 mm, target 0.10 mm to 0.30 mm');
+    expect(cause!.textContent).toContain('Explains: high action, buzz from the 12th fret up');
     expect(effect!.textContent).toContain('Comes from: too much relief');
     expect(effect!.textContent).not.toContain('Lower the saddle');
   });
@@ -196,6 +196,6 @@ describe('the findings', () => {
   it('say where to begin when nothing is read, and that nothing is outside when all is well', async () => {
     expect(host(await page([])).textContent).toContain('Start the inspection');
     TestBed.resetTestingModule();
-    expect(host(await page([read('relief', 'neck', 0.2)])).textContent).toContain('Nothing that was read is outside');
+    expect(host(await page([read('relief', 'neck', 0.2)])).textContent).toContain('Every reading is within its target');
   });
 });

@@ -93,7 +93,7 @@ export class OwnFinding {
     if (this.busy()) return;
     const text = this.text().trim();
     if (text === '') {
-      this.problem.set('Say what you found');
+      this.problem.set('Type what you found');
       return;
     }
     await this.attempt.run(async () => {

@@ -38,7 +38,7 @@ describe('the quick log', () => {
   });
 
   const input = (): HTMLInputElement => host(fixture).querySelector('input')!;
-  const understood = (): string => host(fixture).querySelector('[aria-label=Understood]')!.textContent;
+  const understood = (): string => host(fixture).querySelector('[aria-label=Parsed]')!.textContent;
   async function say(text: string): Promise<void> {
     input().value = text;
     input().dispatchEvent(new Event('input'));
@@ -79,7 +79,7 @@ describe('the quick log', () => {
 
   it('keeps nothing that cannot be', async () => {
     await say('relief 25');
-    expect(understood()).toContain('25.00 mm cannot be');
+    expect(understood()).toContain('25.00 mm is impossible');
     await enter();
     http.expectNone((r) => r.method === 'PUT');
     expect(input().value).toBe('relief 25');
@@ -87,7 +87,7 @@ describe('the quick log', () => {
 
   it('challenges what is improbable, and keeps it when it is insisted on as it is', async () => {
     await say('relief 2.5');
-    expect(understood()).toContain('2.50 mm is improbable: meant 0.25 mm?');
+    expect(understood()).toContain('2.50 mm is unlikely. Did you mean 0.25 mm?');
     await enter();
     http.expectNone((r) => r.method === 'PUT');
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Enter once more keeps it');

@@ -48,7 +48,7 @@ const LONGEST_NOTE = 3500;
               </li>
             }
             @if (note(); as n) {
-              <li>A note: {{ n }}</li>
+              <li>Note: {{ n }}</li>
             }
             @if (offered().length > 0) {
               <li class="soft">Tab: {{ offered().join(' · ') }}</li>
@@ -186,16 +186,16 @@ export class QuickLog {
     const line = this.parsed();
     if (!line || this.busy() || (line.values.length === 0 && line.note === null)) return;
     if (!isWhole(line)) {
-      this.problem.set('Nothing was kept: see what cannot be');
+      this.problem.set('Not saved. Correct the marked values');
       return;
     }
     if (line.note !== null && line.note.length > LONGEST_NOTE) {
-      this.problem.set(`A note has at most ${LONGEST_NOTE} letters; this one has ${line.note.length}. Nothing was kept, and nothing is lost.`);
+      this.problem.set(`A note has at most ${LONGEST_NOTE} characters. This one has ${line.note.length}. Not saved yet.`);
       return;
     }
     if (this.understood().some((v) => v.doubt !== null) && this.insisted !== this.text()) {
       this.insisted = this.text();
-      this.problem.set('Look again at what is improbable: Enter once more keeps it');
+      this.problem.set('Check the unlikely values. Press Enter again to save them');
       return;
     }
     this.busy.set(true);
@@ -209,8 +209,8 @@ export class QuickLog {
       if (line.note !== null) await this.commands.addNote(this.instrument(), line.note);
       this.text.set('');
       this.kept.clear();
-      const kept = line.values.length === 1 ? 'One reading kept' : `${line.values.length} readings kept`;
-      this.said.set(line.note !== null ? 'Kept as a note' : this.openSurvey() ? kept : `${kept}, outside of any survey: none is open`);
+      const kept = line.values.length === 1 ? 'One reading saved' : `${line.values.length} readings saved`;
+      this.said.set(line.note !== null ? 'Saved as a note' : this.openSurvey() ? kept : `${kept}, outside a survey because none is open`);
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {
@@ -226,7 +226,7 @@ export class QuickLog {
     }
     const tools = (this.shop().data?.tools ?? []).filter(isMeasuring);
     const used = tools.find((t) => t.kind === (tool ?? 'calliper')) ?? tools[0];
-    if (!used) throw new Error(`There is no ${tool ?? 'calliper'} in this shop`);
+    if (!used) throw new Error(`The shop has no ${tool ?? 'calliper'}`);
     await this.commands.takeReading(this.instrument(), target, { value: typed.value, raw, tool: used }, null);
   }
 
@@ -238,7 +238,7 @@ export class QuickLog {
   } {
     if (!isState(target)) {
       const value = typed.kind === 'value' ? lengthText(typed.value, this.unit()) : '';
-      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length: 7.9, 5/16', doubt: null };
+      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length. Try 7.9 or 5/16.', doubt: null };
     }
     const value = typed.kind === 'value' ? stateText(target.quantity, typed.value, this.unit()) : '';
     return {

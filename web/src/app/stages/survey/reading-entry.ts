@@ -121,12 +121,12 @@ export class ReadingEntry {
     const value = this.field()?.value() ?? null;
     const tool = this.tool();
     if (value === null || !tool) {
-      this.refusal.set('Type what the tool text');
+      this.refusal.set('Type the reading');
       return;
     }
     await this.run(async () => {
       await this.commands.takeReading(this.instrument, this.target(), { value, raw: this.text().trim(), tool }, null);
-      this.toast.open(`Kept: ${this.title()}`, undefined, { duration: 4000 });
+      this.toast.open(`Saved: ${this.title()}`, undefined, { duration: 4000 });
     });
   }
 
@@ -145,7 +145,7 @@ export class ReadingEntry {
     });
     dialog.afterClosed().subscribe((said: string | undefined) => {
       if (said === undefined) return;
-      const words = said === 'agree' ? 'The two readings agree' : 'The two readings do not agree: measure once more';
+      const words = said === 'agree' ? 'The two readings agree' : 'The two readings disagree. Measure again.';
       this.toast.open(`${this.title()}: ${words}`, undefined, { duration: 6000 });
     });
   }

@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { isState, STATES, type Reading, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { readingsIn, typedState } from '@rinnovo/core/survey';
-import { STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
+import { answersOf, STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { people } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
@@ -133,7 +133,7 @@ export class SignedReadings {
           at: reading.at,
           gone: gone.has(reading.id),
           correction: reading.corrects !== null,
-          answers: STATES[target.quantity].choices ?? null,
+          answers: answersOf(target.quantity),
         },
       ];
     });
@@ -164,7 +164,7 @@ export class SignedReadings {
     const typed = typedState(target.quantity, this.text(), this.unit());
     if (this.busy()) return;
     if (typed.kind !== 'value') {
-      this.problem.set('Type what it was');
+      this.problem.set('Type the correct value');
       return;
     }
     this.busy.set(true);

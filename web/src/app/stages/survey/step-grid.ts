@@ -5,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
 import { secondReading, STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { aimFor, standing, typedState, waitsFor, type Step } from '@rinnovo/core/survey';
-import { aimText, improbableText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
+import { aimText, answersOf, improbableText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
@@ -145,7 +145,7 @@ export class StepGrid {
   private readonly skipped = computed(() => new Map((this.open()?.skipped ?? []).map((s) => [targetKey(s.target), s.reason])));
   private readonly quantity = computed(() => this.step().quantity);
   protected readonly words = computed(() => STATE_WORDS[this.quantity()]);
-  protected readonly choices = computed(() => STATES[this.quantity()].choices ?? null);
+  protected readonly choices = computed(() => answersOf(this.quantity()));
   protected readonly unitWord = computed(() => {
     const u = STATES[this.quantity()].unit;
     return u === 'choice' ? '' : `, ${u === 'mm' && this.unit() !== 'mm' ? 'in' : u}`;
@@ -217,7 +217,7 @@ export class StepGrid {
 
   private second(target: StateTarget): string {
     const { state } = secondReading(target, this.readings());
-    return state === 'agree' ? ', two readings agree' : state === 'disagree' ? ', two readings disagree: read it once more' : '';
+    return state === 'agree' ? ', two readings agree' : state === 'disagree' ? ', two readings disagree: take another' : '';
   }
 
   /** What was not answered is answered with the first choice: no. */
@@ -287,7 +287,7 @@ export class StepGrid {
     this.said.set(
       lines.length === cells.length
         ? ''
-        : `${counted}: ${lines.length > cells.length ? `the last ${lines.length - cells.length} were left out` : 'the rest is empty'}`,
+        : `${counted}: ${lines.length > cells.length ? `the last ${lines.length - cells.length} were skipped` : 'the rest stays empty'}`,
     );
   }
 
@@ -297,7 +297,7 @@ export class StepGrid {
     if (this.busy()) return;
     const cells = this.cells();
     if (cells.some((c) => c.typed.kind === 'wrong')) {
-      this.problem.set('Nothing was kept: see beside the cells');
+      this.problem.set('Not saved. Correct the marked cells');
       return;
     }
     const doubted = cells
@@ -306,7 +306,7 @@ export class StepGrid {
       .join(' ');
     if (doubted !== '' && doubted !== this.insisted) {
       this.insisted = doubted;
-      this.problem.set('Look again at what is improbable: kept only when you keep it once more');
+      this.problem.set('Check the unlikely values. Save again to confirm them');
       return;
     }
     const typed = cells.flatMap((c): readonly StateReading[] =>
@@ -319,7 +319,7 @@ export class StepGrid {
       // what was typed anew meanwhile is not what was kept
       const clear = (key: string): void => this.texts.update((t) => (t[key] === sent[key] ? { ...t, [key]: '' } : t));
       await this.commands.takeStates(this.instrument(), typed, ({ target }) => clear(targetKey(target)));
-      this.said.set(typed.length === 1 ? 'One reading kept' : `${typed.length} readings kept`);
+      this.said.set(typed.length === 1 ? 'One reading saved' : `${typed.length} readings saved`);
       if (Object.values(this.texts()).every((t) => t === '')) this.kept.emit();
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));

@@ -52,7 +52,7 @@ describe('a survey under its head', () => {
     await settle();
     const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/surveys/'));
     expect(sent.request.body).toEqual({ instrument: 'i', kind: 'as found', strings: '10–46', tuning: '', work: [] });
-    sent.flush({ title: 'That cannot be done now', type: '/problems/not-now', status: 409, detail: 'one is open' }, { status: 409, statusText: 'Conflict' });
+    sent.flush({ title: 'Not possible now', type: '/problems/not-now', status: 409, detail: 'one is open' }, { status: 409, statusText: 'Conflict' });
     await settle();
     await f.whenStable();
     expect(host(f).querySelector('[role=alert]')!.textContent).toContain('one is open');
@@ -61,9 +61,9 @@ describe('a survey under its head', () => {
 
   it('says how much is not read before it is signed, and signs the version that was seen', async () => {
     const f = await show(InspectionPage, [{ ...survey, version: 4 }], [read('relief', 'neck', 0.2)]);
-    button(f, 'Sign …').click();
+    button(f, 'Sign survey …').click();
     await f.whenStable();
-    expect(host(f).querySelector('.ask')!.textContent).toMatch(/\d+ places are neither read nor said to be out of reach/);
+    expect(host(f).querySelector('.ask')!.textContent).toMatch(/\d+ places are without a reading or a reason/);
     button(f, 'Sign as Nell').click();
     await settle();
     const sent = http.expectOne('/api/surveys/survey/signature');
@@ -108,7 +108,7 @@ describe('a survey under its head', () => {
     await f.whenStable();
     host(f).querySelector<HTMLButtonElement>('[aria-label^="More for"]')!.click();
     await f.whenStable();
-    const item = [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')].find((b) => b.textContent.includes('Cannot be measured'))!;
+    const item = [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')].find((b) => b.textContent.includes('Mark as not measurable'))!;
     item.click();
     await f.whenStable();
     const input = host(f).querySelector<HTMLInputElement>('.reason input')!;
@@ -132,7 +132,7 @@ describe('a step that is asked for', () => {
     expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Fret ends');
     f.componentRef.setInput('at', 'nonsense');
     await f.whenStable();
-    expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Sign to stop at');
+    expect(host(f).querySelector('rn-step-grid h2')!.textContent).toBe('Stop sign');
   });
 });
 
@@ -197,7 +197,7 @@ describe('a comparison', () => {
     await typeInto(f, '[name=profile]', ' as wished ');
     button(f, 'Keep').click();
     await settle();
-    expect(http.expectOne((r) => r.url.startsWith('/api/profiles/')).request.body).toEqual({ survey: 'survey', name: 'within target' });
+    expect(http.expectOne((r) => r.url.startsWith('/api/profiles/')).request.body).toEqual({ survey: 'survey', name: 'as wished' });
   });
 });
 
@@ -210,9 +210,9 @@ describe('findings', () => {
     expect(accepted.request.body).toEqual(jasmine.objectContaining({ rule: 'reliefHigh', job: 'job', survey: 'survey' }));
     accepted.flush({});
     await settle();
-    button(f, 'Add').click();
+    button(f, 'Add finding').click();
     await f.whenStable();
-    expect(host(f).querySelector('rn-own-finding [role=alert]')!.textContent).toContain('Say what you found');
+    expect(host(f).querySelector('rn-own-finding [role=alert]')!.textContent).toContain('Type what you found');
     const own = {
       id: 'o',
       instrument: 'i',

@@ -56,11 +56,11 @@ describe('the survey', () => {
     await fixture.whenStable();
     host(fixture).querySelector<HTMLButtonElement>('[data-target="levelDepth|route|old"]')!.click();
     await fixture.whenStable();
-    button(fixture, 'Keep').click();
+    button(fixture, 'Save reading').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type what the tool text');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the reading');
     await type(fixture, 'rn-reading-entry rn-length-field input', '45/64');
-    button(fixture, 'Keep').click();
+    button(fixture, 'Save reading').click();
     await settle();
     const put = http.expectOne((r) => r.url.startsWith('/api/readings/'));
     const body = put.request.body as { value: number; raw: string; tool: string; limit: number; session: null };

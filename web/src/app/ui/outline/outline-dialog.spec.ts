@@ -90,7 +90,7 @@ describe('an outline from a drawing', () => {
 
   it('in no unit asks for it before it may be used', async () => {
     await open('hole.dxf', NO_UNIT);
-    expect(host(fixture).textContent).toContain('does not say its unit');
+    expect(host(fixture).textContent).toContain('has no unit');
     expect(button(fixture, 'Use this size').disabled).toBeTrue();
     button(fixture, 'inches').click();
     for (let i = 0; i < 60 && !host(fixture).textContent.includes('101.60 mm'); i++) {
@@ -150,7 +150,7 @@ describe('an outline from a drawing', () => {
     await fixture.whenStable();
     host(fixture).querySelector<HTMLButtonElement>('[role=radio]')!.click();
     await fixture.whenStable();
-    button(fixture, 'Put Wide window away').click();
+    button(fixture, 'Archive Wide window').click();
     const archived = http.expectOne((r) => r.url.endsWith('/archived'));
     expect([archived.request.body, archived.request.headers.get('If-Match')]).toEqual([{ archived: true }, '"1"']);
     archived.flush({ ...kept, archived: true, version: 2 });
@@ -158,7 +158,7 @@ describe('an outline from a drawing', () => {
     list([]);
     await settle();
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('Wide window is put away');
+    expect(host(fixture).textContent).toContain('Wide window archived');
     button(fixture, 'Restore outline').click();
     const back = http.expectOne((r) => r.url.endsWith('/archived'));
     expect([back.request.body, back.request.headers.get('If-Match')]).toEqual([{ archived: false }, '"2"']);

@@ -195,7 +195,7 @@ export class OutlineDialog {
     this.busy.set(false);
     if (!answer.ok) this.problem.set(`${file.name}: ${refusalText(answer.refusal)}`);
     else if (answer.imported.outlines.length === 0)
-      this.problem.set(`${file.name}: no closed outline is in it. ${answer.imported.notes.map((n) => importNoteText(n, this.unit())).join(' ')}`);
+      this.problem.set(`${file.name}: no closed outline found. ${answer.imported.notes.map((n) => importNoteText(n, this.unit())).join(' ')}`);
     else this.read.set(answer.imported);
   }
 }

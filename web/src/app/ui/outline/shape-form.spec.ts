@@ -37,7 +37,7 @@ describe('a shape by its sizes', () => {
   }
 
   it('is drawn while it is typed, and made when every size is there', async () => {
-    expect(await send()).toBe('Type every size');
+    expect(await send()).toBe('Type all sizes');
     await size('Width across', '70');
     await size('Length along', '39');
     await size('Corner radius', '3.5');
@@ -47,11 +47,11 @@ describe('a shape by its sizes', () => {
     expect(area(made!)).toBeCloseTo(70 * 39 - (4 - Math.PI) * 3.5 * 3.5, 9);
   });
 
-  it('refuses corners rounder than half the shorter side', async () => {
+  it('refuses corners more than half the shorter side', async () => {
     await size('Width across', '10');
     await size('Length along', '39');
     await size('Corner radius', '5.1');
-    expect(await send()).toContain('rounder than half');
+    expect(await send()).toContain('more than half');
     expect(made).toBeNull();
   });
 

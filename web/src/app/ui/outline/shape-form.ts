@@ -28,7 +28,7 @@ const SIZES: Readonly<Record<Kind, readonly string[]>> = {
         <mat-label>Shape</mat-label>
         <mat-select [value]="kind()" (valueChange)="kind.set($event)">
           <mat-option value="rectangle">Rectangle with rounded corners</mat-option>
-          <mat-option value="slot">Slot with round ends</mat-option>
+          <mat-option value="slot">Slot with rounded ends</mat-option>
           <mat-option value="circle">Circle</mat-option>
           <mat-option value="ellipse">Ellipse</mat-option>
           <mat-option value="polygon">Polygon with rounded corners</mat-option>
@@ -86,11 +86,11 @@ export class ShapeForm {
 
   private readonly result = computed((): { readonly outline: Outline } | { readonly problem: string } => {
     const sizes = this.fields().map((f) => f.value());
-    if (sizes.length !== this.labels().length || sizes.some((s) => s === null)) return { problem: 'Type every size' };
+    if (sizes.length !== this.labels().length || sizes.some((s) => s === null)) return { problem: 'Type all sizes' };
     const [a = 0, b = 0, c = 0] = sizes as number[];
     switch (this.kind()) {
       case 'rectangle':
-        return 2 * c > Math.min(a, b) ? { problem: 'The corners are rounder than half the shorter side' } : { outline: roundedRectangle(a, b, c) };
+        return 2 * c > Math.min(a, b) ? { problem: 'The corner radius is more than half of the shorter side' } : { outline: roundedRectangle(a, b, c) };
       case 'slot':
         return { outline: stadium(a, b) };
       case 'circle':

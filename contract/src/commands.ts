@@ -74,6 +74,40 @@ export interface Archive {
 
 export const archive = Joi.object<Archive, true>({ archived: Joi.boolean().required() });
 
+/** How a workshop writes numbers, dates and money. */
+export interface KeepLocale {
+  readonly locale: string;
+  readonly timeZone: string;
+  readonly currency: string;
+}
+
+/** As the platform knows it: `Intl` refuses what is no locale, no time zone, no currency. */
+const known =
+  (isKnown: (value: string) => void, what: string) =>
+  (value: string, helpers: Joi.CustomHelpers<string>): string | Joi.ErrorReport => {
+    try {
+      isKnown(value);
+      return value;
+    } catch {
+      return helpers.message({ custom: `{{#label}} is not a known ${what}` });
+    }
+  };
+
+export const workshopLocale = Joi.object<KeepLocale, true>({
+  locale: Joi.string()
+    .max(35)
+    .custom(known((locale) => new Intl.NumberFormat(locale), 'locale'))
+    .required(),
+  timeZone: Joi.string()
+    .max(64)
+    .custom(known((timeZone) => new Intl.DateTimeFormat('en', { timeZone }), 'time zone'))
+    .required(),
+  currency: Joi.string()
+    .pattern(/^[A-Z]{3}$/)
+    .allow('')
+    .required(),
+});
+
 /** A photograph taken out of the record, or brought back. */
 export interface RemovePhotograph {
   readonly removed: boolean;

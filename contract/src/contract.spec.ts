@@ -31,6 +31,7 @@ import {
   stockItem,
   takePhotograph,
   takeReading,
+  workshopLocale,
   tool,
 } from './index.js';
 import { examples } from './testing/examples.js';
@@ -64,6 +65,7 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   saveSettings,
   takePhotograph,
   takeReading,
+  workshopLocale,
 };
 
 const OPTIONS: Joi.ValidationOptions = { convert: false, abortEarly: false };

@@ -332,6 +332,14 @@ export interface KeptStock {
   readonly version: number;
 }
 
+/** How the workshop writes numbers, dates and money. */
+export interface KeptLocale {
+  readonly locale: string;
+  readonly timeZone: string;
+  readonly currency: string;
+  readonly version: number;
+}
+
 export interface Shop {
   readonly version: number;
   readonly settings: Settings;

@@ -23,7 +23,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(reroute).toContainText('1307 mm²');
   await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByRole('button', { name: 'Choose this option' }).click();
-  await expect(reroute.getByRole('alert')).toContainText('Say why');
+  await expect(reroute.getByRole('alert')).toContainText('Type a reason');
   await expectAccessible(page, 'fit with an error');
   await reroute.getByLabel('Reason').fill('what she asked for');
   await reroute.getByRole('button', { name: 'Choose this option' }).click();
@@ -75,7 +75,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('tab', { name: 'Clear to cut' }).click();
   await expect(page.getByLabel('Reason to accept').first()).toBeVisible();
   await page.getByRole('button', { name: 'Save consent' }).click();
-  await expect(page.getByRole('alert')).toContainText('Write what was said');
+  await expect(page.getByRole('alert')).toContainText('Type the owner’s answer');
   await expectAccessible(page, 'asking the owner');
   await page.getByLabel('Owner’s answer').fill('Yes, at that price');
   await page.getByRole('button', { name: 'Save consent' }).click();
@@ -163,7 +163,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(way).toContainText('The wood cut from the neck pickup route cannot be put back');
   await way.getByRole('button', { name: 'Plan the way back …' }).click();
   await way.getByRole('button', { name: 'Plan the way back' }).click();
-  await expect(way.getByRole('alert')).toContainText('Say why');
+  await expect(way.getByRole('alert')).toContainText('Type a reason');
   await expectAccessible(page, 'the way back');
   await way.getByLabel('Reason').fill('she misses the old sound');
   await way.getByRole('button', { name: 'Plan the way back' }).click();

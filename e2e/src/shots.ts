@@ -30,9 +30,9 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${LEFT}/survey/findings`);
   await page.locator('[data-finding]').first().waitFor();
   await shot('findings');
-  await page.goto(`${url}/i/${LEFT}/survey/missing`);
+  await page.goto(`${url}/i/${LEFT}/survey/to-measure`);
   await page.locator('[data-missing]').first().waitFor();
-  await shot('missing');
+  await shot('to-measure');
   await page.goto(`${url}/i/${BASS}/survey/compare`);
   await page.locator('canvas').first().waitFor();
   await shot('compare');

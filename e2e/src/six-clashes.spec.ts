@@ -35,7 +35,7 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   // no reason, no decision
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose option …' }).click();
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose this option' }).click();
-  await expect(remedy(page, 'openHole').getByRole('alert')).toContainText('Say why');
+  await expect(remedy(page, 'openHole').getByRole('alert')).toContainText('Type a reason');
   await remedy(page, 'openHole').getByRole('button', { name: 'Cancel' }).click();
 
   await decide(page, 'volume hole', 'openHole', 'hidden under the washer');

@@ -35,10 +35,7 @@ test('numbers that differ are refused with both sides, and nothing of the browse
   const reroute = page.locator('[data-remedy^="reroute"]');
   await reroute.getByRole('button', { name: 'Choose option …' }).click();
   await reroute.getByLabel('Reason').fill('because');
-  const [response] = await Promise.all([
-    page.waitForResponse('**/api/decisions/*'),
-    reroute.getByRole('button', { name: 'Choose this option' }).click(),
-  ]);
+  const [response] = await Promise.all([page.waitForResponse('**/api/decisions/*'), reroute.getByRole('button', { name: 'Choose this option' }).click()]);
   expect(response.status()).toBe(409);
   const problem = (await response.json()) as { current: unknown[]; yours: unknown[] };
   expect(problem.current.length).toBe(problem.yours.length);

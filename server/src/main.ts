@@ -4,6 +4,7 @@ import { createApp } from './app.js';
 import { ConfigError, databaseName, readConfig } from './config.js';
 import { DatabaseError, openDatabase } from './db/prepare.js';
 import { fillDemo } from './demo.js';
+import { useWorkshopLocale } from './shop/locale.js';
 
 /** Opens the workshop, serves it, and on SIGTERM or SIGINT finishes requests and closes the pool. */
 async function main(): Promise<void> {
@@ -11,6 +12,7 @@ async function main(): Promise<void> {
   const log = pino({ level: config.logLevel });
   const db = await openDatabase(config.connection, databaseName(config.workshop));
   if (config.workshop === 'demo' && (await fillDemo(db))) log.info('demo workshop filled');
+  await useWorkshopLocale(db);
 
   let ready = true;
   const server = createServer(createApp({ db, log, webRoot: config.webRoot, workshop: config.workshop, ready: () => ready }));

@@ -9,7 +9,22 @@ import { root } from './say.mjs';
 /** Attributes that are read or heard. */
 const READ_ATTRIBUTES = new Set(['aria-label', 'aria-description', 'placeholder', 'title', 'alt', 'label', 'hint', 'matTooltip', 'what', 'word', 'name-of']);
 /** Elements whose text is a label or a heading. */
-const LABELS = new Set(['mat-label', 'label', 'th', 'button', 'h1', 'h2', 'h3', 'h4', 'legend', 'dt', 'mat-option', 'mat-checkbox', 'mat-radio-button', 'mat-slide-toggle']);
+const LABELS = new Set([
+  'mat-label',
+  'label',
+  'th',
+  'button',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'legend',
+  'dt',
+  'mat-option',
+  'mat-checkbox',
+  'mat-radio-button',
+  'mat-slide-toggle',
+]);
 
 /** The files of a folder with an ending, specs and what serves them left out; sorted. */
 function filesIn(folder, endings) {
@@ -28,8 +43,8 @@ const isWords = (text) => /\p{L}{2}/u.test(text.replace(/\{[^}]*\}/g, ''));
 function looksShown(text) {
   const plain = text.replace(/\{[^}]*\}/g, '').trim();
   if (/^(\/|\[|#|\.|@|https?:|[a-z-]+\/)/.test(plain) || /^[A-Z][a-z]+[A-Z]/.test(plain)) return false;
-  if (/[=;{}<>]|\p{L}\(|^\d* ?(px|ms|mm)$|^[MLHVA]\d|^d+ M|[MHVL]\{/u.test(text) && !/\s\p{L}{3,}\s/u.test(plain)) return false;
-  if (/^[MLHVZA-a-z\d\s.,-]*$/.test(text) && /[MLHV]-?\d/.test(text)) return false;
+  if (/[=;<>]|\p{L}\(|^\d* ?(px|ms|mm)$|^d+ M/u.test(plain)) return false;
+  if (/[MLHVAZ][-{\d]/.test(text) && !/\p{Ll}{3,}/u.test(plain)) return false;
   return /\p{L}{2,}[^\p{L}]*\s.*\p{L}/u.test(plain) || /^\p{Lu}\p{Ll}{2,}[.:!?…]?$/u.test(plain) || /\p{L}.*[.:!?…]$/u.test(plain);
 }
 
@@ -58,14 +73,17 @@ function isCode(node) {
   if (ts.isCallExpression(p) && p.expression !== node && CODE_CALLS.test(p.expression.getText())) return true;
   if (ts.isPropertyAssignment(p) && CODE_FIELDS.has(p.name.getText().replace(/['"]/g, ''))) return true;
   if (ts.isVariableDeclaration(p) && p.type && /Id\b|Kind\b/.test(p.type.getText())) return true;
-  if (ts.isArrayLiteralExpression(p) && (ts.isAsExpression(p.parent) || (ts.isNewExpression(p.parent) && /Set$/.test(p.parent.expression.getText())))) return true;
+  if (ts.isArrayLiteralExpression(p) && (ts.isAsExpression(p.parent) || (ts.isNewExpression(p.parent) && /Set$/.test(p.parent.expression.getText()))))
+    return true;
   return isCodeInside(p);
 }
 
 const CODE_CALLS =
   /(querySelector(All)?|closest|createAction|createFeature|createElement|setAttribute|getAttribute|addEventListener|startsWith|endsWith|includes|replaceAll|replace|split|join|test|match|get|header|where\w*|select|orderBy|raw|transaction|insert|first|setting|leaf|sum|readRoute|load|font|useFont|registerFont|localeCompare|toLocaleString|DateTimeFormat|NumberFormat|inject|viewChild)$/;
 const CODE_FIELDS = new Set(
-  'selector templateUrl styleUrl styles path kind id op key source quantity feature axis on face side of type format mode code unit of frame set basis name-id class width height role providedIn appearance'.split(' '),
+  'selector templateUrl styleUrl styles path kind id op key source quantity feature axis on face side of type format mode code unit of frame set basis name-id class width height role providedIn appearance'.split(
+    ' ',
+  ),
 );
 
 function isCodeInside(p) {
@@ -97,7 +115,8 @@ function fromCode(file, all) {
     const text = textOf(node, source);
     if (text !== null) {
       const shown = all ? isWords(text) && !/^[a-z]+([A-Z][a-z]*)+$/.test(text) : looksShown(text);
-      if (shown && !isCode(node)) found.push(entry(file, source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1, idOf(node), squeeze(text), 'text'));
+      if (shown && !isCode(node))
+        found.push(entry(file, source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1, idOf(node), squeeze(text), 'text'));
       if (ts.isTemplateExpression(node)) node.templateSpans.forEach((s) => visit(s.expression));
       return;
     }
@@ -140,11 +159,17 @@ function fromTemplate(file, template, firstLine) {
     if (name === 'Text') add(node, node.value, kind, element);
     if (name === 'BoundText') {
       const raw = node.sourceSpan.toString();
-      add(node, raw.replace(/\{\{([\s\S]*?)\}\}/g, (_, e) => `{${short(e)}}`), kind, element);
+      add(
+        node,
+        raw.replace(/\{\{([\s\S]*?)\}\}/g, (_, e) => `{${short(e)}}`),
+        kind,
+        element,
+      );
       for (const [, e] of raw.matchAll(/\{\{([\s\S]*?)\}\}/g)) literals(node, e, element);
     }
     for (const a of node.attributes ?? []) if (READ_ATTRIBUTES.has(a.name)) add(a, a.value, 'label', `${node.name ?? element}[${a.name}]`);
-    for (const a of node.inputs ?? []) if (READ_ATTRIBUTES.has(a.name)) literals(a, a.sourceSpan.toString().replace(/^[^=]*=/, ''), `${node.name ?? element}[${a.name}]`);
+    for (const a of node.inputs ?? [])
+      if (READ_ATTRIBUTES.has(a.name)) literals(a, a.sourceSpan.toString().replace(/^[^=]*=/, ''), `${node.name ?? element}[${a.name}]`);
     const inner = node.name && name === 'Element' ? node.name : element;
     for (const key of ['children', 'branches', 'cases', 'groups']) for (const child of node[key] ?? []) visit(child, inner);
     for (const key of ['empty', 'placeholder', 'loading', 'error']) if (node[key]) visit(node[key], inner);

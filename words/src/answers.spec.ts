@@ -10,7 +10,9 @@ describe('what a survey asks', () => {
 
   it('has words for every answer of a choice, in the order of its numbers, and none for a number', () => {
     for (const q of Object.values(STATES)) {
-      expect(answersOf(q.id)?.length).withContext(q.id).toBe(q.choices?.length as number);
+      expect(answersOf(q.id)?.length)
+        .withContext(q.id)
+        .toBe(q.choices?.length as number);
       if (q.choices && q.choices[0] === 'no') expect(answersOf(q.id)).toEqual(['no', 'yes']);
     }
     expect(answersOf('relief' satisfies StateId)).toBeNull();

@@ -4,6 +4,7 @@ export * from './cutting.js';
 export * from './instrument.js';
 export * from './lack.js';
 export * from './length.js';
+export * from './locale.js';
 export * from './names.js';
 export * from './parts.js';
 export * from './readings-csv.js';

@@ -28,14 +28,16 @@ describe('places and what contradicts them, in words', () => {
       by: { op: 'leaf', label: 'woodLeft', value: -6.35, limit: 0, basis: { kind: 'stated' } },
       insisted: false,
     };
-    expect(doubtText(doubt, names, 'mm')).toBe('The pickup route breaks through the other face by 6.35 mm.');
-    expect(doubtText(doubt, names, 'fraction')).toBe('The pickup route breaks through the other face by 1/4 in.');
+    expect(doubtText(doubt, names, 'mm')).toBe('The pickup route breaks through the other face by 6.35\u202fmm.');
+    expect(doubtText(doubt, names, 'fraction')).toBe('The pickup route breaks through the other face by 1/4\u202fin.');
     expect(doubtText({ ...doubt, id: 'chainOpen' }, names, 'mm')).toContain('does not close');
   });
 
   it('tell what became of a feature with signs', () => {
-    expect(featureChangeText({ kind: 'moved', id: 'a', name: 'Back', across: 3, along: -2 }, 'mm')).toBe('Back: moved +3.00 mm across, −2.00 mm along');
-    expect(featureChangeText({ kind: 'resized', id: 'a', name: 'Plate', wider: 4, longer: 0 }, 'mm')).toBe('Plate: +4.00 mm wider, 0.00 mm longer');
+    expect(featureChangeText({ kind: 'moved', id: 'a', name: 'Back', across: 3, along: -2 }, 'mm')).toBe(
+      'Back: moved +3.00\u202fmm across, −2.00\u202fmm along',
+    );
+    expect(featureChangeText({ kind: 'resized', id: 'a', name: 'Plate', wider: 4, longer: 0 }, 'mm')).toBe('Plate: +4.00\u202fmm wider, 0.00\u202fmm longer');
     expect(featureChangeText({ kind: 'gone', id: 'a', name: 'Plate' }, 'mm')).toBe('Plate: removed');
   });
 });
@@ -49,11 +51,11 @@ describe('what was met in a drawing, in words', () => {
   });
 
   it('says what was skipped, joined or simplified', () => {
-    expect(importNoteText({ kind: 'open', of: 'path a', gap: 5.657 }, 'mm')).toBe('path a: skipped, open by 5.66 mm.');
-    expect(importNoteText({ kind: 'crossing', of: 'path', at: { x: 10, y: 20 } }, 'mm')).toContain('crosses itself at 10.00 mm, 20.00 mm');
-    expect(importNoteText({ kind: 'joined', count: 3, gap: 0.02 }, 'mm')).toBe('3 loose ends joined, the widest gap 0.02 mm.');
+    expect(importNoteText({ kind: 'open', of: 'path a', gap: 5.657 }, 'mm')).toBe('path a: skipped, open by 5.66\u202fmm.');
+    expect(importNoteText({ kind: 'crossing', of: 'path', at: { x: 10, y: 20 } }, 'mm')).toContain('crosses itself at 10.00\u202fmm, 20.00\u202fmm');
+    expect(importNoteText({ kind: 'joined', count: 3, gap: 0.02 }, 'mm')).toBe('3 loose ends joined, the widest gap 0.02\u202fmm.');
     expect(importNoteText({ kind: 'simplified', from: 100_000, to: 1200, tolerance: 0.005 }, 'mm')).toBe(
-      '100000 points reduced to 1200, within 0.005 mm.',
+      '100000 points reduced to 1200, within 0.005\u202fmm.',
     );
     expect(importNoteText({ kind: 'ignored', what: 'script', count: 2 }, 'mm')).toBe('script: not read (2).');
     expect(importNoteText({ kind: 'flat', of: 'line' }, 'mm')).toContain('no area');

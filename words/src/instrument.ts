@@ -70,8 +70,7 @@ export function distanceText(d: Distance, names: Names): string {
 }
 
 const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
-  fretsShortOfBody: (_, by) =>
-    `The last fret lies ${by} too far from the body for any joint. Check the scale, the frets and the distance to the neck pocket.`,
+  fretsShortOfBody: (_, by) => `The last fret lies ${by} too far from the body for any joint. Check the scale, the frets and the distance to the neck pocket.`,
   boardBeyondBridge: (_, by) => `The neck pocket starts ${by} beyond the scale length.`,
   stringsOffNut: (_, by) => `The outer strings are ${by} wider apart than the nut.`,
   stringsOffBridge: (of, by) => `The outer strings are ${by} wider apart than the ${of}.`,

@@ -1,5 +1,6 @@
 import type { Lack } from '@rinnovo/core/part';
 import { nameOf, type Names } from './names.js';
+import { fixed, withUnit } from './locale.js';
 
 /** What is missing in the shop, as it stands in a list. */
 export function lackText(l: Lack, names: Names): string {
@@ -9,12 +10,12 @@ export function lackText(l: Lack, names: Names): string {
     case 'offcut':
       return 'wood offcut';
     case 'dowel':
-      return `dowel, at least ${l.atLeast.toFixed(1)} mm`;
+      return `dowel, at least ${withUnit(fixed(l.atLeast, 1), 'mm')}`;
     case 'drill':
-      return `${l.diameter.toFixed(1)} mm drill`;
+      return `${withUnit(fixed(l.diameter, 1), 'mm')} drill`;
     case 'countersink':
       return 'countersink';
     case 'sleeve':
-      return `sleeve ${l.outer.toFixed(1)} to ${l.inner.toFixed(1)} mm`;
+      return `sleeve ${fixed(l.outer, 1)} to ${withUnit(fixed(l.inner, 1), 'mm')}`;
   }
 }

@@ -2,14 +2,14 @@ import type { CutKind } from '@rinnovo/core/check';
 import type { HoleSteps } from '@rinnovo/core/cut';
 import type { TrimmedPickup } from '@rinnovo/core/instrument';
 import type { Exclusion, Option, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
-import { fixed } from './length.js';
 import { nameOf, upperFirst, type Names } from './names.js';
+import { fixed, withUnit } from './locale.js';
 
 /** What a way out is called, with the number that matters. */
 export function remedyTitle(o: Option, names: Names): string {
   const { kind, choice, by } = o.proposal;
   const part = choice.part === null ? 'nothing' : nameOf(names, choice.part);
-  const mm = by === undefined ? '' : `${by.toFixed(1)} mm`;
+  const mm = by === undefined ? '' : withUnit(fixed(by, 1), 'mm');
   switch (kind) {
     case 'keep':
       return choice.part === null ? 'Keep as is' : `Keep as is: ${part}`;
@@ -61,8 +61,8 @@ export function remedyTitle(o: Option, names: Names): string {
 /** What is cut off a pickup. */
 export function trimmedText({ ears, screws }: TrimmedPickup): string {
   const of = [
-    ...(ears > 0 ? [`file ${ears.toFixed(1)} mm off the ears all around`] : []),
-    ...(screws > 0 ? [`cut ${screws.toFixed(1)} mm off the height screws`] : []),
+    ...(ears > 0 ? [`file ${withUnit(fixed(ears, 1), 'mm')} off the ears all around`] : []),
+    ...(screws > 0 ? [`cut ${withUnit(fixed(screws, 1), 'mm')} off the height screws`] : []),
   ];
   return of.join(' and ');
 }
@@ -118,7 +118,7 @@ export function exclusionText(e: Exclusion): string {
     case 'reversibleOnly':
       return 'Not offered: the job allows reversible work only, and this cuts permanently.';
     case 'strength':
-      return `Not offered: it leaves ${fixed(e.left, 1)} mm of wood at worst; the minimum for strength is ${e.least.toFixed(1)} mm.`;
+      return `Not offered: it leaves ${withUnit(fixed(e.left, 1), 'mm')} of wood at worst; the minimum for strength is ${withUnit(fixed(e.least, 1), 'mm')}.`;
     case 'unsolved':
       return e.clashes === 1 ? 'Not a solution: one clash remains.' : `Not a solution: ${e.clashes} clashes remain.`;
   }
@@ -150,7 +150,7 @@ export function rankReason(a: Option, b: Option, names: Names): string {
   const [against] = [...by].filter((x) => x.more * total < 0).sort((x, y) => Math.abs(y.more) - Math.abs(x.more));
   const why = `${most?.word ?? ''} (${fixed(most?.more ?? 0, 1)})`;
   const but = against ? `; the other gains from ${against.word} (${fixed(against.more, 1)})` : '';
-  return `${total > 0 ? 'Above' : 'Below'} ‘${other}’ by ${Math.abs(total).toFixed(1)}, mainly from ${why}${but}.`;
+  return `${total > 0 ? 'Above' : 'Below'} ‘${other}’ by ${fixed(Math.abs(total), 1)}, mainly from ${why}${but}.`;
 }
 
 /** What going back would need, in a sentence. */

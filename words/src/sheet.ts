@@ -2,6 +2,7 @@ import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
 import { isState, targetKey, type Reading } from '@rinnovo/core/quantity';
 import { findingsOf, stateOf, type Severity, type Survey, type Surveyed } from '@rinnovo/core/survey';
 import { lengthText } from './length.js';
+import { dateTimeText, dayOf, timeText } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { aimText, FINDING_WORDS, SEVERITY_WORDS, STANDING_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey.js';
@@ -43,13 +44,6 @@ export interface ConditionSheet {
   readonly signature: string;
 }
 
-/** `24 November 2026, 10:05`: the same on every machine. */
-export function dayText(iso: string): string {
-  const at = new Date(iso);
-  const day = at.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
-  return `${day}, ${at.toISOString().slice(11, 16)} UTC`;
-}
-
 /** The condition sheet of a survey in mm. */
 export function conditionSheet(i: SheetInput): ConditionSheet {
   const state = stateOf(i.surveyed, i.readings);
@@ -63,7 +57,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
     identity: i.identity,
     conditions: [
       ['Survey', SURVEY_KIND_WORDS[survey.kind]],
-      ['Started', `${dayText(survey.begun)}, ${i.person(survey.person)}`],
+      ['Started', `${dateTimeText(survey.begun)}, ${i.person(survey.person)}`],
       ['Relative humidity', room('humidity')],
       ['Temperature', room('temperature')],
       ['Strings', survey.strings || 'not noted'],
@@ -87,7 +81,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
     ],
     readings: readingRows(i, state),
     skipped: survey.skipped.map((s) => [stateTitle(s.target, i.names), s.reason]),
-    signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dayText(survey.signed.at)}` : 'Not signed: readings can still be added.',
+    signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dateTimeText(survey.signed.at)}` : 'Not signed: readings can still be added.',
   };
 }
 
@@ -96,8 +90,8 @@ function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): Conditio
   const known = new Map(state.readings.map((t) => [targetKey(t.target), t]));
   return i.readings.map((r) => {
     // who began the survey took it on that day, where nothing else is said
-    const usual = r.person === i.survey.person && r.at.slice(0, 10) === i.survey.begun.slice(0, 10);
-    const when = usual ? `${r.at.slice(11, 16)} UTC` : `${i.person(r.person)}, ${dayText(r.at)}`;
+    const usual = r.person === i.survey.person && dayOf(r.at) === dayOf(i.survey.begun);
+    const when = usual ? timeText(r.at) : `${i.person(r.person)}, ${dateTimeText(r.at)}`;
     const by = `${when}${r.blind ? ', second reading' : ''}`;
     const note = gone.has(r.id) ? 'corrected below' : r.corrects === null ? '' : 'correction';
     if (!isState(r.target))

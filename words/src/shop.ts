@@ -1,5 +1,6 @@
 import type { SettingKey } from '@rinnovo/core/operation';
 import type { Tool, ToolKind } from '@rinnovo/core/part';
+import { fixed, withUnit } from './locale.js';
 
 /** What the shop's numbers are called. */
 export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
@@ -98,23 +99,23 @@ export function toolText(t: Tool): string {
     case 'depth gauge':
     case 'rule':
     case 'tape':
-      return `±${t.limit.toFixed(2)} mm`;
+      return `± ${withUnit(fixed(t.limit, 2), 'mm')}`;
     case 'boring':
-      return `Ø ${t.diameter.toFixed(1)}, spur ${t.spur.toFixed(1)} mm`;
+      return `Ø ${fixed(t.diameter, 1)}, spur ${withUnit(fixed(t.spur, 1), 'mm')}`;
     case 'straight':
-      return `Ø ${t.diameter.toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm${endText(t.endCutting)}`;
+      return `Ø ${fixed(t.diameter, 2)}, cuts ${fixed(t.cuttingLength, 1)}, reaches ${withUnit(fixed(t.reach, 1), 'mm')}${endText(t.endCutting)}`;
     case 'template':
-      return `Ø ${t.diameter.toFixed(2)}, bearing ${(t.bearing ?? t.diameter).toFixed(2)}, cuts ${t.cuttingLength.toFixed(1)}, reaches ${t.reach.toFixed(1)} mm${endText(t.endCutting)}`;
+      return `Ø ${fixed(t.diameter, 2)}, bearing ${fixed(t.bearing ?? t.diameter, 2)}, cuts ${fixed(t.cuttingLength, 1)}, reaches ${withUnit(fixed(t.reach, 1), 'mm')}${endText(t.endCutting)}`;
     case 'drills':
-      return `${t.system}, ${t.from.toFixed(1)} to ${t.to.toFixed(1)} mm`;
+      return `${t.system}, ${fixed(t.from, 1)} to ${withUnit(fixed(t.to, 1), 'mm')}`;
     case 'step drill':
-      return `${t.from.toFixed(1)} to ${t.to.toFixed(1)} by ${t.step.toFixed(1)} mm`;
+      return `${fixed(t.from, 1)} to ${fixed(t.to, 1)} by ${withUnit(fixed(t.step, 1), 'mm')}`;
     case 'reamer':
-      return `${t.from.toFixed(1)} to ${t.to.toFixed(1)} mm`;
+      return `${fixed(t.from, 1)} to ${withUnit(fixed(t.to, 1), 'mm')}`;
     case 'drill':
     case 'countersink':
     case 'plug cutter':
-      return `Ø ${t.diameter.toFixed(1)} mm`;
+      return `Ø ${withUnit(fixed(t.diameter, 1), 'mm')}`;
   }
 }
 

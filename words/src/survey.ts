@@ -5,6 +5,7 @@ import { choiceText, SIGN_WORDS, SYMPTOM_WORDS } from './answers.js';
 import { lengthText } from './length.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { nameOf, type Names } from './names.js';
+import { fixed, withUnit } from './locale.js';
 
 export const SURVEY_KIND_WORDS: Readonly<Record<SurveyKind, string>> = {
   'as found': 'As found',
@@ -95,7 +96,10 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'Resistance',
     how: ['Across the jack, this pickup alone, all pots fully up.', 'Subtract the resistance of the test leads. Note the temperature.'],
   },
-  groundResistance: { name: 'Resistance to the sleeve of the jack', how: ['One probe on the metal, one on the sleeve of the jack.', 'Subtract the resistance of the test leads.'] },
+  groundResistance: {
+    name: 'Resistance to the sleeve of the jack',
+    how: ['One probe on the metal, one on the sleeve of the jack.', 'Subtract the resistance of the test leads.'],
+  },
   jointGap: {
     name: 'Gap in the neck joint',
     how: ['The thickest feeler that enters between heel and neck pocket.', 'Screws tight. If the gap opens under the hand, type the open gap.'],
@@ -124,7 +128,10 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   looseFrets: { name: 'Loose frets', how: ['Press the ends of each fret and tap along it.', 'A loose fret moves or sounds dull. Check before any filing.'] },
   jointLine: {
     name: 'Line at the neck joint',
-    how: ['Shine a light along the corner of the neck pocket or the heel.', 'Flex the neck gently. A line in the lacquer stays closed, a crack in the wood opens.'],
+    how: [
+      'Shine a light along the corner of the neck pocket or the heel.',
+      'Flex the neck gently. A line in the lacquer stays closed, a crack in the wood opens.',
+    ],
   },
   screws: { name: 'Screws', how: ['Turn each back until it drops into its thread, then drive it by hand.', 'Force none.'] },
   finish: { name: 'Finish', how: ['Use a raking light on every face.', 'Feel where a stand or a strap has been.'] },
@@ -160,7 +167,7 @@ export function stateText(id: StateId, value: number, unit: LengthUnit): string 
   if (q.unit === 'choice') return choiceText(id, value);
   if (q.unit === 'mm') return lengthText(value, unit);
   const places = q.unit === 'kΩ' || q.unit === 'V' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
-  return `${value.toFixed(places).replace('-', '−')} ${q.unit}`;
+  return withUnit(fixed(value, places), q.unit);
 }
 
 /** What is said to a value that hardly can be; null where there is nothing to challenge. */
@@ -331,7 +338,11 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   stringSlips: { is: 'The first string slips off the fingerboard', remedy: 'Check the alignment of the neck.', exclude: 'Wrong nut spacing or saddle.' },
   sharpAfterBend: { is: 'Returns sharp after a bend', remedy: 'Dress and lubricate the nut and the string trees.', exclude: 'Slipping wraps on the post.' },
   crackle: { is: 'A control crackles', remedy: 'Use contact cleaner and turn it twenty times.', exclude: 'DC on the pot from a leaking active circuit.' },
-  humFalls: { is: 'Hum drops when touching the strings', remedy: 'The string ground works. Shield the cavities to reduce the hum.', exclude: 'A dimmer or a lamp.' },
+  humFalls: {
+    is: 'Hum drops when touching the strings',
+    remedy: 'The string ground works. Shield the cavities to reduce the hum.',
+    exclude: 'A dimmer or a lamp.',
+  },
   polesOff: {
     is: 'Poles not under the strings',
     remedy: 'Fit a pickup with another spacing.',
@@ -363,7 +374,11 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   },
   finishBloom: { is: 'White bloom in the finish', remedy: 'Use drier air and a retarder, then check again.', exclude: 'Wax or polish.' },
   finishCraters: { is: 'Craters in the finish', remedy: 'Clean, seal with shellac, recoat.', exclude: 'Oil in the air line.' },
-  bellyUp: { is: 'Belly in the top behind the bridge', remedy: 'Check top, bridge plate and braces with mirror and lamp.', exclude: 'Wrong humidity; strings too heavy.' },
+  bellyUp: {
+    is: 'Belly in the top behind the bridge',
+    remedy: 'Check top, bridge plate and braces with mirror and lamp.',
+    exclude: 'Wrong humidity; strings too heavy.',
+  },
   crackMoves: { is: 'Moving crack in the top', remedy: 'Humidify, then glue and cleat.', exclude: 'Dry air: never force the crack closed.' },
   tremoloSticks: { is: 'The tremolo sticks at its pivot', remedy: 'Dress and lubricate the knife edges.', exclude: 'A sticking nut.' },
   cellLow: { is: 'Low supply under load', remedy: 'Fit a new battery.', exclude: 'A bad clip; wrong polarity.' },
@@ -389,7 +404,11 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
     remedy: 'Move away from the source, or fit hum-cancelling pickups. No shield stops it.',
     exclude: 'Shielding: it has no effect here.',
   },
-  earthLoop: { is: 'Hum only with a second mains device', remedy: 'Isolate the signal. Never lift the earth.', exclude: 'A mains fault: call a licensed electrician.' },
+  earthLoop: {
+    is: 'Hum only with a second mains device',
+    remedy: 'Isolate the signal. Never lift the earth.',
+    exclude: 'A mains fault: call a licensed electrician.',
+  },
   squeal: { is: 'A pickup is microphonic', remedy: 'Secure cover and springs with foam, then wax.', exclude: 'Acoustic feedback of the room.' },
   weakDull: {
     is: 'A pickup is weak at a right resistance',

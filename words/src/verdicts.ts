@@ -4,6 +4,7 @@ import type { Target } from '@rinnovo/core/quantity';
 import { lengthText, limitText } from './length.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { SIZE_WORDS } from './parts.js';
+import { fixed } from './locale.js';
 
 /** One word and one sign for each verdict: shape and word carry it, colour only helps. */
 export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string; readonly sign: string }>> = {
@@ -58,8 +59,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   plateHides: (v, n) => `${upperFirst(nameOf(n, v.subject.against))} covered`,
   sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} base on a ${v.subject.against ?? ''} top`,
   cutterInCorner: () => 'Template bit for the smallest corner',
-  plateScrewInAir: (v, n) =>
-    `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in wood, beside the ${nameOf(n, v.subject.against)}`,
+  plateScrewInAir: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in wood, beside the ${nameOf(n, v.subject.against)}`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place no longer exists on the instrument`,
 };
 
@@ -74,7 +74,7 @@ function floorTitle(v: Verdict, n: Names): string {
     return `Wood behind the new holes, to ${v.subject.against === 'body' ? 'the other face' : `the ${nameOf(n, v.subject.against)}`}`;
   const [set, depth] = (v.subject.item ?? '').split('/');
   const at = Number(depth);
-  const where = Number.isFinite(at) ? ` at ${at.toFixed(1)}` : '';
+  const where = Number.isFinite(at) ? ` at ${fixed(at, 1)}` : '';
   return `Floor under the ${nameOf(n, set)}${where}, to ${v.subject.against === 'body' ? 'the back' : nameOf(n, v.subject.against)}`;
 }
 
@@ -171,7 +171,7 @@ export function targetText(t: Target, names: Names): string {
 
 /** Where a body would have most room, and what is still missing there. */
 export function bestPlaceText({ tier, at, clearance }: BestInRoute, names: Names, unit: LengthUnit): string {
-  const way = `${lengthText(at.x, unit)} across, ${lengthText(at.y, unit)} along, ${at.turn.toFixed(1)}°`;
+  const way = `${lengthText(at.x, unit)} across, ${lengthText(at.y, unit)} along, ${fixed(at.turn, 1)}°`;
   const still = clearance < 0 ? `${lengthText(-clearance, unit)} too little` : `${lengthText(clearance, unit)} of clearance`;
   return `Within the play of its screws, the ${nameOf(names, tier)} fits best when moved by ${way}: ${still}.`;
 }

@@ -13,7 +13,7 @@ import {
   trimmedText,
   wayBackText,
   partCsvProblemText,
-  priceText,
+  moneyText,
   SETTING_WORDS,
   CAUTION_WORDS,
   OPERATION_WORDS,
@@ -57,23 +57,23 @@ function verdictOf(more: Partial<Verdict>): Verdict {
 
 describe('lengths', () => {
   it('stand in the chosen unit, with the other beside it', () => {
-    expect(lengthText(22.225, 'mm')).toBe('22.23 mm');
-    expect(lengthText(22.225, 'fraction')).toBe('7/8 in');
-    expect(lengthText(22.225, 'inch')).toBe('0.875 in');
-    expect(otherLengthText(27.78125, 'mm')).toBe('1 3/32 in');
+    expect(lengthText(22.225, 'mm')).toBe('22.23\u202fmm');
+    expect(lengthText(22.225, 'fraction')).toBe('7/8\u202fin');
+    expect(lengthText(22.225, 'inch')).toBe('0.875\u202fin');
+    expect(otherLengthText(27.78125, 'mm')).toBe('1 3/32\u202fin');
   });
 
   it('tell the deviation of a fraction and use a true minus', () => {
-    expect(lengthText(10, 'fraction')).toBe('25/64 in +0.08 mm');
-    expect(lengthText(-2, 'mm')).toBe('−2.00 mm');
-    expect(lengthText(-0.001, 'mm')).toBe('0.00 mm');
+    expect(lengthText(10, 'fraction')).toBe('25/64\u202fin +0.08\u202fmm');
+    expect(lengthText(-2, 'mm')).toBe('−2.00\u202fmm');
+    expect(lengthText(-0.001, 'mm')).toBe('0.00\u202fmm');
   });
 });
 
 describe('verdicts', () => {
   it('become a sentence with number, limit and what is wanted', () => {
     expect(verdictSentence(verdictOf({}), names, 'mm')).toBe(
-      'Floor under the new route at 25.0, to long back cavity: clears, thin, 4.50 mm ± 0.30, minimum 5.00 mm.',
+      'Floor under the new route at 25.0, to long back cavity: clears, thin, 4.50\u202fmm ± 0.30, minimum 5.00\u202fmm.',
     );
   });
 
@@ -81,15 +81,15 @@ describe('verdicts', () => {
     const v = verdictOf({ check: 'smallestCorner', class: 'well', clearance: 0.75, worst: 0.15, subject: { feature: 'pickup' } });
     const sentence = (radii: Corner): string => verdictSentence({ ...v, corner: { ...radii, tier: 'base' } }, names, 'mm');
     expect(sentence({ ofPart: 3, ofRoute: 4.7625, most: 6.58 })).toBe(
-      'Smallest corner, base: clears, 0.75 mm ± 0.15; radius 3.00 mm in radius 4.76 mm; it fits up to radius 6.58 mm.',
+      'Smallest corner, base: clears, 0.75\u202fmm ± 0.15; radius 3.00\u202fmm in radius 4.76\u202fmm; it fits up to radius 6.58\u202fmm.',
     );
     expect(sentence({ ofPart: 0, ofRoute: 0, most: 2 })).toContain('a sharp corner in a sharp corner');
   });
 
   it('give number and limit in one unit', () => {
     // 4.5 mm is 0.177 in, 0.3 mm is 0.012 in
-    expect(clearanceText(verdictOf({}), 'inch')).toBe('0.177 in ± 0.012 in');
-    expect(clearanceText(verdictOf({ clearance: 7.9375 }), 'fraction')).toBe('5/16 in ± 0.012 in');
+    expect(clearanceText(verdictOf({}), 'inch')).toBe('0.177\u202fin ± 0.012\u202fin');
+    expect(clearanceText(verdictOf({ clearance: 7.9375 }), 'fraction')).toBe('5/16\u202fin ± 0.012\u202fin');
   });
 
   it('name what is missing', () => {
@@ -120,9 +120,9 @@ describe('workings', () => {
     );
     const lines = workingLines(w, 'mm');
     expect(lines.map((l) => `${l.depth} ${l.text} ${l.value} ${l.limit}`.trim())).toEqual([
-      '0 wood left 23.50 mm',
-      '1 + body thickness 41.50 mm ± 0.05',
-      '1 − target depth 18.00 mm',
+      '0 wood left 23.50\u202fmm',
+      '1 + body thickness 41.50\u202fmm ± 0.05',
+      '1 − target depth 18.00\u202fmm',
     ]);
     expect(lines[1]?.basis?.kind).toBe('readings');
   });
@@ -144,7 +144,7 @@ describe('words', () => {
   });
 
   it('say why a remedy archived', () => {
-    expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8 mm');
+    expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8\u202fmm');
     expect(exclusionText({ kind: 'unsolved', clashes: 1 })).toContain('one clash');
   });
 });
@@ -153,9 +153,9 @@ describe('more words of fit', () => {
   it('says where a body has most room and what is still missing', () => {
     const at = { x: 0.5, y: -0.25, turn: 0.1 };
     expect(bestPlaceText({ tier: 'base', at, clearance: -0.4 }, {}, 'mm')).toBe(
-      'Within the play of its screws, the base fits best when moved by 0.50 mm across, \u22120.25 mm along, 0.1°: 0.40 mm too little.',
+      'Within the play of its screws, the base fits best when moved by 0.50\u202fmm across, \u22120.25\u202fmm along, 0.1°: 0.40\u202fmm too little.',
     );
-    expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40 mm of clearance');
+    expect(bestPlaceText({ tier: 'base', at, clearance: 0.4 }, {}, 'mm')).toContain('0.40\u202fmm of clearance');
   });
 
   it('names what a verdict lacks of the part, and what two threads do to one another', () => {
@@ -184,22 +184,24 @@ describe('more words of fit', () => {
 
   it('tells the drills that open a hole, finish first', () => {
     const drills = [8.5, 9].map((d) => ({ name: `${d.toFixed(1)} mm`, diameter: d }));
-    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('First scratch the finish back, then 8.5 mm, 9.0 mm.');
+    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe(
+      'First scratch the finish back, then 8.5\u202fmm, 9.0\u202fmm.',
+    );
     expect(holeStepsText({ drills: [], final: 9, lacks: [], reamer: 'Reamer', countersink: true })).toContain('with the Reamer');
   });
 
   it('names what the shop has not, each kind in its own words', () => {
     const said = (l: Lack): string => lackText(l, { pot: 'Long pot' });
     expect(said({ kind: 'part', part: 'pot' })).toBe('Long pot');
-    expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel, at least 9.5 mm');
-    expect(said({ kind: 'drill', diameter: 12.1 })).toBe('12.1 mm drill');
-    expect(said({ kind: 'sleeve', outer: 10, inner: 8.2 })).toBe('sleeve 10.0 to 8.2 mm');
+    expect(said({ kind: 'dowel', atLeast: 9.54 })).toBe('dowel, at least 9.5\u202fmm');
+    expect(said({ kind: 'drill', diameter: 12.1 })).toBe('12.1\u202fmm drill');
+    expect(said({ kind: 'sleeve', outer: 10, inner: 8.2 })).toBe('sleeve 10.0 to 8.2\u202fmm');
     expect([said({ kind: 'offcut' }), said({ kind: 'countersink' })]).toEqual(['wood offcut', 'countersink']);
   });
 
   it('says what is cut off a pickup, and that a filed window stays wide', () => {
-    expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7 mm off the ears all around');
-    expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7 mm off the ears all around and cut 5.5 mm off the height screws');
+    expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7\u202fmm off the ears all around');
+    expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7\u202fmm off the ears all around and cut 5.5\u202fmm off the height screws');
     const back = { part: null, needsInsert: false, woodCut: false, partCut: false, plateCut: true, works: true };
     expect(wayBackText(back, {})).toContain('stays wide');
   });
@@ -221,7 +223,7 @@ describe('more words of fit', () => {
 
 describe('money and the owner', () => {
   it('writes an amount with two places, and asks before anything of a client’s is cut', () => {
-    expect([0, 5, 12900, 21390].map(priceText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
+    expect([0, 5, 12900, 21390].map(moneyText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
     expect(gateText({ kind: 'consent', ok: false }, names, String)).toContain('Ask the owner');
     expect(gateText({ kind: 'consent', ok: true }, names, String)).toBe('The owner agreed');
   });
@@ -233,10 +235,10 @@ describe('what stands at the machine', () => {
     expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: false })).toBe('First: Fix the template');
     expect(text({ kind: 'before', operation: 'fixTemplate', rule: 'r', ok: true })).toBe('Done first: Fix the template');
     const need = { need: 'dowel' as const, size: 8, has: null, dull: false };
-    expect(text({ kind: 'need', need, ok: false })).toBe('Not in stock: dowel, 8.0 mm');
+    expect(text({ kind: 'need', need, ok: false })).toBe('Not in stock: dowel, 8.0\u202fmm');
     expect(text({ kind: 'need', need, ok: true })).toContain('continued without');
-    expect(text({ kind: 'need', need: { ...need, has: 'beech 10.0 mm, rack', dull: true }, ok: true })).toBe(
-      'In stock: beech 10.0 mm, rack; sharpness unknown, test it on scrap',
+    expect(text({ kind: 'need', need: { ...need, has: 'beech 10.0\u202fmm, rack', dull: true }, ok: true })).toBe(
+      'In stock: beech 10.0\u202fmm, rack; sharpness unknown, test it on scrap',
     );
     expect(text({ kind: 'print', off: ['along'], read: { across: 88, along: 41 }, ok: false })).toContain('differs from the plan along');
     expect(text({ kind: 'print', off: [], read: null, ok: false })).toContain('Lay the 1 : 1 print on');
@@ -246,8 +248,8 @@ describe('what stands at the machine', () => {
     const asks = { expected: 0.9, limit: 0.2 };
     expect(gapText(0, asks, 0.05, 'mm')).toContain('The part touches');
     expect(gapText(1.1, asks, 0.05, 'mm')).toBe('As planned, within the limits.');
-    expect(gapText(0.5, asks, 0.05, 'mm')).toContain('0.40 mm less than planned');
-    expect(gapText(1.5, asks, 0.05, 'mm')).toContain('0.60 mm more than planned');
+    expect(gapText(0.5, asks, 0.05, 'mm')).toContain('0.40\u202fmm less than planned');
+    expect(gapText(1.5, asks, 0.05, 'mm')).toContain('0.60\u202fmm more than planned');
     expect(gapText(1.5, { expected: null, limit: 0 }, 0.05, 'mm')).toBe('');
   });
 

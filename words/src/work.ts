@@ -3,10 +3,11 @@ import type { LengthUnit } from '@rinnovo/core/measure';
 import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
-import { fixed, lengthText } from './length.js';
+import { lengthText } from './length.js';
 import { trimmedText } from './remedies.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
+import { fixed, withUnit } from './locale.js';
 
 export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
   meterPart: 'Meter the new pickup',
@@ -47,14 +48,14 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   unplug: () => 'Unplug the router.',
   changeBit: (n) => `Fit the ${n['bit']}.`,
   setDepth: (n) =>
-    `Set the bit to ${fixed(Number(n['depth']), 1)} mm, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
+    `Set the bit to ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
   cut: (n) =>
     `Pass ${n['pass']} of ${n['of']}: rout clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the cut wall'}.`,
   measureDepth: (n) => `Measure the depth: ${n['level']}.`,
   templateOff: () => 'Remove the template. The bearing now runs on the cut wall.',
   bore: (n) => (n['holes'] === 1 ? `Bore with the ${n['bit']}.` : `Set the stop. Bore ${n['holes']} holes with the ${n['bit']}.`),
   clearBulk: (n) =>
-    `Clear the ridges freehand with the ${n['bit']}, in ${n['passes']} passes. Stay ${fixed(Number(n['leave']), 1)} mm clear of the line.`,
+    `Clear the ridges freehand with the ${n['bit']}, in ${n['passes']} passes. Stay ${withUnit(fixed(Number(n['leave']), 1), 'mm')} clear of the line.`,
   mountPlate: () => 'Screw the plate down in its final position.',
   traceOutline: () => 'Trace its outer edge and its window. Mark the screw holes.',
   takePlateOff: () => 'Remove the plate. Keep its screws in order.',
@@ -95,10 +96,10 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   markOut: (n) =>
     n['holes'] === undefined
       ? 'Mark both ends and the line between them. Tape along it. Check what it crosses.'
-      : `Drill the template: ${n['holes']} holes, ${fixed(Number(n['pitch']), 2)} mm apart. Lay its first hole on ${fixed(Number(n['x']), 1)} across, ${fixed(Number(n['y']), 1)} along. Align it square to the centre line and fix it.`,
+      : `Drill the template: ${n['holes']} holes, ${withUnit(fixed(Number(n['pitch']), 2), 'mm')} apart. Lay its first hole on ${fixed(Number(n['x']), 1)} across, ${fixed(Number(n['y']), 1)} along. Align it square to the centre line and fix it.`,
   layOutline: () => 'Lay the plate or the 1 : 1 print on the centre line. Trace it. Fix a template or a fence to the line.',
   drillRowTo: (n) =>
-    `Drill all ${n['holes']} holes through the template with the ${n['bit']}. ${n['through'] === 'yes' ? 'Drill the first and the last hole through. Drill the rest from the back, lined up on them.' : `Stop at ${fixed(Number(n['depth']), 1)} mm, point included.`}`,
+    `Drill all ${n['holes']} holes through the template with the ${n['bit']}. ${n['through'] === 'yes' ? 'Drill the first and the last hole through. Drill the rest from the back, lined up on them.' : `Stop at ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, point included.`}`,
   pullSleeve: () => 'Scratch the finish back around the sleeve, then pull it straight out. Drill out a glued sleeve with a drill of its bore.',
 };
 
@@ -181,7 +182,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'consent':
       return item.ok ? 'The owner agreed' : 'Ask the owner: a client’s instrument is cut only with consent';
     case 'width':
-      return `The drawing shows ${fixed(item.mismatch.drawn, 2)} mm, the reading ${fixed(item.mismatch.read, 2)} mm: ${targetText(item.target, names)}`;
+      return `The drawing shows ${withUnit(fixed(item.mismatch.drawn, 2), 'mm')}, the reading ${withUnit(fixed(item.mismatch.read, 2), 'mm')}: ${targetText(item.target, names)}`;
     case 'typical':
       return `Typical, not measured: ${targetText(item.target, names)}`;
     case 'verdict':
@@ -219,7 +220,7 @@ const NEED_WORDS: Readonly<Record<NeedId, string>> = {
 /** What a cut asks of the drawers, and what answers it. */
 function needText({ need, size, has, dull }: Need, ok: boolean): string {
   if (has !== null) return `In stock: ${has}${dull ? '; sharpness unknown, test it on scrap' : ''}`;
-  const what = `${NEED_WORDS[need]}${size === null ? '' : `, ${size.toFixed(1)} mm`}`;
+  const what = `${NEED_WORDS[need]}${size === null ? '' : `, ${withUnit(fixed(size, 1), 'mm')}`}`;
   return ok ? `Not in stock: ${what}; continued without` : `Not in stock: ${what}`;
 }
 

@@ -1,6 +1,7 @@
 import { valueOf, type Leaf, type LengthUnit, type Working } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 import { SIZE_WORDS } from './parts.js';
+import { fixed } from './locale.js';
 
 const LABELS: Readonly<Record<string, string>> = {
   outline: 'edge of the outline',
@@ -158,11 +159,11 @@ const PURE = new Set(['shareOfScale', 'two', 'wireCount']);
 export function workingLines(w: Working, unit: LengthUnit, depth = 0, sign: 1 | -1 | null = null): readonly WorkingLine[] {
   const prefix = sign === null ? '' : sign === 1 ? '+ ' : '− ';
   const n = valueOf(w);
-  const value = PURE.has(w.label) ? n.toFixed(4) : lengthText(n, unit);
+  const value = PURE.has(w.label) ? fixed(n, 4) : lengthText(n, unit);
   const line: WorkingLine = { depth, text: `${prefix}${labelText(w.label)}`, value, limit: '', basis: null };
   switch (w.op) {
     case 'leaf':
-      return [{ ...line, limit: w.limit > 0 ? `± ${w.limit.toFixed(2)}` : '', basis: w.basis }];
+      return [{ ...line, limit: w.limit > 0 ? `± ${fixed(w.limit, 2)}` : '', basis: w.basis }];
     case 'sum':
       return [line, ...w.terms.flatMap((t) => workingLines(t.of, unit, depth + 1, t.sign))];
     case 'product':

@@ -202,6 +202,7 @@ export const examples = {
   },
   plan,
   archive: { archived: true },
+  workshopLocale: { locale: 'en-GB', timeZone: 'Europe/Rome', currency: 'EUR' },
   removePhotograph: { removed: true },
   reorderWork: { order: [id(7)] },
   savePlan: { revision: 1, plan },

@@ -7,6 +7,7 @@ import { choices } from './0005-choices.js';
 import { consents } from './0006-consents.js';
 import { mishaps } from './0007-mishaps.js';
 import { plainNames } from './0008-plain-names.js';
+import { locale } from './0009-locale.js';
 
 interface Migration {
   readonly name: string;
@@ -15,7 +16,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -93,8 +93,7 @@ function readPrecondition(req: Request, required: WriteRoute<never, never>['prec
     throw new ProblemError('precondition-unreadable', { detail: 'If-Match must hold one version in quotes, as in the ETag.' });
   const ifMatch = match === undefined ? null : Number(match.slice(1, -1));
   if (required === 'create' && !creating) throw new ProblemError('version-missing', { detail: 'To create, send If-None-Match: *.' });
-  if (required === 'change' && ifMatch === null)
-    throw new ProblemError('version-missing', { detail: 'To change, send If-Match with the version you read.' });
+  if (required === 'change' && ifMatch === null) throw new ProblemError('version-missing', { detail: 'To change, send If-Match with the version you read.' });
   if (required === 'either' && !creating && ifMatch === null)
     throw new ProblemError('version-missing', { detail: 'Send If-None-Match: * to create or If-Match to change.' });
   return { creating, ifMatch };

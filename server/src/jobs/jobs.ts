@@ -94,7 +94,9 @@ export function jobRoutes(db: Knex): Router {
         };
         const other = body.active ? await activeJobOf(context.trx, body.instrument) : null;
         if (other && other.id !== body.id)
-          throw new ProblemError('cannot-be', { errors: [{ pointer: '/active', detail: `‘${other.title}’ is the active job of this instrument. Close it first` }] });
+          throw new ProblemError('cannot-be', {
+            errors: [{ pointer: '/active', detail: `‘${other.title}’ is the active job of this instrument. Close it first` }],
+          });
         if (old) {
           demandVersion(context, old.version, toJob(old), body);
           if (old.instrument !== body.instrument)

@@ -9,6 +9,7 @@ import { ProblemError } from '../http/problems.js';
 import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
 import { judgeGate } from '../clearances/gate.js';
 import { standingClearance } from '../clearances/queries.js';
+import { fixed, withUnit } from '@rinnovo/words';
 
 /** What logging a step comes to, before anything is written. */
 export interface StepOutcome {
@@ -89,9 +90,10 @@ function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: Ste
   const planned = route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (body.outcome === 'done' && measured.value > most)
-    throw cannotBe('/measured/value', `is deeper than the ${planned.toFixed(1)} mm planned. If it is true, log a mishap`);
+    throw cannotBe('/measured/value', `is deeper than the ${withUnit(fixed(planned, 1), 'mm')} planned. If it is true, log a mishap`);
   const floor = s.state.anatomy.body.thickness?.value;
-  if (floor !== undefined && measured.value >= floor) throw cannotBe('/measured/value', `is more than the body thickness of ${floor.toFixed(1)} mm`);
+  if (floor !== undefined && measured.value >= floor)
+    throw cannotBe('/measured/value', `is more than the body thickness of ${withUnit(fixed(floor, 1), 'mm')}`);
 }
 
 /** How far it went, and of a cut that leaves a level which one and which way. */

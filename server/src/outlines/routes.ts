@@ -32,8 +32,7 @@ export function outlineRoutes(db: Knex): Router {
     '/',
     readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
       const key = afterKey(after, 2);
-      if (after !== undefined && !key)
-        throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
+      if (after !== undefined && !key) throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
       const query = db('outlines')
         .where({ archived: false })
         .orderBy(['name', 'id'])

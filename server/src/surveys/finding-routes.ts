@@ -25,7 +25,8 @@ export function findingRoutes(db: Knex): Router {
         const { document } = await anatomyOf(trx, body.instrument);
         const wrong = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
         if (body.feature !== null && !featureOf(document, body.feature)) throw wrong('/feature', 'is not on this instrument');
-        if (body.survey !== null && (await surveyById(trx, body.survey)).instrument !== body.instrument) throw wrong('/survey', 'belongs to another instrument');
+        if (body.survey !== null && (await surveyById(trx, body.survey)).instrument !== body.instrument)
+          throw wrong('/survey', 'belongs to another instrument');
         if (body.job !== null && (await jobById(trx, body.job)).instrument !== body.instrument) throw wrong('/job', 'belongs to another instrument');
         if (body.done && body.job === null) throw wrong('/done', 'only a task of a job can be done');
         const old = (await trx('findings').where({ id: params.id }).forUpdate().first()) as Row | undefined;

@@ -41,8 +41,7 @@ export function surveyRoutes(db: Knex): Router {
       demandVersion(context, old.version, old, body);
       const surveyed = surveyedOf((await anatomyOf(trx, old.instrument)).document, await instrumentById(trx, old.instrument));
       const nowhere = body.skipped.findIndex((s) => !isPlace(s.target, surveyed));
-      if (nowhere >= 0)
-        throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'is not on this instrument' }] });
+      if (nowhere >= 0) throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'is not on this instrument' }] });
       await trx('surveys')
         .where({ id: params.id })
         .update({ ...body, skipped: JSON.stringify(body.skipped), work: JSON.stringify(body.work), version: old.version + 1, write_id: writeId });

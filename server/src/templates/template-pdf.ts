@@ -3,6 +3,7 @@ import path from 'node:path';
 import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling } from '@rinnovo/core/cut';
 import { pathData } from '@rinnovo/core/format';
 import PDFDocument from 'pdfkit';
+import { fixed } from '@rinnovo/words';
 
 /** Points in a millimetre. */
 const MM = 72 / 25.4;
@@ -129,7 +130,7 @@ function words(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
   const { margin } = SHEET;
   const at = { x: margin * MM, y: (margin + tiling.height + 10.5) * MM };
   const many = tiling.tiles.length > 1 ? ` · sheet ${tile.row + 1}.${tile.column + 1} of ${tiling.rows}.${tiling.columns}` : '';
-  const corrected = print.scale.x !== 1 || print.scale.y !== 1 ? ` · corrected × ${print.scale.x.toFixed(4)} across, ${print.scale.y.toFixed(4)} along` : '';
+  const corrected = print.scale.x !== 1 || print.scale.y !== 1 ? ` · corrected × ${fixed(print.scale.x, 4)} across, ${fixed(print.scale.y, 4)} along` : '';
   doc.fillColor('#000').font('600').fontSize(9);
   doc.text(`${print.title}${print.mirrored ? ' · MIRRORED' : ''}${many}${corrected}`, at.x, at.y, { width: 150 * MM, lineBreak: false });
   doc.font('400').fontSize(7.5);

@@ -50,7 +50,7 @@ export const instrumentRoutes: Routes = [
         loadComponent: () => import('./survey/inspection-page').then((m) => m.InspectionPage),
       },
       { path: 'survey/findings', title: 'Findings · Rinnovo', loadComponent: () => import('./survey/findings-page').then((m) => m.FindingsPage) },
-      { path: 'survey/missing', title: 'Still to measure · Rinnovo', loadComponent: () => import('./survey/missing-page').then((m) => m.MissingPage) },
+      { path: 'survey/to-measure', title: 'Still to measure · Rinnovo', loadComponent: () => import('./survey/to-measure-page').then((m) => m.ToMeasurePage) },
       { path: 'survey/compare', title: 'Compare · Rinnovo', loadComponent: () => import('./survey/compare-page').then((m) => m.ComparePage) },
       { path: 'survey', title: 'Survey · Rinnovo', loadComponent: () => import('./survey/survey-page').then((m) => m.SurveyPage) },
       { path: 'fit', title: 'Fit · Rinnovo', loadComponent: () => import('./fit/fit-page').then((m) => m.FitPage) },

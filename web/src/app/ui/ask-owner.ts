@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { CONSENT_WAYS } from '@rinnovo/contract';
 import { priceWithWork } from '@rinnovo/core/remedy';
-import { priceText } from '@rinnovo/words';
+import { moneyText } from '@rinnovo/words';
 import { Commands } from '../state/commands';
 import { shop } from '../state/resources';
 import { selectDecision, selectJob } from '../state/selectors';
@@ -69,7 +69,7 @@ export class AskOwner {
     const d = this.decision();
     const s = this.shop().data?.settings;
     const chosen = d?.options.find((o) => o.id === d.option);
-    return s && chosen ? priceText(priceWithWork(chosen.price, chosen.minutes, s)) : '—';
+    return s && chosen ? moneyText(priceWithWork(chosen.price, chosen.minutes, s)) : '—';
   });
 
   protected text(event: Event): string {

@@ -122,7 +122,7 @@ describe('clear to cut, on the screen', () => {
     expect(host(fixture).textContent).toContain('Ask the owner');
     button(fixture, 'Save consent').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Write what was said');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the owner’s answer');
     http.expectNone(() => true);
     await type(fixture, 'rn-ask-owner input', ' do it ');
     button(fixture, 'Save consent').click();

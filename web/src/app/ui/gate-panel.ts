@@ -8,7 +8,7 @@ import { Store } from '@ngrx/store';
 import { atHand, beforeCut, clearToCut, confirmationsFor, confirmKey, needKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
 import type { Reading } from '@rinnovo/core/quantity';
-import { gateText, verdictTitle } from '@rinnovo/words';
+import { dateTimeText, gateText, verdictTitle } from '@rinnovo/words';
 import { problemOf, problemText } from '../api/api';
 import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
@@ -71,7 +71,7 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
   template: `
     @if (standing(); as c) {
       <p class="clear">● Clear to cut</p>
-      <p class="soft">given {{ c.at.slice(0, 16).replace('T', ' ') }} on revision {{ c.revision }}</p>
+      <p class="soft">given {{ when(c.at) }} on revision {{ c.revision }}</p>
     } @else if (decision() === null) {
       <p>No decision yet. Choose an option in Fit first.</p>
     } @else {
@@ -173,6 +173,7 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
   `,
 })
 export class GatePanel {
+  protected readonly when = dateTimeText;
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly evaluation = this.store.selectSignal(selectEvaluation);

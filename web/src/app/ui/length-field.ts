@@ -108,8 +108,9 @@ export class LengthField {
     const [min, max] = [this.min(), this.max()];
     const typed = this.text().trim();
     const meant = /^[\d.,]+$/.test(typed) ? likelyUnit(mm, { min, max }) : null;
-    const hint = meant === 'inch' && this.unit() === 'mm' ? `. Meant ${typed}in?` : meant === 'mm' && this.unit() !== 'mm' ? `. Meant ${typed}mm?` : '';
-    return `${lengthText(mm, this.unit())} cannot be: ${lengthText(min, this.unit())} to ${lengthText(max, this.unit())}${hint}`;
+    const hint =
+      meant === 'inch' && this.unit() === 'mm' ? ` Did you mean ${typed}in?` : meant === 'mm' && this.unit() !== 'mm' ? ` Did you mean ${typed}mm?` : '';
+    return `${lengthText(mm, this.unit())} is out of range: ${lengthText(min, this.unit())} to ${lengthText(max, this.unit())}.${hint}`;
   }
 
   protected type(event: Event): void {

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
 import { sameChoice, type Choice, type Plan } from '@rinnovo/core/check';
-import { nameOf, upperFirst } from '@rinnovo/words';
+import { nameOf, upperFirst, fixed } from '@rinnovo/words';
 import { planActions } from '../state/plan.actions';
 import { selectNames } from '../state/selectors';
 
@@ -57,7 +57,7 @@ export class PlanConflict {
       const part = c.part === null ? 'no part' : nameOf(names, c.part);
       const where = upperFirst(nameOf(names, c.kind === 'pickup' ? c.position : c.id));
       if (c.kind === 'hardware') return `${where}: ${part}.`;
-      const route = c.route ? `route at ${c.route.at.x.toFixed(2)}, ${c.route.at.y.toFixed(2)}, rotated ${c.route.at.turn.toFixed(1)}°` : 'no new route';
+      const route = c.route ? `route at ${fixed(c.route.at.x, 2)}, ${fixed(c.route.at.y, 2)}, rotated ${fixed(c.route.at.turn, 1)}°` : 'no new route';
       return `${where}: ${part}; ${c.insertFitted ? 'insert fitted' : 'insert off'}; ${route}.`;
     };
     return (p: Plan): string => {

@@ -110,7 +110,7 @@ describe('the plan view', () => {
     press(0, 140);
     await fixture.whenStable();
     // 30 across and 40 along
-    expect((fixture.nativeElement as HTMLElement).querySelector('.measured')!.textContent).toMatch(/50\.00 mm\s*30\.00 across, 40\.00 along/);
+    expect((fixture.nativeElement as HTMLElement).querySelector('.measured')!.textContent).toMatch(/50\.00\u202fmm\s*30\.00 across, 40\.00 along/);
     expect(seen).toEqual([]);
   });
 });

@@ -7,6 +7,7 @@ import type { Span } from './close-up';
 import { placeLabels, type Label } from './labels';
 import { fingers, zoomed } from './pinch';
 import { signPath } from './signs';
+import { fixed } from '@rinnovo/words';
 
 /** What the arrow keys and the hand do to the moving layer. */
 export interface Move {
@@ -93,6 +94,7 @@ const TURNS = { fine: 0.1, coarse: 1 } as const;
   styleUrl: './plan-view.scss',
 })
 export class PlanView {
+  protected readonly fixed = fixed;
   readonly label = input.required<string>();
   readonly paths = input.required<readonly DrawnPath[]>();
   /** Lines that lie over everything: centre line, strings. */
@@ -172,7 +174,7 @@ export class PlanView {
         d: `${end(s.from)}M${s.from.x} ${s.from.y}L${s.to.x} ${s.to.y}${end(s.to)}`,
         x: (s.from.x + s.to.x) / 2,
         y: (s.from.y + s.to.y) / 2,
-        text: s.mm.toFixed(2),
+        text: fixed(s.mm, 2),
       };
     });
   });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Basis, Working } from '@rinnovo/core/measure';
-import { workingLines } from '@rinnovo/words';
+import { workingLines, fixed, dateText } from '@rinnovo/words';
 import { people, readings, shop } from '../state/resources';
 import { selectParts } from '../state/selectors';
 import { viewFeature } from '../state/view.feature';
@@ -31,8 +31,7 @@ import { viewFeature } from '../state/view.feature';
     </table>
     @if (worst() !== null) {
       <p class="soft">
-        Worst case ± {{ worst()?.toFixed(2) }} mm decides. Root sum square: ± {{ rss()?.toFixed(2) }} for independent errors. Minimum
-        {{ minimum()?.toFixed(1) }} mm.
+        Worst case ± {{ two(worst()) }}&#8239;mm decides. Root sum square: ± {{ two(rss()) }} for independent errors. Minimum {{ two(minimum()) }}&#8239;mm.
       </p>
     }
   `,
@@ -67,6 +66,7 @@ import { viewFeature } from '../state/view.feature';
   `,
 })
 export class WorkingView {
+  protected readonly two = (n: number | null): string => (n === null ? '' : fixed(n, 2));
   readonly working = input.required<Working>();
   readonly worst = input<number | null>(null);
   readonly rss = input<number | null>(null);
@@ -105,6 +105,6 @@ export class WorkingView {
     if (!r) return 'a reading';
     const tool = this.shop().data?.tools.find((t) => t.id === r.tool)?.name ?? 'a tool';
     const person = this.people().data?.find((p) => p.id === r.person)?.name ?? 'somebody';
-    return `${r.raw ?? 'withheld'}, ${tool}, ${person}, ${r.at.slice(0, 10)}`;
+    return `${r.raw ?? 'withheld'}, ${tool}, ${person}, ${dateText(r.at)}`;
   }
 }

@@ -8,7 +8,7 @@ import { Store } from '@ngrx/store';
 import type { Job } from '@rinnovo/contract';
 import { featuresOf } from '@rinnovo/core/instrument';
 import { usualWeights, type Weights } from '@rinnovo/core/remedy';
-import { priceText } from '@rinnovo/words';
+import { amountText } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
 import { same } from '../../ui/same';
@@ -111,7 +111,7 @@ export class JobForm {
   }
 }
 
-const moneyText = (coins: number | null): string => (coins === null ? '' : priceText(coins));
+const moneyText = (coins: number | null): string => (coins === null ? '' : amountText(coins));
 const isBadMoney = (text: string): boolean => text.trim() !== '' && !MONEY.test(text.trim());
 
 function cents(text: string): number | null {

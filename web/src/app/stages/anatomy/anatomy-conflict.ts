@@ -15,7 +15,9 @@ import { viewFeature } from '../../state/view.feature';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="panel" role="alert" aria-label="Two versions of the instrument">
-      <h2>{{ who() }} changed this instrument (revision {{ theirs().revision }}) while you were editing. Both versions are safe. Choose the one to continue with.</h2>
+      <h2>
+        {{ who() }} changed this instrument (revision {{ theirs().revision }}) while you were editing. Both versions are safe. Choose the one to continue with.
+      </h2>
       <p>Your changes: {{ differences() }}</p>
       <button matButton="outlined" type="button" (click)="takeTheirs()">Use the other version</button>
       <button matButton="filled" type="button" (click)="keepMine()">Keep my version</button>

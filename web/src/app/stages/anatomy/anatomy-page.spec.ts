@@ -139,7 +139,7 @@ describe('the anatomy page', () => {
     expect(row('plate').getAttribute('aria-expanded')).toBe('true');
     button(fixture, 'Delete feature').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('hangs in it');
+    expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('is planned in it');
   });
 
   it('doubts what cannot be, with the sum, and keeps an insistence with its reason', async () => {
@@ -150,7 +150,7 @@ describe('the anatomy page', () => {
     button(fixture, 'Doubts 1').click();
     await fixture.whenStable();
     const doubt = host(fixture).querySelector('[data-doubt]')!;
-    expect(doubt.textContent).toContain('back cavity breaks through the other face by 6.00 mm');
+    expect(doubt.textContent).toContain('back cavity breaks through the other face by 6.00\u202fmm');
     expect(doubt.querySelector('rn-working-view')!.textContent).toContain('body thickness');
     await type(fixture, '[data-doubt] input', 'a plate closes it');
     doubt.querySelector('form')!.dispatchEvent(new Event('submit'));

@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { DATUMS, edgeAt, featuresOf, placeMeasured, solvePositions, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
 import { isMeasuring } from '@rinnovo/core/part';
-import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText } from '@rinnovo/words';
+import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText, fixed } from '@rinnovo/words';
 import { shop } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -60,7 +60,7 @@ export class DistancePanel {
       return {
         id: d.id,
         text: distanceText(d, this.names()),
-        value: `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}`,
+        value: `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}`,
         off: r && Math.abs(r.residual) > 0.005 ? `off by ${lengthText(r.residual, this.unit())}` : 'met',
         worst: worst?.distance === d.id,
       };
@@ -70,7 +70,7 @@ export class DistancePanel {
     const { worst } = this.solved();
     const d = worst && this.anatomy().distances.find((x) => x.id === worst.distance);
     return worst && d
-      ? `A chain of distances does not close. The largest error is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${worst.allowed.toFixed(2)}. Measure it again.`
+      ? `A chain of distances does not close. The largest error is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${fixed(worst.allowed, 2)}. Measure it again.`
       : null;
   });
   protected readonly loose = computed(() => {

@@ -6,6 +6,7 @@ import type { Anatomy } from '@rinnovo/core/instrument';
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';
 import { anatomy, people } from '../../state/resources';
+import { dateTimeText } from '@rinnovo/words';
 
 type Entry = Omit<AnatomyRevision, 'document'>;
 
@@ -71,7 +72,7 @@ export class HistoryPanel {
     this.history().map((h) => ({
       revision: h.revision,
       cause: h.cause,
-      when: h.at.slice(0, 16).replace('T', ' '),
+      when: dateTimeText(h.at),
       who: this.people().data?.find((p) => p.id === h.person)?.name ?? '',
       now: h.revision === this.held().data?.now.revision,
     })),

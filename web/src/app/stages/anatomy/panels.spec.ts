@@ -76,7 +76,7 @@ describe('the panel of measured distances', () => {
   it('refuses one thing measured against itself', async () => {
     edge('from', 'route', 'low');
     edge('to', 'route', 'high');
-    expect(await keep('20')).toContain('two different things');
+    expect(await keep('20')).toContain('two different edges');
     expect(changed).toBeNull();
   });
 
@@ -172,7 +172,7 @@ describe('the build of an instrument', () => {
     await set('nutWidth', '4.25');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     expect(changed).toBeNull();
-    expect(host(fixture).querySelector('[data-field=nutWidth] [role=alert]')!.textContent).toContain('cannot be');
+    expect(host(fixture).querySelector('[data-field=nutWidth] [role=alert]')!.textContent).toContain('out of range');
   });
 
   it('leaves what is being typed alone when the saved revision comes back', async () => {

@@ -62,7 +62,7 @@ describe('the bench', () => {
   it('gives the projection of the first pass large: 12 + 6 = 18.0 mm, and opens its sum', async () => {
     const { fixture } = await bench({ work: cleared, ledger: toDepth.slice(0, 2) });
     const figure = host(fixture).querySelector<HTMLButtonElement>('[data-number="projection"]')!;
-    expect(figure.querySelector('.huge')!.textContent.trim()).toBe('18.0 mm');
+    expect(figure.querySelector('.huge')!.textContent.trim()).toBe('18.0\u202fmm');
     figure.click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-working-view')!.textContent).toContain('template');
@@ -72,7 +72,7 @@ describe('the bench', () => {
     const { fixture, http } = await bench({ work: cleared, ledger: toDepth });
     button(fixture, 'Done').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('asks for the depth');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the depth');
     http.expectNone(() => true);
     await type(fixture, 'rn-length-field input', '5,9');
     button(fixture, 'Done').click();
@@ -92,7 +92,7 @@ describe('the bench', () => {
 
   it('works the rest out from what was read: 12.0 − 5.8', async () => {
     const { fixture } = await bench({ work: cleared, ledger: [...toDepth, entry('5 measureDepth', 5.8), entry('6 unplug')] });
-    expect(host(fixture).querySelector('[data-number="remainingDepth"] .huge')!.textContent.trim()).toBe('6.2 mm');
+    expect(host(fixture).querySelector('[data-number="remainingDepth"] .huge')!.textContent.trim()).toBe('6.2\u202fmm');
   });
 
   it('logs what mishap with words, its cause and what was learned, and says what can be done now', async () => {
@@ -108,7 +108,7 @@ describe('the bench', () => {
     const form = page.querySelector('rn-went-wrong form')!;
     form.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(page.querySelector('rn-went-wrong [role=alert]')!.textContent).toContain('Write what happened');
+    expect(page.querySelector('rn-went-wrong [role=alert]')!.textContent).toContain('Type what happened');
     http.expectNone(() => true);
     await type(fixture, 'rn-went-wrong input[maxlength="1000"]', 'the stop slipped');
     await type(fixture, 'rn-went-wrong input[maxlength="500"]', ' tape the stop ');
@@ -134,10 +134,10 @@ describe('the bench', () => {
     };
     expect(page.querySelector('input[value=tooDeep]')).toBeNull();
     await submit();
-    expect(page.querySelector('rn-went-wrong rn-length-field [role=alert]')!.textContent).toContain('Say how far');
+    expect(page.querySelector('rn-went-wrong rn-length-field [role=alert]')!.textContent).toContain('Type the distance');
     await type(fixture, 'rn-went-wrong rn-length-field input', '1.5');
     await submit();
-    expect(page.querySelector('rn-went-wrong form > [role=alert]')!.textContent).toContain('which way');
+    expect(page.querySelector('rn-went-wrong form > [role=alert]')!.textContent).toContain('direction');
     page.querySelector<HTMLElement>('rn-went-wrong mat-select')!.click();
     await fixture.whenStable();
     [...document.querySelectorAll<HTMLElement>('mat-option')].find((o) => o.textContent.includes('treble'))!.click();
@@ -187,7 +187,7 @@ describe('the bench', () => {
     const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('testFit')] } });
     button(fixture, 'Done').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('asks for the gap');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the gap');
     await type(fixture, 'rn-length-field input', '0');
     expect(host(fixture).querySelector('.says')!.textContent).toContain('The part touches');
     await type(fixture, 'rn-length-field input', '3');

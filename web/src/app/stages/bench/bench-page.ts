@@ -21,6 +21,7 @@ import {
   RULE_WORDS,
   stepText,
   WAY_ON_WORDS,
+  dateText,
 } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { BenchCommands } from '../../state/bench-commands';
@@ -151,7 +152,7 @@ export class BenchPage {
     return (this.lessons().data ?? [])
       .filter((l) => l.kind === kind)
       .slice(0, 3)
-      .map((l) => ({ id: l.id, lesson: l.lesson, from: `${MISHAP_WORDS[l.mishap].toLowerCase()}, ${l.label}, ${l.at.slice(0, 10)}` }));
+      .map((l) => ({ id: l.id, lesson: l.lesson, from: `${MISHAP_WORDS[l.mishap].toLowerCase()}, ${l.label}, ${dateText(l.at)}` }));
   });
   private readonly watch = viewChild(StopWatch);
   protected readonly wayWords = WAY_ON_WORDS;

@@ -6,6 +6,7 @@ import { BenchCommands } from '../../state/bench-commands';
 import { anatomy, photographs } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
 import { smallerPicture } from '../../ui/smaller-picture';
+import { dateTimeText } from '@rinnovo/words';
 
 /** Pictures of the work at hand: taken on the step, looked at, taken away and brought back. */
 @Component({
@@ -38,10 +39,9 @@ import { smallerPicture } from '../../ui/smaller-picture';
       @for (p of mine(); track p.id) {
         <li>
           <a [href]="'/api/photographs/' + p.id + '/image'" target="_blank" rel="noopener">
-            <img [src]="'/api/photographs/' + p.id + '/small'" [alt]="'Photograph of ' + p.at.slice(0, 16).replace('T', ' ')" />
+            <img [src]="'/api/photographs/' + p.id + '/small'" [alt]="'Photograph of ' + when(p.at)" />
           </a>
-          <button matButton type="button" [attr.aria-label]="'Remove the photograph of ' + p.at.slice(0, 16).replace('T', ' ')" (click)="archive(p)">
-            Remove photograph </button>
+          <button matButton type="button" [attr.aria-label]="'Remove the photograph of ' + when(p.at)" (click)="archive(p)">Remove photograph</button>
         </li>
       }
     </ul>
@@ -70,6 +70,7 @@ import { smallerPicture } from '../../ui/smaller-picture';
   `,
 })
 export class StepPhotos {
+  protected readonly when = dateTimeText;
   readonly operation = input.required<string>();
   readonly step = input.required<string>();
   private readonly commands = inject(BenchCommands);

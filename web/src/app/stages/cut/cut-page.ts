@@ -7,7 +7,7 @@ import type { PlannedRoute } from '@rinnovo/core/check';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
-import { lengthText, routeProblemText } from '@rinnovo/words';
+import { lengthText, routeProblemText, fixed, withUnit } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy, instrument } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
@@ -145,7 +145,7 @@ export class CutPage {
     const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
     if (this.inHand()) return 'Areas update on release.';
-    return `${f.addedArea.toFixed(0)} mm² new, ${f.leftOver.toFixed(1)} remaining${f.leftOver >= 0.05 ? ` (${f.leftInSight.toFixed(1)} visible)` : ''}, ${f.together.toFixed(0)} together, ${(f.addedVolume / 1000).toFixed(1)} cm³; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+    return `${withUnit(fixed(f.addedArea, 0), 'mm²')} new, ${fixed(f.leftOver, 1)} remaining${f.leftOver >= 0.05 ? ` (${fixed(f.leftInSight, 1)} visible)` : ''}, ${fixed(f.together, 0)} together, ${withUnit(fixed(f.addedVolume / 1000, 1), 'cm³')}; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);

@@ -25,9 +25,9 @@ describe('the cutting plan', () => {
     expect(rows[2]).toContain('Templateoff');
     expect(rows[3]).toBe('18.0mmcutwall18.0mm17.2mm18.8mm');
     expect(host(fixture).textContent).toContain('25 mm boring bit');
-    button(fixture, '24.0 mm').click();
+    button(fixture, '24.0\u202fmm').click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('rn-working-view')!.textContent).toMatch(/bit below the base\s*24\.00 mm/);
+    expect(host(fixture).querySelector('rn-working-view')!.textContent).toMatch(/bit below the base\s*24\.00\u202fmm/);
   });
 
   it('says why a bit will not do, and that none will', async () => {
@@ -36,8 +36,8 @@ describe('the cutting plan', () => {
     const fixture = await table([long, thick]);
     const text = host(fixture).textContent;
     expect(text).toContain('No template bit in the shop fits this route.');
-    expect(text).toContain('the template is 12.0 mm thick and must be 23.0 mm');
-    expect(text).toContain('its radius of 9.5 mm is too large for a corner of 4.8 mm');
+    expect(text).toContain('the template is 12.0\u202fmm thick and must be 23.0\u202fmm');
+    expect(text).toContain('its radius of 9.5\u202fmm is too large for a corner of 4.8\u202fmm');
   });
 
   it('is worked by one of the three set-ups: its sketch, its column', async () => {

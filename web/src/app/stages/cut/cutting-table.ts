@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { remarksOn, SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { isDull } from '@rinnovo/core/part';
-import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, METHOD_WORDS, SET_UP_WORDS } from '@rinnovo/words';
+import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, METHOD_WORDS, SET_UP_WORDS, fixed } from '@rinnovo/words';
 import { viewActions, viewFeature } from '../../state/view.feature';
 import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
@@ -79,6 +79,7 @@ import { WorkingView } from '../../ui/working-view';
   `,
 })
 export class CuttingTable {
+  protected readonly fixed = fixed;
   readonly cutting = input.required<CuttingPlan>();
   /** What the body is made of, where that is known. */
   readonly wood = input<string | null>(null);
@@ -110,7 +111,7 @@ export class CuttingTable {
   protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));
   protected readonly methods = computed(() => this.cutting().methods.map((x) => ({ ...x, ...METHOD_WORDS[x.id] })));
   protected readonly cautions = (['router', 'drillPress', 'dust'] as const).map((id) => CAUTION_WORDS[id]);
-  protected readonly minutes = computed(() => `${Math.round(this.cutting().time.from)} to ${Math.round(this.cutting().time.to)} min`);
+  protected readonly minutes = computed(() => `${Math.round(this.cutting().time.from)} to ${Math.round(this.cutting().time.to)}\u202fmin`);
   protected readonly chisel = computed(() => this.cutting().chisel.filter((r) => r.area >= SEEN));
 
   protected choose(setUp: SetUpId): void {

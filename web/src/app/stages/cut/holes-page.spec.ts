@@ -41,7 +41,7 @@ describe('the sheet of holes', () => {
     expect(rows.length).toBe(3);
     expect(rows[1]).toContain('−10.00 mm, 200.00 mm');
     // 20 deep and 2.37 of point
-    button(fixture, '22.37 mm').click();
+    button(fixture, '22.37\u202fmm').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-working-view')!.textContent).toContain('point of the drill');
     const printed = spyOn(window, 'print');
@@ -67,7 +67,7 @@ describe('the sheet of holes', () => {
     expect(rows.map((r) => r.trim().slice(0, 5))).toEqual(['No. 4', 'No. 6']);
     expect(rows[1]).toContain('2.10 mm');
     // 80 across, 30 along: the longest is the diagonal
-    expect(page.textContent).toContain('Longest distance: 85.44 mm, from 1 to 3.');
+    expect(page.textContent).toContain('Longest distance: 85.44\u202fmm, from 1 to 3.');
     const link = [...page.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.getAttribute('href'));
     expect(link).toContain('/api/jobs/job/template?panel=plate&mirrored=true');
   });

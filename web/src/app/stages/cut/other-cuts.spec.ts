@@ -86,7 +86,7 @@ describe('cuts that no part asks for', () => {
     await settle(400);
     await fixture.whenStable();
     expect(opened).toHaveBeenCalledTimes(1);
-    expect(host(fixture).textContent).toContain('56.0 mm × 32.0 mm');
+    expect(host(fixture).textContent).toContain('56.0\u202fmm × 32.0\u202fmm');
     await add();
     expect(planned().map((c) => [c.id, c.cut, c.place.on === 'face' && c.place.at])).toEqual([['cavity', 'cavity', { x: -30, y: 200 }]]);
   });
@@ -95,7 +95,7 @@ describe('cuts that no part asks for', () => {
     const { fixture, it } = await panel();
     it.kind.set('fence');
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('70.25 mm');
+    expect(host(fixture).textContent).toContain('70.25\u202fmm');
   });
 
   it('are only reckoned where they leave no trace in the drawing', async () => {
@@ -109,7 +109,7 @@ describe('cuts that no part asks for', () => {
     it.kind.set('bore');
     await fixture.whenStable();
     // 60 across, 10 along, 20 deep: √(60² + 10² + 20²)
-    expect(host(fixture).textContent).toContain('64.0 mm');
+    expect(host(fixture).textContent).toContain('64.0\u202fmm');
     expect(host(fixture).textContent).toContain('18.2°');
   });
 });

@@ -11,7 +11,7 @@ import { channelFor, deepening, fenceAt, holeRow, newCavity, relief, slantedBore
 import type { HoleKind } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { bounds } from '@rinnovo/core/shape';
-import { cutProblemText, lengthText, nameOf } from '@rinnovo/words';
+import { cutProblemText, lengthText, nameOf, fixed } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy } from '../../state/resources';
 import { selectAnatomy, selectNames, selectPlan, selectSettings } from '../../state/selectors';
@@ -184,7 +184,7 @@ export class OtherCuts {
     const { x, y, depth, x2, y2 } = this.values();
     if (this.kind() !== 'bore' || x == null || y == null || depth == null || x2 == null || y2 == null) return null;
     const b = slantedBore({ x, y }, depth, { x: x2, y: y2 });
-    return b && { length: lengthText(b.length, this.unit(), 1), angle: b.angle.toFixed(1), heading: b.heading.toFixed(1) };
+    return b && { length: lengthText(b.length, this.unit(), 1), angle: fixed(b.angle, 1), heading: fixed(b.heading, 1) };
   });
 
   protected type(key: string, text: string): void {

@@ -8,7 +8,7 @@ import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinn
 import { alongPart, depthForAll, mirroredRoute, outlinedRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
 import { levelsOfSet } from '@rinnovo/core/instrument';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
-import { nameOf, routeProblemText } from '@rinnovo/words';
+import { nameOf, routeProblemText, fixed } from '@rinnovo/words';
 import { selectAnatomy, selectNames, selectParts, selectSettings, selectTools } from '../../state/selectors';
 import { fieldText } from '../../ui/number-fields';
 import { askOutline } from '../../ui/outline/ask-outline';
@@ -49,6 +49,7 @@ import { viewFeature } from '../../state/view.feature';
   `,
 })
 export class RouteOutline {
+  protected readonly fixed = fixed;
   readonly choice = input.required<PickupChoice>();
   readonly locked = input(false);
   readonly changed = output<PlannedRoute>();
@@ -167,7 +168,8 @@ export class RouteOutline {
   protected remove(id: string): void {
     const route = this.route();
     if (!route) return;
-    if (route.levels.filter((p) => !p.bored && p.id !== id).length === 0) return this.refuse('levels', 'A route needs one level. To drop the route, undo it in Fit.');
+    if (route.levels.filter((p) => !p.bored && p.id !== id).length === 0)
+      return this.refuse('levels', 'A route needs one level. To drop the route, undo it in Fit.');
     this.take('levels', { route: { ...route, levels: route.levels.filter((p) => p.id !== id) } });
   }
 

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
 import { hasStarted } from '@rinnovo/core/operation';
-import { exclusionText, nameOf, priceText, REMEDY_WORDS, undoText, wayBackText } from '@rinnovo/words';
+import { dateText, exclusionText, fixed, nameOf, moneyText, REMEDY_WORDS, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
@@ -19,7 +19,7 @@ import { GoBack } from './go-back';
   template: `
     <h2>Decided</h2>
     <p>
-      <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ decision().at.slice(0, 10) }}
+      <strong>{{ kind(decision().option) }}</strong> · {{ person() }}, {{ date(decision().at) }}
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
     @if (stale()) {
@@ -30,7 +30,7 @@ import { GoBack } from './go-back';
     }
     @if (yes(); as y) {
       <p>
-        The owner agreed {{ y.how }}, {{ y.at.slice(0, 10) }}, at <strong class="number">{{ price(y.price) }}</strong>: “{{ y.said }}”
+        The owner agreed {{ y.how }}, {{ date(y.at) }}, at <strong class="number">{{ price(y.price) }}</strong>: “{{ y.said }}”
       </p>
     }
     <table>
@@ -42,7 +42,7 @@ import { GoBack } from './go-back';
           <tr [class.chosen]="o.id === decision().option">
             <th scope="row">{{ o.title }}</th>
             <td class="number">{{ o.note }}</td>
-            <td class="number">{{ o.minutes }} min</td>
+            <td class="number">{{ o.minutes }}&#8239;min</td>
           </tr>
         }
       </tbody>
@@ -126,7 +126,7 @@ export class DecisionMade {
     this.decision().options.map((o) => ({
       id: o.id,
       title: `${REMEDY_WORDS[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
-      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'not offered') : o.kind === 'goBack' ? '' : o.total.toFixed(1),
+      note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'not offered') : o.kind === 'goBack' ? '' : fixed(o.total, 1),
       why: o.excluded ? exclusionText(o.excluded) : '',
       minutes: o.minutes,
     })),
@@ -137,7 +137,8 @@ export class DecisionMade {
     const back = this.option()?.back;
     return back ? wayBackText(back, this.names()) : null;
   });
-  protected readonly price = priceText;
+  protected readonly price = moneyText;
+  protected readonly date = dateText;
 
   protected kind(option: string): string {
     const o = this.decision().options.find((x) => x.id === option);

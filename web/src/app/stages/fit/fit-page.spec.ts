@@ -107,14 +107,19 @@ describe('the fit page', () => {
     asked().flush(way);
     await settle();
     await fixture.whenStable();
-    for (const what of ['Remove the pickup', 'Put the insert back', 'The wood cut from the pickup route', 'The original parts fit again without a clash; 44 min'])
+    for (const what of [
+      'Remove the pickup',
+      'Put the insert back',
+      'The wood cut from the pickup route',
+      'The original parts fit again without a clash; 44\u202fmin',
+    ])
       expect(said()).toContain(what);
     button(fixture, 'Plan the way back …').click();
     await fixture.whenStable();
     const form = (): HTMLFormElement => host(fixture).querySelector('rn-go-back form')!;
     form().dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(said()).toContain('Say why');
+    expect(said()).toContain('Type a reason');
     await type(fixture, 'rn-go-back form input', 'the old sound');
     form().dispatchEvent(new Event('submit'));
     await settle();

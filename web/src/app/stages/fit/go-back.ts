@@ -109,7 +109,7 @@ export class GoBack {
         : clashes === 0
           ? 'The original parts fit again without a clash'
           : `The original parts no longer clear everywhere: ${clashes} to check`;
-    const fits = [goes, open > 0 ? `${open} not measured` : '', minutes > 0 ? `${minutes} min` : ''].filter((x) => x !== '').join('; ');
+    const fits = [goes, open > 0 ? `${open} not measured` : '', minutes > 0 ? `${minutes}\u202fmin` : ''].filter((x) => x !== '').join('; ');
     return { operations, stays: stays.map((u) => undoText(u, this.names())), fits: fits === '' ? '' : `${fits}.` };
   });
   protected readonly words = OPERATION_WORDS;

@@ -14,7 +14,7 @@ describe('the ways out', () => {
     expect(titles[0]).toContain('Re-route under the cover for Wide two-coil');
     expect(titles.at(-1)).toContain('Keep as is');
     const reroute = host(fixture).querySelector('[data-remedy^="reroute"]')!;
-    expect(reroute.textContent).toMatch(/\d+ mm² and [\d.]+ cm³ more/);
+    expect(reroute.textContent).toMatch(/\d+\u202fmm² and [\d.]+\u202fcm³ more/);
     expect(reroute.textContent).toMatch(/Score \d+\.\d/);
   });
 

@@ -5,7 +5,19 @@ import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
-import { CLASS_WORDS, clearanceText, exclusionText, holeStepsText, lackText, priceText, remedyTitle, verdictTitle, wayBackText } from '@rinnovo/words';
+import {
+  CLASS_WORDS,
+  clearanceText,
+  exclusionText,
+  holeStepsText,
+  lackText,
+  moneyText,
+  remedyTitle,
+  verdictTitle,
+  wayBackText,
+  fixed,
+  withUnit,
+} from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
@@ -121,7 +133,7 @@ export class RemedyList {
       summary: headline(verdicts),
       excluded: option.excluded ? exclusionText(option.excluded) : null,
       baseline: option.excluded?.kind === 'baseline',
-      score: option.score.total.toFixed(1),
+      score: fixed(option.score.total, 1),
       shown: shown.map((v) => ({
         id: v.id,
         sign: CLASS_WORDS[v.class].sign,
@@ -131,10 +143,10 @@ export class RemedyList {
       })),
       fresh: option.newClashes.map((v) => verdictTitle(v, names)),
       figures: f
-        ? `${f.addedArea.toFixed(0)} mm² and ${(f.addedVolume / 1000).toFixed(1)} cm³ more; ${f.leftOver.toFixed(1)} mm² of the old route remaining`
+        ? `${withUnit(fixed(f.addedArea, 0), 'mm²')} and ${withUnit(fixed(f.addedVolume / 1000, 1), 'cm³')} more; ${withUnit(fixed(f.leftOver, 1), 'mm²')} of the old route remaining`
         : null,
       back: wayBackText(option.back, names),
-      cost: `${option.minutes} min${waitText(option.proposal.wait ?? 0)} · ${priceText(option.proposal.price)}`,
+      cost: `${withUnit(String(option.minutes), 'min')}${waitText(option.proposal.wait ?? 0)} · ${moneyText(option.proposal.price)}`,
       steps: option.proposal.steps ? holeStepsText(option.proposal.steps) : '',
       lacks: option.proposal.lacks.map((l) => lackText(l, names)).join(', '),
     };
@@ -144,5 +156,5 @@ export class RemedyList {
 /** Waiting time beside the working time: ` + 12 h wait`. */
 function waitText(minutes: number): string {
   if (minutes === 0) return '';
-  return minutes < 120 ? ` + ${minutes} min wait` : ` + ${Math.round(minutes / 60)} h wait`;
+  return minutes < 120 ? ` + ${withUnit(String(minutes), 'min')} wait` : ` + ${withUnit(String(Math.round(minutes / 60)), 'h')} wait`;
 }

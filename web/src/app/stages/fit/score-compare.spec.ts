@@ -17,7 +17,7 @@ describe('the weighing of a way out', () => {
     const bars = [...host(fixture).querySelectorAll('rect:not(.other)')].map((r) => Number(r.getAttribute('width')));
     const most = first!.score.scales.reduce((s, x) => s + x.weight, 0);
     expect(bars.reduce((s, w) => s + w, 0)).toBeCloseTo((first!.score.total / most) * 100, 6);
-    expect(host(fixture).querySelector('svg')!.getAttribute('aria-label')).toBe(`Weighed ${first!.score.total.toFixed(1)} of ${most}`);
+    expect(host(fixture).querySelector('svg')!.getAttribute('aria-label')).toBe(`Score ${first!.score.total.toFixed(1)} of ${most}`);
     expect(host(fixture).querySelector('p')!.textContent).toContain('Ranked above ‘');
     expect(host(fixture).querySelectorAll('tbody tr').length).toBe(7);
   });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Option } from '@rinnovo/core/remedy';
-import { rankReason, remedyTitle, SCALE_WORDS } from '@rinnovo/words';
+import { rankReason, remedyTitle, SCALE_WORDS, fixed } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 
 /** How a way out was weighed: its parts as a bar, beside any other one, and in words why it stands where it does. */
@@ -156,12 +156,12 @@ export class ScoreCompare {
       id: s.id,
       n,
       word: SCALE_WORDS[s.id],
-      mine: s.value.toFixed(2),
-      theirs: this.other()?.score.scales[n]?.value.toFixed(2) ?? '',
+      mine: fixed(s.value, 2),
+      theirs: twoPlaces(this.other()?.score.scales[n]?.value),
       weight: s.weight,
     })),
   );
-  protected readonly said = computed(() => `Weighed ${this.option().score.total.toFixed(1)} of ${this.most()}`);
+  protected readonly said = computed(() => `Score ${fixed(this.option().score.total, 1)} of ${this.most()}`);
   protected readonly why = computed(() => {
     const other = this.other();
     return other ? rankReason(this.option(), other, this.names()) : '';
@@ -171,3 +171,5 @@ export class ScoreCompare {
     this.beside.set((event.target as HTMLSelectElement).value);
   }
 }
+
+const twoPlaces = (value: number | undefined): string => (value === undefined ? '' : fixed(value, 2));

@@ -33,7 +33,7 @@ describe('describing an instrument', () => {
     const { fixture, http } = await page();
     await typeInto(fixture, 'routeDepth', '50');
     const field = host(fixture).querySelector('[data-field="routeDepth"]')!;
-    expect(field.querySelector('[role=alert]')!.textContent).toContain('50.0 mm deep in a body of 44.0 mm');
+    expect(field.querySelector('[role=alert]')!.textContent).toContain('50.0\u202fmm deep in a body of 44.0\u202fmm');
     await typeInto(fixture, 'thickness', '1 3/4 +');
     expect(host(fixture).querySelector('[data-field="thickness"] [role=alert]')!.textContent).toContain('Not a length');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));

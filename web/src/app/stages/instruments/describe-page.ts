@@ -74,11 +74,7 @@ export class DescribePage {
   protected readonly missing = computed(() =>
     [
       this.label().trim() === '' ? 'An instrument needs a label.' : '',
-      this.shelf().length === 0
-        ? 'No pickup is on the shelf yet. Add one on the part shelf first.'
-        : this.part() === null
-          ? 'Choose the pickup to fit.'
-          : '',
+      this.shelf().length === 0 ? 'No pickup is on the shelf yet. Add one on the part shelf first.' : this.part() === null ? 'Choose the pickup to fit.' : '',
       this.sound() ? '' : 'Some sizes are impossible. They are marked.',
     ]
       .filter(Boolean)

@@ -1,4 +1,5 @@
 import type { InstrumentSizes, SizeProblem } from '@rinnovo/core/instrument';
+import { fixed, withUnit } from '@rinnovo/words';
 
 /** One field of the description: its place in the sizes, its words, what it starts with and what can be, mm. */
 export interface SizeField {
@@ -109,10 +110,10 @@ export function problemAt(p: SizeProblem): { readonly key: string; readonly text
     case 'windowOutsidePlate':
       return { key: 'window.width', text: 'The window reaches beyond its plate.' };
     case 'deeperThanBody':
-      return { key: `${p.what}Depth`, text: `${p.depth.toFixed(1)} mm deep in a body of ${p.thickness.toFixed(1)} mm.` };
+      return { key: `${p.what}Depth`, text: `${withUnit(fixed(p.depth, 1), 'mm')} deep in a body of ${withUnit(fixed(p.thickness, 1), 'mm')}.` };
     case 'mouthBeyondScale':
-      return { key: 'nutToMouth', text: `${p.mouth.toFixed(0)} mm is longer than the scale of ${p.scale.toFixed(0)} mm.` };
+      return { key: 'nutToMouth', text: `${withUnit(fixed(p.mouth, 0), 'mm')} is longer than the scale of ${withUnit(fixed(p.scale, 0), 'mm')}.` };
     case 'spreadNarrows':
-      return { key: 'spreadAtSaddles', text: `The strings narrow from ${p.nut.toFixed(1)} to ${p.saddles.toFixed(1)} mm. Check both.` };
+      return { key: 'spreadAtSaddles', text: `The strings narrow from ${fixed(p.nut, 1)} to ${withUnit(fixed(p.saddles, 1), 'mm')}. Check both.` };
   }
 }

@@ -60,7 +60,7 @@ describe('the order of the work', () => {
     expect(host(fixture).querySelectorAll('li.broken').length).toBe(2);
     broken.querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Say why');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type a reason');
     await type(fixture, '[data-rule] input', 'made from the plate itself');
     broken.querySelector('form')!.dispatchEvent(new Event('submit'));
     await settle();

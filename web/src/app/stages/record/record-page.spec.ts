@@ -60,9 +60,9 @@ describe('the record', () => {
     const fixture = TestBed.createComponent(RecordPage);
     await fixture.whenStable();
     const article = host(fixture).querySelector('article')!;
-    expect(article.textContent).toContain('Slip of the template or the bit, 1.50 mm towards the treble side, tool. Fit a sliver');
+    expect(article.textContent).toContain('Slip of the template or the bit, 1.50\u202fmm towards the treble side, tool. Fit a sliver');
     expect(article.textContent).toContain('Lesson: two screws more');
-    expect(article.textContent).toContain('7.5 min');
+    expect(article.textContent).toContain('7.5\u202fmin');
     expect([...article.querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/mine/small']);
   });
 
@@ -114,16 +114,16 @@ describe('the record', () => {
     await fixture.whenStable();
     const text = host(fixture).textContent;
     expect(text).toContain('as left, revision 9');
-    expect(text).toMatch(/New in the pickup route: main decision 18\.1 mm/);
-    expect(text).toContain('nothing → Wide two-coil');
+    expect(text).toMatch(/New in the pickup route: main decision 18\.1\u202fmm/);
+    expect(text).toContain('none → Wide two-coil');
     expect(text).toContain('Cut with checks overridden: “she wants it so”');
     expect(text).not.toContain('it is thin and holds');
-    expect(text).toMatch(/tried and left.*Undone 2026-01-05/s);
+    expect(text).toMatch(/tried and left.*Undone 5 Jan 2026/s);
     expect(text).toContain('cannot be put back');
     expect(text).toContain('Way back at the time: Wide two-coil fits into the new cut');
     expect(text).toContain('“what she asked for”');
-    expect(text).toContain('The owner agreed by phone, 2026-01-03, at 213.90: “do it”');
-    expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2026-01-02/);
+    expect(text).toContain('The owner agreed by phone, 3 Jan 2026, at 213.90: “do it”');
+    expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2 Jan 2026/);
     const shown = (where: string): number => host(fixture).querySelectorAll(`${where} path.planned`).length;
     expect(shown('rn-plan-view.no-print')).toBe(1);
     // the report has both states side by side: new only in the second

@@ -16,7 +16,7 @@ import {
   nameOf,
   OPERATION_WORDS,
   placeOfChoice,
-  priceText,
+  moneyText,
   REMEDY_WORDS,
   SIDE_WORDS,
   targetText,
@@ -25,6 +25,10 @@ import {
   WAY_ON_WORDS,
   wayBackText,
   type Names,
+  fixed,
+  withUnit,
+  dateText,
+  dateTimeText,
 } from '@rinnovo/words';
 import { anatomy, ledger, people, photographs } from '../../state/resources';
 import { selectJob, selectLeftHanded, selectNames, selectWork } from '../../state/selectors';
@@ -61,7 +65,7 @@ export class RecordPage {
         place: placeOfChoice(d.chosen, this.names()),
         what: chosen ? REMEDY_WORDS[chosen.kind] : '',
         reason: d.reason,
-        until: d.undoneAt === null ? null : `Undone ${d.undoneAt.slice(0, 10)}.`,
+        until: d.undoneAt === null ? null : `Undone ${dateText(d.undoneAt)}.`,
         overrides: (this.work()?.clearances ?? [])
           .filter((c) => c.decision === d.id)
           .flatMap((c) => c.accepted)
@@ -69,8 +73,8 @@ export class RecordPage {
           .map((a) => a.reason),
         stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
         back: chosen?.back ? wayBackText(chosen.back, this.names()) : null,
-        who: `${this.nameOfPerson(d.person)}, ${d.at.slice(0, 10)}`,
-        owner: yes ? `The owner agreed ${yes.how}, ${yes.at.slice(0, 10)}, at ${priceText(yes.price)}: “${yes.said}”` : null,
+        who: `${this.nameOfPerson(d.person)}, ${dateText(d.at)}`,
+        owner: yes ? `The owner agreed ${yes.how}, ${dateText(yes.at)}, at ${moneyText(yes.price)}: “${yes.said}”` : null,
       };
     }),
   );
@@ -104,18 +108,16 @@ export class RecordPage {
   protected readonly entries = computed(() =>
     [...(this.ledger().data ?? [])].reverse().map((e) => ({
       id: e.id,
-      when: e.at.slice(0, 16).replace('T', ' '),
+      when: dateTimeText(e.at),
       who: this.nameOfPerson(e.person),
       what: `${OPERATION_WORDS[e.kind]} · ${e.step.replace(/^\d+ /, '').replace(/([A-Z])/g, (c) => ` ${c.toLowerCase()}`)}`,
       wrong: e.outcome === 'wentWrong',
       note: e.note,
       mishap: e.wrong ? this.mishapSaid(e.wrong) : '',
       lesson: e.wrong?.lesson ?? '',
-      minutes: e.minutes === null ? '' : `${e.minutes.toFixed(1)} min`,
+      minutes: e.minutes === null ? '' : withUnit(fixed(e.minutes, 1), 'min'),
       pictures: (this.photographs().data ?? []).filter((p) => p.operation === e.operation && p.step === e.step),
-      read: e.measured
-        ? `${e.measured.level === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${e.measured.limit.toFixed(2)}`
-        : '',
+      read: e.measured ? `${e.measured.level === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${fixed(e.measured.limit, 2)}` : '',
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),

@@ -35,7 +35,7 @@ import {
   type ThreadId,
   type TraitId,
 } from '@rinnovo/core/part';
-import { PART_KIND_WORDS, partProblemText, priceText, TRAIT_WORDS } from '@rinnovo/words';
+import { PART_KIND_WORDS, partProblemText, amountText, TRAIT_WORDS } from '@rinnovo/words';
 import { attempt } from '../../ui/attempt';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { same } from '../../ui/same';
@@ -83,7 +83,7 @@ export class PartForm {
 
   private readonly settled = computed(() => this.part(), { equal: same });
   protected readonly name = linkedSignal(() => this.settled().name);
-  protected readonly price = linkedSignal(() => priceText(this.settled().price));
+  protected readonly price = linkedSignal(() => amountText(this.settled().price));
   protected readonly leadDays = linkedSignal(() => String(this.settled().leadDays ?? ''));
   protected readonly replacedBy = linkedSignal(() => this.settled().replacedBy ?? null);
   protected readonly note = linkedSignal(() => this.settled().note ?? '');

@@ -89,7 +89,8 @@ describe('the part shelf', () => {
     press(f, 'Pots');
     await settle(f);
     expect(names(f)).toEqual(['Pot, long']);
-    press(f, 'All');X
+    press(f, 'All');
+    press(f, 'Archived');
     await settle(f);
     expect(names(f)).toEqual(['Old jack']);
   });
@@ -119,7 +120,7 @@ describe('the part shelf', () => {
     [...host(f).querySelectorAll<HTMLFormElement>('rn-part-form form')][0]!.dispatchEvent(new Event('submit', { cancelable: true }));
     await settle(f);
     http.expectNone({ method: 'PUT', url: `/api/parts/${id(1)}` });
-    expect(host(f).querySelector('[data-size="bushing"] [role="alert"]')?.textContent).toContain('cannot be');
+    expect(host(f).querySelector('[data-size="bushing"] [role="alert"]')?.textContent).toContain('out of range');
     expect(host(f).querySelector<HTMLInputElement>('[data-size="bushing"] input')!.value).toBe('950');
     expect(host(f).querySelector('rn-part-form > form > .problem')?.textContent).toContain('cannot be read');
   });

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { BuyListLine } from '@rinnovo/contract';
 import { buyCsv } from '@rinnovo/core/format';
-import { lackText, namesOf, priceText } from '@rinnovo/words';
+import { lackText, namesOf, moneyText } from '@rinnovo/words';
 import { buyList } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
 import { saveFile } from '../../ui/save-file';
@@ -81,7 +81,7 @@ export class BuyPage {
     return `${lines.length} to buy, ${this.money(price)} for known prices, delivered in ${wait} days at the earliest`;
   });
 
-  protected readonly money = priceText;
+  protected readonly money = moneyText;
 
   /** What waits for it: the instrument, the place, the job. */
   protected held({ jobs }: Pick<BuyListLine, 'jobs'>, { job, choice }: BuyListLine['holds'][number]): string {

@@ -76,9 +76,7 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
               >
                 Use one
               </button>
-              <button matButton type="button" [attr.aria-label]="'Archive ' + r.what" [disabled]="busy()" (click)="remove(r.kept)">
-                Archive item
-              </button>
+              <button matButton type="button" [attr.aria-label]="'Archive ' + r.what" [disabled]="busy()" (click)="remove(r.kept)">Archive item</button>
             </td>
           </tr>
         } @empty {
@@ -128,7 +126,7 @@ export class DrawersPage {
     const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
     const wrong = [...this.fields().filter((f) => this.isSize(f)), 'quantity'].find((f) => text(f) === '' || !(Number(text(f).replace(',', '.')) >= 0));
     if (wrong !== undefined) {
-      this.problem.set(`‘${text(wrong)}’ is no ${wrong === 'quantity' ? 'Type a number, 0 or more' : `${wrong} in mm`}.`);
+      this.problem.set(`‘${text(wrong)}’ is not a ${wrong === 'quantity' ? 'Type a number, 0 or more' : `${wrong} in mm`}.`);
       return;
     }
     const values = this.fields().map((f) => [f, this.isSize(f) ? Number(text(f).replace(',', '.')) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);
@@ -164,9 +162,9 @@ function whatOf(s: StockItem, name: (id: string) => string): string {
     case 'part':
       return name(s.part);
     case 'offcut':
-      return `Offcut, ${s.wood}, ${s.length} × ${s.width} × ${s.thickness} mm`;
+      return `Offcut, ${s.wood}, ${s.length} × ${s.width} × ${s.thickness}\u202fmm`;
     case 'dowel':
-      return `Dowel, ${s.wood}, Ø ${s.diameter} × ${s.length} mm`;
+      return `Dowel, ${s.wood}, Ø ${s.diameter} × ${s.length}\u202fmm`;
     case 'material':
       return `${s.name}, ${s.unit}`;
   }

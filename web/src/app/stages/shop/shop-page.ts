@@ -59,7 +59,7 @@ export class ShopPage {
     { path: 'buy', word: 'Buy list' },
     { path: 'drawers', word: 'Drawers' },
     { path: 'tools', word: 'Tools' },
-    { path: 'numbers', word: 'Settings' },
+    { path: 'settings', word: 'Settings' },
     { path: 'people', word: 'People' },
   ];
   protected readonly ready = computed(() => this.held.every((h) => h().data !== null));

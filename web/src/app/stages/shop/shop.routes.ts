@@ -12,7 +12,7 @@ export const shopRoutes: Routes = [
       { path: 'buy', title: 'Buy list · Rinnovo', loadComponent: () => import('./buy-page').then((m) => m.BuyPage) },
       { path: 'drawers', title: 'Drawers · Rinnovo', loadComponent: () => import('./drawers-page').then((m) => m.DrawersPage) },
       { path: 'tools', title: 'Tools · Rinnovo', loadComponent: () => import('./tools-page').then((m) => m.ToolsPage) },
-      { path: 'numbers', title: 'Shop’s numbers · Rinnovo', loadComponent: () => import('./numbers-page').then((m) => m.NumbersPage) },
+      { path: 'settings', title: 'Settings · Rinnovo', loadComponent: () => import('./settings-page').then((m) => m.SettingsPage) },
       { path: 'people', title: 'People · Rinnovo', loadComponent: () => import('./people-page').then((m) => m.PeoplePage) },
     ],
   },

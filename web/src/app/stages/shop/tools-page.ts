@@ -4,7 +4,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import { tool as toolSchema } from '@rinnovo/contract';
 import { isMeasuring, type Tool, type ToolKind } from '@rinnovo/core/part';
-import { TOOL_WORDS, toolText } from '@rinnovo/words';
+import { TOOL_WORDS, toolText, dayOf } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
@@ -103,9 +103,7 @@ const WORDS: Readonly<Record<string, string>> = {
                 <button matButton type="button" [disabled]="busy()" [attr.aria-label]="r.tool.name + ' sharpened today'" (click)="sharpened(r.tool)">
                   Sharpened today
                 </button>
-                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="'Archive ' + r.tool.name" (click)="remove(r.tool)">
-                  Archive tool
-                </button>
+                <button matButton type="button" [disabled]="busy()" [attr.aria-label]="'Archive ' + r.tool.name" (click)="remove(r.tool)">Archive tool</button>
               }
             </td>
           </tr>
@@ -196,7 +194,7 @@ export class ToolsPage {
 
   protected async sharpened(tool: Tool): Promise<void> {
     if (isMeasuring(tool)) return;
-    await this.attempt.run(() => this.commands.keepTool({ ...tool, sharpened: new Date().toISOString().slice(0, 10) }, this.versionOf(tool)));
+    await this.attempt.run(() => this.commands.keepTool({ ...tool, sharpened: dayOf(new Date().toISOString()) }, this.versionOf(tool)));
   }
 
   protected async remove(tool: Tool): Promise<void> {

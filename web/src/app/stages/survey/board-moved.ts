@@ -1,7 +1,7 @@
 import { BOARD_WOODS, drawnBack, moistureWithin } from '@rinnovo/core/moisture';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import type { StateOf } from '@rinnovo/core/survey';
-import { lengthText } from '@rinnovo/words';
+import { lengthText, fixed, withUnit } from '@rinnovo/words';
 
 /** The middle of what a room should have, % [trade: docs/trade.md, moisture]. */
 const HOME = 50;
@@ -11,14 +11,14 @@ export function boardText(s: StateOf, wood: string, unit: LengthUnit): string | 
   const [humidity, celsius, width] = [s.at('humidity', 'room')?.reading, s.at('temperature', 'room')?.reading, s.surveyed.anatomy.neck.endWidth];
   if (!humidity || !celsius) return null;
   const here = moistureWithin(humidity, celsius);
-  const holds = `At equilibrium here, wood holds ${here.value.toFixed(1)} % moisture (${here.least.toFixed(1)} to ${here.most.toFixed(1)}).`;
+  const holds = `At equilibrium here, wood holds ${withUnit(fixed(here.value, 1), '%')} moisture (${fixed(here.least, 1)} to ${fixed(here.most, 1)}).`;
   if (!width) return `${holds} Measure the width at the end of the board to see how far it shrank.`;
   const known = (Object.keys(BOARD_WOODS) as (keyof typeof BOARD_WOODS)[]).find((w) => wood.toLowerCase().includes(w));
   const name = known ?? 'maple';
   const back = drawnBack(width.value, BOARD_WOODS[name], { humidity, celsius }, HOME);
   const of = known ? name : `${name}, as the wood of the board is unknown`;
   return (
-    `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME} %, has drawn back ` +
+    `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME}\u202f%, has drawn back ` +
     `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, or less where neck and finish hold it. ` +
     'Two weeks at 50 to 60 % reverse it.'
   );

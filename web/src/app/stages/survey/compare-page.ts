@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -7,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { STATES } from '@rinnovo/core/quantity';
 import { compareStates, coursesOf, placeNumber, readingsIn, stateOf, type Difference, type StateValue } from '@rinnovo/core/survey';
-import { changeText, STATE_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS } from '@rinnovo/words';
+import { changeText, STATE_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS, dateText } from '@rinnovo/words';
 import { profiles } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyed, selectSurveys } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
@@ -27,7 +26,6 @@ interface Side {
 @Component({
   selector: 'rn-compare-page',
   imports: [CourseChart, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, SurveyNav],
-  providers: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">Compare</h1>
@@ -178,7 +176,6 @@ interface Side {
 export class ComparePage {
   private readonly store = inject(Store);
   private readonly commands = inject(SurveyCommands);
-  private readonly date = inject(DatePipe);
   private readonly surveyed = this.store.selectSignal(selectSurveyed);
   private readonly readings = this.store.selectSignal(selectReadings);
   private readonly held = this.store.selectSignal(profiles.select);
@@ -191,7 +188,7 @@ export class ComparePage {
     if (!surveyed) return [];
     const own = this.surveys().map((s): Side => {
       const { readings } = stateOf(surveyed, readingsIn(s.id, this.readings()));
-      const word = `${SURVEY_KIND_WORDS[s.kind]}, ${this.date.transform(s.begun, 'd MMM yyyy') ?? ''}${s.signed ? '' : ', open'}`;
+      const word = `${SURVEY_KIND_WORDS[s.kind]}, ${dateText(s.begun)}${s.signed ? '' : ', open'}`;
       return { id: s.id, word, values: readings.map(({ target, reading }) => ({ target, value: reading.value, limit: reading.limit })) };
     });
     return [...own, ...(this.held().data ?? []).map((p): Side => ({ id: p.id, word: `Profile: ${p.name}`, values: p.values }))];

@@ -49,9 +49,7 @@ import { SurveyNav } from './survey-nav';
     </section>
     <section class="step panel" aria-label="Current step">
       @if (view() === null) {
-        <p class="done">
-          No survey yet. Start one: it collects every reading with the strings, the tuning and the person, until you sign it.
-        </p>
+        <p class="done">No survey yet. Start one: it collects every reading with the strings, the tuning and the person, until you sign it.</p>
         <rn-begin-survey [instrument]="instrument()" />
       } @else if (view()?.signed) {
         <rn-signed-readings [quantity]="open()" (all)="open.set(null)" />

@@ -100,7 +100,7 @@ describe('an inspection', () => {
   it('says why a judgement waits, and keeps nothing while a cell cannot be', async () => {
     const f = await page([read('humidity', 'room', 31)]);
     await step(f, 'fretEnds');
-    expect(host(f).querySelector('.waits')!.textContent).toContain('relative humidity 31 % comes first');
+    expect(host(f).querySelector('.waits')!.textContent).toContain('relative humidity 31\u202f% comes first');
     await step(f, 'fretHeight');
     await put(f, cells(f)[4]!, 'low');
     host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
@@ -124,7 +124,7 @@ describe('an inspection', () => {
     const f = await page([read('humidity', 'room', 50)]);
     await step(f, 'relief');
     await put(f, cells(f)[0]!, '2.5');
-    expect(host(f).querySelector('.doubt')!.textContent).toContain('Did you mean 0.25 mm?');
+    expect(host(f).querySelector('.doubt')!.textContent).toContain('Did you mean 0.25\u202fmm?');
     const submit = async (): Promise<void> => {
       host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));
       await settle();
@@ -187,7 +187,7 @@ describe('the findings', () => {
     ]);
     expect(found(f)).toEqual(['reliefHigh', 'actionHigh', 'buzzHighFrets']);
     const [cause, effect] = [...host(f).querySelectorAll('article')];
-    expect(cause!.textContent).toContain('Relief: 0.60 mm, target 0.10 mm to 0.30 mm');
+    expect(cause!.textContent).toContain('Relief: 0.60\u202fmm, target 0.10\u202fmm to 0.30\u202fmm');
     expect(cause!.textContent).toContain('Explains: high action, buzz from the 12th fret up');
     expect(effect!.textContent).toContain('Comes from: too much relief');
     expect(effect!.textContent).not.toContain('Lower the saddle');

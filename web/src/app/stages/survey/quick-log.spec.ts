@@ -52,8 +52,8 @@ describe('the quick log', () => {
 
   it('tells what it understood before it keeps it, and keeps each value with its usual tool', async () => {
     await say('rh 38 t 19');
-    expect(understood()).toContain('Relative humidity: 38 %');
-    expect(understood()).toContain('Temperature: 19 °C');
+    expect(understood()).toContain('Relative humidity: 38\u202f%');
+    expect(understood()).toContain('Temperature: 19\u202f°C');
     await enter();
     const first = http.expectOne((r) => r.method === 'PUT');
     expect(first.request.body).toEqual(
@@ -74,12 +74,12 @@ describe('the quick log', () => {
     await settle();
     await fixture.whenStable();
     expect(input().value).toBe('');
-    expect(host(fixture).textContent).toContain('2 readings kept');
+    expect(host(fixture).textContent).toContain('2 readings saved');
   });
 
   it('keeps nothing that cannot be', async () => {
     await say('relief 25');
-    expect(understood()).toContain('25.00 mm is impossible');
+    expect(understood()).toContain('25.00\u202fmm is impossible');
     await enter();
     http.expectNone((r) => r.method === 'PUT');
     expect(input().value).toBe('relief 25');
@@ -87,10 +87,10 @@ describe('the quick log', () => {
 
   it('challenges what is improbable, and keeps it when it is insisted on as it is', async () => {
     await say('relief 2.5');
-    expect(understood()).toContain('2.50 mm is unlikely. Did you mean 0.25 mm?');
+    expect(understood()).toContain('2.50\u202fmm is unlikely. Did you mean 0.25\u202fmm?');
     await enter();
     http.expectNone((r) => r.method === 'PUT');
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Enter once more keeps it');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Press Enter again to save');
     await enter();
     expect((http.expectOne((r) => r.method === 'PUT').request.body as { value: number }).value).toBe(2.5);
   });
@@ -99,13 +99,13 @@ describe('the quick log', () => {
     await say(`note ${'x'.repeat(10_000)}`);
     await enter();
     http.expectNone((r) => r.method === 'PUT');
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('at most 3500 letters; this one has 10000');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('at most 3500 characters. This one has 10000');
     expect(input().value.length).toBe(10_005);
   });
 
   it('keeps what it does not understand as a note beside the others', async () => {
     await say('seam line under the finish, treble bout');
-    expect(understood()).toContain('A note: seam line');
+    expect(understood()).toContain('Note: seam line');
     await enter();
     http.expectOne((r) => r.method === 'GET' && r.url === '/api/instruments/i').flush(one, { headers: { ETag: '"4"' } });
     await settle();

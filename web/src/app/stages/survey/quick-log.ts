@@ -238,7 +238,12 @@ export class QuickLog {
   } {
     if (!isState(target)) {
       const value = typed.kind === 'value' ? lengthText(typed.value, this.unit()) : '';
-      return { title: upperFirst(targetText(target, this.names())), value, problem: typed.kind === 'value' ? null : 'Not a length. Try 7.9 or 5/16.', doubt: null };
+      return {
+        title: upperFirst(targetText(target, this.names())),
+        value,
+        problem: typed.kind === 'value' ? null : 'Not a length. Try 7.9 or 5/16.',
+        doubt: null,
+      };
     }
     const value = typed.kind === 'value' ? stateText(target.quantity, typed.value, this.unit()) : '';
     return {

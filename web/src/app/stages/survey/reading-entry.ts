@@ -11,6 +11,7 @@ import { Commands } from '../../state/commands';
 import { anatomy, people, readings, shop } from '../../state/resources';
 import { LengthField } from '../../ui/length-field';
 import { attempt } from '../../ui/attempt';
+import { dateTimeText } from '@rinnovo/words';
 
 /** One reading to type, and the way to a second one that cannot see the first. */
 @Component({
@@ -42,10 +43,7 @@ import { attempt } from '../../ui/attempt';
     @if (taken().length > 0) {
       <ul class="soft">
         @for (r of taken(); track r.id) {
-          <li>
-            {{ r.raw ?? 'withheld' }} ± {{ r.limit }} · {{ r.toolName }} · {{ r.personName }} · {{ r.at.slice(0, 16).replace('T', ' ')
-            }}{{ r.blind ? ' · blind' : '' }}
-          </li>
+          <li>{{ r.raw ?? 'withheld' }} ± {{ r.limit }} · {{ r.toolName }} · {{ r.personName }} · {{ when(r.at) }}{{ r.blind ? ' · blind' : '' }}</li>
         }
       </ul>
     }
@@ -77,6 +75,7 @@ import { attempt } from '../../ui/attempt';
   `,
 })
 export class ReadingEntry {
+  protected readonly when = dateTimeText;
   readonly target = input.required<Target>();
   readonly state = input.required<SecondReading['state']>();
   readonly title = input.required<string>();

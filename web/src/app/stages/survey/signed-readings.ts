@@ -1,10 +1,9 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { isState, STATES, type Reading, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { readingsIn, typedState } from '@rinnovo/core/survey';
-import { answersOf, STATE_WORDS, stateText, stateTitle, typedProblem } from '@rinnovo/words';
+import { answersOf, STATE_WORDS, stateText, stateTitle, typedProblem, dateTimeText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { people } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
@@ -14,7 +13,7 @@ import { viewFeature } from '../../state/view.feature';
 /** The readings of a signed survey: nothing in it changes, a correction stands beside what it corrects. */
 @Component({
   selector: 'rn-signed-readings',
-  imports: [DatePipe, MatButtonModule],
+  imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ title() }}</h2>
@@ -27,7 +26,7 @@ import { viewFeature } from '../../state/view.feature';
         <li [attr.data-reading]="r.id">
           <span class="what">
             {{ r.title }}
-            <span class="soft">{{ r.person }}, {{ r.at | date: 'd MMM yyyy, HH:mm' }}{{ r.correction ? ', a correction' : '' }}</span>
+            <span class="soft">{{ r.person }}, {{ when(r.at) }}{{ r.correction ? ', a correction' : '' }}</span>
           </span>
           <span class="number" [class.gone]="r.gone">{{ r.value }}</span>
           @if (r.gone) {
@@ -97,6 +96,7 @@ import { viewFeature } from '../../state/view.feature';
   `,
 })
 export class SignedReadings {
+  protected readonly when = dateTimeText;
   /** Only of this; null: all of them. */
   readonly quantity = input<StateId | null>(null);
   readonly all = output();

@@ -5,7 +5,20 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
 import { secondReading, STATES, targetKey, usualLimit, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { aimFor, standing, typedState, waitsFor, type Step } from '@rinnovo/core/survey';
-import { aimText, answersOf, improbableText, placeText, STANDING_WORDS, STATE_WORDS, stateText, stateTitle, typedProblem, upperFirst } from '@rinnovo/words';
+import {
+  aimText,
+  answersOf,
+  improbableText,
+  placeText,
+  STANDING_WORDS,
+  STATE_WORDS,
+  stateText,
+  stateTitle,
+  typedProblem,
+  upperFirst,
+  fixed,
+  withUnit,
+} from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
@@ -153,7 +166,7 @@ export class StepGrid {
   protected readonly tool = computed(() => {
     const q = STATES[this.quantity()];
     if (q.unit === 'choice') return `By ${q.by}.`;
-    const share = q.share === undefined ? '' : ` and ${(q.share * 100).toFixed(0)} %`;
+    const share = q.share === undefined ? '' : ` and ${withUnit(fixed(q.share * 100, 0), '%')}`;
     return `With the ${q.by}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : `${q.limit} ${q.unit}`}${share}.`;
   });
   protected readonly waits = computed(() => {

@@ -11,7 +11,7 @@ import { button, host, jobOnScreen, settle, survey, type as typeInto, instrument
 import { ComparePage } from './compare-page';
 import { FindingsPage } from './findings-page';
 import { InspectionPage } from './inspection-page';
-import { MissingPage } from './missing-page';
+import { ToMeasurePage } from './to-measure-page';
 
 let n = 0;
 const read = (quantity: StateId, feature: string, value: number, more: Partial<ShownReading> = {}): ShownReading => ({
@@ -138,7 +138,7 @@ describe('a step that is asked for', () => {
 
 describe('what is missing', () => {
   it('follows the kinds of work that are wanted and keeps them with the open survey', async () => {
-    const f = await show(MissingPage, [{ ...survey, work: ['fretEnds'] }], [read('humidity', 'room', 50)]);
+    const f = await show(ToMeasurePage, [{ ...survey, work: ['fretEnds'] }], [read('humidity', 'room', 50)]);
     const rows = (): readonly string[] => [...host(f).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
     expect(rows().some((r) => r.startsWith('Temperature'))).toBeTrue();
     expect(rows().some((r) => r.startsWith('Relative humidity'))).toBeFalse();
@@ -195,7 +195,7 @@ describe('a comparison', () => {
       .toContain('Profile: plays well');
     expect(host(f).querySelectorAll('canvas').length).toBe(1);
     await typeInto(f, '[name=profile]', ' as wished ');
-    button(f, 'Keep').click();
+    button(f, 'Save profile').click();
     await settle();
     expect(http.expectOne((r) => r.url.startsWith('/api/profiles/')).request.body).toEqual({ survey: 'survey', name: 'as wished' });
   });

@@ -1,4 +1,3 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -6,7 +5,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
 import { targetKey } from '@rinnovo/core/quantity';
 import { inspectionOf, leftOf } from '@rinnovo/core/survey';
-import { SURVEY_KIND_WORDS } from '@rinnovo/words';
+import { SURVEY_KIND_WORDS, dateText, dateTimeText } from '@rinnovo/words';
 import { Who } from '../../api/who';
 import { anatomy, people } from '../../state/resources';
 import { selectOpenSurvey, selectSurvey, selectSurveyed, selectSurveyInView, selectSurveys } from '../../state/selectors';
@@ -20,7 +19,7 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
 /** Which survey is looked at, in which conditions, who has the instrument; and its signature. */
 @Component({
   selector: 'rn-survey-head',
-  imports: [BeginSurvey, DatePipe, MatButtonModule, MatMenuModule],
+  imports: [BeginSurvey, MatButtonModule, MatMenuModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view(); as s) {
@@ -30,15 +29,15 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
             <span class="visually-hidden">Survey</span>
             <select (change)="look($event)">
               @for (o of all(); track o.id) {
-                <option [value]="o.id" [selected]="o.id === s.id">{{ word(o.kind) }}, {{ o.begun | date: 'd MMM yyyy' }}{{ o.signed ? '' : ', open' }}</option>
+                <option [value]="o.id" [selected]="o.id === s.id">{{ word(o.kind) }}, {{ date(o.begun) }}{{ o.signed ? '' : ', open' }}</option>
               }
             </select>
           </label>
         } @else {
-          <strong>{{ word(s.kind) }}, {{ s.begun | date: 'd MMM yyyy' }}</strong>
+          <strong>{{ word(s.kind) }}, {{ date(s.begun) }}</strong>
         }
         @if (s.signed; as signature) {
-          <span class="state">✓ Signed by {{ nameOf(signature.by) }}, {{ signature.at | date: 'd MMM yyyy, HH:mm' }}</span>
+          <span class="state">✓ Signed by {{ nameOf(signature.by) }}, {{ when(signature.at) }}</span>
         } @else {
           <span class="state">{{ nameOf(s.holder) }} holds the instrument</span>
           @if (s.holder !== me()) {
@@ -118,6 +117,8 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
   `,
 })
 export class SurveyHead {
+  protected readonly date = dateText;
+  protected readonly when = dateTimeText;
   private readonly store = inject(Store);
   private readonly commands = inject(SurveyCommands);
   private readonly dialog = inject(MatDialog);

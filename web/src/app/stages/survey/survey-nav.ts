@@ -48,7 +48,7 @@ export class SurveyNav {
     { path: [], word: 'Dimensions' },
     { path: ['inspection'], word: 'Inspection' },
     { path: ['findings'], word: 'Findings' },
-    { path: ['missing'], word: 'Still to measure' },
+    { path: ['to-measure'], word: 'Still to measure' },
     { path: ['compare'], word: 'Compare' },
   ];
 }

@@ -6,7 +6,7 @@ import { dimensionAt, targetsOf, type Face } from '@rinnovo/core/instrument';
 import { restsOn } from '@rinnovo/core/gate';
 import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
-import { targetText, upperFirst, lengthText } from '@rinnovo/words';
+import { targetText, upperFirst, lengthText, fixed } from '@rinnovo/words';
 import { readings } from '../../state/resources';
 import { selectAnatomy, selectLeftHanded, selectNames, selectRested } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -98,7 +98,7 @@ export class SurveyPage {
       state,
       ...STATE[state],
       title: upperFirst(targetText(target, this.names())),
-      value: d ? `${lengthText(d.value, this.unit())} ± ${d.limit.toFixed(2)}` : '—',
+      value: d ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}` : '—',
       typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'stated',
       count: second.readings.length,
     };

@@ -71,7 +71,7 @@ describe('an outline from a drawing', () => {
   it('is chosen among those in it, confirmed in both units, and laid about the feature’s middle', async () => {
     await open('plate.svg', SVG);
     expect(host(fixture).querySelectorAll('[role=radio]').length).toBe(2);
-    expect(host(fixture).textContent).toContain('70.00 mm × 39.00 mm (2 3/4 in');
+    expect(host(fixture).textContent).toContain('70.00\u202fmm × 39.00\u202fmm (2 3/4\u202fin');
     await useOnly();
     expect(size()).toEqual([70, 39, 10, 100]);
     expect([closed!.limit, closed!.basis]).toEqual([0.25, { kind: 'sheet', part: 'traced from plate.svg' }]);
@@ -83,7 +83,7 @@ describe('an outline from a drawing', () => {
     width.value = '35';
     width.dispatchEvent(new Event('input'));
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('35.00 mm × 19.50 mm');
+    expect(host(fixture).textContent).toContain('35.00\u202fmm × 19.50\u202fmm');
     await useOnly();
     expect(size()).toEqual([35, 19.5, 10, 100]);
   });
@@ -93,7 +93,7 @@ describe('an outline from a drawing', () => {
     expect(host(fixture).textContent).toContain('has no unit');
     expect(button(fixture, 'Use this size').disabled).toBeTrue();
     button(fixture, 'inches').click();
-    for (let i = 0; i < 60 && !host(fixture).textContent.includes('101.60 mm'); i++) {
+    for (let i = 0; i < 60 && !host(fixture).textContent.includes('101.60\u202fmm'); i++) {
       await settle(50);
       await fixture.whenStable();
     }
@@ -135,7 +135,7 @@ describe('an outline from a drawing', () => {
     expect(button(fixture, 'Use this outline').disabled).toBeTrue();
     host(fixture).querySelector<HTMLButtonElement>('[role=radio]')!.click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=radio]')!.textContent).toContain('70.00 mm × 39.00 mm');
+    expect(host(fixture).querySelector('[role=radio]')!.textContent).toContain('70.00\u202fmm × 39.00\u202fmm');
     button(fixture, 'Use this outline').click();
     expect(size()).toEqual([70, 39, 10, 100]);
     expect([closed!.limit, closed!.basis]).toEqual([0.1, { kind: 'sheet', part: 'Wide window (12345678)' }]);

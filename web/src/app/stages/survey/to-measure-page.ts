@@ -13,7 +13,7 @@ import { SurveyNav } from './survey-nav';
 
 /** What still has to be measured for the kinds of work that are chosen, sorted by what it holds up. */
 @Component({
-  selector: 'rn-missing-page',
+  selector: 'rn-to-measure-page',
   imports: [RouterLink, SurveyHead, SurveyNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -113,7 +113,7 @@ import { SurveyNav } from './survey-nav';
     }
   `,
 })
-export class MissingPage {
+export class ToMeasurePage {
   private readonly store = inject(Store);
   private readonly commands = inject(SurveyCommands);
   private readonly survey = this.store.selectSignal(selectSurvey);

@@ -6,14 +6,16 @@ import { SETTING_WORDS, SOURCE_WORDS } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
+import { LocaleForm } from './locale-form';
 import { same } from '../../ui/same';
 
-/** The shop's numbers: each with what can be, where it comes from, and what it is here. */
+/** The shop's settings: each with what can be, where it comes from, and what it is here. */
 @Component({
-  selector: 'rn-numbers-page',
-  imports: [MatButtonModule],
+  selector: 'rn-settings-page',
+  imports: [LocaleForm, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <rn-locale-form />
     <form class="all" (submit)="keep($event)" novalidate>
       <div class="head">
         <h2>{{ own() === 0 ? 'All at their defaults' : own() + ' changed' }}</h2>
@@ -72,7 +74,7 @@ import { same } from '../../ui/same';
     }
   `,
 })
-export class NumbersPage {
+export class SettingsPage {
   private readonly commands = inject(ShopCommands);
   private readonly held = inject(Store).selectSignal(shop.select);
   private readonly attempt = attempt();

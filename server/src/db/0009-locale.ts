@@ -1,0 +1,20 @@
+import type { Knex } from 'knex';
+
+/** How the workshop writes numbers, dates and money: at first as its machine keeps time. */
+export const locale = {
+  name: '0009-locale',
+  async up(db: Knex): Promise<void> {
+    await db.raw(SQL);
+    await db('shop').update({ time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
+  },
+  async down(db: Knex): Promise<void> {
+    await db.raw('ALTER TABLE shop DROP COLUMN locale, DROP COLUMN time_zone, DROP COLUMN currency');
+  },
+};
+
+const SQL = `
+ALTER TABLE shop
+  ADD COLUMN locale text NOT NULL DEFAULT 'en-GB',
+  ADD COLUMN time_zone text NOT NULL DEFAULT 'UTC',
+  ADD COLUMN currency text NOT NULL DEFAULT '';
+`;

@@ -47,7 +47,7 @@ async function measure(page: Page, fromSide: string, to: string, toSide: string,
 test('from nothing to a closed chain of measurements, by keyboard alone', async ({ page, workshop }) => {
   test.setTimeout(120_000);
   await page.goto(`${workshop.url}/instruments`);
-  await page.getByRole('link', { name: 'It has just arrived' }).waitFor();
+  await page.getByRole('link', { name: 'New instrument', exact: true }).waitFor();
   await tabTo(page, 'a[href="/instruments/start"]');
   await page.keyboard.press('Enter');
   await page.getByLabel('Label').waitFor();
@@ -94,7 +94,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await page.keyboard.press('Enter');
   await page.locator('rn-distance-panel form button[type=submit]').focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Choose two different things');
+  await expect(page.getByRole('alert')).toContainText('Choose two different edges');
   await expectAccessible(page, 'distances with an error');
   await measure(page, '', 'Neck', 'nut', '0');
   await expect(page.locator('rn-distance-panel li')).toHaveCount(1);
@@ -112,7 +112,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await measure(page, '', 'Rec', 'bri', '190');
   await expect(page.getByRole('alert')).toContainText('A chain of distances does not close');
   await expectAccessible(page, 'distances with an open chain');
-  await page.getByRole('button', { name: /Take archived: .*bridge edge of the recess/ }).focus();
+  await page.getByRole('button', { name: /Delete: .*bridge edge of the recess/ }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('A chain of distances does not close')).toHaveCount(0);
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
@@ -150,30 +150,30 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await page.getByLabel('Label').fill('Ruff');
   await page.getByRole('button', { name: 'Add instrument' }).click();
   await page.locator('[data-feature="bridge route"]').click();
-  await page.getByRole('button', { name: 'A pickup hangs here in the Bridge' }).waitFor();
+  await page.getByRole('button', { name: 'A pickup is planned here in the Bridge' }).waitFor();
   await page.getByRole('link', { name: 'Fit' }).click();
-  await expect(page.getByText('First open a job')).toBeVisible();
+  await expect(page.getByText('Open a job first')).toBeVisible();
   await page.getByRole('link', { name: 'Open job' }).click();
-  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.getByRole('button', { name: 'Open job' }).click();
   await expect(page.getByRole('alert')).toContainText('Type the work in a few words');
   await page.getByLabel('Work to do').fill('A full two-coil at the bridge');
   await page.getByLabel('Budget').fill('a lot');
-  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.getByRole('button', { name: 'Open job' }).click();
   await expect(page.getByRole('alert')).toContainText('Type an amount');
   await expectAccessible(page, 'about with an error');
   await page.getByLabel('Budget').fill('250');
-  await page.getByRole('button', { name: 'Open the job' }).click();
+  await page.getByRole('button', { name: 'Open job' }).click();
   await expect(page.getByRole('heading', { name: 'The job' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Fit' }).click();
   await page.getByRole('link', { name: 'Open Anatomy' }).click();
   await page.locator('rn-feature-panel mat-select').first().click();
   await page.getByRole('option', { name: 'Ring' }).click();
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add feature', exact: true }).click();
   await page.locator('[data-field="y"] input').fill('203');
-  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await page.getByRole('button', { name: 'Apply', exact: true }).click();
   await page.locator('[data-feature="bridge route"]').click();
-  await page.getByRole('button', { name: 'A pickup hangs here in the Ring' }).click();
+  await page.getByRole('button', { name: 'A pickup is planned here in the Ring' }).click();
   await expect(page.locator('rn-plan-view.panel path.opening')).toHaveCount(1);
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
 
@@ -189,7 +189,7 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await page.getByRole('link', { name: 'Rinnovo' }).click();
   await page.getByRole('link', { name: /Shrike seven/ }).click();
   await page.getByRole('link', { name: 'Fit' }).click();
-  await expect(page.getByText('First open a job')).toBeVisible();
+  await expect(page.getByText('Open a job first')).toBeVisible();
   const { limits } = (await workshop.db('jobs').where({ title: 'A full two-coil at the bridge' }).first()) as { limits: { budget: number } };
   expect(limits.budget).toBe(25000);
 });

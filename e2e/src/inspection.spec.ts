@@ -25,7 +25,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
       await row.getByRole('button', { name: 'yes', exact: true }).focus();
       await page.keyboard.press('Enter');
     }
-    await page.getByRole('button', { name: /^The other \d+: no$/ }).focus();
+    await page.getByRole('button', { name: /^Answer the other \d+: no$/ }).focus();
     await page.keyboard.press('Enter');
     await keep();
   };
@@ -55,7 +55,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await expect(page.getByRole('heading', { name: 'Relative humidity' })).toBeVisible();
   await column('wet');
   await page.keyboard.press('Enter');
-  await expect(page.locator('rn-step-grid form > [role=alert]')).toContainText('Nothing was kept');
+  await expect(page.locator('rn-step-grid form > [role=alert]')).toContainText('Not saved');
   await expectAccessible(page, 'inspection with an error');
   await page.locator('rn-step-grid [data-cell]').first().fill('');
   await column('49');
@@ -70,7 +70,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await expect(page.getByRole('heading', { name: 'Relief on the treble side' })).toBeVisible();
   await step('action');
   await column('2.1', '2.1', '2.2', '2.3', '2.4', '2.6');
-  await expect(page.locator('rn-step-grid .waits')).toContainText('relief 0.60 mm comes first');
+  await expect(page.locator('rn-step-grid .waits')).toContainText('correct the relief (0.60 mm) first');
   await expectAccessible(page, 'a step that waits');
   await keep();
 
@@ -85,19 +85,19 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.keyboard.press('/');
   await expect(page.getByLabel('Reading or note')).toBeFocused();
   await page.keyboard.type('rh 31');
-  await expect(page.getByLabel('Understood')).toContainText('Relative humidity: 31 %');
+  await expect(page.getByLabel('Parsed')).toContainText('Relative humidity: 31 %');
   await expectAccessible(page, 'quick log');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('One reading kept')).toBeVisible();
+  await expect(page.getByText('One reading saved')).toBeVisible();
   await page.keyboard.type('lacquer checks at the heel');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Kept as a note')).toBeVisible();
+  await expect(page.getByText('Saved as a note')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-finding]').first()).toContainText('The room is too dry');
   await page.getByRole('link', { name: 'Inspection' }).focus();
   await page.keyboard.press('Enter');
   await step('fretEnds');
-  await expect(page.locator('rn-step-grid .waits')).toContainText('relative humidity 31 % comes first');
+  await expect(page.locator('rn-step-grid .waits')).toContainText('correct the relative humidity (31 %) first');
   await page.getByRole('button', { name: 'sharp along both sides' }).focus();
   await page.keyboard.press('Enter');
   await keep();
@@ -105,9 +105,9 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.keyboard.press('Enter');
   const ends = page.locator('[data-finding=fretEndsDry]');
   await expect(ends).toContainText('Comes from: the room is too dry');
-  await expect(ends).toContainText('Cannot be judged yet');
+  await expect(ends).toContainText('Not judged yet');
 
-  await expect(page.locator('[data-finding=roomDry]')).toContainText('Wood at rest here holds');
+  await expect(page.locator('[data-finding=roomDry]')).toContainText('At equilibrium here, wood holds');
 
   // the first cause goes into the job; what no rule knows is pinned
   await page.locator('[data-finding=roomDry]').getByRole('button', { name: 'Add to this job' }).focus();
@@ -120,7 +120,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await expectAccessible(page, 'findings with a task and an own one');
 
   // what is still missing for a level, by keyboard
-  await page.getByRole('link', { name: 'Missing' }).focus();
+  await page.getByRole('link', { name: 'Still to measure' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('group', { name: 'Kinds of work' }).getByRole('button', { name: 'Fret ends' }).focus();
   await page.keyboard.press('Enter');
@@ -134,7 +134,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await step('rodTurns');
   await page.getByRole('button', { name: 'More for Rod turns left' }).focus();
   await page.keyboard.press('Enter');
-  await page.getByRole('menuitem', { name: /Cannot be measured/ }).focus();
+  await page.getByRole('menuitem', { name: /Mark as not measurable/ }).focus();
   await page.keyboard.press('Enter');
   await page.locator('.reason input').focus();
   await page.keyboard.type('the cover is glued');
@@ -155,9 +155,9 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.keyboard.press('Enter');
   await expect(dialog).toHaveCount(0);
   await expect(page.locator('rn-step-grid tbody')).toContainText('two readings agree');
-  await page.getByRole('button', { name: 'Sign …' }).focus();
+  await page.getByRole('button', { name: 'Sign survey …' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('group', { name: 'Sign the survey' })).toContainText('neither read nor said to be out of reach');
+  await expect(page.getByRole('group', { name: 'Sign the survey' })).toContainText('without a reading or a reason');
   await expectAccessible(page, 'before signing');
   await page.getByRole('button', { name: /^Sign as/ }).focus();
   await page.keyboard.press('Enter');

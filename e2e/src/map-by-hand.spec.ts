@@ -101,9 +101,9 @@ test('an outline goes into the drawer with its drawing, onto another instrument,
   await page.getByRole('tab', { name: 'From the drawer' }).click();
   await page.getByRole('radio', { name: /slim window/ }).click();
   await expectAccessible(page, 'the drawer');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: /Its drawing/ }).click()]);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: /Drawing/ }).click()]);
   expect(download.suggestedFilename()).toBe('slim window.svg');
-  await page.getByRole('button', { name: 'Put slim window away' }).click();
+  await page.getByRole('button', { name: 'Archive slim window' }).click();
   await expect(page.getByRole('radio', { name: /slim window/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Restore outline' }).click();
   await page.getByRole('radio', { name: /slim window/ }).click();

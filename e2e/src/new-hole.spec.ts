@@ -6,7 +6,7 @@ test('a new hole clashes with the one beside it, is pulled clear of it by hand, 
   await page.goto(`${workshop.url}/i/${SANDERLING}/fit`);
   await page.getByRole('button', { name: 'Add place' }).click();
   await page.getByLabel('Where', { exact: true }).click();
-  await page.getByRole('option', { name: 'a new hole' }).click();
+  await page.getByRole('option', { name: 'new hole' }).click();
   // it begins over the control cavity; what is no length is said beside it, and a part is asked for
   await expect(page.getByLabel('Centre, offset across')).toHaveValue('84');
   await page.getByRole('button', { name: 'Check the fit' }).click();
@@ -20,7 +20,7 @@ test('a new hole clashes with the one beside it, is pulled clear of it by hand, 
   await page.getByRole('button', { name: 'Check the fit' }).click();
 
   const beside = page.getByRole('region', { name: 'Verdicts' }).locator('[data-verdict^="holeBeside"]').first();
-  await expect(beside).toContainText('New hole from the volume hole');
+  await expect(beside).toContainText('New hole to the volume hole');
   await expect(beside).toContainText('−');
   await expect(page.locator('rn-place-list [aria-current=true]')).toBeInViewport();
 

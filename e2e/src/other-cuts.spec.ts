@@ -8,7 +8,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   const form = page.getByRole('form', { name: 'Other cuts' });
   await form.getByRole('button', { name: 'Check this cut' }).click();
-  await expect(form.getByRole('alert')).toContainText('Say where it begins');
+  await expect(form.getByRole('alert')).toContainText('Choose a start');
   await form.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: /neck pocket/ }).click();
   await expectAccessible(page, 'other cuts');
@@ -17,7 +17,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await form.getByRole('button', { name: 'Check this cut' }).click();
   const verdicts = page.getByRole('region', { name: 'Verdicts' });
   await expect(verdicts.locator('li.clashes')).toContainText('Floor');
-  await page.getByRole('button', { name: /Take Neck pocket: cut deeper from the plan/ }).click();
+  await page.getByRole('button', { name: /Remove Neck pocket: deepen from the plan/ }).click();
 
   await page.getByRole('link', { name: 'Cut' }).click();
   await form.getByRole('combobox', { name: 'Level' }).click();
@@ -38,7 +38,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await page.getByRole('option', { name: 'Row of holes' }).click();
   await form.getByLabel('Spacing, centre to centre').fill('6');
   await form.getByRole('button', { name: 'Check this cut' }).click();
-  await expect(form.getByRole('alert')).toContainText('run into one another');
+  await expect(form.getByRole('alert')).toContainText('overlap');
   await form.getByLabel('Spacing, centre to centre').fill('12');
   await form.getByLabel('First hole, offset across').fill('-30');
   await form.getByRole('button', { name: 'Check this cut' }).click();
@@ -57,9 +57,9 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await page.getByRole('option').first().click();
   await expectAccessible(page, 'a relief');
   await form.getByRole('button', { name: 'Check this cut' }).click();
-  await expect(page.locator('rn-place-list')).toContainText('relief under it');
-  await expect(page.locator('rn-remedy-list')).toContainText('New with it');
-  await page.getByRole('button', { name: /relief under it from the plan/ }).click();
+  await expect(page.locator('rn-place-list')).toContainText('relief');
+  await expect(page.locator('rn-remedy-list')).toContainText('New clashes');
+  await page.getByRole('button', { name: /relief from the plan/ }).click();
 
   // the sheet of holes, with the pilots and the pattern of the plate
   await page.goto(`${workshop.url}/i/${FIRST}/cut/holes`);
@@ -84,7 +84,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await workUntil(page, () => false);
   await expect(page.getByText('All work is done')).toBeVisible();
 
-  await page.getByRole('link', { name: 'To Record' }).click();
+  await page.getByRole('link', { name: 'Open Record' }).click();
   await expect(page.getByText('New: string hole 6')).toBeVisible();
   const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: {

@@ -48,7 +48,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(page.locator('rn-cutting-table')).toContainText('Template off');
   await expectAccessible(page, 'cutting plan');
   await page.getByRole('tab', { name: 'Clear to cut' }).click();
-  await expect(page.locator('rn-gate-panel')).toContainText('are missing');
+  await expect(page.locator('rn-gate-panel')).toContainText('still open');
   await expect(page.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
   await expectAccessible(page, 'gate');
 
@@ -63,7 +63,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('button', { name: 'Take a second reading' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await expectAccessible(page, 'the second reading');
-  await page.getByRole('button', { name: 'Not now' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.locator('[data-target="bodyThickness|body|"]').click();
   for (const [key, value] of READINGS) await readTwice(page, key, value);
@@ -94,7 +94,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(broken).toContainText('should come before');
   await expectAccessible(page, 'order with a broken rule');
   await broken.getByLabel('Reason').fill('the template was made from the plate itself');
-  await broken.getByRole('button', { name: 'Accept' }).click();
+  await broken.getByRole('button', { name: 'Accept exception' }).click();
   await expect(broken).toContainText('Accepted');
   await page.getByRole('button', { name: 'Restore the rules’ order' }).click();
   await expect(page.getByText('No rule is broken')).toBeVisible();
@@ -119,7 +119,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
     if (await asks.isVisible()) {
       if (!challenged) {
         await page.getByRole('button', { name: 'Done' }).click();
-        await expect(page.getByRole('alert')).toContainText('asks for the depth');
+        await expect(page.getByRole('alert')).toContainText('Type the depth');
         await expectAccessible(page, 'bench with an error');
         challenged = true;
       }
@@ -134,7 +134,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(page.getByText('All work is done')).toBeVisible();
 
   // Record: as left, what can be undone, the ledger, the export.
-  await page.getByRole('link', { name: 'To Record' }).click();
+  await page.getByRole('link', { name: 'Open Record' }).click();
   await expect(page.getByText('Put Workshop slim single-coil back')).toBeVisible();
   await expect(page.locator('rn-plan-view path.planned').first()).toBeVisible();
   await expectAccessible(page, 'record');
@@ -172,8 +172,8 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   for (const work of ['Remove the pickup', 'Put the insert back', 'Fit and solder the pickup']) await expect(page.getByText(work).first()).toBeVisible();
   await page.getByRole('link', { name: 'Open Bench' }).click();
   await doneOnBench(page);
-  await page.getByRole('link', { name: 'To Record' }).click();
-  await expect(page.getByText('Taken back,')).toBeVisible();
+  await page.getByRole('link', { name: 'Open Record' }).click();
+  await expect(page.getByText('Undone')).toBeVisible();
   await expect(page.getByText('she misses the old sound')).toBeVisible();
   await expect(page.getByText('Put Workshop slim single-coil back')).toBeHidden();
   const left = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {

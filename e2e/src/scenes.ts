@@ -19,7 +19,7 @@ export const READINGS: readonly (readonly [string, string])[] = [
 
 export async function stage(page: Page, url: string, path: string): Promise<void> {
   await page.goto(`${url}/i/${FIRST}/${path}`);
-  await page.locator('.saving').filter({ hasText: 'kept' }).waitFor();
+  await page.locator('.saving').filter({ hasText: 'saved' }).waitFor();
 }
 
 export async function chooseReroute(page: Page, url: string): Promise<void> {
@@ -41,7 +41,7 @@ export async function readTwice(page: Page, key: string, value: string): Promise
   await row.click();
   const entry = page.locator('rn-reading-entry');
   await entry.getByRole('button').first().waitFor();
-  const keep = entry.getByRole('button', { name: 'Keep' });
+  const keep = entry.getByRole('button', { name: 'Save reading' });
   if (await keep.isVisible()) {
     await entry.getByLabel('Reading').fill(value);
     await keep.click();

@@ -30,8 +30,8 @@ test('a job with many clashes is resolved place by place, and says in the end wh
 
   await look(page, 'volume hole');
   await expect(verdicts.locator('[data-verdict^="bushingInHole"]')).toContainText('−1.40 mm');
-  await expect(remedy(page, 'openHole')).toContainText('Open the hole to 9.7 mm');
-  await expect(remedy(page, 'openHole')).toContainText('Scratch the finish back first');
+  await expect(remedy(page, 'openHole')).toContainText('Enlarge the hole to 9.7 mm');
+  await expect(remedy(page, 'openHole')).toContainText('First scratch the finish back');
   // no reason, no decision
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose option …' }).click();
   await remedy(page, 'openHole').getByRole('button', { name: 'Choose this option' }).click();
@@ -46,7 +46,7 @@ test('a job with many clashes is resolved place by place, and says in the end wh
   await decide(page, 'neck pickup', 'fillAndReroute', 'the old route is in sight');
   // as it is it clashes: that is said, and taken all the same with a reason
   await look(page, 'jack hole');
-  await expect(remedy(page, 'asItIs')).toContainText('one clash is left');
+  await expect(remedy(page, 'asItIs')).toContainText('one clash remains');
   await decide(page, 'jack hole', 'asItIs', 'the bore is deepened by hand, she only uses short plugs');
   await decide(page, 'tuner 1', 'keep', 'old screw holes would show');
   await expect(page.locator('rn-place-list')).toContainText('decided');
@@ -71,16 +71,16 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   await page.getByRole('button', { name: 'New part' }).click();
   await page.getByRole('menuitem', { name: 'Pots' }).click();
   await page.getByRole('menuitem', { name: 'Pot', exact: true }).click();
-  await expect(page.getByText('not measured: good for a first look')).toBeVisible();
+  await expect(page.getByText('Measure them before you cut')).toBeVisible();
   await page.getByRole('textbox', { name: 'Name' }).fill('Pot, found in a drawer');
   await page.locator('[data-size="bushing"] input').fill('900');
   await page.getByRole('button', { name: 'Add part' }).click();
-  await expect(page.locator('[data-size="bushing"]').getByRole('alert')).toContainText('cannot be');
+  await expect(page.locator('[data-size="bushing"]').getByRole('alert')).toContainText('out of range');
   await page.locator('[data-size="bushing"] input').fill('3/8');
   await expectAccessible(page, 'a part with a mistake mended');
   await page.getByRole('button', { name: 'Add part' }).click();
   await expect(page.getByRole('heading', { name: 'Pot, found in a drawer' })).toBeVisible();
-  await expect(page.getByRole('row', { name: /Through the hole/ })).toContainText('3/8 in');
+  await expect(page.getByRole('row', { name: /Bushing/ })).toContainText('3/8 in');
   await page.getByLabel('In stock').fill('3');
   await page.getByRole('button', { name: 'Count' }).click();
   await expect(page.getByRole('link', { name: /Pot, found in a drawer/ })).toContainText('3');
@@ -88,9 +88,9 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   await page.getByRole('button', { name: 'Files' }).click();
   await page.getByRole('menuitem', { name: 'Import parts from CSV …' }).click();
   const csv = "kind,name,bushing,note\npot,From a table,9.4 ±0.05 (calliper),'=1+1\nkazoo,Odd,,\n";
-  await page.getByLabel(/A CSV with at least/).setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await page.getByLabel(/A CSV file with at least/).setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   await expect(page.getByRole('dialog')).toContainText('Line 3, kind: ‘kazoo’ is not a kind of part.');
-  await page.getByRole('button', { name: 'Put 1 on the shelf' }).click();
+  await page.getByRole('button', { name: 'Import 1 parts' }).click();
   await page.getByRole('link', { name: /From a table/ }).click();
   await expect(page.getByRole('row', { name: /Note/ })).toContainText('=1+1');
 });

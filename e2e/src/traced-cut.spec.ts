@@ -13,7 +13,7 @@ import { expect, FIRST, test } from './workshop.js';
 test('a traced outline is placed, cured of two clashes, printed true, cleared by two readings, cut in passes and recorded', async ({ page, workshop }) => {
   test.setTimeout(240_000);
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
-  await page.getByRole('button', { name: /Begin a cut for/ }).click();
+  await page.getByRole('button', { name: /Plan a cut for/ }).click();
 
   // traced: a drawing takes the place of the floor
   await page.getByRole('tab', { name: 'Outline' }).click();
@@ -85,7 +85,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   // a print that the printer scaled is found out
   await confirmAll(page);
   await gate.getByLabel('Width across on the print').fill('86.5');
-  await expect(gate).toContainText('The print is not the plan’s across');
+  await expect(gate).toContainText('The print differs from the plan across');
   await expectAccessible(page, 'the gate with a print that is off');
   await gate.getByLabel('Width across on the print').fill('88.1');
   await expect(gate).toContainText('One item still open');
@@ -111,8 +111,8 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByLabel('What happened').fill('the tape let go');
   await page.getByLabel('Lesson for the next job').fill('two screws hold better than tape');
   await expectAccessible(page, 'a slip told');
-  await page.getByRole('button', { name: 'Log it' }).click();
-  await expect(page.locator('.step')).toContainText('the tape let go. Way on: Fit a sliver');
+  await page.getByRole('button', { name: 'Log mishap' }).click();
+  await expect(page.locator('.step')).toContainText('the tape let go. Repair: Fit a sliver');
   await expect(page.locator('.learned')).toContainText('two screws hold better than tape');
   // what is gone is measured too, before more wood goes
   await expect(gate).toContainText('slip neck main');
@@ -125,8 +125,8 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(page.getByText('All work is done')).toBeVisible();
 
   // the record
-  await page.getByRole('link', { name: 'To Record' }).click();
-  await expect(page.getByText('The template or the bit slipped, 0.40 mm towards the neck')).toBeVisible();
+  await page.getByRole('link', { name: 'Open Record' }).click();
+  await expect(page.getByText('Slip of the template or the bit, 0.40 mm towards the neck')).toBeVisible();
   await expect(page.getByText(/gap read/)).toBeVisible();
   await expect(page.locator('.pictures img')).toHaveCount(1);
   await expectAccessible(page, 'record with a mishap and a picture');

@@ -17,8 +17,8 @@ test('two tabs: the later one is stated, both versions are shown, nothing is los
   await expect(page.locator('.saving')).toHaveText('kept');
   await choose(other, '5');
   const conflict = other.getByRole('alert', { name: 'Two versions of the plan' });
-  await expect(conflict).toContainText('version 2');
-  await expect(conflict).toContainText('Mine');
+  await expect(conflict).toContainText('(2)');
+  await expect(conflict).toContainText('My version');
   await conflict.getByRole('button', { name: 'Keep my version' }).click();
   await expect(other.locator('.saving')).toHaveText('kept');
   const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsNeeded: number }[] } };
@@ -39,7 +39,7 @@ test('numbers that differ are refused with both sides, and nothing of the browse
   expect(response.status()).toBe(409);
   const problem = (await response.json()) as { current: unknown[]; yours: unknown[] };
   expect(problem.current.length).toBe(problem.yours.length);
-  await expect(reroute.getByRole('alert')).toContainText('other numbers');
+  await expect(reroute.getByRole('alert')).toContainText('different numbers');
   await expect(reroute.getByLabel('Reason')).toHaveValue('because');
   expect(await workshop.db('decisions').count('* as n').first()).toEqual({ n: '0' });
 });

@@ -15,7 +15,7 @@ export type Placeable =
       readonly part: string | null;
     };
 
-/** What goes into a hole of a kind [trade: docs/trade.md, What goes where]. */
+/** What goes into a hole of a kind [trade: docs/trade/check.md, What goes where]. */
 export const HOLE_TAKES: Readonly<Record<HoleKind, readonly HardwareKind[]>> = {
   pot: ['pot', 'push-pull pot', 'rotary switch', 'mini toggle', 'toggle switch', 'jack'],
   switch: ['toggle switch', 'mini toggle', 'rotary switch', 'push-pull pot', 'pot'],

@@ -4,7 +4,7 @@ import type { Site } from './site.js';
 const LIES: ReadonlySet<string> = new Set(['ring', 'plate', 'guard']);
 
 /**
- * Does a plate, guard or ring lie on the top as it is made for [trade: docs/trade.md, Plates on tops]? An arched one rocks on a flat top: no.
+ * Does a plate, guard or ring lie on the top as it is made for [trade: docs/trade/check.md, Plates on tops]? An arched one rocks on a flat top: no.
  * A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not stated.
  */
 export function sitsOnTop(site: Site): readonly Verdict[] {

@@ -17,7 +17,7 @@ export interface Blank {
 /** More wood than the cavity on each side, to be trimmed to a tight fit, and how far it stands proud until it is levelled, mm [memory]. */
 const TRIM = 5;
 const PROUD = 1;
-/** Wider than this across the grain a plug wants thought, mm [trade: docs/trade.md, Plugs]. */
+/** Wider than this across the grain a plug wants thought, mm [trade: docs/trade/cut.md, Plugs]. */
 const WIDE = 60;
 
 /** The block for what was found: 80 × 30, 18 deep: 90 across, 40 along, 19 thick [law]. Null where a depth is not known. */

@@ -13,7 +13,7 @@ export interface HoleSteps {
   readonly countersink: boolean;
 }
 
-/** A finished hole is opened by steps of this, mm [trade: docs/trade.md, Holes]. */
+/** A finished hole is opened by steps of this, mm [trade: docs/trade/cut.md, Holes]. */
 const STEP = 0.5;
 
 /**
@@ -36,7 +36,7 @@ export function holeSteps(from: number, to: number, tools: readonly Tool[]): Hol
   return { drills: last ? [...drills, last] : drills, ...ended(from, to, last, tools) };
 }
 
-/** A new hole in whole wood begins with a pilot of about this, mm [trade: docs/trade.md, Holes]. */
+/** A new hole in whole wood begins with a pilot of about this, mm [trade: docs/trade/cut.md, Holes]. */
 const PILOT = 3;
 
 /**

@@ -1,7 +1,7 @@
 /** What a wood and its cutters ask for while it is cut. */
 export type Remark = 'dustHarms' | 'burns' | 'tears' | 'fuzzes' | 'glueDulls' | 'slowLarge' | 'slowVeryLarge';
 
-/** By words in a wood's name [trade: docs/trade.md, Woods at the machine]. */
+/** By words in a wood's name [trade: docs/trade/cut.md, Woods at the machine]. */
 const WOODS: readonly (readonly [Remark, readonly string[]])[] = [
   ['dustHarms', ['rosewood', 'ebony', 'cedar', 'mdf', 'cocobolo', 'wenge', 'padauk']],
   ['burns', ['maple', 'cherry', 'ebony', 'rosewood', 'wenge']],

@@ -226,7 +226,7 @@ function parsed(json: string): object | null {
   }
 }
 
-/** Limits of what is typed without one, mm: a calliper's, and a listing's [trade: docs/trade.md, Tools]. */
+/** Limits of what is typed without one, mm: a calliper's, and a listing's [trade: docs/trade/part.md, Tools]. */
 const CALLIPER = 0.05;
 const LISTING = 1;
 

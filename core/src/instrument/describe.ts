@@ -32,7 +32,7 @@ export interface InstrumentSizes {
   readonly backDepth: number;
 }
 
-/** Limit of a size that was stated or typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+/** Limit of a size that was stated or typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;
 
 const stated: Basis = { kind: 'stated' };

@@ -9,7 +9,7 @@ export function cavityOf(a: Anatomy, { position }: { readonly position: string }
   return a.cavities.find((c) => c.id === place?.cavity) ?? null;
 }
 
-/** An opening that nobody measured: a full-width cover's window with half its usual range, mm [memory: docs/trade.md, starting kinds]. */
+/** An opening that nobody measured: a full-width cover's window with half its usual range, mm [memory: docs/trade/instrument.md, starting kinds]. */
 const TYPICAL_WINDOW = { width: 70, height: 39, corner: 3.5, limit: 1 };
 
 /**

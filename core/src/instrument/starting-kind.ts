@@ -10,7 +10,7 @@ export const STARTING_KINDS: readonly StartingKind[] = ['bolt-on solid', 'set-ne
 
 const typical: Basis = { kind: 'default' };
 
-/** A typical value with half of its usual range as limit, mm [memory: docs/trade.md, starting kinds]. */
+/** A typical value with half of its usual range as limit, mm [memory: docs/trade/instrument.md, starting kinds]. */
 const about = (value: number, limit: number): Dimension => ({ value, limit, basis: typical });
 
 /** Limit of an outline that nobody measured, mm [memory]. */
@@ -205,7 +205,7 @@ export const ADDED_KINDS: readonly AddedKind[] = [
   'bridge footprint',
 ];
 
-/** A feature with sensible first sizes [memory: docs/trade.md, starting kinds]. */
+/** A feature with sensible first sizes [memory: docs/trade/instrument.md, starting kinds]. */
 export function firstFeature(kind: AddedKind, id: string, name: string, face: 'top' | 'back', at: Point): Feature {
   const onItsFace = (of: Cavity): Feature => ({ kind: 'cavity', id, of: { ...of, face } });
   const flat = (of: Plate): Feature => ({ kind: 'plate', id, of: { ...of, face } });

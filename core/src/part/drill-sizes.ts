@@ -19,7 +19,7 @@ const LETTERS: readonly number[] = [
   0.397, 0.404, 0.413,
 ];
 
-/** Steps of the metric set: by 0.1 below 10, by 0.5 from there [trade: docs/trade.md, Drills]. */
+/** Steps of the metric set: by 0.1 below 10, by 0.5 from there [trade: docs/trade/part.md, Drills]. */
 const FINE = 0.1;
 const COARSE = 0.5;
 const FINE_TO = 10;

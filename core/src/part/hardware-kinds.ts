@@ -4,7 +4,7 @@ import type { SizeId } from './sizes.js';
 /** What a size usually is, with half of its usual range, mm; null: a kind has it, and nothing usual can be said. */
 export type Usual = { readonly value: number; readonly limit: number } | null;
 
-/** A kind of part beside pickups: the sizes that it has and what they usually are [memory: docs/trade.md, Usual sizes of parts]. */
+/** A kind of part beside pickups: the sizes that it has and what they usually are [memory: docs/trade/part.md, Usual sizes of parts]. */
 export interface HardwareRow {
   readonly group: PartGroup;
   readonly sizes: Readonly<Partial<Record<SizeId, Usual>>>;

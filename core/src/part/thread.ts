@@ -35,7 +35,7 @@ export const THREADS = {
 export type ThreadId = keyof typeof THREADS;
 export const THREAD_IDS = Object.keys(THREADS) as readonly ThreadId[];
 
-/** Pairs that look alike and destroy each other: two free turns by hand, or it is not that thread [memory: docs/trade.md, Threads that look alike]. */
+/** Pairs that look alike and destroy each other: two free turns by hand, or it is not that thread [memory: docs/trade/part.md, Threads that look alike]. */
 export const LOOK_ALIKES: readonly (readonly [ThreadId, ThreadId])[] = [
   ['6-32', 'M3.5'],
   ['4-40', 'M3'],

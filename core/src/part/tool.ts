@@ -98,7 +98,7 @@ export function isMeasuring(tool: Tool): tool is MeasuringTool {
   return tool.kind === 'calliper' || tool.kind === 'depth gauge' || tool.kind === 'rule' || tool.kind === 'tape';
 }
 
-/** The limits of error that a tool of a kind starts with, mm [trade: docs/trade.md, tools]. */
+/** The limits of error that a tool of a kind starts with, mm [trade: docs/trade/part.md, tools]. */
 export const USUAL_LIMIT: Readonly<Record<MeasuringTool['kind'], number>> = { calliper: 0.05, 'depth gauge': 0.05, rule: 0.25, tape: 0.5 };
 
 /** Every diameter that the shop can bore with a twist drill or the steps of one, smallest first, mm. */
@@ -138,5 +138,5 @@ export function smallestCutter(tools: readonly Tool[]): number | null {
   return radii.length > 0 ? Math.min(...radii) : null;
 }
 
-/** Radius of the 3/8 in bit that corners are drawn by while a shop has no template bit, mm [trade: docs/trade.md, Cutter]. */
+/** Radius of the 3/8 in bit that corners are drawn by while a shop has no template bit, mm [trade: docs/trade/cut.md, Cutter]. */
 export const USUAL_CUTTER = 4.7625;

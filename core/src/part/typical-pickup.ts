@@ -18,7 +18,7 @@ interface Usual {
   readonly strings: number;
 }
 
-/** [memory: docs/trade.md, Usual sizes of parts] */
+/** [memory: docs/trade/part.md, Usual sizes of parts] */
 const USUAL: Readonly<Record<PickupKind, Usual>> = {
   'single-coil': one([69, 70], [18, 18.5], 4, null, [76, 78], [50, 52.5], [0], [15, 18], 2, 6),
   'plate single-coil': one([71, 73], [37, 39], 8, null, [64, 68], [54, 55], [0], [14, 18], 2, 6),

@@ -4,7 +4,7 @@ import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from '.
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
-/** A pilot for a wood screw is about this share of its shank [memory: docs/trade.md, Wood screws]. */
+/** A pilot for a wood screw is about this share of its shank [memory: docs/trade/part.md, Wood screws]. */
 const PILOT = 0.6;
 
 /** Plug a hole that is too wide or stripped with a dowel, let it cure, and drill it anew: the dowel from the rack where one is thick enough. */

@@ -9,7 +9,7 @@ export interface Aim {
 
 const between = (min: number | null, max: number | null): Aim => ({ min, max });
 
-/** Relief, and action of the lowest and of the highest string at the 12th fret, mm [memory: docs/trade.md, targets by kind]. */
+/** Relief, and action of the lowest and of the highest string at the 12th fret, mm [memory: docs/trade/survey.md, targets by kind]. */
 const SET_UP: Readonly<Record<Family, { readonly relief: Aim; readonly lowest: Aim; readonly highest: Aim }>> = {
   electric: { relief: between(0.1, 0.3), lowest: between(1.5, 2), highest: between(1.2, 1.6) },
   bass: { relief: between(0.25, 0.4), lowest: between(2, 2.6), highest: between(1.6, 2.2) },

@@ -26,7 +26,7 @@ const h = (rule: RuleId, symptom: string, on: On, severity: Severity, judgedAt: 
   causes,
 });
 
-/** What is asked while it is played: first what every instrument has, then what is electrical [trade: docs/trade.md, heard while played]. */
+/** What is asked while it is played: first what every instrument has, then what is electrical [trade: docs/trade/survey.md, heard while played]. */
 export const HEARD: readonly Heard[] = [
   h('buzzOpen', 'buzz on open strings only', 'every', 'put right', 'nutGap', 'nutLow'),
   h('buzzLowFrets', 'buzz at frets 1 to 5', 'every', 'put right', 'relief', 'backBow', 'reliefLow', 'spotLevel', 'fullLevel'),

@@ -5,7 +5,7 @@ import type { StateOf, StateReading } from './state-of.js';
 /** The rounds of an inspection: strings on and played, measured, still closed, strings off. */
 export type RoundId = 'stop' | 'room' | 'played' | 'stringsOn' | 'closed' | 'stringsOff' | 'opened' | 'finish';
 
-/** In which order a survey asks [trade: docs/trade.md, order of inspection]. */
+/** In which order a survey asks [trade: docs/trade/survey.md, order of inspection]. */
 const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
   ['stop', ['stopSign']],
   ['room', ['humidity', 'temperature']],

@@ -5,7 +5,7 @@ import { placesOf } from './places.js';
 import type { StateOf } from './state-of.js';
 import type { Skipped } from './survey.js';
 
-/** Kinds of work that hang on readings [trade: docs/trade.md, what a kind of work rests on]. */
+/** Kinds of work that hang on readings [trade: docs/trade/survey.md, what a kind of work rests on]. */
 export const WORK_KINDS = [
   'setUp',
   'nut',

@@ -164,7 +164,7 @@ function shifted(s: StateOf): readonly StateReading[] {
   return off - bass.reading.limit - treble.reading.limit > EDGES_EQUAL ? [bass, treble] : [];
 }
 
-/** The rules, upstream first. Common practice, no source, where docs/trade.md says nothing else. */
+/** The rules, upstream first. Common practice, no source, where docs/trade/survey.md says nothing else. */
 export const RULES: readonly Rule[] = [
   rule('stopNow', 'stop', null, answered('stopSign', 1)),
   rule('roomDry', 'put right', null, low('humidity')),

@@ -17,7 +17,7 @@ import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldText } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
 
-/** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+/** Limit of a size that was typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;
 
 /** Limit of an angle that was only stated, and the steepest that is taken as one, degrees [memory]. */

@@ -160,5 +160,5 @@ function drawnDirection(a: Anatomy, from: Edge, to: Edge, axis: Distance['axis']
   }
 }
 
-/** Without a tool chosen: a steel rule's limit, mm [trade: docs/trade.md, tools]. */
+/** Without a tool chosen: a steel rule's limit, mm [trade: docs/trade/part.md, tools]. */
 const RULE_LIMIT = 0.25;

@@ -42,7 +42,7 @@ import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type Number
 import { PlateParts } from './plate-parts';
 import { sameTexts } from '../../ui/same-texts';
 
-/** Limit of a size that was typed without a reading, mm [trade: docs/trade.md, tools: a steel rule's]. */
+/** Limit of a size that was typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;
 
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */

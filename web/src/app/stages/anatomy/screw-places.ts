@@ -12,7 +12,7 @@ import { LengthField } from '../../ui/length-field';
 import { fieldTexts, typedNumbers, type NumberField } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
 
-/** Gauges that hold plates and rings [trade: docs/trade.md, screws]. */
+/** Gauges that hold plates and rings [trade: docs/trade/check.md, screws]. */
 const GAUGES = [1, 2, 3, 4, 5, 6, 8];
 
 /** Where a plate's screws are as seen on the body, each by its gauge. */

@@ -16,7 +16,7 @@ import { selectNames } from '../../state/selectors';
     </svg>
     @if (others().length > 0) {
       <label
-        >Compare with
+        >Other option
         <select (change)="choose($event)">
           @for (o of others(); track o.id) {
             <option [value]="o.id" [selected]="o.id === beside()">{{ o.title }}</option>

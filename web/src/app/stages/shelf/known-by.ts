@@ -1,6 +1,6 @@
 import type { Basis, Dimension } from '@rinnovo/core/measure';
 
-/** How a size comes to be known, with the limit of error that goes with it, mm [trade: docs/trade.md, Tools; a sheet from memory]. */
+/** How a size comes to be known, with the limit of error that goes with it, mm [trade: docs/trade/part.md, Tools; a sheet from memory]. */
 export const WAYS = [
   { id: 'calliper', word: 'Calliper, ±0.05', limit: 0.05 },
   { id: 'rule', word: 'Steel rule, ±0.25', limit: 0.25 },

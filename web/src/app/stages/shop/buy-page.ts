@@ -31,7 +31,7 @@ import { saveFile } from '../../ui/save-file';
             <th scope="col" class="number">In stock</th>
             <th scope="col" class="number">Price</th>
             <th scope="col" class="number">Delivery, days</th>
-            <th scope="col">Needed for</th>
+            <th scope="col">Instrument and job</th>
           </tr>
         </thead>
         <tbody>

@@ -3,7 +3,7 @@ import type { LengthUnit } from '@rinnovo/core/measure';
 import type { StateOf } from '@rinnovo/core/survey';
 import { lengthText, fixed, withUnit } from '@rinnovo/words';
 
-/** The middle of what a room should have, % [trade: docs/trade.md, moisture]. */
+/** The middle of what a room should have, % [trade: docs/trade/moisture.md, moisture]. */
 const HOME = 50;
 
 /** What the room has done to the fingerboard, with its sum; null where humidity or temperature is not known. */

@@ -35,7 +35,7 @@ interface Side {
     } @else {
       <section class="panel choose" aria-label="Surveys to compare">
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Before</mat-label>
+          <mat-label>First survey</mat-label>
           <mat-select [value]="from()" (valueChange)="choose({ from: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
@@ -43,7 +43,7 @@ interface Side {
           </mat-select>
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>After</mat-label>
+          <mat-label>Second survey</mat-label>
           <mat-select [value]="to()" (valueChange)="choose({ to: $event })">
             @for (s of sides(); track s.id) {
               <mat-option [value]="s.id">{{ s.word }}</mat-option>
@@ -73,8 +73,8 @@ interface Side {
             <thead>
               <tr>
                 <th scope="col">Reading</th>
-                <th scope="col">Before</th>
-                <th scope="col">After</th>
+                <th scope="col">First survey</th>
+                <th scope="col">Second survey</th>
                 <th scope="col">Change</th>
               </tr>
             </thead>

@@ -41,7 +41,7 @@ import { attempt } from '../../ui/attempt';
             </p>
           }
           @if (f.waits) {
-            <p class="waits">◇ Not judged yet: {{ f.waits }}</p>
+            <p class="waits">◇ Not judged yet: correct {{ f.waits }} first</p>
           }
           <ul>
             @for (e of f.evidence; track e) {

@@ -100,7 +100,7 @@ describe('an inspection', () => {
   it('says why a judgement waits, and keeps nothing while a cell cannot be', async () => {
     const f = await page([read('humidity', 'room', 31)]);
     await step(f, 'fretEnds');
-    expect(host(f).querySelector('.waits')!.textContent).toContain('relative humidity 31\u202f% comes first');
+    expect(host(f).querySelector('.waits')!.textContent).toContain('correct the relative humidity (31\u202f%) first');
     await step(f, 'fretHeight');
     await put(f, cells(f)[4]!, 'low');
     host(f).querySelector('rn-step-grid form')!.dispatchEvent(new Event('submit'));

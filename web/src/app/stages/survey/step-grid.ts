@@ -167,12 +167,12 @@ export class StepGrid {
     const q = STATES[this.quantity()];
     if (q.unit === 'choice') return `By ${q.by}.`;
     const share = q.share === undefined ? '' : ` and ${withUnit(fixed(q.share * 100, 0), '%')}`;
-    return `With the ${q.by}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : `${q.limit} ${q.unit}`}${share}.`;
+    return `With the ${q.by}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : withUnit(String(q.limit), q.unit)}${share}.`;
   });
   protected readonly waits = computed(() => {
     const s = this.survey();
     const w = s && waitsFor(this.quantity(), s);
-    return w ? `${stateTitle(w.target, this.names()).toLowerCase()} ${stateText(w.target.quantity, w.reading.value, this.unit())} comes first` : null;
+    return w ? `the ${stateTitle(w.target, this.names()).toLowerCase()} (${stateText(w.target.quantity, w.reading.value, this.unit())})` : null;
   });
   /** What is typed and not yet kept, by place; empty again at another step. */
   protected readonly texts = linkedSignal<StateId, Readonly<Record<string, string>>>({ source: () => this.quantity(), computation: () => ({}) });

@@ -72,7 +72,7 @@ describe('a survey under its head', () => {
 
   it('names who has the instrument, and lets another take it', async () => {
     const f = await show(InspectionPage, [{ ...survey, holder: 'ben' }]);
-    button(f, 'Take over').click();
+    button(f, 'Take over the survey').click();
     await settle();
     expect((http.expectOne('/api/surveys/survey').request.body as { holder: string }).holder).toBe('nell');
   });

@@ -41,7 +41,7 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
         } @else {
           <span class="state">{{ nameOf(s.holder) }} holds the instrument</span>
           @if (s.holder !== me()) {
-            <button matButton type="button" [disabled]="busy()" (click)="take()">Take over</button>
+            <button matButton type="button" [disabled]="busy()" (click)="take()">Take over the survey</button>
           }
         }
         <span class="soft">{{ s.strings || 'strings not noted' }} · {{ s.tuning || 'tuning not noted' }}</span>

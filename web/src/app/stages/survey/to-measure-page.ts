@@ -33,7 +33,7 @@ import { SurveyNav } from './survey-nav';
         <p class="problem" role="alert">{{ p }}</p>
       }
     </section>
-    <section class="panel list" aria-label="What is missing">
+    <section class="panel list" aria-label="Still to measure">
       @if (work().length === 0) {
         <p class="empty">Choose the work above to list what still has to be measured.</p>
       } @else {
@@ -42,7 +42,7 @@ import { SurveyNav } from './survey-nav';
             <tr>
               <th scope="col">Measure</th>
               <th scope="col">Reason</th>
-              <th scope="col">Needed for</th>
+              <th scope="col">Work</th>
             </tr>
           </thead>
           <tbody>

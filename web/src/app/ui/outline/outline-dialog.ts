@@ -220,5 +220,5 @@ function about(outline: Outline, middle: { readonly x: number; readonly y: numbe
 
 const TRUE_WIDTH = 'True width, if different';
 
-/** Limit of a typed size, mm [trade: docs/trade.md, tools: a steel rule's]. */
+/** Limit of a typed size, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;

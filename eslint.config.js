@@ -17,23 +17,24 @@ const CORE_ROWS = [
   ['order'],
   ['gate'],
   ['record'],
-  ['upgrade'],
 ];
 const GROUND_PEERS = { shape: ['quantity'], quantity: [] };
-const FORMAT_MAY = ['measure', 'shape', 'quantity', 'part', 'instrument'];
+/** What stands beside the rows may import these. */
+const ASIDE = {
+  format: ['measure', 'shape', 'quantity', 'part', 'instrument'],
+  upgrade: ['format', 'quantity', 'part', 'instrument', 'check'],
+};
 
-const allCore = [...CORE_ROWS.flat(), 'format'];
+const allCore = [...CORE_ROWS.flat(), ...Object.keys(ASIDE)];
 
 /** Which core folders `folder` must not import. */
 function forbiddenFor(folder) {
   const row = CORE_ROWS.findIndex((r) => r.includes(folder));
   const allowed =
-    folder === 'format'
-      ? FORMAT_MAY
-      : CORE_ROWS.slice(0, row)
-          .flat()
-          .concat(GROUND_PEERS[folder] ?? [])
-          .concat(folder === 'upgrade' ? ['format'] : []);
+    ASIDE[folder] ??
+    CORE_ROWS.slice(0, row)
+      .flat()
+      .concat(GROUND_PEERS[folder] ?? []);
   return allCore.filter((f) => f !== folder && !allowed.includes(f));
 }
 

@@ -10,7 +10,7 @@ import { ended, startServer } from './lib/server.mjs';
 function workshopName(args) {
   const i = args.indexOf('--workshop');
   if (i === -1) {
-    if (args.length > 0) throw new Plain(`'${args[0]}' is not known here: npm start -- --workshop NAME`);
+    if (args.length > 0) throw new Plain(`'${args[0]}' is unknown: npm start -- --workshop NAME`);
     return 'demo';
   }
   const name = args[i + 1] ?? '';

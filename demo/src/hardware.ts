@@ -123,7 +123,7 @@ export const hardware: readonly Hardware[] = [
   ),
   part(13, 'ferrule', 'String ferrule, smooth', 90, { outer: 8, flange: 10, length: 9.5, stringHole: 2.4 }, { traits: { surface: 'smooth' } }),
   part(14, 'ferrule', 'String ferrule, knurled', 110, { outer: 8.1, flange: 10, length: 9.5, stringHole: 2.4 }, { traits: { surface: 'knurled' } }),
-  part(15, 'bush', 'Post bush, knurled', 260, { outer: 12.6, flange: 14, length: 18 }, { thread: 'M8 × 1.25', traits: { surface: 'knurled' } }),
+  part(15, 'bush', 'Post bushing, knurled', 260, { outer: 12.6, flange: 14, length: 18 }, { thread: 'M8 × 1.25', traits: { surface: 'knurled' } }),
   part(16, 'stud', 'Post stud', 300, { diameter: 7.9, length: 38, head: 16 }, { thread: '5/16-24' }),
   part(
     17,

@@ -86,7 +86,7 @@ export const surveys: readonly KeptSurvey[] = [
     kind: 'as found',
     begun: '2026-11-03T09:08:00.000Z',
     signed: null,
-    strings: '10–46, the old set',
+    strings: '10–46, old set',
     work: ['setUp', 'spotLevel'],
     skipped: [{ target: { quantity: 'rodTurns', feature: 'neck' }, reason: 'the key does not reach before the cover is off' }],
   }),
@@ -103,7 +103,7 @@ export const surveys: readonly KeptSurvey[] = [
     kind: 'as found',
     begun: '2026-10-12T08:30:00.000Z',
     signed: { by: ids.ben, at: '2026-10-12T10:15:00.000Z' },
-    strings: '45–105, the old set',
+    strings: '45–105, old set',
     work: ['setUp', 'spotLevel'],
   }),
   survey(4, {

@@ -76,13 +76,13 @@ test('the page says what it is doing while the server or the database is away, a
     await expect(page.getByText('The server does not answer')).toBeVisible();
     cluster = await ensureCluster({ name: 'pg-fault', fast: true });
     await expect(page.getByText('The server does not answer')).toBeHidden({ timeout: 30_000 });
-    await expect(page.locator('.saving')).toHaveText('kept');
+    await expect(page.locator('.saving')).toHaveText('saved');
 
     await workshop.kill();
     await choose('5');
     await expect(page.getByText('The server does not answer')).toBeVisible();
     await workshop.start();
-    await expect(page.locator('.saving')).toHaveText('kept', { timeout: 30_000 });
+    await expect(page.locator('.saving')).toHaveText('saved', { timeout: 30_000 });
     const row = (await workshop.db('plans').where({ version: 3 }).first()) as { document: { choices: { leadsNeeded: number }[] } };
     expect(row.document.choices[0]!.leadsNeeded).toBe(5);
   } finally {
@@ -127,7 +127,7 @@ test('the commands give up with one sentence', async () => {
     expect(r.stderr).not.toMatch(/ at .+:\d+:\d+/);
     return r.stderr.trim();
   };
-  expect(start(['--nonsense'])).toContain('is unknown here');
+  expect(start(['--nonsense'])).toContain('is unknown');
   expect(start(['--workshop', 'No Good'])).toContain('needs a name');
   const taken = createServer();
   await new Promise<void>((resolve) => taken.listen(0, '127.0.0.1', () => resolve()));

@@ -150,7 +150,7 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await page.getByLabel('Label').fill('Ruff');
   await page.getByRole('button', { name: 'Add instrument' }).click();
   await page.locator('[data-feature="bridge route"]').click();
-  await page.getByRole('button', { name: 'A pickup is planned here in the Bridge' }).waitFor();
+  await page.getByRole('button', { name: 'Plan a pickup in the Bridge' }).waitFor();
   await page.getByRole('link', { name: 'Fit' }).click();
   await expect(page.getByText('Open a job first')).toBeVisible();
   await page.getByRole('link', { name: 'Open job' }).click();
@@ -173,7 +173,7 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await page.locator('[data-field="y"] input').fill('203');
   await page.getByRole('button', { name: 'Apply', exact: true }).click();
   await page.locator('[data-feature="bridge route"]').click();
-  await page.getByRole('button', { name: 'A pickup is planned here in the Ring' }).click();
+  await page.getByRole('button', { name: 'Plan a pickup in the Ring' }).click();
   await expect(page.locator('rn-plan-view.panel path.opening')).toHaveCount(1);
   await expect(page.locator('.bar [role=status]')).toContainText('revision');
 

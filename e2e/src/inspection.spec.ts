@@ -62,7 +62,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await keep();
   await column('20,5');
   await keep();
-  await answer(['buzz from the 12th up']);
+  await answer(['Buzz from the 12th fret up']);
   await expect(page.getByRole('heading', { name: 'Relief' })).toBeVisible();
   await column('.6');
   await expect(page.locator('rn-step-grid tbody')).toContainText('too high');
@@ -125,7 +125,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.getByRole('group', { name: 'Kinds of work' }).getByRole('button', { name: 'Fret ends' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('[data-missing]').first()).toBeVisible();
-  await expect(page.locator('[data-missing^=boardEndWidth]')).toContainText('not measured');
+  await expect(page.locator('[data-missing^=boardEndWidth]')).toContainText('not read');
   await expectAccessible(page, 'missing');
 
   // a place out of reach, a second reading that cannot see the first, and the signature

@@ -19,7 +19,7 @@ test('names on the map never lie on one another, near and far, on every instrume
   for (const { id } of rows) {
     await page.goto(`${workshop.url}/i/${id}/anatomy`);
     await page.locator('rn-plan-view text.name').first().waitFor();
-    for (const way of ['Fit', 'With neck', 'Nearer', 'Nearer']) {
+    for (const way of ['Fit', 'With neck', 'Zoom in', 'Zoom in']) {
       await page.getByRole('button', { name: way, exact: true }).first().click();
       const boxes = (await page.locator('section.left > rn-plan-view.no-print text.name').evaluateAll((names) =>
         names.map((n) => {

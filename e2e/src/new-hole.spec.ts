@@ -5,7 +5,7 @@ import { expect, test } from './workshop.js';
 test('a new hole clashes with the one beside it, is pulled clear of it by hand, and becomes work', async ({ page, workshop }) => {
   await page.goto(`${workshop.url}/i/${SANDERLING}/fit`);
   await page.getByRole('button', { name: 'Add place' }).click();
-  await page.getByLabel('Where', { exact: true }).click();
+  await page.getByLabel('Place', { exact: true }).click();
   await page.getByRole('option', { name: 'new hole' }).click();
   // it begins over the control cavity; what is no length is said beside it, and a part is asked for
   await expect(page.getByLabel('Centre, offset across')).toHaveValue('84');

@@ -76,7 +76,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
   await readTwice(page, 'bodyThickness|body|', '41.5');
-  await readTwice(page, 'levelDepth|neck pocket|level', '16');
+  await readTwice(page, 'levelDepth|neck pocket|pocket', '16');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await clearOnBench(page);
   await workUntil(page, (crumbs) => crumbs.includes('Drill the row'));

@@ -67,14 +67,14 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   await page.keyboard.press('Shift+ArrowUp');
   await page.keyboard.press('ArrowUp');
   await expect(page.getByLabel('Centre, offset along')).toHaveValue('102.00');
-  await expect(page.locator('.saving')).toHaveText('kept');
+  await expect(page.locator('.saving')).toHaveText('saved');
 
   await go(page, 's', page.getByText(/\/ 7/));
   for (const [key, value] of READINGS) {
     const row = page.locator(`[data-target="${key}"]`);
     await press(page, row);
     const entry = page.locator('rn-reading-entry');
-    if ((await row.innerText()).includes('not measured')) {
+    if ((await row.innerText()).includes('not read')) {
       await type(page, entry.getByLabel('Reading'), value);
       await page.keyboard.press('Enter');
       await expect(row).toContainText('read once');
@@ -122,7 +122,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
       expect(over || (await page.locator('.crumbs').innerText()) !== crumbs).toBe(true);
     }).toPass({ timeout: 15_000 });
   }
-  await go(page, 'r', page.getByText('Put Workshop slim single-coil back'));
+  await go(page, 'r', page.getByText('Refit Workshop slim single-coil'));
 
   const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: { positions: { part: string }[] };

@@ -135,7 +135,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
 
   // Record: as left, what can be undone, the ledger, the export.
   await page.getByRole('link', { name: 'Open Record' }).click();
-  await expect(page.getByText('Put Workshop slim single-coil back')).toBeVisible();
+  await expect(page.getByText('Refit Workshop slim single-coil')).toBeVisible();
   await expect(page.locator('rn-plan-view path.planned').first()).toBeVisible();
   await expectAccessible(page, 'record');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export JSON' }).click()]);
@@ -175,7 +175,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await page.getByRole('link', { name: 'Open Record' }).click();
   await expect(page.getByText('Undone')).toBeVisible();
   await expect(page.getByText('she misses the old sound')).toBeVisible();
-  await expect(page.getByText('Put Workshop slim single-coil back')).toBeHidden();
+  await expect(page.getByText('Refit Workshop slim single-coil')).toBeHidden();
   const left = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: { positions: { part: string }[]; cavities: { id: string; levels: unknown[] }[] };
   };

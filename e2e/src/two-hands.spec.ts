@@ -14,13 +14,13 @@ test('two tabs: the later one is stated, both versions are shown, nothing is los
     await p.getByRole('option', { name: leads, exact: true }).click();
   };
   await choose(page, '2');
-  await expect(page.locator('.saving')).toHaveText('kept');
+  await expect(page.locator('.saving')).toHaveText('saved');
   await choose(other, '5');
   const conflict = other.getByRole('alert', { name: 'Two versions of the plan' });
   await expect(conflict).toContainText('(2)');
   await expect(conflict).toContainText('My version');
   await conflict.getByRole('button', { name: 'Keep my version' }).click();
-  await expect(other.locator('.saving')).toHaveText('kept');
+  await expect(other.locator('.saving')).toHaveText('saved');
   const row = (await workshop.db('plans').where({ job: JOB }).first()) as { version: number; document: { choices: { leadsNeeded: number }[] } };
   expect([row.version, row.document.choices[0]!.leadsNeeded]).toEqual([3, 5]);
 });

@@ -13,7 +13,7 @@ describe('what a survey asks', () => {
       expect(answersOf(q.id)?.length)
         .withContext(q.id)
         .toBe(q.choices?.length as number);
-      if (q.choices && q.choices[0] === 'no') expect(answersOf(q.id)).toEqual(['no', 'yes']);
+      if (q.choices?.[0] === 'no') expect(answersOf(q.id)).toEqual(['no', 'yes']);
     }
     expect(answersOf('relief' satisfies StateId)).toBeNull();
   });

@@ -77,7 +77,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   levelPlug: () => 'Trim the plug and scrape it flush.',
   drillNew: () => 'Mark the centre, drill a pilot, then drill to size.',
   pressSleeve: (n) => `Press the sleeve in. Test-fit ${n['part']}.`,
-  deepenTo: (n) => `Deepen ${n['level'] === undefined ? 'the floor' : n['level']} in light passes. Measure between passes.`,
+  deepenTo: (n) => `Deepen ${n['level'] ?? 'the floor'} in light passes. Measure between passes.`,
   setSpacer: () => 'Set the spacer under the part and screw it down.',
   cutDown: (n) =>
     n['ears'] === undefined

@@ -96,7 +96,7 @@ describe('the anatomy page', () => {
     const view = fixture.debugElement.query(By.directive(PlanView)).componentInstance as PlanView;
     const level = boundsOf(anatomy, featureOf(anatomy, 'neck pocket')!);
     const route = boundsOf(anatomy, featureOf(anatomy, 'route')!);
-    view.chosen.emit({ id: 'neck pocket/level', at: { x: 0, y: level.maxY - 1 } });
+    view.chosen.emit({ id: 'neck pocket/pocket', at: { x: 0, y: level.maxY - 1 } });
     view.chosen.emit({ id: 'route/old', at: { x: 0, y: route.minY + 1 } });
     await fixture.whenStable();
     expect(view.lines().filter((l) => l.kind === 'edge').length).toBe(2);

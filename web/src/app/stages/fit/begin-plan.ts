@@ -18,7 +18,7 @@ import { attempt } from '../../ui/attempt';
   template: `
     <h2>No plan yet</h2>
     @if (!job()) {
-      <p>Open job first. It says what to do and what not to touch.</p>
+      <p>Open a job first. It says what to do and what not to touch.</p>
       <p><a matButton="filled" [routerLink]="['/i', instrument(), 'about']">Open job</a></p>
     } @else if (positions().length === 0) {
       <p>This instrument has no place for a pickup. Set the route and its plate in Anatomy, or start with another part.</p>

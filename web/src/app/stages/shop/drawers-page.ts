@@ -25,7 +25,7 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
   template: `
     <form (submit)="add($event)" novalidate aria-label="Add to a drawer">
       <label
-        >What
+        >Kind of item
         <select (change)="begin($event)">
           <option value="offcut">offcut</option>
           <option value="dowel">dowel</option>

@@ -15,7 +15,7 @@ import { attempt } from '../../ui/attempt';
     <form (submit)="add($event)" novalidate aria-label="Add person">
       <label>Name<input autocomplete="off" maxlength="120" [value]="name()" (input)="name.set(text($event))" /></label>
       <label
-        >Is
+        >Role
         <select (change)="role.set(text($event) === 'owner' ? 'owner' : 'technician')">
           <option value="technician">technician</option>
           <option value="owner">owner</option>

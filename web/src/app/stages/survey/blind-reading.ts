@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogModule, MatDialogRef } from '@angular/material/dialog';
 import { Store } from '@ngrx/store';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { isState, QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
+import { isState, QUANTITIES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { typedProblem } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
@@ -106,7 +106,7 @@ export class BlindReading {
     const typed = typedState(target.quantity, this.text(), this.unit());
     if (this.busy()) return;
     if (typed.kind !== 'value') {
-      this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type what the ${STATES[target.quantity].by} text`);
+      this.refusal.set(typedProblem(target.quantity, typed, this.unit()) ?? `Type the reading`);
       return;
     }
     await this.attempt.run(async () => {

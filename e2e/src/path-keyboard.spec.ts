@@ -1,5 +1,6 @@
 // The whole path by keyboard alone: not one click, not one touch.
 import type { Locator, Page } from '@playwright/test';
+import { stepAfter } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 /** Presses Tab (or Shift Tab) until the wanted control has the focus, as a person would. */
@@ -117,10 +118,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
     } else {
       await press(page, page.getByRole('button', { name: 'Done', exact: true }));
     }
-    await expect(async () => {
-      const over = await page.getByText('All work is done').isVisible();
-      expect(over || (await page.locator('.crumbs').innerText()) !== crumbs).toBe(true);
-    }).toPass({ timeout: 15_000 });
+    await stepAfter(page, crumbs);
   }
   await go(page, 'r', page.getByText('Refit Workshop slim single-coil'));
 

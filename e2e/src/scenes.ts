@@ -102,9 +102,12 @@ export async function workUntil(page: Page, until: (crumbs: string) => boolean):
     const asks = page.getByLabel(/Depth read|Smallest gap read/);
     if (await asks.isVisible()) await asks.fill(await page.locator('.ask .huge').innerText());
     await page.getByRole('button', { name: 'Done', exact: true }).click();
-    await over
-      .or(line.filter({ hasNotText: crumbs }))
-      .first()
-      .waitFor();
+    await stepAfter(page, crumbs);
   }
+}
+
+/** Waits until the bench shows another step than that of `crumbs`, or that all work is done. */
+export async function stepAfter(page: Page, crumbs: string): Promise<void> {
+  const another = page.locator('.crumbs').filter({ hasNotText: crumbs });
+  await page.getByText('All work is done').or(another).first().waitFor();
 }

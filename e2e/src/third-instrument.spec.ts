@@ -22,7 +22,7 @@ function boxInBox(w: number, h: number, r: number, W: number, H: number, R: numb
 
 async function number(page: Page, id: string): Promise<number> {
   const text = await page.locator(`[data-verdict^="${id}"] .number`).innerText();
-  return Number(text.split(' mm')[0]!.replace('−', '-'));
+  return Number(text.split(/\s*mm/)[0]!.replace('−', '-'));
 }
 
 for (const seed of [11, 4711]) {

@@ -74,7 +74,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
   await workUntil(page, () => false);
   const gate = page.locator('rn-gate-panel');
-  await expect(gate).toContainText('Take a second reading, blind: body thickness');
+  await expect(gate).toContainText('Take a second, blind reading: body thickness');
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Survey' }).click();
   for (const [key, value] of READINGS.slice(1)) await readTwice(page, key, value);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();
@@ -90,7 +90,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await gate.getByLabel('Width across on the print').fill('88.1');
   await expect(gate).toContainText('One item still open');
   await expect(gate.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
-  await gate.locator('li', { hasText: 'Take a second reading' }).getByRole('link', { name: 'Measure' }).click();
+  await gate.locator('li', { hasText: 'Take a second, blind reading' }).getByRole('link', { name: 'Measure' }).click();
   const [[thickness, value]] = READINGS as readonly [readonly [string, string]];
   await readTwice(page, thickness, value);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Bench' }).click();

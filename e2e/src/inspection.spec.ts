@@ -132,7 +132,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   await page.getByRole('link', { name: 'Inspection' }).focus();
   await page.keyboard.press('Enter');
   await step('rodTurns');
-  await page.getByRole('button', { name: 'More for Rod turns left' }).focus();
+  await page.getByRole('button', { name: 'More for Remaining rod turns' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('menuitem', { name: /Mark as not measurable/ }).focus();
   await page.keyboard.press('Enter');

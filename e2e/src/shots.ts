@@ -21,7 +21,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.getByRole('tab', { name: 'Distances' }).click();
   await shot('distances');
   await page.goto(`${url}/i/${BASS}/about`);
-  await page.getByRole('heading', { name: 'Open job' }).waitFor();
+  await page.getByRole('heading', { name: 'Open a job' }).waitFor();
   await shot('about');
   await page.goto(`${url}/i/${LEFT}/survey/inspection`);
   await page.locator('[data-step=action]').click();

@@ -105,11 +105,11 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     how: ['The thickest feeler that enters between heel and neck pocket.', 'Screws tight. If the gap opens under the hand, type the open gap.'],
   },
   rodTurns: {
-    name: 'Rod turns left',
+    name: 'Remaining rod turns',
     how: ['Count quarter turns to the stop, then turn back.', 'Stop if the rod is tight and has no effect: it is at its end.'],
   },
   fretRock: { name: 'High fret', how: ['Rocker over three frets, feeler under its raised end.', 'No rocking: type 0, or leave it empty.'] },
-  fretHeight: { name: 'Fret height left', how: ['From the fingerboard beside the fret to its crown.', 'At the lowest point under a string.'] },
+  fretHeight: { name: 'Remaining fret height', how: ['From the fingerboard beside the fret to its crown.', 'At the lowest point under a string.'] },
   fretEnds: { name: 'Fret ends', how: ['Run a finger along both edges of the fingerboard.', 'In a dry room, first wait two weeks at 50 to 60 %.'] },
   stringsOverTop: {
     name: 'String height over the top at the bridge',

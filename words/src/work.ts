@@ -48,7 +48,7 @@ const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = 
   unplug: () => 'Unplug the router.',
   changeBit: (n) => `Fit the ${n['bit']}.`,
   setDepth: (n) =>
-    `Set the bit to ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
+    `Set the bit for a depth of ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
   cut: (n) =>
     `Pass ${n['pass']} of ${n['of']}: rout clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the cut wall'}.`,
   measureDepth: (n) => `Measure the depth: ${n['level']}.`,

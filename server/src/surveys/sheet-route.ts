@@ -30,7 +30,7 @@ export function sheetRoutes(db: Knex): Router {
         ...(['maker', 'model', 'serial'] as const).flatMap((k) =>
           one[k] === '' ? [] : [[{ maker: 'Maker', model: 'Model', serial: 'Serial' }[k], one[k]] as const],
         ),
-        ['Kind', one.kind],
+        ['Kind', STARTING_WORDS[one.kind].name],
         ...IDENTITY_KEYS.flatMap((k) => {
           const fact = one.identity[k];
           return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${fact.basis})`] as const] : [];

@@ -57,7 +57,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
           </mat-form-field>
           @if (facts()[k.key]; as f) {
             <mat-form-field subscriptSizing="dynamic" class="basis">
-              <mat-label>{{ k.label }} is</mat-label>
+              <mat-label>{{ k.label }}, basis</mat-label>
               <mat-select [value]="f.basis" (valueChange)="setFact(k.key, { basis: $event })">
                 @for (b of bases; track b) {
                   <mat-option [value]="b">{{ b }}</mat-option>
@@ -65,7 +65,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
               </mat-select>
             </mat-form-field>
             <mat-form-field subscriptSizing="dynamic">
-              <mat-label>because</mat-label>
+              <mat-label>Reason</mat-label>
               <input matInput maxlength="200" [value]="f.why" (input)="setFact(k.key, { why: text($event) })" />
             </mat-form-field>
           }

@@ -12,6 +12,7 @@ import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { instruments, people } from '../../state/resources';
 import { FirstPerson } from './first-person';
+import { STARTING_WORDS } from '@rinnovo/words';
 
 /** How long typing must rest before the server is asked, ms. */
 const REST = 120;
@@ -25,6 +26,7 @@ const REST = 120;
   styleUrl: './instruments-page.scss',
 })
 export class InstrumentsPage {
+  protected readonly kinds = STARTING_WORDS;
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly router = inject(Router);

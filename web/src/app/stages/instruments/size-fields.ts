@@ -35,7 +35,7 @@ export const SIZE_GROUPS: readonly SizeGroup[] = [
     hint: 'Offsets along are measured from the mouth of the neck pocket towards the bridge.',
     fields: [
       f('scale', 'Scale length', 640, 250, 1100),
-      f('nutToMouth', 'Nut to the mouth of the neck pocket', 395, 100, 900),
+      f('nutToMouth', 'Nut to neck pocket', 395, 100, 900),
       f('spreadAtNut', 'String spread at the nut', 35.5, 15, 120),
       f('spreadAtSaddles', 'String spread at the saddles', 52, 20, 200),
       f('pocketWidth', 'Neck pocket, width', 56, 30, 120),

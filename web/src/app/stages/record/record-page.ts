@@ -187,7 +187,7 @@ export class RecordPage {
       case 'windowFiled':
         return `${upperFirst(nameOf(names, d.opening))}: filed wider`;
       case 'insertChanged':
-        return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'put in' : 'taken off'}`;
+        return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'fitted' : 'removed'}`;
       case 'resized':
         return `${upperFirst(targetText(d.target, names))}: ${d.before === null ? 'not measured' : lengthText(d.before, this.unit())} → ${d.after === null ? 'not measured' : lengthText(d.after, this.unit())}`;
     }

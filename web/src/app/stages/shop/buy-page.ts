@@ -50,7 +50,7 @@ import { saveFile } from '../../ui/save-file';
               <td class="number">{{ l.need }}</td>
               <td class="number">{{ l.have }}</td>
               <td class="number">{{ l.price === null ? '—' : money(l.price) }}</td>
-              <td class="number">{{ l.leadDays ?? 'no price' }}</td>
+              <td class="number">{{ l.leadDays ?? 'unknown' }}</td>
               <td>
                 @for (h of l.holds; track h.job + h.choice; let last = $last) {
                   <a [routerLink]="['/i', l.jobs[h.job]?.instrument, 'fit']">{{ held(l, h) }}</a>{{ last ? '' : ', ' }}

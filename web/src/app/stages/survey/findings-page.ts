@@ -41,7 +41,7 @@ import { attempt } from '../../ui/attempt';
             </p>
           }
           @if (f.waits) {
-            <p class="waits">◇ Not judged yet: correct {{ f.waits }} first</p>
+            <p class="waits">◇ Not judged yet: correct {{ f.waits }} first.</p>
           }
           <ul>
             @for (e of f.evidence; track e) {
@@ -243,7 +243,7 @@ export class FindingsPage {
       ...words,
       cause: f.cause === null ? null : FINDING_WORDS[f.cause].is.toLowerCase(),
       explains: f.explains.map((r) => FINDING_WORDS[r].is.toLowerCase()),
-      waits: f.waitsFor ? this.evidence(f.waitsFor) : null,
+      waits: f.waitsFor ? this.cause(f.waitsFor) : null,
       evidence: f.evidence.map((e) => this.evidence(e)),
     };
   }
@@ -252,6 +252,11 @@ export class FindingsPage {
   private wood(): string | null {
     const s = this.survey();
     return s ? boardText(s, this.one().data?.identity.boardWood?.value ?? '', this.unit()) : null;
+  }
+
+  /** What has to be right first, as it stands in a sentence: `the relief (0.55 mm)`. */
+  private cause({ target, reading }: Finding['evidence'][number]): string {
+    return `the ${stateTitle(target, this.names()).toLowerCase()} (${stateText(target.quantity, reading.value, this.unit())})`;
   }
 
   private evidence({ target, reading, aim }: Finding['evidence'][number]): string {

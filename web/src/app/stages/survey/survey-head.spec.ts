@@ -146,7 +146,7 @@ describe('what is missing', () => {
     expect(link.getAttribute('href')).withContext('leads to its step').toContain('survey/inspection?at=temperature');
     button(f, 'Spot level').click();
     await f.whenStable();
-    expect(rows().some((r) => r.startsWith('Fret height left at 22 places'))).toBeTrue();
+    expect(rows().some((r) => r.startsWith('Remaining fret height at 22 places'))).toBeTrue();
     expect((http.expectOne('/api/surveys/survey').request.body as { work: string[] }).work).toEqual(['fretEnds', 'spotLevel']);
   });
 });

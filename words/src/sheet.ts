@@ -5,7 +5,7 @@ import { lengthText } from './length.js';
 import { dateTimeText, dayOf, timeText } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
-import { aimText, FINDING_WORDS, SEVERITY_WORDS, STANDING_WORDS, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey.js';
+import { aimText, FINDING_WORDS, SEVERITY_WORDS, standingWords, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey.js';
 
 /** What a person found and pinned. */
 export interface PinnedFinding {
@@ -97,7 +97,7 @@ function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): Conditio
     if (!isState(r.target))
       return { what: upperFirst(targetText(r.target, i.names)), value: `${lengthText(r.value, 'mm')} ± ${r.limit}`, target: '', result: note, by };
     const t = known.get(targetKey(r.target));
-    const stands = t?.reading.id === r.id && t.aim ? STANDING_WORDS[t.standing].word : '';
+    const stands = t?.reading.id === r.id && t.aim ? standingWords(r.target.quantity, t.standing).word : '';
     return {
       what: stateTitle(r.target, i.names),
       value: stateText(r.target.quantity, r.value, 'mm'),

@@ -229,6 +229,12 @@ export const STANDING_WORDS: Readonly<Record<Standing, { readonly word: string; 
   atEdge: { word: 'at the limit: too close for this tool', sign: '◇' },
 };
 
+/** How a value stands: an answer is within its target or outside of it, a number is too low or too high. */
+export function standingWords(id: StateId, standing: Standing): { readonly word: string; readonly sign: string } {
+  const outside = STATES[id].unit === 'choice' && standing !== 'within';
+  return outside ? { word: 'outside target', sign: '✕' } : STANDING_WORDS[standing];
+}
+
 export const SEVERITY_WORDS: Readonly<Record<Severity, { readonly word: string; readonly sign: string }>> = {
   stop: { word: 'stop', sign: '■' },
   'put right': { word: 'repair', sign: '✕' },

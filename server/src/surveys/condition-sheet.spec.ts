@@ -88,8 +88,8 @@ describe('a condition sheet', () => {
       expect(raw).toContain(`fret ${n} `);
     }
     for (const said of [
-      '48\u202f%',
-      '21.5\u202f°C',
+      '48 %',
+      '21.5 °C',
       '0.61',
       '0.46',
       'corrected below',

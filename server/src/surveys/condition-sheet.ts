@@ -22,7 +22,8 @@ const MAP = 260;
 type Doc = InstanceType<typeof PDFDocument>;
 
 /** A condition sheet as a PDF on A4; the same survey gives the same bytes. `made`: ISO 8601. */
-export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made: string): Promise<Buffer> {
+export function conditionSheetPdf(words: ConditionSheet, anatomy: Anatomy, made: string): Promise<Buffer> {
+  const sheet = inThisFont(words);
   const doc = new PDFDocument({
     size: 'A4',
     margin: PAGE.margin,
@@ -72,6 +73,14 @@ export function conditionSheetPdf(sheet: ConditionSheet, anatomy: Anatomy, made:
   footers(doc, sheet.title);
   doc.end();
   return whole;
+}
+
+/** The paper's font has no narrow no-break space and would draw a box for it: a thin space stands there instead. */
+function inThisFont<T>(value: T): T {
+  if (typeof value === 'string') return value.replaceAll('\u202f', '\u2009') as T;
+  if (Array.isArray(value)) return value.map(inThisFont) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, v]) => [key, inThisFont(v as unknown)])) as T;
 }
 
 /** One text in as many pieces as it needs cuts of the font. */

@@ -1,7 +1,7 @@
 import { IDENTITY_KEYS, idParam, noQuery } from '@rinnovo/contract';
 import { targetKey, type Reading } from '@rinnovo/core/quantity';
 import { readingsIn, surveyedOf } from '@rinnovo/core/survey';
-import { conditionSheet, IDENTITY_WORDS, namesOf } from '@rinnovo/words';
+import { conditionSheet, IDENTITY_WORDS, namesOf, STARTING_WORDS } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
@@ -41,7 +41,7 @@ export function sheetRoutes(db: Knex): Router {
       readings: readingsIn(id, await readingsOf(db, one.id)).filter(seen),
       pinned: (await findingsOf(db, one.id)).filter((f) => f.survey === id && f.rule === null),
       names: namesOf(document, await allParts(db)),
-      person: (p) => people.get(p) ?? 'somebody',
+      person: (p) => people.get(p) ?? 'unknown person',
     });
     const pdf = await conditionSheetPdf(sheet, document, survey.signed?.at ?? survey.begun);
     res.attachment(`condition sheet ${survey.kind}.pdf`);

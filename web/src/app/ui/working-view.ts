@@ -104,7 +104,7 @@ export class WorkingView {
     const r = this.readings().data?.find((x) => x.id === id);
     if (!r) return 'a reading';
     const tool = this.shop().data?.tools.find((t) => t.id === r.tool)?.name ?? 'a tool';
-    const person = this.people().data?.find((p) => p.id === r.person)?.name ?? 'somebody';
+    const person = this.people().data?.find((p) => p.id === r.person)?.name ?? 'unknown person';
     return `${r.raw ?? 'withheld'}, ${tool}, ${person}, ${dateText(r.at)}`;
   }
 }

@@ -23,7 +23,7 @@ const NOTHING = 'nothing';
   imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>New choice</h2>
+    <h2>New place</h2>
     <form (submit)="add($event)" novalidate>
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Place</mat-label>

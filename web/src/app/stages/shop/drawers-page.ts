@@ -17,6 +17,16 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
   material: ['name', 'unit'],
 };
 
+const LABELS: Readonly<Record<string, string>> = {
+  wood: 'Wood',
+  length: 'Length (mm)',
+  width: 'Width (mm)',
+  thickness: 'Thickness (mm)',
+  diameter: 'Diameter (mm)',
+  name: 'Name',
+  unit: 'Unit',
+};
+
 /** What lies in the drawers: parts, wood left over, dowels, what is used up; quantity and where. */
 @Component({
   selector: 'rn-drawers-page',
@@ -33,12 +43,12 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
         </select>
       </label>
       @for (f of fields(); track f) {
-        <label>{{ f }}{{ isSize(f) ? ', mm' : '' }}<input class="short" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
+        <label>{{ labels[f] }}<input class="short" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
       }
       <label
-        >quantity<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
+        >Quantity<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
       /></label>
-      <label>drawer<input class="short" autocomplete="off" [value]="texts()['drawer'] ?? ''" (input)="type('drawer', $event)" /></label>
+      <label>Drawer<input class="short" autocomplete="off" [value]="texts()['drawer'] ?? ''" (input)="type('drawer', $event)" /></label>
       <button matButton="filled" type="submit" [disabled]="busy()">Add item</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
@@ -100,6 +110,7 @@ export class DrawersPage {
   protected readonly problem = this.attempt.problem;
   private readonly kind = signal<keyof typeof FIELDS>('offcut');
   protected readonly texts = signal<Readonly<Record<string, string>>>({});
+  protected readonly labels = LABELS;
   protected readonly fields = computed(() => FIELDS[this.kind()]);
   protected readonly rows = computed(() => {
     const names = namesOf(null, this.shelf());
@@ -126,7 +137,7 @@ export class DrawersPage {
     const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
     const wrong = [...this.fields().filter((f) => this.isSize(f)), 'quantity'].find((f) => text(f) === '' || !(Number(text(f).replace(',', '.')) >= 0));
     if (wrong !== undefined) {
-      this.problem.set(`‘${text(wrong)}’ is not a ${wrong === 'quantity' ? 'Type a number, 0 or more' : `${wrong} in mm`}.`);
+      this.problem.set(wrong === 'quantity' ? `‘${text(wrong)}’ is not a quantity. Type 0 or more.` : `‘${text(wrong)}’ is not a ${wrong} in mm.`);
       return;
     }
     const values = this.fields().map((f) => [f, this.isSize(f) ? Number(text(f).replace(',', '.')) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);

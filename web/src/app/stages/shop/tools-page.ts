@@ -26,15 +26,15 @@ const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   'plug cutter': ['diameter'],
 };
 const WORDS: Readonly<Record<string, string>> = {
-  limit: '± mm',
-  diameter: 'Ø, mm',
-  spur: 'spur, mm',
-  cuttingLength: 'cutting length, mm',
-  reach: 'reach, mm',
-  bearing: 'bearing Ø, mm',
-  from: 'from, mm',
-  to: 'to, mm',
-  step: 'step, mm',
+  limit: 'Limit (± mm)',
+  diameter: 'Diameter (mm)',
+  spur: 'Spur (mm)',
+  cuttingLength: 'Cutting length (mm)',
+  reach: 'Reach (mm)',
+  bearing: 'Bearing Ø (mm)',
+  from: 'Smallest (mm)',
+  to: 'Largest (mm)',
+  step: 'Step (mm)',
 };
 
 /** What the shop works with: what measures, cutters with their lengths and bearings, drills and reamers, and when each was sharpened. */

@@ -129,7 +129,7 @@ export class SignedReadings {
           target,
           title: stateTitle(target, this.names()),
           value: stateText(target.quantity, reading.value, this.unit()),
-          person: this.people().data?.find((p) => p.id === reading.person)?.name ?? 'somebody',
+          person: this.people().data?.find((p) => p.id === reading.person)?.name ?? 'unknown person',
           at: reading.at,
           gone: gone.has(reading.id),
           correction: reading.corrects !== null,

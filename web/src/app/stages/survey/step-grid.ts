@@ -10,7 +10,7 @@ import {
   answersOf,
   improbableText,
   placeText,
-  STANDING_WORDS,
+  standingWords,
   STATE_WORDS,
   stateText,
   stateTitle,
@@ -203,7 +203,7 @@ export class StepGrid {
       const typed = typedState(quantity, text, this.unit());
       const at = typed.kind === 'value' && p.bounds && !this.waits() ? standing(typed.value, usualLimit(quantity, typed.value), p.bounds) : null;
       const doubt = typed.kind === 'value' ? improbableText(quantity, typed.value, this.unit()) : null;
-      return { ...p, text, typed, doubt, wrong: typedProblem(quantity, typed, this.unit()), standing: at ? STANDING_WORDS[at] : null, mark: at ?? '' };
+      return { ...p, text, typed, doubt, wrong: typedProblem(quantity, typed, this.unit()), standing: at ? standingWords(quantity, at) : null, mark: at ?? '' };
     });
   });
   constructor() {

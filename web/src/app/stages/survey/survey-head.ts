@@ -152,7 +152,7 @@ export class SurveyHead {
   }
 
   protected nameOf(id: string | null): string {
-    return this.people().data?.find((p) => p.id === id)?.name ?? 'somebody';
+    return this.people().data?.find((p) => p.id === id)?.name ?? 'unknown person';
   }
 
   protected look(event: Event): void {

@@ -1,4 +1,4 @@
-import type { PartCsvFault, PartCsvProblem } from '@rinnovo/core/format';
+import { partHeader, type PartCsvFault, type PartCsvProblem } from '@rinnovo/core/format';
 import type { Basis } from '@rinnovo/core/measure';
 import type { HardwareKind, PartGroup, PartProblem, PickupField, PickupKind, SizeId, TraitId } from '@rinnovo/core/part';
 
@@ -167,7 +167,7 @@ const CSV_FAULTS: Readonly<Record<PartCsvFault, string>> = {
 /** What is wrong in a file of parts, with its line and column. */
 export function partCsvProblemText(p: PartCsvProblem): string {
   if (p.fault === 'tooManyLines') return `${p.saw} ${CSV_FAULTS.tooManyLines}: split it.`;
-  const where = p.line === 1 ? `Column ${p.column}` : `Line ${p.line}, ${p.column}`;
+  const where = p.line === 1 ? `Column ${partHeader(p.column)}` : `Line ${p.line}, ${partHeader(p.column)}`;
   const saw = p.saw === '' || p.line === 1 ? '' : ` ‘${p.saw}’`;
   return `${where}:${saw} ${CSV_FAULTS[p.fault]}.`;
 }

@@ -184,9 +184,7 @@ describe('more words of fit', () => {
 
   it('tells the drills that open a hole, finish first', () => {
     const drills = [8.5, 9].map((d) => ({ name: `${d.toFixed(1)} mm`, diameter: d }));
-    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe(
-      'First scratch the finish back, then 8.5 mm, 9.0 mm.',
-    );
+    expect(holeStepsText({ drills, final: 9, lacks: [], reamer: null, countersink: true })).toBe('First scratch the finish back, then 8.5 mm, 9.0 mm.');
     expect(holeStepsText({ drills: [], final: 9, lacks: [], reamer: 'Reamer', countersink: true })).toContain('with the Reamer');
   });
 

@@ -15,5 +15,5 @@ export interface BuyRow {
 /** The buy list as RFC 4180 text; text that a spreadsheet would run as a formula is led by an apostrophe. */
 export function buyCsv(rows: readonly BuyRow[]): string {
   const cells = rows.map((r) => [r.what, r.need, r.have, r.buy, r.price === null ? '' : (r.price / 100).toFixed(2), r.leadDays ?? '', r.holds]);
-  return `${Papa.unparse([['what', 'need', 'have', 'buy', 'price', 'lead days', 'holds up'], ...cells], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse([['item', 'needed', 'in stock', 'to buy', 'price', 'delivery days', 'instrument and job'], ...cells], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }

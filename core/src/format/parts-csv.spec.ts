@@ -34,6 +34,16 @@ describe('the shelf as a table', () => {
     expect(back.parts.map((p) => p.part)).toEqual([pot, ring, pickup]);
   });
 
+  it('is headed by words, and is read by the headers that it had before too', () => {
+    const text = partsCsv([pot]);
+    const [header] = text.split('\r\n');
+    expect(header).toContain(',lead days,');
+    expect(header).not.toMatch(/[a-z][A-Z]/);
+    const before = text.replace('thread length', 'threadLength').replace('depth below', 'depthBelow');
+    expect(readPartsCsv(before, fresh).parts.map((p) => p.part)).toEqual([pot]);
+    expect(readPartsCsv(before, fresh).problems).toEqual([]);
+  });
+
   it('hands no formula to a spreadsheet', () => {
     const text = partsCsv([ring]);
     expect(text).not.toMatch(/(^|,)"?[=+]/m);

@@ -25,6 +25,17 @@ const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'replaced by', 'note'
 /** The columns of the shelf as a table: what every part has, every size that any kind has, what is chosen from lists, and the drawn rest as JSON. */
 export const PART_COLUMNS: readonly string[] = [...FIRST, ...TRAITS, ...SIZE_IDS, 'drawn'];
 
+/** A column as the header of a table has it: `threadLength` is headed `thread length`. */
+export function partHeader(column: string): string {
+  return column.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
+}
+
+/** The column of a header, by its words or by the name that it had before; what is no column stays as it is. */
+function columnOf(header: string): string {
+  const text = header.trim();
+  return PART_COLUMNS.find((c) => c === text || partHeader(c) === text) ?? text;
+}
+
 /** Most lines of a file that is read; a longer one is refused as a whole. */
 export const MOST_PART_LINES = 5000;
 
@@ -44,7 +55,7 @@ const BASIS_WORD: Readonly<Partial<Record<Basis['kind'], string>>> = {
 /** The shelf as RFC 4180 text; text that a spreadsheet would run as a formula is led by an apostrophe. */
 export function partsCsv(parts: readonly Part[]): string {
   const rows = parts.map((p) => PART_COLUMNS.map((c) => cell(p, c)));
-  return `${Papa.unparse([[...PART_COLUMNS], ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse([PART_COLUMNS.map(partHeader), ...rows], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
 }
 
 function cell(p: Part, column: string): string {
@@ -111,7 +122,7 @@ export function readPartsCsv(csv: string, freshId: () => string): ReadPartsCsv {
     header: true,
     skipEmptyLines: 'greedy',
     preview: MOST_PART_LINES + 1,
-    transformHeader: (h) => h.trim(),
+    transformHeader: columnOf,
   });
   const fields = meta.fields ?? [];
   const one = (column: string, fault: PartCsvFault, saw: string): ReadPartsCsv => ({ parts: [], problems: [{ line: 1, column, fault, saw }] });

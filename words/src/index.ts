@@ -1,4 +1,5 @@
 export * from './answers.js';
+export * from './choices.js';
 export * from './findings.js';
 export * from './imports.js';
 export * from './cutting.js';

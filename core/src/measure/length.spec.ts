@@ -23,6 +23,11 @@ describe('parseLength', () => {
     });
   }
 
+  it('reads what it shows in any locale: a decimal comma, a narrow space, a true minus', () => {
+    expect(parseLength('−22,20\u202fmm', 'inch')).toEqual({ ok: true, mm: -22.2, raw: '−22,20\u202fmm' });
+    expect(parseLength('1\u202fin', 'mm')).toEqual({ ok: true, mm: 25.4, raw: '1\u202fin' });
+  });
+
   it('says why it cannot read a length', () => {
     expect(parseLength(' ', 'mm')).toEqual({ ok: false, error: 'empty', raw: ' ' });
     expect(parseLength('1/0', 'mm')).toEqual(jasmine.objectContaining({ error: 'division by zero' }));

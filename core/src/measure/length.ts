@@ -16,7 +16,12 @@ const TERM = /^(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+(?:\.\d*)?|\.\d+))\s*(mm
  * `parseLength('1 1/2 + 3/32', 'mm')` is (1.5 + 0.09375) × 25.4 = 40.48125 mm [law].
  */
 export function parseLength(raw: string, unit: LengthUnit): ParsedLength {
-  const text = raw.trim().toLowerCase().replace(/[”″]/g, '"').replace(/,/g, '.');
+  const text = raw
+    .trim()
+    .toLowerCase()
+    .replace(/[”″]/g, '"')
+    .replace(/,/g, '.')
+    .replace(/\u2212/g, '-');
   if (text === '') return { ok: false, error: 'empty', raw };
   if (text.length > 60) return { ok: false, error: 'too long', raw };
   let total = 0;

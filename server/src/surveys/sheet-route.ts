@@ -1,7 +1,7 @@
 import { IDENTITY_KEYS, idParam, noQuery } from '@rinnovo/contract';
 import { targetKey, type Reading } from '@rinnovo/core/quantity';
 import { readingsIn, surveyedOf } from '@rinnovo/core/survey';
-import { conditionSheet, IDENTITY_WORDS, namesOf, STARTING_WORDS } from '@rinnovo/words';
+import { conditionSheet, IDENTITY_WORDS, namesOf, STARTING_WORDS, FACT_BASIS_WORDS } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
@@ -33,7 +33,7 @@ export function sheetRoutes(db: Knex): Router {
         ['Kind', STARTING_WORDS[one.kind].name],
         ...IDENTITY_KEYS.flatMap((k) => {
           const fact = one.identity[k];
-          return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${fact.basis})`] as const] : [];
+          return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${FACT_BASIS_WORDS[fact.basis]})`] as const] : [];
         }),
       ],
       surveyed: surveyedOf(document, one),

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { CONSENT_WAYS } from '@rinnovo/contract';
 import { priceWithWork } from '@rinnovo/core/remedy';
-import { moneyText } from '@rinnovo/words';
+import { moneyText, CONSENT_WORDS } from '@rinnovo/words';
 import { Commands } from '../state/commands';
 import { shop } from '../state/resources';
 import { selectDecision, selectJob } from '../state/selectors';
@@ -23,7 +23,7 @@ import { attempt } from './attempt';
         >How asked
         <select (change)="how.set(wayOf($event))">
           @for (w of ways; track w) {
-            <option [value]="w">{{ w }}</option>
+            <option [value]="w">{{ wayWords[w] }}</option>
           }
         </select>
       </label>
@@ -54,6 +54,7 @@ import { attempt } from './attempt';
   `,
 })
 export class AskOwner {
+  protected readonly wayWords = CONSENT_WORDS;
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly decision = this.store.selectSignal(selectDecision);

@@ -5,7 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { IDENTITY_KEYS, type IdentityFact, type IdentityKey, type Instrument } from '@rinnovo/contract';
-import { IDENTITY_WORDS } from '@rinnovo/words';
+import { IDENTITY_WORDS, FACT_BASIS_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { instrument, people } from '../../state/resources';
@@ -60,7 +60,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
               <mat-label>{{ k.label }}, basis</mat-label>
               <mat-select [value]="f.basis" (valueChange)="setFact(k.key, { basis: $event })">
                 @for (b of bases; track b) {
-                  <mat-option [value]="b">{{ b }}</mat-option>
+                  <mat-option [value]="b">{{ basisWords[b] }}</mat-option>
                 }
               </mat-select>
             </mat-form-field>
@@ -101,6 +101,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
   `,
 })
 export class IdentityForm {
+  protected readonly basisWords = FACT_BASIS_WORDS;
   private readonly commands = inject(Commands);
   private readonly store = inject(Store);
   private readonly held = this.store.selectSignal(instrument.select);

@@ -33,7 +33,7 @@ import {
 import { isMeasured, parseLength, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
-import { CONDITION_WORDS, lengthText, nameOf } from '@rinnovo/words';
+import { CONDITION_WORDS, lengthText, nameOf, FACE_WORDS } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -54,6 +54,7 @@ const STATED_LIMIT = 0.25;
   styleUrl: './feature-form.scss',
 })
 export class FeatureForm {
+  protected readonly faceWords = FACE_WORDS;
   readonly anatomy = input.required<Anatomy>();
   readonly id = input.required<string>();
   readonly changed = output<Anatomy>();

@@ -12,6 +12,7 @@ import { parts } from '../../state/resources';
 import { selectAnatomy, selectPlan } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
+import { FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
 
 /** A new hole is no place of the instrument yet; nothing at all can go to a place, too. */
 const NEW = 'new hole';
@@ -39,7 +40,7 @@ const NOTHING = 'nothing';
           <mat-label>Kind of hole</mat-label>
           <mat-select [value]="hole()" (valueChange)="hole.set($event)">
             @for (h of holes; track h) {
-              <mat-option [value]="h">{{ h }}</mat-option>
+              <mat-option [value]="h">{{ holeWords[h] }}</mat-option>
             }
           </mat-select>
         </mat-form-field>
@@ -47,7 +48,7 @@ const NOTHING = 'nothing';
           <mat-label>Face</mat-label>
           <mat-select [value]="face()" (valueChange)="face.set($event)">
             @for (f of faces; track f) {
-              <mat-option [value]="f">{{ f }}</mat-option>
+              <mat-option [value]="f">{{ faceWords[f] }}</mat-option>
             }
           </mat-select>
         </mat-form-field>
@@ -96,6 +97,8 @@ const NOTHING = 'nothing';
   `,
 })
 export class AddChoice {
+  protected readonly faceWords = FACE_WORDS;
+  protected readonly holeWords = HOLE_KIND_WORDS;
   readonly closed = output();
   private readonly store = inject(Store);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Store } from '@ngrx/store';
 import { isMeasured } from '@rinnovo/core/measure';
 import { isPickup, type Part, type TraitId } from '@rinnovo/core/part';
-import { lengthText, limitText, otherLengthText, partBasisText, moneyText, TRAIT_WORDS } from '@rinnovo/words';
+import { lengthText, limitText, otherLengthText, partBasisText, moneyText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 import { fieldsOf } from './part-fields';
 
@@ -81,7 +81,7 @@ export class PartFacts {
     const days = p.leadDays ?? null;
     const both = [...fact('Price', moneyText(p.price)), ...fact('Delivery time in days', days), ...fact('Note', p.note)];
     if (!isPickup(p)) {
-      const traits = (Object.entries(p.traits) as [TraitId, string][]).flatMap(([id, word]) => fact(TRAIT_WORDS[id], word));
+      const traits = (Object.entries(p.traits) as [TraitId, string][]).flatMap(([id, word]) => fact(TRAIT_WORDS[id], TRAIT_VALUE_WORDS[word] ?? word));
       return [...fact('Thread', p.thread), ...fact('Screw gauge', p.gauge === null ? null : `#${p.gauge}`), ...fact('kΩ', p.kiloohms), ...traits, ...both];
     }
     const coils = (p.coils ?? []).flatMap((c) =>

@@ -35,7 +35,7 @@ import {
   type ThreadId,
   type TraitId,
 } from '@rinnovo/core/part';
-import { PART_KIND_WORDS, partProblemText, amountText, TRAIT_WORDS } from '@rinnovo/words';
+import { PART_KIND_WORDS, partProblemText, amountText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
 import { attempt } from '../../ui/attempt';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { same } from '../../ui/same';
@@ -57,6 +57,7 @@ import { SizeFields } from './size-fields';
   styleUrl: './part-form.scss',
 })
 export class PartForm {
+  protected readonly valueWords = TRAIT_VALUE_WORDS;
   /** As it stands on the shelf, or as it is begun. */
   readonly part = input.required<Part>();
   /** The version that was read; null for a part that is new. */

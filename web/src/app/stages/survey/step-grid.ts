@@ -18,6 +18,7 @@ import {
   upperFirst,
   fixed,
   withUnit,
+  STATE_TOOL_WORDS,
 } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands, type StateReading } from '../../state/commands';
@@ -165,9 +166,9 @@ export class StepGrid {
   });
   protected readonly tool = computed(() => {
     const q = STATES[this.quantity()];
-    if (q.unit === 'choice') return `By ${q.by}.`;
+    if (q.unit === 'choice') return `By ${STATE_TOOL_WORDS[q.by]}.`;
     const share = q.share === undefined ? '' : ` and ${withUnit(fixed(q.share * 100, 0), '%')}`;
-    return `With the ${q.by}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : withUnit(String(q.limit), q.unit)}${share}.`;
+    return `With the ${STATE_TOOL_WORDS[q.by]}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : withUnit(String(q.limit), q.unit)}${share}.`;
   });
   protected readonly waits = computed(() => {
     const s = this.survey();
@@ -242,7 +243,7 @@ export class StepGrid {
   /** A second reading that cannot see the first. */
   protected async again(target: StateTarget): Promise<void> {
     const { BlindReading } = await import('./blind-reading');
-    const tool = { id: STATES[target.quantity].by, name: upperFirst(STATES[target.quantity].by) };
+    const tool = { id: STATES[target.quantity].by, name: upperFirst(STATE_TOOL_WORDS[STATES[target.quantity].by]) };
     this.dialog.open(BlindReading, {
       data: { instrument: this.instrument(), target, title: stateTitle(target, this.names()), tool },
       width: '100vw',

@@ -32,7 +32,7 @@ describe('the order of the work', () => {
     expect(host(fixture).textContent).toContain('No rule is broken');
     [...host(fixture).querySelectorAll<HTMLButtonElement>('li .plain-row')][3]!.click();
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('after Trace the mounted plate.');
+    expect(host(fixture).textContent).toContain('after ‘Trace the mounted plate’.');
   });
 
   it('sends the whole order when one is moved by a button', async () => {

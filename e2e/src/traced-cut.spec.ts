@@ -56,7 +56,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   // printed and measured: rules of 100 mm, the outline as wide as it is, and a bad reading refused where it was typed
   await page.getByRole('tab', { name: 'Template' }).click();
   await page.getByLabel('Rule across').fill('98');
-  await expect(page.getByText('Off by more than 0.3 mm').first()).toBeVisible();
+  await expect(page.getByText(/Off by more than 0.3\smm/).first()).toBeVisible();
   await page.getByLabel('Rule across').fill('100');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download template (PDF)' }).click()]);
   const folder = mkdtempSync(path.join(tmpdir(), 'template-'));

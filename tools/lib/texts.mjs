@@ -36,7 +36,7 @@ function filesIn(folder, endings) {
 }
 
 const read = (file) => readFileSync(path.join(root, file), 'utf8');
-const squeeze = (text) => text.replace(/\s+/g, ' ').trim();
+const squeeze = (text) => text.replace(/[ \t\r\n]+/g, ' ').trim();
 const isWords = (text) => /\p{L}{2}/u.test(text.replace(/\{[^}]*\}/g, ''));
 
 /** A literal in code: a sentence, a phrase, or a word that begins like a label. */

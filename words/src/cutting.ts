@@ -76,8 +76,8 @@ export const REMARK_WORDS: Readonly<Record<Remark, string>> = {
   tears: 'It tears along the grain: score the line first, take light passes, feed against the rotation.',
   fuzzes: 'It is soft and fuzzes: use a sharp bit and a thin final pass. Clamps dent it, so use cauls.',
   glueDulls: 'Its glue dulls bits: check the bit between passes.',
-  slowLarge: 'Run a bit over 25 mm below 18 000 rpm, or follow its maker.',
-  slowVeryLarge: 'Run a bit over 50 mm below 12 000 rpm, or follow its maker.',
+  slowLarge: 'Run a bit over 25 mm below 18 000 rpm, or follow its maker.',
+  slowVeryLarge: 'Run a bit over 50 mm below 12 000 rpm, or follow its maker.',
 };
 
 /** Ways of carrying a pattern of holes over; common practice. */

@@ -12,7 +12,10 @@ interface Text {
   readonly screen: string;
 }
 
-const printed = execFileSync(process.execPath, [fileURLToPath(new URL('../../tools/words.mjs', import.meta.url)), '--json'], { maxBuffer: 1 << 26 });
+const printed = execFileSync('npm', ['run', '--silent', 'words', '--', '--json'], {
+  cwd: fileURLToPath(new URL('../..', import.meta.url)),
+  maxBuffer: 1 << 26,
+});
 const texts = JSON.parse(printed.toString()) as readonly Text[];
 
 /** What a text must not say, and the term that it uses instead. */
@@ -98,6 +101,10 @@ describe('every text', () => {
 
   it('shows no id and no word of the program', () => {
     expect(texts.filter((t) => UUID.test(t.text) || CODE_WORD.test(plain(t))).map(shown)).toEqual([]);
+  });
+
+  it('keeps a number and its unit together, with a narrow space', () => {
+    expect(texts.filter((t) => /\d (?:(?:mm|cm|µm|in|min|rpm|kΩ|nF|kg|g|V|N)\b|%|°C)/.test(t.text)).map(shown)).toEqual([]);
   });
 
   it('that names a setting says its unit', () => {

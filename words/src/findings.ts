@@ -9,13 +9,13 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   },
   roomDry: {
     is: 'The room is too dry',
-    remedy: 'Wait two weeks at 45 to 55 % before judging neck, top and fret ends.',
-    exclude: 'A wrong hygrometer: it must read 75 % over a salt slurry.',
+    remedy: 'Wait two weeks at 45 to 55 % before judging neck, top and fret ends.',
+    exclude: 'A wrong hygrometer: it must read 75 % over a salt slurry.',
   },
   roomWet: {
     is: 'The room is too damp',
-    remedy: 'Wait two weeks at 45 to 55 % before judging neck and top. Glue no top above 60 %.',
-    exclude: 'A wrong hygrometer: it must read 75 % over a salt slurry.',
+    remedy: 'Wait two weeks at 45 to 55 % before judging neck and top. Glue no top above 60 %.',
+    exclude: 'A wrong hygrometer: it must read 75 % over a salt slurry.',
   },
   jointOpen: {
     is: 'The neck joint is open',
@@ -57,12 +57,12 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   },
   fretEndsDry: {
     is: 'Fret ends stand out: shrunken fingerboard',
-    remedy: 'Wait two weeks at 50 to 60 %, feel again, and only then file.',
+    remedy: 'Wait two weeks at 50 to 60 %, feel again, and only then file.',
     exclude: 'A dry room: correct the humidity before filing.',
   },
   fretEndsLumps: { is: 'Lumps of finish on the fret ends', remedy: 'Chip them off and smooth. Do not sand a lacquered edge.', exclude: 'A lifted fret.' },
   fretEndsBevel: { is: 'Some fret ends are sharp', remedy: 'Tape the fingerboard. File under the weight of the file alone.', exclude: 'A lifted fret.' },
-  nutHigh: { is: 'High nut slots', remedy: 'Deepen the slots 0.01 mm at a time, sloping towards the tuners.', exclude: 'Finger pressure; a wrong relief.' },
+  nutHigh: { is: 'High nut slots', remedy: 'Deepen the slots 0.01 mm at a time, sloping towards the tuners.', exclude: 'Finger pressure; a wrong relief.' },
   nutLow: { is: 'Low nut slot', remedy: 'Fill the slot or shim the nut.', exclude: 'A kinked string.' },
   neckAngle: { is: 'Neck angle too flat', remedy: 'Fit a shim at the deep end of the neck pocket.', exclude: 'A bulged neck pocket; loose screws.' },
   overAngled: { is: 'Neck angle too steep', remedy: 'Fit a thinner shim.', exclude: 'A wrong bridge height.' },
@@ -183,7 +183,7 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   warble: { is: 'Magnets pull the low strings', remedy: 'Lower the bass side.', exclude: 'Old strings.' },
   toneDead: {
     is: 'The tone control does nothing',
-    remedy: 'Clip 22 nF across it. If that works, the capacitor is open.',
+    remedy: 'Clip 22 nF across it. If that works, the capacitor is open.',
     exclude: 'A no-load pot at 10.',
   },
   volumeDull: { is: 'Volume at 0 is dull, not silent', remedy: 'Reflow the ground of the lug.', exclude: 'Blend or independent wiring.' },

@@ -106,7 +106,7 @@ export const CUT_WORDS: Readonly<Record<CutKind, string>> = {
 export function holeStepsText(s: HoleSteps): string {
   const way = s.drills.length > 0 ? s.drills.map((d) => d.name).join(', ') : '';
   const reamer = s.reamer === null ? '' : way === '' ? `with the ${s.reamer}` : ` (or with the ${s.reamer})`;
-  return `First scratch the finish back, then ${way}${reamer}${way === '' && reamer === '' ? 'in steps of 0.5 mm' : ''}.`;
+  return `First scratch the finish back, then ${way}${reamer}${way === '' && reamer === '' ? 'in steps of 0.5 mm' : ''}.`;
 }
 
 export function exclusionText(e: Exclusion): string {

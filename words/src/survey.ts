@@ -65,13 +65,13 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   },
   humidity: {
     name: 'Relative humidity',
-    how: ['Leave the hygrometer beside the instrument for an hour.', '±3 % at best. Check it over a saturated salt slurry (75 %).'],
+    how: ['Leave the hygrometer beside the instrument for an hour.', '±3 % at best. Check it over a saturated salt slurry (75 %).'],
   },
-  temperature: { name: 'Temperature', how: ['In the shade, beside the instrument.', 'Cold copper reads low: 0.39 % per °C.'] },
+  temperature: { name: 'Temperature', how: ['In the shade, beside the instrument.', 'Cold copper reads low: 0.39 % per °C.'] },
   relief: { name: 'Relief', how: ['Hold the string down at the first and last fret. Feeler at the 7th or 8th.', 'Type a back bow with a minus.'] },
   reliefTreble: {
     name: 'Relief on the treble side',
-    how: ['Hold the first string down at the first and last fret.', 'More than 0.15 mm from the bass side is twist.'],
+    how: ['Hold the first string down at the first and last fret.', 'More than 0.15 mm from the bass side is twist.'],
   },
   reliefAt: {
     name: 'Relief along the neck',
@@ -110,7 +110,7 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   },
   fretRock: { name: 'High fret', how: ['Rocker over three frets, feeler under its raised end.', 'No rocking: type 0, or leave it empty.'] },
   fretHeight: { name: 'Remaining fret height', how: ['From the fingerboard beside the fret to its crown.', 'At the lowest point under a string.'] },
-  fretEnds: { name: 'Fret ends', how: ['Run a finger along both edges of the fingerboard.', 'In a dry room, first wait two weeks at 50 to 60 %.'] },
+  fretEnds: { name: 'Fret ends', how: ['Run a finger along both edges of the fingerboard.', 'In a dry room, first wait two weeks at 50 to 60 %.'] },
   stringsOverTop: {
     name: 'String height over the top at the bridge',
     how: ['From the top to the underside of the strings, in front of the bridge.', 'In the middle of the bridge.'],
@@ -122,7 +122,7 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   },
   bridgeLift: {
     name: 'Feeler depth under the bridge',
-    how: ['Push a 0.1 mm feeler under the back edge without force.', 'If it enters only the gap in the lacquer, type 0.'],
+    how: ['Push a 0.1 mm feeler under the back edge without force.', 'If it enters only the gap in the lacquer, type 0.'],
   },
   rodFeel: { name: 'Rod response', how: ['Strings slack, an eighth of a turn each way.', 'Leave a rod alone that turns freely without effect.'] },
   looseFrets: { name: 'Loose frets', how: ['Press the ends of each fret and tap along it.', 'A loose fret moves or sounds dull. Check before any filing.'] },

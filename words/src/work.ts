@@ -203,7 +203,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
 function printText(off: readonly string[], ok: boolean): string {
   if (ok) return '1 : 1 print checked: both widths match the plan';
   if (off.length === 0) return 'Lay the 1 : 1 print on. Measure the full width and length of the outline on it';
-  return `The print differs from the plan ${off.join(' and ')} by more than 0.3 mm: scaled, or from another plan. Print again`;
+  return `The print differs from the plan ${off.join(' and ')} by more than 0.3 mm: scaled, or from another plan. Print again`;
 }
 
 const NEED_WORDS: Readonly<Record<NeedId, string>> = {

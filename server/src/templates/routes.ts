@@ -23,7 +23,7 @@ export function templateRoutes(db: Knex): Router {
     if (scale.x === null || scale.y === null) {
       const errors = off.map((axis) => ({
         pointer: axis === 'x' ? '/ruleX' : '/ruleY',
-        detail: 'is off by more than 0.3 mm: the printer scaled the page. Print again at 100 %',
+        detail: 'is off by more than 0.3 mm: the printer scaled the page. Print again at 100 %',
       }));
       throw new ProblemError('cannot-be', { errors });
     }

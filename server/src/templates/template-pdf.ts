@@ -135,7 +135,7 @@ function words(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
   doc.text(`${print.title}${print.mirrored ? ' · MIRRORED' : ''}${many}${corrected}`, at.x, at.y, { width: 150 * MM, lineBreak: false });
   doc.font('400').fontSize(7.5);
   doc.text(
-    'Print at 100 %, without fitting to the page. Measure both rules: 100 mm end to end. If not, type the readings and print the corrected sheet.',
+    'Print at 100 %, without fitting to the page. Measure both rules: 100 mm end to end. If not, type the readings and print the corrected sheet.',
     at.x,
     at.y + 12,
     {

@@ -35,7 +35,7 @@ export const KEY_MAP: readonly KeyLine[] = [
   { keys: 'Enter, Space', does: 'Open or select the focused item' },
   {
     keys: 'Arrow keys',
-    does: 'On a drawing: move the selected feature by 0.1 mm, with Shift by 1 mm, with Ctrl by 5 mm. With no selection, or with Alt: pan',
+    does: 'On a drawing: move the selected feature by 0.1 mm, with Shift by 1 mm, with Ctrl by 5 mm. With no selection, or with Alt: pan',
   },
   { keys: 'Page Up, Page Down', does: 'On Cut: turn the route by 0.1°, with Shift by 1°' },
   { keys: '+, −, 0', does: 'On a drawing: zoom in, zoom out, fit' },

@@ -32,7 +32,7 @@ import { saveFile } from '../../ui/save-file';
       </mat-form-field>
       <mat-checkbox [checked]="mirrored()" (change)="mirrored.set($event.checked)">Mirror image</mat-checkbox>
     </div>
-    <p class="soft">{{ sheets() }} Print at 100 %, without fitting to the page.</p>
+    <p class="soft">{{ sheets() }} Print at 100 %, without fitting to the page.</p>
     <p>Measure both rules on the paper, end to end, and type the readings:</p>
     <div class="row">
       <rn-length-field label="Rule across" [(text)]="across" [min]="1" [max]="199" [refusal]="refused('x')" />
@@ -110,7 +110,7 @@ export class TemplateForm {
 
   protected refused(axis: 'x' | 'y'): string | null {
     const mm = this.read()[axis];
-    return mm !== null && correction(mm) === null ? 'Off by more than 0.3 mm: the printer scaled the page. Print again at 100 %.' : null;
+    return mm !== null && correction(mm) === null ? 'Off by more than 0.3 mm: the printer scaled the page. Print again at 100 %.' : null;
   }
 
   protected async save(kind: 'svg' | 'dxf'): Promise<void> {

@@ -20,6 +20,6 @@ export function boardText(s: StateOf, wood: string, unit: LengthUnit): string | 
   return (
     `${holds} A board ${lengthText(width.value, unit)} wide of ${of}, at home at ${HOME}\u202f%, has drawn back ` +
     `${lengthText(back.least, unit)} (quarter-sawn) to ${lengthText(back.most, unit)} (flat-sawn) on each side, or less where neck and finish hold it. ` +
-    'Two weeks at 50 to 60 % reverse it.'
+    'Two weeks at 50 to 60 % reverse it.'
   );
 }

@@ -8,6 +8,7 @@ import { dimensionAt, outlineAt, widthMismatch, withDimension, withOutline } fro
  * The anatomy after a reading is accepted. A reading that agrees with those it rests on adds its id: the value becomes
  * the mean and the limit the larger. One that disagrees replaces the value; both rows stay.
  * 41.50 ± 0.05 and 41.54 ± 0.05 give 41.52 ± 0.05. A state is no dimension and changes none.
+ * A correction speaks of the reading that it corrects: where the value rests on newer readings or on work done since, that stands.
  * Throws RangeError for a place that is not there.
  */
 export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: readonly Reading[]): Anatomy {
@@ -18,7 +19,8 @@ export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: reado
   const key = targetKey(target);
   const basis = now.dimension?.basis;
   const ids = basis?.kind === 'readings' ? basis.ids : [];
-  const restsOn = earlier.filter((r) => ids.includes(r.id) && targetKey(r.target) === key);
+  if (reading.corrects !== null && !ids.includes(reading.corrects)) return anatomy;
+  const restsOn = earlier.filter((r) => r.id !== reading.corrects && ids.includes(r.id) && targetKey(r.target) === key);
   const agreeing = restsOn.length > 0 && restsOn.every((r) => agree(r, reading)) ? [...restsOn, reading] : [reading];
   const dimension: Dimension = {
     value: agreeing.reduce((s, r) => s + r.value, 0) / agreeing.length,

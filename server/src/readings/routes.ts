@@ -58,11 +58,9 @@ export function readingRoutes(db: Knex): Router {
         const second = secondReading(body.target, [...earlier, reading]).state;
         // a state changes no dimension, and so makes no revision
         if (isState(body.target)) return { status: 201, body: { reading, revision: now, second } };
-        const document = acceptReading(
-          now.document,
-          reading,
-          earlier.filter((r) => r.id !== body.corrects),
-        );
+        const document = acceptReading(now.document, reading, earlier);
+        // a correction of what was worked since changes nothing
+        if (document === now.document) return { status: 201, body: { reading, revision: now, second } };
         const revision = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
         return { status: 201, body: { reading, revision, second } };
       },

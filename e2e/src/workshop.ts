@@ -41,7 +41,7 @@ export class Workshop {
         RINNOVO_WORKSHOP: this.database.replace('rinnovo_', ''),
         RINNOVO_PORT: String(this.port),
         RINNOVO_WEB: `${root}web/dist/browser`,
-        RINNOVO_LOG: 'error',
+        RINNOVO_LOG: process.env['RINNOVO_LOG'] ?? 'error',
       },
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });

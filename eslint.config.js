@@ -13,6 +13,7 @@ const CORE_ROWS = [
   ['operation'],
   ['check'],
   ['cut'],
+  ['work'],
   ['remedy'],
   ['order'],
   ['gate'],
@@ -22,7 +23,7 @@ const GROUND_PEERS = { shape: ['quantity'], quantity: [] };
 /** What stands beside the rows may import these. */
 const ASIDE = {
   format: ['measure', 'shape', 'quantity', 'part', 'instrument'],
-  upgrade: ['format', 'quantity', 'part', 'instrument', 'check'],
+  upgrade: ['format', 'quantity', 'part', 'instrument', 'operation', 'check'],
 };
 
 const allCore = [...CORE_ROWS.flat(), ...Object.keys(ASIDE)];
@@ -46,9 +47,12 @@ const coreOrder = allCore.map((folder) => ({
       'error',
       {
         patterns: [
-          { group: forbiddenFor(folder).flatMap((f) => [`../${f}/*`, `../${f}`]), message: `${folder} may not depend on this: see docs/architecture.md` },
+          {
+            group: forbiddenFor(folder).flatMap((f) => [`../${f}/*`, `../${f}`, `../../${f}/*`]),
+            message: `${folder} may not depend on this: see docs/architecture.md`,
+          },
           { group: ['@rinnovo/*', '@angular/*', '@ngrx/*', 'express', 'knex', 'joi', 'node:*', 'rxjs'], message: 'the core is pure' },
-          { regex: '^\\.\\./[^/]+/(?!index\\.js$)', message: 'import another folder by its index' },
+          { regex: '^(?:\\.\\./)+(?!\\.\\.)[^/]+/(?!index\\.js$)', message: 'import another folder by its index' },
         ],
       },
     ],

@@ -140,7 +140,7 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
       then: Joi.object({
         kind: is('sizeHole'),
         hole: localId.required(),
-        by: Joi.string().valid('drill', 'plug', 'sleeve').required(),
+        by: Joi.string().valid('drill', 'sleeve').required(),
         diameter: dimension.required(),
       }),
     },

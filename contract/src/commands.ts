@@ -291,6 +291,8 @@ const oneOf = (list: readonly string[]) => Joi.string().valid(...list);
 
 export interface LogStep {
   readonly operation: string;
+  /** Of work that the plan has made since it was stored last. */
+  readonly job?: string;
   readonly step: string;
   readonly outcome: 'done' | 'wentWrong';
   readonly wrong: Wrong | null;
@@ -302,6 +304,7 @@ export interface LogStep {
 }
 export const logStep = Joi.object<Loose<LogStep>, true>({
   operation: uuid.required(),
+  job: uuid,
   step: Joi.string().max(80).required(),
   outcome: Joi.string().valid('done', 'wentWrong').required(),
   wrong: Joi.object({

@@ -180,7 +180,8 @@ describe('what is done so that a pickup goes in', () => {
     across: null,
     along: null,
   };
-  const withWork = (work: unknown): boolean => choice.validate({ ...examples.pickupChoice, work: [work] }, OPTIONS).error === undefined;
+  const withItem = (item: unknown): boolean => choice.validate({ ...examples.pickupChoice, work: [item] }, OPTIONS).error === undefined;
+  const withWork = (act: unknown): boolean => withItem({ kind: 'openHole', does: [act] });
 
   it('is a change that names its place and its size', () => {
     expect(withWork({ kind: 'raisePickup', position: 'neck', by: { value: 2, ...limits } })).toBeTrue();
@@ -193,5 +194,7 @@ describe('what is done so that a pickup goes in', () => {
     expect(withWork({ kind: 'trimPickup', position: 'neck', trimmed: { ears: -1, screws: 0 } })).toBeFalse();
     expect(withWork({ kind: 'sizeWindow', plate: 'guard', outline })).toBeFalse();
     expect(withWork({ kind: 'widen' })).toBeFalse();
+    const raised = { kind: 'raisePickup', position: 'neck', by: { value: 2, ...limits } };
+    expect([withItem(raised), withItem({ kind: 'raise', does: [raised] }), withItem({ kind: 'fitSpacer' })]).toEqual([false, false, false]);
   });
 });

@@ -187,6 +187,7 @@ export const tool: Joi.AlternativesSchema<Tool> = Joi.alternatives<Tool>().condi
     { is: 'reamer', then: Joi.object({ ...edged, ...span, kind: kind('reamer') }) },
     { is: 'countersink', then: Joi.object({ ...cutter, kind: kind('countersink') }) },
     { is: 'plug cutter', then: Joi.object({ ...cutter, kind: kind('plug cutter') }) },
+    { is: 'file', then: Joi.object({ ...edged, kind: kind('file') }) },
   ],
   otherwise: Joi.object({ ...named, kind: kind('calliper', 'depth gauge', 'rule', 'tape'), limit: limit.greater(0).required() }),
 });

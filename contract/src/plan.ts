@@ -12,6 +12,7 @@ import {
 import { HOLE_FACES } from '@rinnovo/core/instrument';
 import { SCALES, type OwnerRequest } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
+import { OPERATIONS, type WorkItem } from '@rinnovo/core/operation';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';
 import { change, holeKind, joins } from './anatomy.js';
@@ -38,6 +39,14 @@ const chosen = {
   returns: Joi.boolean().valid(true),
 };
 
+/** What an operation of a kind does. */
+const workItem = Joi.object<Loose<WorkItem>, true>({
+  kind: Joi.string()
+    .valid(...Object.keys(OPERATIONS))
+    .required(),
+  does: Joi.array().items(change).max(40).required(),
+});
+
 const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
   ...chosen,
   kind: Joi.string().valid('pickup').required(),
@@ -47,7 +56,7 @@ const pickupChoice = Joi.object<Loose<PickupChoice>, true>({
   coverApart: Joi.boolean(),
   route: route.allow(null).required(),
   fill: Joi.boolean(),
-  work: Joi.array().items(change).max(40),
+  work: Joi.array().items(workItem).max(40),
 });
 
 const place = Joi.alternatives<PlaceRef>().conditional('.on', {
@@ -70,7 +79,7 @@ const hardwareChoice = Joi.object<Loose<HardwareChoice>>({
   count: count.min(1).max(60).required(),
   trim: size.max(200),
   cut: Joi.string().valid(...CUT_KINDS),
-  work: Joi.array().items(change).max(40).required(),
+  work: Joi.array().items(workItem).max(40).required(),
 });
 
 /** One choice of a plan: what is judged goes by its kind. */
@@ -81,7 +90,7 @@ export const choice: Joi.AlternativesSchema<Choice> = Joi.alternatives<Choice>()
 });
 
 export const plan = Joi.object<Loose<Plan>>({
-  format: Joi.number().valid(3).required(),
+  format: Joi.number().valid(4).required(),
   choices: Joi.array().items(choice).max(200).unique('id').required(),
 });
 

@@ -54,7 +54,7 @@ function fresh(): { readonly state: PlanState; readonly plan: Plan } {
   const base = plainState(anatomy);
   const state = { ...base, parts: { ...base.parts, ...Object.fromEntries(shelf.map((p) => [p.id, p])) } };
   const choices = Array.from({ length: 39 }, (_, i) => newHardwareChoice(`hole ${i}`, { on: 'feature', feature: `hole ${i}` }, pots[i % 4] ?? 'pot'));
-  return { state, plan: { format: 3, choices: [plainChoice(), ...choices] } };
+  return { state, plan: { format: 4, choices: [plainChoice(), ...choices] } };
 }
 
 const ms = (act: () => unknown): number => {

@@ -124,7 +124,7 @@ const at = (feature: string, part: number, screw?: number) =>
 
 /** Eight places, and hardly one that is free of clashes. */
 export const sanderlingPlan: Plan = {
-  format: 3,
+  format: 4,
   choices: [
     { ...newPickupChoice('neck pickup', ids.wideTwoCoil), alternatives: [ids.slimTwoCoil], leadsNeeded: 4 },
     at('volume hole', 1),

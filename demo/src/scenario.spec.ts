@@ -22,7 +22,7 @@ const choice: PickupChoice = {
   leadsNeeded: 4,
   route: null,
 };
-const plan: Plan = { format: 3, choices: [choice] };
+const plan: Plan = { format: 4, choices: [choice] };
 
 function stateOf(thickness: number, backDepth: number): PlanState {
   return {
@@ -31,6 +31,7 @@ function stateOf(thickness: number, backDepth: number): PlanState {
     stock,
     settings: settingsWith(),
     tools,
+    done: new Set(),
   };
 }
 

@@ -127,7 +127,7 @@ describe('a part that is no pickup, through the API', () => {
     const half = await wayBack(decision);
     expect([half.operations, half.stays.map((x) => x.kind)]).toEqual([[], ['cannotNarrowHole']]);
     const done = await work(40);
-    expect(done).toEqual(['openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware']);
+    expect(done).toEqual(['openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware', 'solder']);
     const hole = (await anatomy()).document.holes.find((h) => h.id === 'volume')!;
     // 9.4 + 0.2 wanted + what is not sure of hole and bushing: the next drill is 9.7
     expect([hole.diameter?.value, hole.diameter?.basis.kind, hole.part]).toEqual([9.7, 'work', pot.id]);
@@ -159,7 +159,7 @@ describe('a part that is no pickup, through the API', () => {
     expect((await w.create(`/api/ways-back/${randomUUID()}`, body)).status).toBe(404);
     const kept = (first.body as { decision: Decision }).decision;
     expect([kept.options.map((o) => o.kind), kept.options[0]!.stays!.length, kept.chosen.returns]).toEqual([['goBack'], 1, true]);
-    expect(await work(40)).toEqual(['takeHardwareOut']);
+    expect(await work(40)).toEqual(['unsolder', 'takeHardwareOut']);
     const hole = (await anatomy()).document.holes.find((h) => h.id === 'volume')!;
     expect([hole.part, hole.diameter!.value]).toEqual([null, 9.7]);
     const all = ((await w.get(`/api/jobs/${job.id}/work`)).body as { decisions: readonly Decision[] }).decisions;

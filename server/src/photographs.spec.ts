@@ -16,7 +16,16 @@ describe('photographs of a step', () => {
     const decision = randomUUID();
     const blank = { reason: '', person: w.person, plan_version: 1, revision: 1, options: '[]' };
     await w.db('decisions').insert({ id: decision, job: job.id, option: 'keep', choice: 'neck pickup', chosen: '{}', ...blank });
-    await w.db('operations').insert({ id: operation, job: job.id, decision, kind: 'routePasses', feature: 'f', state: 'ready' });
+    await w.db('operations').insert({
+      id: operation,
+      job: job.id,
+      decision,
+      kind: 'routePasses',
+      key: 'routePasses',
+      source: { of: 'choice', id: 'c' },
+      subject: { aspect: 'anatomy', id: 'f' },
+      state: 'ready',
+    });
   }, 30_000);
   afterAll(() => w.close());
 

@@ -4,7 +4,7 @@ import type { AnatomyRevision, ClearanceRecord, ConsentRecord, Decision, KeptPar
 import { evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { confirmKey, benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
-import type { Operation } from '@rinnovo/core/operation';
+import { doneOf, type Operation } from '@rinnovo/core/operation';
 import { RULES } from '@rinnovo/core/order';
 import { optionsFor } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -49,6 +49,7 @@ describe('the spine, through the API', () => {
         stock: items,
         settings: s.settings,
         tools: s.tools,
+        done: new Set(),
       },
       record,
       revision: revision.revision,
@@ -192,14 +193,14 @@ describe('the spine, through the API', () => {
   async function workThrough(until: string | null): Promise<string[]> {
     const kinds: string[] = [];
     for (let i = 0; i < 80; i++) {
-      const { state, record, shop } = await load();
+      const { state, record } = await load();
       const work = (await w.get(`/api/jobs/${job.id}/work`)).body as { decisions: Decision[]; operations: Operation[]; waivers: [] };
       const [live] = work.decisions.filter((d) => d.undoneAt === null);
       const ledger = ((await w.get(`/api/instruments/${instrument}/ledger?limit=200`)).body as { items: LedgerEntry[] }).items;
       const input: BenchInput = {
-        state,
+        state: { ...state, done: doneOf(work.operations) },
+        job: job.id,
         choices: { [live!.id]: pickupChoice(record) },
-        tools: shop.tools,
         operations: work.operations,
         rules: RULES,
         waivers: work.waivers,

@@ -45,7 +45,7 @@ describe('a clearance', () => {
     const { w } = await readyToRoute();
     try {
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
-      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 3, choices: [] } });
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 4, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });

@@ -1,4 +1,4 @@
-import type { HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, type HardwareChoice } from '@rinnovo/core/check';
 import type { BitRefusal, CutProblem, WatchFor, HoleLine, Remark, Method, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
@@ -58,14 +58,14 @@ export function cutProblemText(problem: CutProblem): string {
 }
 
 /** How large a cut by itself is. */
-export function cutSizeText({ work, count }: HardwareChoice, unit: LengthUnit): string {
+export function cutSizeText(choice: HardwareChoice, unit: LengthUnit): string {
   const length = (mm: number): string => lengthText(mm, unit, 1);
-  const [first] = work;
+  const [first] = actsOfChoice(choice);
   if (first?.kind === 'setDepth') return `to ${length(first.depth.value)}`;
   if (first?.kind === 'addLevels') return `${length(first.levels[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addCavity') return `${length(first.cavity.levels[0]?.depth?.value ?? 0)} deep`;
   if (first?.kind === 'addHole')
-    return `${count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
+    return `${choice.count} of ${length(first.hole.diameter?.value ?? 0)}, ${first.hole.through ? 'through' : `${length(first.hole.depth?.value ?? 0)} deep`}`;
   return 'not cut';
 }
 

@@ -7,7 +7,7 @@ export * from './instrument.js';
 export * from './lack.js';
 export * from './length.js';
 export * from './locale.js';
-export * from './logged-step.js';
+export * from './operations/index.js';
 export * from './names.js';
 export * from './parts.js';
 export * from './readings-csv.js';

@@ -1,4 +1,4 @@
-import type { Choice } from '@rinnovo/core/check';
+import { actsOfChoice, type Choice } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import type { Shelf } from '@rinnovo/core/part';
 
@@ -53,7 +53,7 @@ export function upperFirst(text: string): string {
 export function placeOfChoice(c: Choice, names: Names): string {
   if (c.kind === 'pickup') return upperFirst(nameOf(names, c.position));
   if (c.cut === 'row' && c.place.on === 'face') return `Row of ${c.count} ${c.place.hole} holes`;
-  if (c.cut === 'cavity') return upperFirst(c.work.flatMap((w) => (w.kind === 'addCavity' ? [w.cavity.name] : []))[0] ?? 'New cavity');
+  if (c.cut === 'cavity') return upperFirst(actsOfChoice(c).flatMap((w) => (w.kind === 'addCavity' ? [w.cavity.name] : []))[0] ?? 'New cavity');
   if (c.cut && c.place.on === 'feature')
     return `${upperFirst(nameOf(names, c.place.feature))}: ${{ deepen: 'deepen', channel: 'channel', relief: 'relief', row: 'row' }[c.cut]}`;
   if (c.place.on === 'face') return `New ${c.place.hole} hole`;

@@ -90,6 +90,7 @@ export const TOOL_WORDS: Readonly<Record<ToolKind, string>> = {
   reamer: 'Reamer',
   countersink: 'Countersink',
   'plug cutter': 'Plug cutter',
+  file: 'File',
 };
 
 /** What of a tool matters, in a few words. */
@@ -116,6 +117,8 @@ export function toolText(t: Tool): string {
     case 'countersink':
     case 'plug cutter':
       return `Ø ${withUnit(fixed(t.diameter, 1), 'mm')}`;
+    case 'file':
+      return '';
   }
 }
 

@@ -1,6 +1,6 @@
 import { newHardwareChoice, newPickupChoice, type Corner, type PlaceRef, type Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
-import { OPERATIONS, SETTING_KEYS } from '@rinnovo/core/operation';
+import { cautionsOf, OPERATIONS, SETTING_KEYS, STEP_KINDS, type OperationKind } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
 import { RULES } from '@rinnovo/core/order';
 import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
@@ -16,7 +16,9 @@ import {
   moneyText,
   SETTING_WORDS,
   CAUTION_WORDS,
+  loggedStepText,
   OPERATION_WORDS,
+  stepText,
   RULE_WORDS,
   clearanceText,
   CAUSE_WORDS,
@@ -130,9 +132,15 @@ describe('workings', () => {
 
 describe('words', () => {
   it('exist for every operation, caution and rule of the core', () => {
-    for (const o of Object.values(OPERATIONS)) {
-      expect(OPERATION_WORDS[o.kind]).withContext(o.kind).toBeTruthy();
-      for (const c of o.cautions) expect(CAUTION_WORDS[c]).withContext(c).toBeTruthy();
+    for (const kind of Object.keys(OPERATIONS) as OperationKind[]) expect(OPERATION_WORDS[kind]).withContext(kind).toBeTruthy();
+    for (const step of STEP_KINDS) {
+      expect(stepText({ kind: step, names: {} }))
+        .withContext(step)
+        .toBeTruthy();
+      expect(loggedStepText('openHole', `1 ${step}`))
+        .withContext(step)
+        .toContain(' · ');
+      for (const c of cautionsOf(step)) expect(CAUTION_WORDS[c]).withContext(c).toBeTruthy();
     }
     for (const r of RULES) expect(RULE_WORDS[r.id]).withContext(r.id).toBeTruthy();
   });

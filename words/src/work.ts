@@ -1,111 +1,14 @@
-import type { AskedGap, ConfirmId, GateItem, Need, NeedId, StepCard } from '@rinnovo/core/gate';
+import type { AskedGap, ConfirmId, GateItem } from '@rinnovo/core/gate';
 import type { LengthUnit } from '@rinnovo/core/measure';
-import type { CautionId, OperationKind, StepKind } from '@rinnovo/core/operation';
+import type { CautionId, OperationKind } from '@rinnovo/core/operation';
 import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
+import type { Need, NeedId } from '@rinnovo/core/work';
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import { lengthText } from './length.js';
-import { trimmedText } from './remedies.js';
+import { OPERATION_WORDS } from './operations/index.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { fixed, withUnit } from './locale.js';
-
-export const OPERATION_WORDS: Readonly<Record<OperationKind, string>> = {
-  meterPart: 'Meter the new pickup',
-  removePart: 'Remove the pickup',
-  takeOffInsert: 'Remove the insert from the plate',
-  tracePlate: 'Trace the mounted plate',
-  fixTemplate: 'Fix the template',
-  boreBulk: 'Bore out the bulk',
-  routePasses: 'Route to the template, in passes',
-  boreWells: 'Bore the wells',
-  testFit: 'Test-fit the real part',
-  fitPart: 'Fit and solder the pickup',
-  removeHardware: 'Remove the part',
-  openHole: 'Enlarge the hole',
-  plugHole: 'Plug the hole',
-  drillHole: 'Drill the hole',
-  fitSleeve: 'Fit the sleeve',
-  deepenRoute: 'Deepen the cavity',
-  fitSpacer: 'Fit the spacer',
-  trimPart: 'Trim the part',
-  fillRoute: 'Fill the old route',
-  makePlate: 'Make the plate',
-  openWindow: 'File the window wider',
-  widenCavity: 'Widen the cavity',
-  openSlot: 'Enlarge the slot',
-  deepenBore: 'Deepen the hole',
-  fitHardware: 'Fit the part',
-  putInsertBack: 'Put the insert back',
-  takeSpacerOut: 'Remove the spacer',
-  refitPlate: 'Put the old plate back',
-  takeSleeveOut: 'Remove the sleeve',
-  cutChannel: 'Cut the channel',
-  drillRow: 'Drill the row of holes',
-  cutCavity: 'Cut the new cavity',
-};
-
-const STEPS: Readonly<Record<StepKind, (names: StepCard['names']) => string>> = {
-  unplug: () => 'Unplug the router.',
-  changeBit: (n) => `Fit the ${n['bit']}.`,
-  setDepth: (n) =>
-    `Set the bit for a depth of ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, ${n['guide'] === 'template' ? 'base on the template' : 'template off, base on the wood'}.`,
-  cut: (n) =>
-    `Pass ${n['pass']} of ${n['of']}: rout clockwise inside the route, ${n['guide'] === 'template' ? 'bearing on the template' : 'bearing on the cut wall'}.`,
-  measureDepth: (n) => `Measure the depth: ${n['level']}.`,
-  templateOff: () => 'Remove the template. The bearing now runs on the cut wall.',
-  bore: (n) => (n['holes'] === 1 ? `Bore with the ${n['bit']}.` : `Set the stop. Bore ${n['holes']} holes with the ${n['bit']}.`),
-  clearBulk: (n) =>
-    `Clear the ridges freehand with the ${n['bit']}, in ${n['passes']} passes. Stay ${withUnit(fixed(Number(n['leave']), 1), 'mm')} clear of the line.`,
-  mountPlate: () => 'Screw the plate down in its final position.',
-  traceOutline: () => 'Trace its outer edge and its window. Mark the screw holes.',
-  takePlateOff: () => 'Remove the plate. Keep its screws in order.',
-  layTemplate: () => 'Lay the template on the traced lines and the centre line. Check the hidden edge all around. Fix the template.',
-  slackenStrings: () => 'Slacken the strings.',
-  unsolder: () => 'Note the lead colours, then unsolder the leads.',
-  takeOut: () => 'Remove the pickup. Bag it with its screws.',
-  meter: (n) => `Meter ${n['part']} before soldering.`,
-  tryPart: (n) => (n['part'] === '' ? 'Test-fit the part. It must drop in and lie flat.' : `Test-fit ${n['part']} with its screws and springs, plate on.`),
-  fit: (n) => `Mount ${n['part']} and set its height.`,
-  solder: () => 'Solder the leads by their confirmed colours.',
-  takeHardwareOut: () => 'Label the wires. Remove the part. Bag it with its screws.',
-  scratchFinish: () => 'Scratch the finish back with the countersink, turned by hand. It cannot flake then.',
-  backBoard: () => 'Clamp a backing board at the exit.',
-  openTo: (n) => `Enlarge the hole with the ${n['bit']}. Turned backwards it tears least.`,
-  boreForPlug: (n) => `Bore a clean hole for the dowel with the ${n['bit']}.`,
-  gluePlug: () => 'Glue the dowel in. Align the grain where it shows.',
-  waitForGlue: () => 'Let the glue cure.',
-  levelPlug: () => 'Trim the plug and scrape it flush.',
-  drillNew: () => 'Mark the centre, drill a pilot, then drill to size.',
-  pressSleeve: (n) => `Press the sleeve in. Test-fit ${n['part']}.`,
-  deepenTo: (n) => `Deepen ${n['level'] ?? 'the floor'} in light passes. Measure between passes.`,
-  setSpacer: () => 'Set the spacer under the part and screw it down.',
-  cutDown: (n) =>
-    n['ears'] === undefined
-      ? `Clamp ${n['part']} between wood. Saw it to length. File the end.`
-      : `Cover the coils of ${n['part']} against filings. Clamp it between wood. Then ${trimmedText({ ears: Number(n['ears']), screws: Number(n['screws']) })}. Break the edges.`,
-  fillIn: () => 'Glue a block of matching grain into the old route, tight all around.',
-  fileWindow: (n) => `File the window evenly all around. Test-fit ${n['part']} often. Break the edge.`,
-  widenTo: (n) => `Lay ${n['part']} in place. Mark its outline plus the clearance. Rout to the line, in passes.`,
-  openSlotTo: (n) => `File the ends and sides of the slot evenly. Move the lever of ${n['part']} through its full travel.`,
-  boreDeeper: () => 'Flag the bit. Bore slowly to depth. Clear the dust and measure.',
-  cutPlate: (n) => `Cut the new plate from the old one: ${n['part']}.`,
-  fitHardware: (n) => `Fit ${n['part'] === '' ? 'the original part' : n['part']}. Wax the screws and drive them by hand.`,
-  putInsert: () => 'Put the insert back into its slot. Check that it sits flush.',
-  takeSpacer: () => 'Remove the spacer. Store it with the instrument.',
-  putPlateBack: () => 'Put the old plate back with its own screws. Store the new one.',
-  markOut: (n) =>
-    n['holes'] === undefined
-      ? 'Mark both ends and the line between them. Tape along it. Check what it crosses.'
-      : `Drill the template: ${n['holes']} holes, ${withUnit(fixed(Number(n['pitch']), 2), 'mm')} apart. Lay its first hole on ${fixed(Number(n['x']), 1)} across, ${fixed(Number(n['y']), 1)} along. Align it square to the centre line and fix it.`,
-  layOutline: () => 'Lay the plate or the 1 : 1 print on the centre line. Trace it. Fix a template or a fence to the line.',
-  drillRowTo: (n) =>
-    `Drill all ${n['holes']} holes through the template with the ${n['bit']}. ${n['through'] === 'yes' ? 'Drill the first and the last hole through. Drill the rest from the back, lined up on them.' : `Stop at ${withUnit(fixed(Number(n['depth']), 1), 'mm')}, point included.`}`,
-  pullSleeve: () => 'Scratch the finish back around the sleeve, then pull it straight out. Drill out a glued sleeve with a drill of its bore.',
-};
-
-export function stepText(card: StepCard): string {
-  return STEPS[card.kind](card.names);
-}
 
 export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   handDrill:
@@ -211,6 +114,7 @@ const NEED_WORDS: Readonly<Record<NeedId, string>> = {
   boringBit: 'boring bit',
   routerBit: 'router bit with enough reach',
   drill: 'drill',
+  file: 'file',
   depthTool: 'depth gauge or calliper',
   offcut: 'wood block large enough for the fill',
   dowel: 'dowel',

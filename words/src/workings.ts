@@ -129,6 +129,7 @@ const LABELS: Readonly<Record<string, string>> = {
   coverHolesLeft: 'remaining',
   holesOff: 'cover hole offset from the poles',
   drillDiameter: 'diameter',
+  dowelDiameter: 'dowel',
   cavityHere: 'cavity here',
   woodBetween: 'smallest wood between',
   coverRaised: 'cover raised',

@@ -48,7 +48,7 @@ const pickupChoice = {
   coverApart: true,
   route: { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline, depth: 18, bored: false }] },
 };
-const plan = { format: 3 as const, choices: [pickupChoice] };
+const plan = { format: 4 as const, choices: [pickupChoice] };
 
 const seen = [{ id: 'floor/route/found', clearance: 11.5 }];
 
@@ -147,7 +147,7 @@ export const examples = {
     alternatives: [],
     place: { on: 'face' as const, face: 'top' as const, at: { x: 60, y: 240 }, hole: 'pot' as const },
     count: 1,
-    work: [{ kind: 'setInsert' as const, plate: 'plate', opening: 'window', fitted: false }],
+    work: [{ kind: 'openHole' as const, does: [{ kind: 'setInsert' as const, plate: 'plate', opening: 'window', fitted: false }] }],
   },
   pickupChoice: {
     kind: 'pickup' as const,
@@ -158,7 +158,7 @@ export const examples = {
     insertFitted: false,
     leadsNeeded: 2,
     route: null,
-    work: [{ kind: 'trimPickup' as const, position: 'neck', trimmed: { ears: 0.5, screws: 0 } }],
+    work: [{ kind: 'trimPart' as const, does: [{ kind: 'trimPickup' as const, position: 'neck', trimmed: { ears: 0.5, screws: 0 } }] }],
   },
   hardware: {
     format: 2 as const,

@@ -1,3 +1,4 @@
+import { actsOfChoice } from './choice.js';
 import type { Hardware } from '../part/index.js';
 import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
@@ -44,7 +45,7 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
 /** The wood left between a cavity that is cut deeper and the other face. */
 function woodOver(site: Site): readonly Verdict[] {
   const { choice, room, state, at } = site;
-  if (!room || !choice.work.some((w) => w.kind === 'setDepth')) return [];
+  if (!room || !actsOfChoice(choice).some((w) => w.kind === 'setDepth')) return [];
   const below = depthAt(state.anatomy, room.cavity, at);
   if (!below) return [];
   const body: Target = { quantity: 'bodyThickness', feature: 'body' };

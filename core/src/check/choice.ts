@@ -1,7 +1,5 @@
-import { featureOf, frameOfFace, type Anatomy, type Cavity, type Change, type Hole, type HoleFace, type HoleKind, type Level } from '../instrument/index.js';
-import type { Settings } from '../operation/index.js';
-import { goesInto, isHardware, type Shelf } from '../part/index.js';
-import { plateAs } from './plate-as.js';
+import type { Cavity, HoleFace, HoleKind, Level } from '../instrument/index.js';
+import type { Act, Settings, WorkItem } from '../operation/index.js';
 import { placeOutline, type Outline, type Placement, type Point } from '../shape/index.js';
 
 /** One level of a route that is planned; its outline is in the route's own frame. */
@@ -45,7 +43,7 @@ export interface PickupChoice extends ChoiceBase {
   /** What was found is filled before the new route is cut. */
   readonly fill?: boolean;
   /** What else is done so that it goes in: to the cavity, its plate, or the part itself. */
-  readonly work?: readonly Change[];
+  readonly work?: readonly WorkItem[];
 }
 
 /** Where a part that is no pickup goes: a feature of the instrument (of a plate also one of its screw places), or a new hole on a face. */
@@ -68,14 +66,14 @@ export interface HardwareChoice extends ChoiceBase {
   /** It is a cut by itself, with no part: its work is what was planned, and stays. */
   readonly cut?: CutKind;
   /** What is done to the instrument so that it goes in. */
-  readonly work: readonly Change[];
+  readonly work: readonly WorkItem[];
 }
 
 export type Choice = PickupChoice | HardwareChoice;
 
 /** A job's plan: which part is to go to which place. */
 export interface Plan {
-  readonly format: 3;
+  readonly format: 4;
   readonly choices: readonly Choice[];
 }
 
@@ -110,6 +108,11 @@ export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
 }
 
+/** All that the work of a choice does, one act after the other. */
+export function actsOfChoice(choice: { readonly work?: readonly WorkItem[] }): readonly Act[] {
+  return (choice.work ?? []).flatMap((w) => w.does);
+}
+
 /** What a route runs into, as a change carries it. */
 export function joinsOf({ joins }: PlannedRoute): { readonly joins?: readonly string[] } {
   return joins ? { joins } : {};
@@ -130,97 +133,6 @@ export function routeLevels(route: PlannedRoute, settings: Settings): readonly L
     depth: { value: p.depth, limit: settings.limitPlannedDepth, basis: { kind: 'planned' } },
     bored: p.bored,
   }));
-}
-
-/** What choices are turned into changes on. */
-interface Ground {
-  readonly anatomy: Anatomy;
-  readonly settings: Settings;
-  readonly parts: Shelf;
-}
-
-/**
- * A choice as changes to the instrument it is for; what of it is cut already stands in the anatomy and counts once.
- * Throws RangeError when its place is not there.
- */
-export function choiceChanges(choice: Choice, { anatomy, settings, parts }: Ground): readonly Change[] {
-  if (choice.kind === 'hardware') return hardwareChanges(choice, anatomy, settings, parts);
-  const where = anatomy.positions.find((p) => p.id === choice.position);
-  if (!where) throw new RangeError(`nothing here is called ${choice.position}`);
-  const cavity = anatomy.cavities.find((c) => c.id === where.cavity);
-  const changes: Change[] = [
-    { kind: 'fitPart', position: choice.position, part: choice.part },
-    { kind: 'setInsert', plate: where.plate, opening: where.opening, fitted: choice.insertFitted },
-  ];
-  const work = (choice.work ?? []).flatMap((c) => stillToDo(anatomy, c));
-  if (!choice.route) return [...changes, ...work];
-  const levels = routeLevels(choice.route, settings).filter((p) => !cavity || !isCut(cavity, p));
-  const filled: readonly Change[] = choice.fill ? [{ kind: 'fillLevels', cavity: where.cavity, set: FOUND_SET }] : [];
-  return [...changes, ...work, ...filled, { kind: 'addLevels', cavity: where.cavity, levels, ...joinsOf(choice.route) }];
-}
-
-function hardwareChanges(choice: HardwareChoice, anatomy: Anatomy, settings: Settings, parts: Shelf): readonly Change[] {
-  const { place } = choice;
-  const work = choice.work.flatMap((c) => stillToDo(anatomy, c));
-  if (choice.cut) return work;
-  if (place.on === 'face') {
-    const hole = newHole(choice.id, place, settings);
-    if (anatomy.holes.some((h) => h.id === hole.id)) return [...work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
-    return [{ kind: 'addHole', hole }, ...work, { kind: 'fitHardware', feature: hole.id, part: choice.part }];
-  }
-  if (!featureOf(anatomy, place.feature)) throw new RangeError(`nothing here is called ${place.feature}`);
-  if (place.screw !== undefined) return work;
-  const there = [...anatomy.holes, ...anatomy.cavities].find((f) => f.id === place.feature)?.part ?? null;
-  const mate = parts[there ?? '']?.kind;
-  const part = parts[choice.part ?? ''];
-  // what is screwed into another part leaves that one where it is
-  if (part && mate !== undefined && goesInto(part.kind, mate)) return work;
-  const fit: Change = { kind: 'fitHardware', feature: place.feature, part: choice.part };
-  const plate = anatomy.plates.find((p) => p.id === place.feature);
-  const made = work.some((w) => w.kind === 'setPlate');
-  const laid = plate && part && isHardware(part) && !made ? plateAs(plate, part) : null;
-  return [...work, ...(laid ? [{ kind: 'setPlate' as const, plate: laid }] : []), fit];
-}
-
-/** What of a change is still to do: of a cavity that was begun, the levels that are not cut yet. */
-export function stillToDo(anatomy: Anatomy, change: Change): readonly Change[] {
-  if (change.kind !== 'addCavity') return isDone(anatomy, change) ? [] : [change];
-  const there = anatomy.cavities.find((c) => c.id === change.cavity.id);
-  if (!there) return [change];
-  const levels = change.cavity.levels.filter((p) => !there.levels.some((q) => q.id === p.id));
-  return levels.length > 0 ? [{ kind: 'addLevels', cavity: there.id, levels }] : [];
-}
-
-/** A cavity that was widened already; a floor that was cut as deep as it was to be, or deeper: what was read of it stands. */
-function isDone(anatomy: Anatomy, change: Change): boolean {
-  if (change.kind === 'addLevels') {
-    const into = anatomy.cavities.find((c) => c.id === change.cavity);
-    return into !== undefined && change.levels.every((p) => isCut(into, p));
-  }
-  if (change.kind === 'addHole') return anatomy.holes.some((h) => h.id === change.hole.id);
-  if (change.kind !== 'setDepth') return false;
-  const cut = anatomy.cavities.find((c) => c.id === change.cavity)?.levels.find((p) => p.id === change.level)?.depth;
-  return cut?.basis.kind === 'work' && cut.value >= change.depth.value - change.depth.limit;
-}
-
-/** A new hole as it is thought of: its place as sure as a template lays it, its size still to be chosen. */
-function newHole(id: string, place: Extract<PlaceRef, { on: 'face' }>, settings: Settings): Hole {
-  return {
-    id,
-    name: `New ${place.hole} hole`,
-    kind: place.hole,
-    face: place.face,
-    frame: frameOfFace(place.face),
-    at: place.at,
-    diameter: null,
-    bare: null,
-    through: false,
-    depth: null,
-    limit: settings.limitTemplate,
-    basis: { kind: 'planned' },
-    hiddenBy: null,
-    condition: 'sound',
-  };
 }
 
 /** Is a planned level in the wood already? A cut level keeps its planned name, then a mark, and its very outline. */

@@ -1,7 +1,7 @@
 import { placementOf, type Cavity, type Hole } from '../instrument/index.js';
 import { circle, gapInside, placePoint, type Point, type Region } from '../shape/index.js';
 import { behindHole } from './behind-hole.js';
-import type { HardwareChoice } from './choice.js';
+import { actsOfChoice, type HardwareChoice } from './choice.js';
 import { bitsFor } from './cutter-in-corner.js';
 import { floors } from './floor.js';
 import { hiddenEdge } from './hidden-edge.js';
@@ -13,10 +13,10 @@ import { edgeOfBody, walls } from './wall.js';
 /** What a cut that no part asks for leaves of the wood: floors, walls and covers of the cavities that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
 export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
   const touched = new Set(
-    choice.work.flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addLevels' ? [w.cavity] : w.kind === 'addCavity' ? [w.cavity.id] : [])),
+    actsOfChoice(choice).flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addLevels' ? [w.cavity] : w.kind === 'addCavity' ? [w.cavity.id] : [])),
   );
   const cavities = state.anatomy.cavities.filter((c) => touched.has(c.id));
-  const fresh = choice.work.flatMap((w) => (w.kind === 'addCavity' ? w.cavity.levels.map((p) => p.outline.outline) : []));
+  const fresh = actsOfChoice(choice).flatMap((w) => (w.kind === 'addCavity' ? w.cavity.levels.map((p) => p.outline.outline) : []));
   return [...cavities.flatMap((cavity) => ofCavity(state, cavity)), ...bitsFor(state.tools, choice.id, fresh), ...ofRow(state, choice)];
 }
 
@@ -30,7 +30,7 @@ function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {
 /** Of the new holes the one with least wood to its neighbours, the one with least behind it, and the one nearest to the body's edge. */
 function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
   const { anatomy } = state;
-  const fresh = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
+  const fresh = actsOfChoice(choice).flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
   const placed = fresh.map((hole) => ({ hole, at: placePoint(hole.at, placementOf(anatomy, hole.frame)) }));
   const apart = placed.flatMap(({ hole, at }) => {
     const mine = edgeOf(hole, at);

@@ -1,7 +1,7 @@
 import { applyChanges, type Anatomy, type Change } from '../instrument/index.js';
 import { byGravity } from '../measure/index.js';
 import { behindWindow } from './behind-window.js';
-import { choiceChanges, type Choice, type HardwareChoice, type PickupChoice, type Plan } from './choice.js';
+import type { Choice, HardwareChoice, PickupChoice, Plan } from './choice.js';
 import { coverFits } from './cover-fits.js';
 import { cutByItself } from './cut-by-itself.js';
 import { cutterInCorner } from './cutter-in-corner.js';
@@ -18,6 +18,7 @@ import { missingVerdict, type Verdict } from './verdict.js';
 import { edgeOfBody, walls } from './wall.js';
 import { travel } from './travel.js';
 import { windowGap } from './window-gap.js';
+import { choiceChanges } from './works.js';
 
 /** Everything that follows from a plan with some changes. */
 export interface Evaluation {
@@ -70,7 +71,7 @@ export function evaluateStep(left: PlanState, plan: Plan, choice: Choice, change
 
 /** A plan of this one choice. */
 export function evaluateChoice(state: PlanState, choice: Choice): Evaluation {
-  return evaluatePlan(state, { format: 3, choices: [choice] });
+  return evaluatePlan(state, { format: 4, choices: [choice] });
 }
 
 /** What an evaluation says of one choice. */

@@ -30,7 +30,7 @@ function judge(parts: readonly Hardware[], choices: readonly HardwareChoice[], g
     headstock: { ...a.headstock, thickness: given.headstock === undefined ? null : dim(given.headstock) },
   };
   const state = plainState(anatomy);
-  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 3, choices }).verdicts;
+  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 4, choices }).verdicts;
 }
 
 const at = (feature: string, part: string, more: Partial<HardwareChoice> = {}): HardwareChoice => ({

@@ -1,3 +1,4 @@
+import { actsOfChoice } from './choice.js';
 import { placementOf, type Cavity, type FeatureOutline, type Hole } from '../instrument/index.js';
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import { bounds, circle, gapApart, gapInside, placePoint, type Gap, type Point, type Region } from '../shape/index.js';
@@ -12,7 +13,7 @@ import { verdict, type Verdict } from './verdict.js';
 export function holeBeside(site: Site): readonly Verdict[] {
   const { choice, part, hole, state, at, room } = site;
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
-  const fresh = choice.place.on === 'face' || choice.work.some((w) => w.kind === 'moveHole');
+  const fresh = choice.place.on === 'face' || actsOfChoice(choice).some((w) => w.kind === 'moveHole');
   if (!fresh || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
   const mine: Region = [circle(through.value + state.settings.minHoleOver, at)];
   // in a plate over a cavity there is no wood beside it

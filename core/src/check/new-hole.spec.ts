@@ -46,7 +46,7 @@ describe('what hangs below a new hole', () => {
   it('moves to the nearest spot with a cavity, not looking where there is none', () => {
     const s = stateWith(pot, [], [control]);
     const choice = at(30, 240);
-    const moved = optionsFor(s, { format: 3, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
+    const moved = optionsFor(s, { format: 4, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
       (o) => o.proposal.kind === 'move',
     )!;
     const { place } = moved.proposal.choice as HardwareChoice;

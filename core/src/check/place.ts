@@ -16,6 +16,8 @@ export interface PlanState {
   readonly settings: Settings;
   /** What the shop cuts and drills with. */
   readonly tools: readonly Tool[];
+  /** Source and key of the work that is done already: what a plan wants of it counts no more. */
+  readonly done: ReadonlySet<string>;
 }
 
 /** A pickup position with what it is made of, and the part that is to be there. */

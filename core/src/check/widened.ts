@@ -1,3 +1,4 @@
+import { actsOfChoice } from './choice.js';
 import { toBody } from '../instrument/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
@@ -12,7 +13,7 @@ import { missingVerdict, verdict, type Verdict } from './verdict.js';
  */
 export function widened(site: Site): readonly Verdict[] {
   const { anatomy, settings } = site.state;
-  return site.choice.work.flatMap((w): readonly Verdict[] => {
+  return actsOfChoice(site.choice).flatMap((w): readonly Verdict[] => {
     const cavity = w.kind === 'addLevels' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
     if (w.kind !== 'addLevels' || !cavity) return [];
     const more: Region = w.levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));

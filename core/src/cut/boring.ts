@@ -34,6 +34,22 @@ const WORTH = 0.12;
  * What is cavity already is not bored again. Rim depth = floor − spur: 18.0 − 2.5 = 15.5 [law].
  */
 export function planBoring(route: PlannedRoute, old: readonly Level[], tools: readonly Tool[], s: Settings): BoringPlan | null {
+  const key = JSON.stringify([route.at, route.levels, old, tools.filter((t) => t.kind === 'boring'), s.leaveForTemplateBit, s.boringShare]);
+  const known = remembered.get(key);
+  if (known !== undefined) return known;
+  const plan = planBoringAnew(route, old, tools, s);
+  // the oldest goes: a map keeps the order in which it was filled
+  for (const oldest of remembered.keys()) if (remembered.size >= REMEMBERED) remembered.delete(oldest);
+  remembered.set(key, plan);
+  return plan;
+}
+
+/** The same sum is asked for many times while a job is worked through: the last few are kept by what they were made from. */
+const remembered = new Map<string, BoringPlan | null>();
+const REMEMBERED = 24;
+
+/** The same, not remembered. */
+export function planBoringAnew(route: PlannedRoute, old: readonly Level[], tools: readonly Tool[], s: Settings): BoringPlan | null {
   const main = routeLevels(route, s).filter((p) => !p.bored);
   const widest = main.reduce<(typeof main)[number] | null>((w, p) => (w && area(w.outline.outline) >= area(p.outline.outline) ? w : p), null);
   if (!widest?.depth) return null;

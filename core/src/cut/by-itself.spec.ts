@@ -1,14 +1,15 @@
-import { evaluateChoice, evaluatePlan, ofChoice, type Choice, type HardwareChoice, type Verdict } from '../check/index.js';
+import { actsOfChoice, evaluateChoice, evaluatePlan, ofChoice, worksOf, type Choice, type HardwareChoice, type Verdict } from '../check/index.js';
 import { benchNow, clearToCut } from '../gate/index.js';
 import { compareAnatomies, type Anatomy } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
-import { settingsWith, type Operation } from '../operation/index.js';
+import { actsOf, settingsWith } from '../operation/index.js';
 import { RULES } from '../order/index.js';
-import { asLeft, asSlipped, goBack, placesWorkedOn, undoRecipe } from '../record/index.js';
+import { asSlipped, goBack, placesWorkedOn, undoRecipe, type WorkSoFar } from '../record/index.js';
 import { optionsFor } from '../remedy/index.js';
 import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
 import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { doesOf, leftBy } from '../testing/work.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { channelFor, deepening, holeRow, isMovableCut, moveCut, newCavity, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
 
@@ -45,25 +46,20 @@ describe('a floor that is cut deeper for its own sake', () => {
   it('is decided on or left, rests on readings, is read at the machine and left as it was read', () => {
     const choice = choiceOf(deeper(17.5));
     const state = { ...plainState(), tools };
-    const options = optionsFor(state, { format: 3, choices: [choice] }, choice, tools, request);
-    expect(options.map((o) => [o.proposal.kind, o.proposal.operations])).toEqual([
+    const options = optionsFor(state, { format: 4, choices: [choice] }, choice, tools, request);
+    expect(options.map((o) => [o.proposal.kind, worksOf(o.proposal.choice, state).map((w) => w.kind)])).toEqual([
       ['cutAsPlanned', ['deepenRoute']],
       ['keep', []],
     ]);
     expect(options[0]!.back.woodCut).toBeTrue();
-    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 3, choices: [choice] }), 'deeper'), found: state.anatomy }));
+    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 4, choices: [choice] }), 'deeper'), found: state.anatomy }));
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'levelDepth']);
-    const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'deepenRoute', feature: 'f', state: 'ready', rank: null };
-    const bench = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
     expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['unplug', null],
       ['deepenTo', 17.5],
     ]);
-    const left = asLeft(
-      { kind: 'deepenRoute', decision: 'd', choice, entry: 'e', depths: [{ level: 'p', value: 17.6, limit: 0.05, entry: 'r' }] },
-      state.anatomy,
-      state,
-    );
+    const left = leftBy('deepenRoute', choice, state, { depths: [{ level: 'p', value: 17.6, limit: 0.05, entry: 'r' }] });
     expect(left.cavities.find((c) => c.id === 'pocket')!.levels[0]!.depth).toEqual({ value: 17.6, limit: 0.05, basis: { kind: 'work', entry: 'r' } });
   });
 });
@@ -82,19 +78,12 @@ describe('a channel from cavity to cavity', () => {
 
   it('is left in the cavity that it begins in, joined with the other, as deep as it was read; going back it stays', () => {
     const choice = choiceOf(made);
-    const work = {
-      kind: 'cutChannel' as const,
-      decision: 'd',
-      choice,
-      entry: 'e',
-      depths: [{ level: 'channel to control', value: 12.2, limit: 0.05, entry: 'r' }],
-    };
-    const left = asLeft(work, a, plainState(a));
+    const left = leftBy('cutChannel', choice, plainState(a), { depths: [{ level: 'channel to control', value: 12.2, limit: 0.05, entry: 'r' }] });
     const route = left.cavities.find((c) => c.id === 'route')!;
     expect([route.joins, route.levels.at(-1)!.depth!.value]).toEqual([['control'], 12.2]);
     expect(compareAnatomies(a, left).map((d) => d.kind)).toEqual(['levelAdded']);
-    const done = { kind: 'cutChannel' as const, state: 'done' as const, steps: [], depths: [], entry: 'e' };
-    const back = goBack('d', choice, [done], a, left, plainState(a));
+    const done = { kind: 'cutChannel' as const, does: doesOf('cutChannel', choice, plainState(a)), state: 'done' as const, steps: [], depths: [], entry: 'e' };
+    const back = goBack({ decision: 'd', chosen: choice, work: [done], was: a, state: plainState(left) });
     expect([back.operations, back.stays.map((x) => x.kind)]).toEqual([[], ['cannotPutWoodBack']]);
   });
 
@@ -110,7 +99,7 @@ describe('holes in a row', () => {
   const choice = choiceOf(holeRow('strings', row, s));
 
   it('lie evenly from the first, and tell the smallest wood between them and to the edge', () => {
-    const at = choice.work.flatMap((w) => (w.kind === 'addHole' ? [w.hole.at.x] : []));
+    const at = actsOf(actsOfChoice(choice), 'addHole').map((w) => w.hole.at.x);
     expect(at.map((x) => Number(x.toFixed(6)))).toEqual([-26, -15.6, -5.2, 5.2, 15.6, 26]);
     const all = verdicts(plainAnatomy(), choice);
     const beside = all.find((v) => v.check === 'holeBeside' && v.subject.item === 'hole' && v.subject.against !== 'body');
@@ -151,15 +140,14 @@ describe('holes in a row', () => {
 
   it('are drilled by one template, left as drilled, and once', () => {
     const state = { ...plainState(), tools };
-    const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'drillRow', feature: 'f', state: 'ready', rank: null };
-    const { cards } = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['pitch'] ?? null])).toEqual([
       ['markOut', jasmine.any(Number)],
       ['backBoard', null],
       ['drillRowTo', '3.0 mm'],
       ['drillRowTo', '7.9 mm'],
     ]);
-    const left = asLeft({ kind: 'drillRow', decision: 'd', choice, entry: 'e', depths: [] }, state.anatomy, state);
+    const left = leftBy('drillRow', choice, state);
     expect(left.holes.map((h) => [h.kind, h.diameter!.value, h.basis.kind, h.diameter!.basis.kind])).toEqual(
       Array.from({ length: 6 }, () => ['string', 7.9, 'work', 'work']),
     );
@@ -170,10 +158,11 @@ describe('holes in a row', () => {
 
   it('left alone, or gone back from before any was drilled, add no hole', () => {
     const state = { ...plainState(), tools };
-    const keep = optionsFor(state, { format: 3, choices: [choice] }, choice, tools, request).find((o) => o.proposal.kind === 'keep')!;
+    const keep = optionsFor(state, { format: 4, choices: [choice] }, choice, tools, request).find((o) => o.proposal.kind === 'keep')!;
     expect([keep.evaluation.anatomy.holes.length, keep.evaluation.verdicts]).toEqual([0, []]);
-    const begun = { kind: 'drillRow' as const, state: 'doing' as const, steps: [{ kind: 'markOut', drill: null }], depths: [], entry: 'e' };
-    const back = goBack('d', choice, [begun], state.anatomy, state.anatomy, state);
+    const does = doesOf('drillRow', choice, state);
+    const begun = { kind: 'drillRow' as const, does, state: 'doing' as const, steps: [{ kind: 'markOut', drill: null }], depths: [], entry: 'e' };
+    const back = goBack({ decision: 'd', chosen: choice, work: [begun], was: state.anatomy, state });
     expect([back.operations, back.stays, evaluateChoice(state, back.choice).anatomy.holes.length]).toEqual([[], [], 0]);
   });
 
@@ -188,7 +177,7 @@ describe('a relief that a plate sinks into', () => {
 
   it('is the plate’s own edge with room, as deep as it is thick, joined with what it lies over; what hangs in the plate comes down', () => {
     const choice = choiceOf(made);
-    const [cut, sunk] = choice.work;
+    const [cut, sunk] = actsOfChoice(choice);
     if (cut?.kind !== 'addCavity') throw new Error('no cavity');
     const b = bounds([cut.cavity.levels[0]!.outline.outline]);
     expect([b.maxX - b.minX, b.maxY - b.minY].map((n) => Number(n.toFixed(2)))).toEqual([110.4, 60.4]);
@@ -202,7 +191,7 @@ describe('a relief that a plate sinks into', () => {
   it('takes depth from the pickup that hangs in the plate', () => {
     const small = plainChoice({ part: 'small', insertFitted: true });
     const room = (choices: readonly Choice[]): number =>
-      ofChoice(evaluatePlan(plainState(), { format: 3, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
+      ofChoice(evaluatePlan(plainState(), { format: 4, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
     // 18 − 15 = 3, and 2 less
     expect(room([small])).toBeCloseTo(3, 9);
     expect(room([choiceOf(made), small])).toBeCloseTo(1, 9);
@@ -219,7 +208,6 @@ describe('a relief that a plate sinks into', () => {
 describe('a cavity where none was', () => {
   const drawn = { name: 'Battery box', kind: 'control' as const, face: 'back' as const, outline: roundedRectangle(56, 32, 5, { x: -60, y: 300 }), depth: 24 };
   const choice = choiceOf(newCavity('box', drawn, s));
-  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'cutCavity', feature: 'f', state: 'ready', rank: null };
 
   it('is judged by floor, walls, edge and the bits that are here', () => {
     const all = verdicts(plainAnatomy(), choice);
@@ -235,15 +223,15 @@ describe('a cavity where none was', () => {
 
   it('is cut by cards that ask its depth, left as it was read, and once; a slip before its end is in the wood and the rest still planned', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, choices: { d: choice }, tools, operations: [operation], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['layOutline', null],
       ['unplug', null],
       ['deepenTo', 24],
       ['tryPart', null],
     ]);
-    const work = { kind: 'cutCavity' as const, decision: 'd', choice, entry: 'e', depths: [{ level: 'floor', value: 24.3, limit: 0.05, entry: 'r' }] };
-    const left = asLeft(work, state.anatomy, state);
+    const depths = [{ level: 'floor', value: 24.3, limit: 0.05, entry: 'r' }];
+    const left = leftBy('cutCavity', choice, state, { depths });
     const box = (a: Anatomy) => a.cavities.find((c) => c.id === 'box cavity')!;
     expect([box(left).levels[0]!.depth!.value, box(left).levels[0]!.depth!.basis.kind]).toEqual([24.3, 'work']);
     expect(evaluateChoice(plainState(left), choice).anatomy.cavities.length).toBe(left.cavities.length);
@@ -251,13 +239,15 @@ describe('a cavity where none was', () => {
     const slipped = asSlipped('d', choice, { level: 'floor', side: 'bass', by: 2, depth: 6 }, 'entry', state.anatomy, state);
     expect(box(slipped).levels.length).toBe(1);
     expect(box(evaluateChoice(plainState(slipped), choice).anatomy).levels.length).toBe(2);
-    expect(box(asLeft(work, slipped, state)).levels.length).toBe(2);
+    expect(box(leftBy('cutCavity', choice, plainState(slipped), { depths })).levels.length).toBe(2);
   });
 
   it('gone back from before its floor was read leaves nothing, and after it the wood stays away', () => {
     const a = plainAnatomy();
-    const back = (depths: Parameters<typeof goBack>[2][number]['depths']) =>
-      goBack('d', choice, [{ kind: 'cutCavity', state: 'doing', steps: [], depths, entry: 'e' }], a, a, plainState());
+    const does = doesOf('cutCavity', choice, plainState());
+    const steps = [{ kind: 'deepenTo', drill: null }];
+    const back = (depths: WorkSoFar['depths']) =>
+      goBack({ decision: 'd', chosen: choice, work: [{ kind: 'cutCavity', does, state: 'doing', steps, depths, entry: 'e' }], was: a, state: plainState() });
     expect([back([]).stays, back([]).anatomy.cavities.length]).toEqual([[], a.cavities.length]);
     expect(back([{ level: 'floor', value: 9, limit: 0.05, entry: 'r' }]).stays.map((x) => x.kind)).toEqual(['cannotPutWoodBack']);
   });
@@ -266,7 +256,11 @@ describe('a cavity where none was', () => {
 describe('a cut that is pulled to another place', () => {
   it('goes there whole: six holes, or a cavity; what a plate or a cavity puts where it is stays', () => {
     const row6 = moveCut(choiceOf(holeRow('strings', row, s)), { x: -20, y: 250 });
-    expect(row6.work.map((w) => (w.kind === 'addHole' ? [w.hole.at.x, w.hole.at.y] : [])).map(([x, y]) => [Number(x!.toFixed(6)), y])).toEqual([
+    expect(
+      actsOf(actsOfChoice(row6), 'addHole')
+        .map((w) => [w.hole.at.x, w.hole.at.y])
+        .map(([x, y]) => [Number(x!.toFixed(6)), y]),
+    ).toEqual([
       [-20, 250],
       [-9.6, 250],
       [0.8, 250],
@@ -275,7 +269,7 @@ describe('a cut that is pulled to another place', () => {
       [32, 250],
     ]);
     const box = choiceOf(newCavity('box', { name: 'Box', kind: 'control', face: 'back', outline: roundedRectangle(20, 10, 2, { x: 5, y: 5 }), depth: 9 }, s));
-    const [there] = moveCut(box, { x: 15, y: 105 }).work;
+    const [there] = actsOfChoice(moveCut(box, { x: 15, y: 105 }));
     const b = bounds(there?.kind === 'addCavity' ? there.cavity.levels.map((p) => p.outline.outline) : []);
     expect([b.minX, b.maxX, b.minY, b.maxY]).toEqual([5, 25, 100, 110]);
     const sunk = choiceOf(relief(plainAnatomy(), 'sink', 'plate', 0, 2, s));

@@ -25,7 +25,13 @@ export function deepening(a: Anatomy, id: string, where: { readonly cavity: stri
   if (!level) return { problem: 'notThere' };
   if (level.depth && depth <= level.depth.value) return { problem: 'notDeeper' };
   const to = { value: depth, limit: s.limitPlannedDepth, basis: planned };
-  return { choice: { ...base(id, where.cavity), cut: 'deepen', work: [{ kind: 'setDepth', cavity: where.cavity, level: where.level, depth: to }] } };
+  return {
+    choice: {
+      ...base(id, where.cavity),
+      cut: 'deepen',
+      work: [{ kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: where.cavity, level: where.level, depth: to }] }],
+    },
+  };
 }
 
 /** A channel for wires from one cavity to another of the same face, by the shortest way, joined on purpose. */
@@ -49,7 +55,13 @@ export function channelFor(
     depth: { value: size.depth, limit: s.limitPlannedDepth, basis: planned },
     bored: false,
   };
-  return { choice: { ...base(id, from.id), cut: 'channel', work: [{ kind: 'addLevels', cavity: from.id, levels: [level], joins: [to.id] }] } };
+  return {
+    choice: {
+      ...base(id, from.id),
+      cut: 'channel',
+      work: [{ kind: 'cutChannel', does: [{ kind: 'addLevels', cavity: from.id, levels: [level], joins: [to.id] }] }],
+    },
+  };
 }
 
 /**
@@ -72,9 +84,14 @@ export function relief(a: Anatomy, id: string, plate: string, room: number, dept
       ...base(id, plate),
       cut: 'relief',
       work: [
-        { kind: 'addCavity', cavity: under.length > 0 ? { ...made, joins: under.map((c) => c.id) } : made },
-        ...a.positions.flatMap((p): Change[] => (p.plate === plate ? [{ kind: 'raisePickup', position: p.id, by: sunk(p.raised) }] : [])),
-        ...under.flatMap((c): Change[] => (c.hiddenBy === plate ? [{ kind: 'raiseCover', cavity: c.id, by: sunk(c.raised) }] : [])),
+        {
+          kind: 'cutCavity',
+          does: [
+            { kind: 'addCavity', cavity: under.length > 0 ? { ...made, joins: under.map((c) => c.id) } : made },
+            ...a.positions.flatMap((p): Change[] => (p.plate === plate ? [{ kind: 'raisePickup', position: p.id, by: sunk(p.raised) }] : [])),
+            ...under.flatMap((c): Change[] => (c.hiddenBy === plate ? [{ kind: 'raiseCover', cavity: c.id, by: sunk(c.raised) }] : [])),
+          ],
+        },
       ],
     },
   };
@@ -103,7 +120,7 @@ export function newCavity(id: string, drawn: NewCavity, s: Settings): PlannedCut
       alternatives: [],
       count: 1,
       cut: 'cavity',
-      work: [{ kind: 'addCavity', cavity: cavityFrom(id, drawn, s) }],
+      work: [{ kind: 'cutCavity', does: [{ kind: 'addCavity', cavity: cavityFrom(id, drawn, s) }] }],
     },
   };
 }
@@ -160,7 +177,7 @@ export function holeRow(id: string, row: HoleRow, s: Settings): PlannedCut {
       alternatives: [],
       count: row.count,
       cut: 'row',
-      work: holes.map((hole) => ({ kind: 'addHole', hole })),
+      work: [{ kind: 'drillRow', does: holes.map((hole) => ({ kind: 'addHole', hole })) }],
     },
   };
 }

@@ -1,6 +1,6 @@
 import { evaluateChoice, type PlannedRoute, type Verdict } from '../check/index.js';
 import type { Anatomy } from '../instrument/index.js';
-import { asLeft } from '../record/index.js';
+import { leftBy } from '../testing/work.js';
 import { settingsWith } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { boxPickup, dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
@@ -136,7 +136,7 @@ describe('a channel to another cavity', () => {
     expect(wallTo(after.verdicts, 'pocket').length).toBe(2);
     const cutInto = evaluateChoice(state, plainChoice({ route: { at: joined.at, levels: joined.levels } }));
     expect(wallTo(cutInto.verdicts, 'control').find((v) => v.subject.item === 'planned')!.class).toBe('clashes');
-    const left = asLeft({ kind: 'routePasses', decision: 'd', choice, entry: 'e', depths: [] }, state.anatomy, state);
+    const left = leftBy('routePasses', choice, state);
     expect(left.cavities.find((c) => c.id === 'route')!.joins).toEqual(['control']);
     // moved away from it again, a wall is asked for
     const archived = evaluateChoice(state, plainChoice({ route: { ...joined, levels: route.levels } }));

@@ -1,6 +1,7 @@
 import { evaluatePlan, newHardwareChoice, type HardwareChoice, type PlanState } from '../check/index.js';
 import type { Anatomy, Hole } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
+import type { Act, OperationKind } from '../operation/index.js';
 import { hole } from '../testing/hardware.js';
 import { dim, plainAnatomy, plainState, plainTools } from '../testing/plan.js';
 import { holeTable, type HoleLine } from './index.js';
@@ -11,15 +12,18 @@ const limits = { limit: 0.1, basis: { kind: 'planned' as const } };
 function linesOf(holes: readonly Hole[], ...choices: readonly HardwareChoice[]): readonly HoleLine[] {
   const a: Anatomy = { ...plainAnatomy(), holes };
   const state: PlanState = { ...plainState(a), tools: [...plainTools, drills, { id: 'c', kind: 'countersink', name: 'c', diameter: 16 }] };
-  const plan = { format: 3 as const, choices };
+  const plan = { format: 4 as const, choices };
   return holeTable(state, plan, evaluatePlan(state, plan));
 }
-const at = (id: string, work: HardwareChoice['work']): HardwareChoice => ({ ...newHardwareChoice(id, { on: 'feature', feature: id }, null), work });
-const size = (by: 'drill' | 'plug', value: number, id = 'volume') => ({ kind: 'sizeHole' as const, hole: id, by, diameter: { value, ...limits } });
+const at = (id: string, does: readonly Act[], kind: OperationKind = 'openHole'): HardwareChoice => ({
+  ...newHardwareChoice(id, { on: 'feature', feature: id }, null),
+  work: does.length === 0 ? [] : [{ kind, does }],
+});
+const size = (value: number, id = 'volume') => ({ kind: 'sizeHole' as const, hole: id, by: 'drill' as const, diameter: { value, ...limits } });
 
 describe('the holes of a job', () => {
   it('tell how one is opened: drill by drill, its size in bare wood, and what to heed', () => {
-    const [line] = linesOf([hole('volume', 'pot', 8)], at('volume', [size('drill', 9.7)]));
+    const [line] = linesOf([hole('volume', 'pot', 8)], at('volume', [size(9.7)]));
     expect([line!.work, line!.now, line!.finished, line!.through, line!.stop]).toEqual(['open', 8, 9.7, true, null]);
     expect(line!.drills.map((d) => d.diameter)).toEqual([8.5, 9, 9.5, 9.7]);
     // a film of 0.15 on both sides
@@ -30,7 +34,7 @@ describe('the holes of a job', () => {
   it('put the stop of a blind one behind its point: 12 deep with 8, 2.40 of point', () => {
     const blind = hole('new', 'screw', 8, { through: false, depth: { value: 12, ...limits } });
     const [line] = linesOf([], at('x', []), {
-      ...at('body', [{ kind: 'addHole', hole: blind }]),
+      ...at('body', [{ kind: 'addHole', hole: blind }], 'drillRow'),
       place: { on: 'face', face: 'top', at: { x: 60, y: 240 }, hole: 'screw' },
       cut: 'row',
     });
@@ -47,10 +51,10 @@ describe('the holes of a job', () => {
     ];
     const lines = linesOf(
       holes,
-      at('volume', [size('plug', 7.2)]),
-      at('tone', [{ kind: 'moveHole', hole: 'tone', at: { x: 90, y: 240 }, limit: 0.1, basis: { kind: 'planned' } }]),
-      at('gone', [{ kind: 'closeHole', hole: 'gone' }]),
-      at('socket', [{ kind: 'deepenHole', hole: 'socket', depth: { value: 25, ...limits } }]),
+      at('volume', [{ kind: 'closeHole', hole: 'volume' }, size(7.2)], 'drillHole'),
+      at('tone', [{ kind: 'moveHole', hole: 'tone', at: { x: 90, y: 240 }, limit: 0.1, basis: { kind: 'planned' } }], 'drillHole'),
+      at('gone', [{ kind: 'closeHole', hole: 'gone' }], 'plugHole'),
+      at('socket', [{ kind: 'deepenHole', hole: 'socket', depth: { value: 25, ...limits } }], 'deepenBore'),
     );
     expect(lines.map((l) => [l.hole, l.work, l.finished, l.depth])).toEqual([
       ['volume', 'plugAndDrill', 7.2, null],
@@ -60,7 +64,7 @@ describe('the holes of a job', () => {
     ]);
     expect(lines[0]!.watchFor).toEqual(['curePlug', 'backBoard']);
     expect(lines[2]!.watchFor).toEqual(['inSight']);
-    const [edge] = linesOf([hole('edge', 'pot', 8, { at: { x: 150, y: 240 } })], at('edge', [size('drill', 9, 'edge')]));
+    const [edge] = linesOf([hole('edge', 'pot', 8, { at: { x: 150, y: 240 } })], at('edge', [size(9, 'edge')]));
     expect(edge!.watchFor).toContain('nearEdge');
     expect(linesOf(holes, at('volume', []))).toEqual([]);
   });

@@ -1,4 +1,5 @@
-import type { Evaluation, HardwareChoice, Plan, PlanState, Verdict } from '../check/index.js';
+import { actsOfChoice, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import type { Act } from '../operation/index.js';
 import { placementOf, type Anatomy, type Hole } from '../instrument/index.js';
 import { setting, sum, type Working } from '../measure/index.js';
 import { drillPoint, type DrillSize, type Lack } from '../part/index.js';
@@ -41,7 +42,7 @@ export function holeTable(state: PlanState, plan: Plan, { anatomy: after, verdic
 function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[], choice: HardwareChoice): readonly HoleLine[] {
   const { anatomy } = state;
   const touched = new Set<string>();
-  for (const w of choice.work) {
+  for (const w of actsOfChoice(choice)) {
     if ((w.kind === 'sizeHole' && w.by !== 'sleeve') || w.kind === 'moveHole' || w.kind === 'closeHole' || w.kind === 'deepenHole') touched.add(w.hole);
     if (w.kind === 'addHole') touched.add(w.hole.id);
   }
@@ -53,8 +54,8 @@ function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[],
 
 function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: HardwareChoice, verdicts: readonly Verdict[]): HoleLine {
   const { settings, tools, anatomy } = state;
-  const did = (f: (w: HardwareChoice['work'][number]) => boolean): boolean => choice.work.some((w) => 'hole' in w && w.hole === hole.id && f(w));
-  const plugged = did((w) => w.kind === 'sizeHole' && w.by === 'plug');
+  const did = (f: (w: Act) => boolean): boolean => actsOfChoice(choice).some((w) => 'hole' in w && w.hole === hole.id && f(w));
+  const plugged = did((w) => w.kind === 'closeHole') && hole.condition !== 'plugged';
   const work: HoleLine['work'] =
     was === null
       ? 'new'

@@ -11,7 +11,7 @@ export function isMovableCut(c: HardwareChoice): c is HardwareChoice & { readonl
 export function moveCut(c: HardwareChoice, to: Point): HardwareChoice {
   if (!isMovableCut(c)) return c;
   const [dx, dy] = [to.x - c.place.at.x, to.y - c.place.at.y];
-  return { ...c, place: { ...c.place, at: { x: to.x, y: to.y } }, work: c.work.map((w) => moved(w, dx, dy)) };
+  return { ...c, place: { ...c.place, at: { x: to.x, y: to.y } }, work: c.work.map((w) => ({ ...w, does: w.does.map((act) => moved(act, dx, dy)) })) };
 }
 
 function moved(w: Change, dx: number, dy: number): Change {

@@ -1,13 +1,16 @@
 import { newHardwareChoice, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import type { Operation, OperationKind, OperationState } from '../operation/index.js';
+import { isIrreversible, OPERATIONS, type Operation, type OperationKind, type OperationState, type WorkItem } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import type { StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { hole } from '../testing/hardware.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
-import { atHand, beforeCut, clearToCut, needKey, overrideKey } from './index.js';
+import { operationOf } from '../testing/work.js';
+import { atHand, needKey } from '../work/index.js';
+import { PLANS } from '../work/plans/index.js';
+import { beforeCut, clearToCut, overrideKey } from './index.js';
 
 const today = new Date('2026-06-01');
 const gauge: Tool = { id: 'g', kind: 'depth gauge', name: 'gauge', limit: 0.05 };
@@ -69,28 +72,61 @@ describe('what a cut asks of the drawers', () => {
   it('of holes and floors: drills for the size, a dowel to plug with, a bit that goes deep enough', () => {
     const drills: Tool = { id: 'd', kind: 'drills', name: 'set', system: 'metric', from: 3, to: 8 };
     const a = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] };
-    const choice = (work: HardwareChoice['work']): HardwareChoice => ({ ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null), work });
-    const size = (by: 'drill' | 'plug', diameter: number) => choice([{ kind: 'sizeHole', hole: 'volume', by, diameter: dim(diameter) }]);
+    const choice = (...work: readonly WorkItem[]): HardwareChoice => ({ ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null), work });
+    const size = (diameter: number) => ({ kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: dim(diameter) });
+    const plug: WorkItem = { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] };
     const of = (c: Choice, tools: readonly Tool[] = [drills]) => needs(c, tools, { anatomy: a, stock: [] }).map((n) => [n.need, n.size, n.has]);
-    expect(of(size('drill', 9.7))).toEqual([['drill', 9.7, null]]);
+    expect(of(choice({ kind: 'openHole', does: [size(9.7)] }))).toEqual([['drill', 9.7, null]]);
     // of a hole that is not there yet: a pilot and its size
-    const fresh = choice([{ kind: 'sizeHole', hole: 'new', by: 'drill', diameter: dim(7) }]);
+    const fresh = choice({ kind: 'drillHole', does: [size(7)] });
     expect(of(fresh)).toEqual([['drill', null, '3.0 mm, 7.0 mm']]);
-    expect(of(size('plug', 6))).toEqual([
+    expect(of(choice(plug, { kind: 'drillHole', does: [size(6)] }))).toEqual([
       ['dowel', 8, null],
       ['glue', null, null],
       ['drill', null, '3.0 mm, 6.0 mm'],
     ]);
-    expect(of(choice([{ kind: 'closeHole', hole: 'volume' }]))).toEqual([
+    expect(of(choice(plug))).toEqual([
       ['dowel', 8, null],
       ['glue', null, null],
     ]);
-    const deeper = choice([{ kind: 'setDepth', cavity: 'pocket', level: 'p', depth: dim(30) }]);
+    const deeper = choice({ kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'pocket', level: 'p', depth: dim(30) }] });
     expect(of(deeper, plainTools)).toEqual([
       ['routerBit', 30, 'long template bit'],
       ['depthTool', null, null],
     ]);
     expect(of(deeper, [])[0]).toEqual(['routerBit', 30, null]);
+  });
+
+  it('of a bore, a slot, a window and a plug: the drill of its size, a file, the drill that bores for the dowel', () => {
+    const drills: Tool = { id: 'd', kind: 'drills', name: 'set', system: 'metric', from: 3, to: 10 };
+    const file: Tool = { id: 'f', kind: 'file', name: 'flat file' };
+    const a = { ...plainAnatomy(), holes: [hole('socket', 'jack', 9.8, { face: 'side', through: false, depth: dim(20) }), hole('volume', 'pot', 8)] };
+    const of = (work: WorkItem, tools: readonly Tool[], stock: readonly StockItem[] = []) =>
+      needs({ ...newHardwareChoice('socket', { on: 'feature', feature: 'socket' }, null), work: [work] }, tools, { anatomy: a, stock }).map((n) => [
+        n.need,
+        n.has,
+      ]);
+    const deeper: WorkItem = { kind: 'deepenBore', does: [{ kind: 'deepenHole', hole: 'socket', depth: dim(28) }] };
+    expect(of(deeper, [drills, gauge])).toEqual([
+      ['drill', '3.0 mm, 9.8 mm'],
+      ['depthTool', 'gauge'],
+    ]);
+    expect(of(deeper, [gauge])).toContain(['drill', null]);
+    for (const kind of ['openSlot', 'openWindow'] as const)
+      expect([of({ kind, does: [] }, [file]), of({ kind, does: [] }, [])]).toEqual([[['file', 'flat file']], [['file', null]]]);
+    // the dowel of the rack that is thick enough wants a bore of its own size
+    const dowel: StockItem = { id: 'w', kind: 'dowel', wood: 'maple', diameter: 10, length: 100, quantity: 1, drawer: 'rack' };
+    expect(of({ kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] }, [drills], [dowel])).toEqual([
+      ['dowel', 'maple 10.0 mm, rack'],
+      ['glue', null],
+      ['drill', '3.0 mm, 10.0 mm'],
+    ]);
+    // every kind that cuts asks for something
+    for (const kind of Object.keys(OPERATIONS) as OperationKind[])
+      if (isIrreversible(kind))
+        expect(PLANS.some((p) => p.kind === kind))
+          .withContext(kind)
+          .toBeTrue();
   });
 
   it('keeps the gate shut until somebody says how it goes without', () => {
@@ -103,15 +139,7 @@ describe('what a cut asks of the drawers', () => {
 });
 
 describe('what rules put before a cut', () => {
-  const of = (kind: OperationKind, state: OperationState = 'proposed', decision = 'd'): Operation => ({
-    id: kind,
-    job: 'j',
-    decision,
-    kind,
-    feature: 'f',
-    state,
-    rank: null,
-  });
+  const of = (kind: OperationKind, state: OperationState = 'proposed', decision = 'd'): Operation => operationOf(kind, { state, decision });
   const all = [of('removePart', 'done'), of('tracePlate'), of('fixTemplate'), of('boreBulk'), of('routePasses'), of('testFit')];
 
   it('is stated for the next cut, done or not, and not what a rule only prefers', () => {

@@ -1,4 +1,4 @@
-import { OPERATIONS, type Operation, type OperationKind } from '../operation/index.js';
+import { isIrreversible, type Operation, type OperationKind } from '../operation/index.js';
 import { edgesOf, inOrder, isWaived, type Rule, type Waiver } from '../order/index.js';
 
 /** Work that a rule puts before the first cut of a decision, and whether that is fulfilled. */
@@ -11,7 +11,7 @@ export interface Before {
 /** What must be done before the next cut of a decision: each operation once, in the order of the work; a rule that somebody waived counts as fulfilled. */
 export function beforeCut(decision: string, operations: readonly Operation[], rules: readonly Rule[], waivers: readonly Waiver[]): readonly Before[] {
   const ordered = inOrder(operations, rules).filter((o) => o.decision === decision);
-  const cut = ordered.find((o) => OPERATIONS[o.kind].irreversible && o.state !== 'done' && o.state !== 'dropped');
+  const cut = ordered.find((o) => isIrreversible(o.kind) && o.state !== 'done' && o.state !== 'dropped');
   if (!cut) return [];
   const must = new Set(rules.filter((r) => r.strength === 'must').map((r) => r.id));
   const edges = edgesOf(operations, rules).filter((e) => e.after === cut.id && must.has(e.rule));

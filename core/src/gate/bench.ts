@@ -1,10 +1,11 @@
-import { evaluateChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '../check/index.js';
-import { holeSteps, newHoleSteps, cuttingFor, type CuttingPlan } from '../cut/index.js';
-import type { Hole } from '../instrument/index.js';
-import { OPERATIONS, type Operation } from '../operation/index.js';
+import { evaluateChoice, type Choice, type PlanState, type Verdict } from '../check/index.js';
+import { cuttingFor } from '../cut/index.js';
+import { isIrreversible, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
-import { stockOf, type Tool } from '../part/index.js';
-import { stepCards, type CardContext, type StepCard } from './step-cards.js';
+import { hasWires, stockOf } from '../part/index.js';
+import { operationsNow, type PlannedOperation } from '../work/index.js';
+import { asPickup, type CardContext, type StepCard } from './card.js';
+import { stepCards } from './step-cards.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
 export interface LoggedStep {
@@ -19,9 +20,10 @@ export interface LoggedStep {
 /** Everything the bench is made from. */
 export interface BenchInput {
   readonly state: PlanState;
+  readonly job: string;
   /** What was chosen by each decision in force. */
   readonly choices: Readonly<Record<string, Choice>>;
-  readonly tools: readonly Tool[];
+  /** As they are stored. */
   readonly operations: readonly Operation[];
   readonly rules: readonly Rule[];
   readonly waivers: readonly Waiver[];
@@ -32,7 +34,10 @@ export interface BenchInput {
 
 /** The operation at hand, its cards, the one to do now, and what hinders. */
 export interface Bench {
+  /** As they are now: made anew from the plan where they have not begun. */
   readonly ordered: readonly Operation[];
+  /** What has no step left to do by the plan of now, though it was begun. */
+  readonly skipped: readonly string[];
   readonly operation: Operation | null;
   readonly cards: readonly StepCard[];
   /** Index of the card to do now; the number of cards when all are done. */
@@ -40,45 +45,67 @@ export interface Bench {
   readonly hindrances: readonly Hindrance[];
 }
 
-/** What is to be done now. The next step of the first operation that is not finished. */
+/** The operations of the decisions in force as the plan makes them now. */
+export function operationsOfBench({
+  operations,
+  choices,
+  job,
+  state,
+}: Pick<BenchInput, 'operations' | 'choices' | 'job' | 'state'>): readonly PlannedOperation[] {
+  return operationsNow(
+    operations,
+    Object.entries(choices).map(([decision, choice]) => ({ decision, job, choice })),
+    state,
+  );
+}
+
+/** What is to be done now: the next step of the first operation that is not finished. One that was begun and has no step left by the plan of now is skipped, and said so. */
 export function benchNow(input: BenchInput): Bench {
-  const ordered = inOrder(input.operations, input.rules);
-  const operation = nextOperation(ordered);
-  if (!operation) return { ordered, operation: null, cards: [], now: 0, hindrances: [] };
+  const made = operationsOfBench(input);
+  const skipped = made.filter((o) => o.state === 'doing' && cardsOf(o, input).every((c) => completedSteps(o.id, input.log).has(c.key))).map((o) => o.id);
+  const live = made.filter((o) => !skipped.includes(o.id));
+  const ordered = inOrder(made, input.rules);
+  const operation = nextOperation(ordered.filter((o) => !skipped.includes(o.id)));
+  if (!operation) return { ordered, skipped, operation: null, cards: [], now: 0, hindrances: [] };
   const cards = cardsOf(operation, input);
   const completed = completedSteps(operation.id, input.log);
   const open = cards.findIndex((c) => !completed.has(c.key));
   const gates = {
-    clearToCut: input.cleared.includes(operation.decision) || !OPERATIONS[operation.kind].irreversible,
+    clearToCut: input.cleared.includes(operation.decision) || !isIrreversible(operation.kind),
     partInHand: partInHand(operation, input),
   };
   return {
     ordered,
+    skipped,
     operation,
     cards,
     now: open === -1 ? cards.length : open,
-    hindrances: hindrances(operation, input.operations, input.rules, input.waivers, gates),
+    hindrances: hindrances(operation, live, input.rules, input.waivers, gates),
   };
 }
 
 /** The cards of one operation with what was measured in it so far. */
 export function cardsOf(operation: Operation, input: BenchInput): readonly StepCard[] {
   const { state } = input;
-  const choice = pickupChoice(operation, input);
-  const position = state.anatomy.positions.find((p) => p.id === choice?.position);
-  const part = state.parts[input.choices[operation.decision]?.part ?? ''];
+  const choice = input.choices[operation.decision] ?? null;
+  const pickup = asPickup(choice);
+  const position = state.anatomy.positions.find((p) => p.id === pickup?.position);
+  const part = state.parts[choice?.part ?? ''];
   const read = input.log.filter((l) => l.operation === operation.id && l.measured !== null);
-  const context = {
-    route: choice?.route ?? null,
-    cutting: cuttingOf(operation, input),
-    ...holeWork(operation, input),
+  const context: CardContext = {
+    operation,
+    choice,
+    state,
     cavity: position?.cavity ?? '',
+    route: pickup?.route ?? null,
+    cutting: choice && cuttingFor(state, choice, state.tools),
     partName: part?.name ?? '',
+    wired: part !== undefined && hasWires(part.kind),
     depthLimit: state.settings.limitPlannedDepth,
     measured: read[read.length - 1]?.measured ?? null,
     gap: operation.kind === 'testFit' && choice ? gapOf(state, choice) : null,
   };
-  return stepCards(operation, context, input.rules);
+  return stepCards(context, input.rules);
 }
 
 /** Steps that need not be done again: done, or done wrong but with the wood gone all the same. */
@@ -87,55 +114,10 @@ export function completedSteps(operation: string, log: readonly LoggedStep[]): R
 }
 
 /** How much room the part should have in the route as it now is, at its tightest. */
-function gapOf(state: PlanState, choice: PickupChoice): CardContext['gap'] {
+function gapOf(state: PlanState, choice: Choice): CardContext['gap'] {
   const room = evaluateChoice(state, choice).verdicts.filter((v) => v.check === 'partInRoute');
   const least = room.reduce<Verdict | null>((w, v) => (v.clearance !== null && (w?.clearance ?? Infinity) > v.clearance ? v : w), null);
   return least?.clearance == null ? null : { expected: Math.max(0, least.clearance), limit: least.worst ?? 0 };
-}
-
-function pickupChoice(operation: Operation, { choices }: BenchInput): PickupChoice | null {
-  const choice = choices[operation.decision];
-  return choice?.kind === 'pickup' ? choice : null;
-}
-
-function cuttingOf(operation: Operation, input: BenchInput): CuttingPlan | null {
-  const choice = input.choices[operation.decision];
-  return choice ? cuttingFor(input.state, choice, input.tools) : null;
-}
-
-/** The drills and the end of the work at a hole, and the floors that go deeper, from the choice behind it. */
-function holeWork(operation: Operation, { choices, state, tools }: BenchInput): Pick<CardContext, 'steps' | 'final' | 'deeper' | 'trimmed' | 'row'> {
-  const work = choices[operation.decision]?.work ?? [];
-  const deeper = work.flatMap((w) => {
-    if (w.kind === 'setDepth') return [{ cavity: w.cavity, level: w.level, depth: w.depth.value }];
-    if (w.kind === 'addCavity') return w.cavity.levels.map((p) => ({ cavity: w.cavity.id, level: p.id, depth: p.depth?.value ?? 0 }));
-    return operation.kind === 'cutChannel' && w.kind === 'addLevels'
-      ? w.levels.map((p) => ({ cavity: w.cavity, level: p.id, depth: p.depth?.value ?? 0 }))
-      : [];
-  });
-  const trimmed = work.find((w) => w.kind === 'trimPickup')?.trimmed ?? null;
-  const sized = work.find((w) => w.kind === 'sizeHole');
-  const bored = work.find((w) => w.kind === 'deepenHole');
-  const holes = work.flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
-  const rest = { deeper, trimmed, row: rowOf(holes) };
-  if (operation.kind === 'drillRow') return { ...rest, steps: newHoleSteps(holes[0]?.diameter?.value ?? 0, tools).drills, final: null };
-  if (!sized) return { ...rest, steps: [], final: bored?.depth.value ?? null };
-  const now = state.anatomy.holes.find((h) => h.id === sized.hole)?.diameter?.value ?? 0;
-  return { ...rest, steps: operation.kind === 'openHole' ? holeSteps(now, sized.diameter.value, tools).drills : [], final: sized.diameter.value };
-}
-
-/** What a card says of holes in a row. */
-function rowOf(holes: readonly Hole[]): CardContext['row'] {
-  const [first, second] = holes;
-  if (!first || !second) return {};
-  return {
-    holes: holes.length,
-    pitch: Math.hypot(second.at.x - first.at.x, second.at.y - first.at.y),
-    x: first.at.x,
-    y: first.at.y,
-    through: first.through ? 'yes' : 'no',
-    depth: first.depth?.value ?? 0,
-  };
 }
 
 function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {

@@ -2,7 +2,7 @@ import type { CheckId, Evaluation, Verdict } from '../check/index.js';
 import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
-import { needKey, type Need } from './at-hand.js';
+import { needKey, type Need } from '../work/index.js';
 import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import { printOff, type Widths } from './print-widths.js';

@@ -1,5 +1,5 @@
 import { valueOf } from '../measure/index.js';
-import type { StepCard } from './step-cards.js';
+import type { StepCard } from './card.js';
 
 /** How deep the work has gone by a card, mm: to what that card or the last one before it cuts to; 0 before anything is cut. */
 export function depthReached(cards: readonly StepCard[], now: number): number {

@@ -1,11 +1,12 @@
 import { evaluateChoice, type PlannedLevel, newHardwareChoice } from '../check/index.js';
-import type { Operation } from '../operation/index.js';
+import { OPERATIONS, type Operation, type OperationKind } from '../operation/index.js';
 import { RULES } from '../order/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
-import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { operationOf } from '../testing/work.js';
+import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
 import {
   benchNow,
@@ -219,12 +220,15 @@ describe('numbers that were seen', () => {
 });
 
 describe('the bench', () => {
-  const operation: Operation = { id: 'o', job: 'j', decision: 'd', kind: 'routePasses', feature: 'f', state: 'proposed', rank: null };
+  const operation = operationOf('routePasses', { state: 'doing' });
+  /** All other work is done. */
+  const alone = (o: Operation): readonly Operation[] =>
+    (Object.keys(OPERATIONS) as OperationKind[]).map((kind) => (kind === o.kind ? o : operationOf(kind, { state: 'done' })));
   const input: BenchInput = {
     state,
+    job: 'j',
     choices: { [operation.decision]: choice },
-    tools: plainTools,
-    operations: [operation],
+    operations: alone(operation),
     rules: RULES,
     waivers: [],
     log: [],
@@ -249,7 +253,7 @@ describe('the bench', () => {
     const read = cards.findIndex((c) => c.kind === 'measureDepth');
     const log = cards
       .slice(0, read + 1)
-      .map((c) => ({ operation: 'o', step: c.key, outcome: 'done' as const, measured: c.kind === 'measureDepth' ? 5.8 : null, at: '' }));
+      .map((c) => ({ operation: operation.id, step: c.key, outcome: 'done' as const, measured: c.kind === 'measureDepth' ? 5.8 : null, at: '' }));
     const bench = benchNow({ ...input, log });
     expect(bench.now).toBe(read + 1);
     const next = bench.cards.slice(bench.now).find((c) => c.kind === 'setDepth')!;
@@ -275,12 +279,17 @@ describe('the bench', () => {
   it('asks for the depth of each floor that is cut deeper, and says what is filed or cut off a pickup', () => {
     const depth = (value: number) => ({ value, limit: 0.2, basis: { kind: 'planned' as const } });
     const work = [
-      { kind: 'setDepth' as const, cavity: 'route', level: 'old', depth: depth(20) },
-      { kind: 'setDepth' as const, cavity: 'route', level: 'ear', depth: depth(24) },
-      { kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0.7, screws: 0 } },
+      {
+        kind: 'deepenRoute' as const,
+        does: [
+          { kind: 'setDepth' as const, cavity: 'route', level: 'old', depth: depth(20) },
+          { kind: 'setDepth' as const, cavity: 'route', level: 'ear', depth: depth(24) },
+        ],
+      },
+      { kind: 'trimPart' as const, does: [{ kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0.7, screws: 0 } }] },
     ];
     const cards = (kind: Operation['kind']) =>
-      benchNow({ ...input, operations: [{ ...operation, kind }], choices: { [operation.decision]: plainChoice({ work }) } }).cards;
+      benchNow({ ...input, operations: alone(operationOf(kind, { state: 'doing' })), choices: { [operation.decision]: plainChoice({ work }) } }).cards;
     const deepening = cards('deepenRoute').filter((c) => c.kind === 'deepenTo');
     expect(deepening.map((c) => [c.names['level'], c.asks?.expected, c.asks?.what === 'depth' ? c.asks.target : null])).toEqual([
       ['old', 20, { quantity: 'levelDepth', feature: 'route', part: 'old' }],
@@ -295,6 +304,6 @@ describe('the bench', () => {
   });
 
   it('has nothing to do when all is done', () => {
-    expect(benchNow({ ...input, operations: [{ ...operation, state: 'done' }] }).operation).toBeNull();
+    expect(benchNow({ ...input, operations: alone({ ...operation, state: 'done' }) }).operation).toBeNull();
   });
 });

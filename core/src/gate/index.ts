@@ -1,4 +1,3 @@
-export * from './at-hand.js';
 export * from './before-cut.js';
 export * from './bench.js';
 export * from './clear-to-cut.js';
@@ -6,4 +5,6 @@ export * from './confirmations.js';
 export * from './depth-reached.js';
 export * from './print-widths.js';
 export * from './seen-numbers.js';
+export type { Asked, AskedDepth, AskedGap, CardNumber, StepCard } from './card.js';
+export { remainingDepth } from './cards/route-passes.js';
 export * from './step-cards.js';

@@ -3,10 +3,16 @@ import type { Point } from '../shape/index.js';
 import type { Anatomy, Cavity, FeatureOutline, Hole, Opening, PickupPosition, Plate, Level, TrimmedPickup } from './anatomy.js';
 import { addFeature, featureOf } from './feature.js';
 
-/** One thing done to an instrument, as data. A level that is added under the id of an old one takes its place. */
+/** One thing done to an instrument, as data. A level that is added under the id of an old one takes its place; so it does of those that it is said to replace. */
 export type Change =
   | { readonly kind: 'fitPart'; readonly position: string; readonly part: string | null }
-  | { readonly kind: 'addLevels'; readonly cavity: string; readonly levels: readonly Level[]; readonly joins?: readonly string[] }
+  | {
+      readonly kind: 'addLevels';
+      readonly cavity: string;
+      readonly levels: readonly Level[];
+      readonly joins?: readonly string[];
+      readonly replaces?: readonly string[];
+    }
   /** What sits in a hole or a slot, or what a plate is; null: nothing any more. */
   | { readonly kind: 'fitHardware'; readonly feature: string; readonly part: string | null }
   /** A plate with another outline, other openings and screw places: another one in its place. */
@@ -15,8 +21,8 @@ export type Change =
   | { readonly kind: 'sizePlate'; readonly plate: string; readonly outline: FeatureOutline }
   /** A window, or the slot of its insert, with another edge. */
   | { readonly kind: 'sizeWindow'; readonly plate: string; readonly window: string; readonly outline: FeatureOutline }
-  /** A hole made wider, or narrower by a plug or a sleeve: how wide it is from then on. */
-  | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'plug' | 'sleeve'; readonly diameter: Dimension }
+  /** A hole drilled to a size, or made narrower by a sleeve: how wide it is from then on. */
+  | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'sleeve'; readonly diameter: Dimension }
   /** A hole that is plugged and drilled anew elsewhere. */
   | { readonly kind: 'moveHole'; readonly hole: string; readonly at: Point; readonly limit: number; readonly basis: Basis }
   /** A hole that is no hole any more. */
@@ -55,7 +61,7 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return withPosition(a, change.position, (p) => ({ ...p, trimmed: change.trimmed }));
     case 'addLevels': {
       need(a.cavities, change.cavity);
-      const kept = (c: Cavity): readonly Level[] => c.levels.filter((p) => !change.levels.some((q) => q.id === p.id));
+      const kept = (c: Cavity): readonly Level[] => c.levels.filter((p) => !change.replaces?.includes(p.id) && !change.levels.some((q) => q.id === p.id));
       const joins = (c: Cavity): Partial<Cavity> => (change.joins ? { joins: [...new Set([...(c.joins ?? []), ...change.joins])] } : {});
       const add = (c: Cavity): Cavity => ({ ...c, levels: [...kept(c), ...change.levels], ...joins(c) });
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };

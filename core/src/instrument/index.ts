@@ -12,6 +12,7 @@ export * from './compare-features.js';
 export * from './pickup-place.js';
 export * from './plausible.js';
 export * from './hole-face.js';
+export * from './lapses.js';
 export * from './layers.js';
 export * from './plate-parts.js';
 export * from './restated.js';

@@ -1,4 +1,4 @@
-import type { Operation } from '../operation/index.js';
+import { OPERATIONS, PHASES, type Operation } from '../operation/index.js';
 import type { PrecedeRule, Rule } from './rules.js';
 
 /** One operation that a rule puts before another. */
@@ -26,13 +26,14 @@ export function edgesOf(operations: readonly Operation[], rules: readonly Rule[]
 export class RuleCircleError extends RangeError {}
 
 /**
- * The operations in an order that breaks no rule: topological, ties by the name of the kind, then by id.
+ * The operations in an order that breaks no rule: topological; where the rules leave it free by the stage of the work, the place where it is done, its kind, its
+ * subject, then by id.
  * Knows no kind: only the rules decide. Throws RuleCircleError when the rules contradict one another.
  */
-export function sequence(operations: readonly Operation[], rules: readonly Rule[]): readonly Operation[] {
+export function sequence<T extends Operation>(operations: readonly T[], rules: readonly Rule[], tie: (a: T, b: T) => number = byTie): readonly T[] {
   const edges = edgesOf(operations, rules);
-  const rest = [...operations].sort((a, b) => a.kind.localeCompare(b.kind) || a.id.localeCompare(b.id));
-  const out: Operation[] = [];
+  const rest = [...operations].sort(tie);
+  const out: T[] = [];
   const placed = new Set<string>();
   while (rest.length > 0) {
     const i = rest.findIndex((o) => edges.every((e) => e.after !== o.id || placed.has(e.before) || !operations.some((x) => x.id === e.before)));
@@ -45,8 +46,21 @@ export function sequence(operations: readonly Operation[], rules: readonly Rule[
 }
 
 /** The technician's own order where every operation has a rank, else the rules'. */
-export function inOrder(operations: readonly Operation[], rules: readonly Rule[]): readonly Operation[] {
+export function inOrder<T extends Operation>(operations: readonly T[], rules: readonly Rule[]): readonly T[] {
   const byRules = sequence(operations, rules);
   if (operations.some((o) => o.rank === null)) return byRules;
   return [...byRules].sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0));
+}
+
+/** What is done first where no rule says. */
+export function byTie(a: Operation, b: Operation): number {
+  const [p, q] = [OPERATIONS[a.kind], OPERATIONS[b.kind]] as readonly (Partial<(typeof OPERATIONS)['openHole']> | undefined)[];
+  const phase = (r: typeof p): number => (r?.phase ? PHASES.indexOf(r.phase) : PHASES.length);
+  return (
+    phase(p) - phase(q) ||
+    (p?.station ?? '').localeCompare(q?.station ?? '') ||
+    a.kind.localeCompare(b.kind) ||
+    a.subject.id.localeCompare(b.subject.id) ||
+    a.id.localeCompare(b.id)
+  );
 }

@@ -106,3 +106,10 @@ export const HARDWARE_KINDS = Object.keys(HARDWARE) as readonly HardwareKind[];
 export function hardwareRow(kind: HardwareKind): HardwareRow {
   return HARDWARE[kind];
 }
+
+const WIRED: ReadonlySet<PartGroup> = new Set<PartGroup>(['pots', 'switches', 'jacks']);
+
+/** Is a part of that kind soldered to wires? A pickup's leads are its own. */
+export function hasWires(kind: string): boolean {
+  return kind in HARDWARE && WIRED.has(hardwareRow(kind as HardwareKind).group);
+}

@@ -89,9 +89,16 @@ export interface Countersink extends Sharp {
   readonly diameter: number;
 }
 
+/** A file for slots and windows. */
+export interface HandTool extends Sharp {
+  readonly id: string;
+  readonly kind: 'file';
+  readonly name: string;
+}
+
 export type Cutter = BoringBit | StraightBit | TemplateBit;
 export type HoleTool = DrillSet | SingleDrill | StepDrill | Reamer | Countersink;
-export type Tool = MeasuringTool | Cutter | HoleTool;
+export type Tool = MeasuringTool | Cutter | HoleTool | HandTool;
 export type ToolKind = Tool['kind'];
 
 export function isMeasuring(tool: Tool): tool is MeasuringTool {

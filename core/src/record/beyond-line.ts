@@ -1,4 +1,4 @@
-import { PLANNED_SET, routeLevels, type Choice, type PlanState } from '../check/index.js';
+import { actsOfChoice, PLANNED_SET, routeLevels, type Choice, type PlanState } from '../check/index.js';
 import { BODY_FRAME, cavityOf, type Level } from '../instrument/index.js';
 import { moveOutline } from '../shape/index.js';
 
@@ -51,7 +51,7 @@ export function levelsCut(
 ): readonly { readonly cavity: string; readonly level: Level }[] {
   const own = choice.kind === 'pickup' ? cavityOf(anatomy, choice) : null;
   const route = choice.kind === 'pickup' && choice.route && own ? routeLevels(choice.route, settings).map((level) => ({ cavity: own.id, level })) : [];
-  const work = (choice.work ?? []).flatMap((w) => {
+  const work = actsOfChoice(choice).flatMap((w) => {
     if (w.kind === 'addLevels') return w.levels.map((level) => ({ cavity: w.cavity, level }));
     if (w.kind === 'addCavity') return w.cavity.levels.map((level) => ({ cavity: w.cavity.id, level }));
     const cavity = w.kind === 'setDepth' ? anatomy.cavities.find((c) => c.id === w.cavity && c.frame === BODY_FRAME) : undefined;

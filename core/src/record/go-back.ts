@@ -1,13 +1,15 @@
-import type { Choice, HardwareChoice, PickupChoice, PlanState } from '../check/index.js';
-import { applyChanges, compareAnatomies, type Anatomy, type Change } from '../instrument/index.js';
-import { hasStarted, type OperationKind, type OperationState } from '../operation/index.js';
-import { changesOf, type DepthRead } from './as-left.js';
+import { type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
+import { applyChanges, compareAnatomies, type Anatomy } from '../instrument/index.js';
+import { actsOf, hasStarted, OPERATIONS, type Act, type OperationKind, type OperationState, type WorkItem } from '../operation/index.js';
+import { plannedWork } from '../work/index.js';
+import { actsDone, type DepthRead } from './as-left.js';
 import { placesWorkedOn } from './places-worked-on.js';
 import { undoRecipe, type UndoStep } from './undo-recipe.js';
 
 /** An operation as far as it was done, with what was read and shown in it. */
 export interface WorkSoFar {
   readonly kind: OperationKind;
+  readonly does: readonly Act[];
   readonly state: OperationState;
   /** Its logged steps, oldest first: their kinds and the drill that each one named, mm. */
   readonly steps: readonly { readonly kind: string; readonly drill: number | null }[];
@@ -21,168 +23,144 @@ export interface Return {
   /** What was there before, and what is changed so that it goes in again. */
   readonly choice: Choice;
   readonly operations: readonly OperationKind[];
+  /** Working time, min. */
+  readonly minutes: number;
   /** What stays for good. */
   readonly stays: readonly UndoStep[];
   /** The instrument with what was cut so far, also by operations that were not brought to their end. */
   readonly anatomy: Anatomy;
 }
 
-/** The step that takes wood or metal away; once it was logged the work counts as done there. */
-const TAKES: Readonly<Partial<Record<OperationKind, string>>> = {
-  openHole: 'openTo',
-  plugHole: 'gluePlug',
-  drillHole: 'drillNew',
-  fillRoute: 'fillIn',
-  openWindow: 'fileWindow',
-  widenCavity: 'widenTo',
-  openSlot: 'openSlotTo',
-  deepenBore: 'boreDeeper',
-  drillRow: 'drillRowTo',
-  trimPart: 'cutDown',
-};
+/** What a way back is worked out from: `was` is the anatomy that the decision was made on. */
+export interface GoBackInput {
+  readonly decision: string;
+  readonly chosen: Choice;
+  readonly work: readonly WorkSoFar[];
+  readonly was: Anatomy;
+  /** The instrument is in it as it is now. */
+  readonly state: PlanState;
+}
 
 /**
  * The operations that lead back to what was there when a decision was made, the choice that they make, and what stays.
- * `was` is the anatomy that the decision was made on. What of a route was not read is not measured, never guessed.
- * Throws RangeError when the place of the choice was not there.
+ * What of a route was not read is not measured, never guessed. Throws RangeError when the place of the choice was not there.
  */
-export function goBack(
-  decision: string,
-  chosen: Choice,
-  work: readonly WorkSoFar[],
-  was: Anatomy,
-  now: Anatomy,
-  state: Pick<PlanState, 'settings' | 'parts'>,
-): Return {
+export function goBack({ decision, chosen, work, was, state }: GoBackInput): Return {
   const begun = work.filter(hasStarted);
-  const done = (kind: OperationKind, w: WorkSoFar): readonly Change[] =>
-    changesOf({ kind, decision, choice: chosen, entry: w.entry, depths: w.depths.toReversed() }, now, state);
-  const anatomy = applyChanges(now, [...routeSoFar(begun, done), ...begun.flatMap((w) => brokenOff(w, done))]);
+  const anatomy = applyChanges(
+    state.anatomy,
+    begun.flatMap((w) => brokenOff(w, decision, state.anatomy)),
+  );
   const started = (kind: OperationKind): boolean => begun.some((w) => w.kind === kind);
-  const back = chosen.kind === 'pickup' ? pickupBack(chosen, started, was) : hardwareBack(chosen, started, was, anatomy);
+  const choice = chosen.kind === 'pickup' ? pickupBack(chosen, started, was) : hardwareBack(chosen, started, was, anatomy);
+  const back = plannedWork({ ...state, anatomy, done: new Set() }, choice);
   const places = placesWorkedOn(chosen, anatomy);
   const stays = undoRecipe(compareAnatomies(was, anatomy)).filter((s) => !s.possible && places.has(s.subject));
   const cutPart: readonly UndoStep[] =
     started('trimPart') && !stays.some((s) => s.kind === 'cannotReturnPart')
       ? [{ kind: 'cannotReturnPart', subject: chosen.id, part: chosen.part, possible: false }]
       : [];
-  return { ...back, stays: [...stays, ...cutPart], anatomy };
+  return { choice, operations: back.map((w) => w.kind), minutes: back.reduce((sum, w) => sum + w.minutes, 0), stays: [...stays, ...cutPart], anatomy };
 }
 
-type Done = (kind: OperationKind, w: WorkSoFar) => readonly Change[];
-
-const did = (w: WorkSoFar, step: string): boolean => w.steps.some((s) => s.kind === step);
 const wasRead = (w: WorkSoFar, level: string): boolean => w.depths.some((d) => level.startsWith(`${d.level} `));
 
-/** A route that was begun, by boring or in passes, and not brought to its end: its floors as far as they were read. */
-function routeSoFar(begun: readonly WorkSoFar[], done: Done): readonly Change[] {
-  const cut = begun.filter((w) => (w.kind === 'boreBulk' && did(w, 'bore')) || (w.kind === 'routePasses' && did(w, 'cut')));
-  const last = cut.find((w) => w.kind === 'routePasses') ?? cut[0];
-  if (!last || cut.some((w) => w.kind === 'routePasses' && w.state === 'done')) return [];
-  return done('routePasses', last).map((c) =>
-    c.kind === 'addLevels' ? { ...c, levels: c.levels.map((p) => (wasRead(last, p.id) ? p : { ...p, depth: null })) } : c,
-  );
-}
-
-/** What another operation that was not brought to its end has done to the instrument. */
-function brokenOff(w: WorkSoFar, done: Done): readonly Change[] {
-  if (w.state === 'done') return [];
-  if (w.kind === 'boreWells' || w.kind === 'deepenRoute' || w.kind === 'cutChannel' || w.kind === 'cutCavity')
-    return done(w.kind, w).flatMap((c) => onlyRead(c, w));
-  const takes = TAKES[w.kind];
-  if (takes === undefined || !did(w, takes)) return [];
+/** What an operation that was not brought to its end has done to the instrument: nothing until the step that does it was logged. */
+function brokenOff(w: WorkSoFar, decision: string, now: Anatomy): readonly Act[] {
+  const { takes, levels } = OPERATIONS[w.kind];
+  if (w.state === 'done' || (w.depths.length === 0 && !w.steps.some((s) => s.kind === takes))) return [];
+  const acts = actsDone({ decision, does: w.does, entry: w.entry, depths: w.depths.toReversed() }, now);
+  if (levels === 'in turn') return acts.flatMap((act) => onlyRead(act, w));
+  if (levels === 'together')
+    return acts.map((act) => (act.kind === 'addLevels' ? { ...act, levels: act.levels.map((p) => (wasRead(w, p.id) ? p : { ...p, depth: null })) } : act));
   const drill = w.steps.findLast((s) => s.drill !== null)?.drill ?? Infinity;
-  return done(w.kind, w).map((c) => (c.kind === 'sizeHole' ? { ...c, diameter: { ...c.diameter, value: Math.min(c.diameter.value, drill) } } : c));
+  return acts.map((act) => (act.kind === 'sizeHole' ? { ...act, diameter: { ...act.diameter, value: Math.min(act.diameter.value, drill) } } : act));
 }
 
-/** Floors and wells of which the depth was read; the others were not begun. */
-function onlyRead(c: Change, w: WorkSoFar): readonly Change[] {
-  if (c.kind === 'setDepth') return wasRead(w, `${c.level} `) ? [c] : [];
-  if (c.kind === 'addCavity') return c.cavity.levels.some((p) => wasRead(w, `${p.id} `)) ? [c] : [];
-  if (c.kind !== 'addLevels') return wasRead(w, 'floor ') || w.kind !== 'cutCavity' ? [c] : [];
-  const levels = c.levels.filter((p) => wasRead(w, p.id));
-  return levels.length > 0 ? [{ ...c, levels }] : [];
+/** Floors and wells of which the depth was read; the others were not begun. What comes with a cut comes with the first that was. */
+function onlyRead(act: Act, w: WorkSoFar): readonly Act[] {
+  switch (act.kind) {
+    case 'setDepth':
+      return wasRead(w, `${act.level} `) ? [act] : [];
+    case 'addCavity':
+      return act.cavity.levels.some((p) => wasRead(w, `${p.id} `)) ? [act] : [];
+    case 'addLevels': {
+      const levels = act.levels.filter((p) => wasRead(w, p.id));
+      return levels.length > 0 ? [{ ...act, levels }] : [];
+    }
+    default:
+      return w.depths.length > 0 ? [act] : [];
+  }
 }
 
 type Started = (kind: OperationKind) => boolean;
 
-function pickupBack(chosen: PickupChoice, started: Started, was: Anatomy): Pick<Return, 'choice' | 'operations'> {
+const item = (wanted: boolean, kind: OperationKind, ...does: readonly Act[]): readonly WorkItem[] => (wanted ? [{ kind, does }] : []);
+
+function pickupBack(chosen: PickupChoice, started: Started, was: Anatomy): PickupChoice {
   const position = was.positions.find((p) => p.id === chosen.position);
   if (!position) throw new RangeError(`nothing here is called ${chosen.position}`);
   const plate = was.plates.find((p) => p.id === position.plate);
-  const wasFitted = plate?.openings.find((o) => o.id === position.opening)?.insert?.fitted ?? false;
-  const work: Change[] = [];
-  if (started('fitSpacer')) work.push({ kind: 'raisePickup', position: position.id, by: position.raised ?? NOT_RAISED });
-  if (started('makePlate') && plate) work.push({ kind: 'sizePlate', plate: plate.id, outline: plate.outline });
-  if (position.trimmed) work.push({ kind: 'trimPickup', position: position.id, trimmed: position.trimmed });
-  const refit = position.part !== null && (started('removePart') || started('fitPart'));
+  const work = [
+    ...item(started('fitSpacer'), 'takeSpacerOut', { kind: 'raisePickup', position: position.id, by: position.raised ?? NOT_RAISED }),
+    ...(plate ? item(started('makePlate'), 'refitPlate', { kind: 'sizePlate', plate: plate.id, outline: plate.outline }) : []),
+    ...(position.trimmed ? item(true, 'trimPart', { kind: 'trimPickup', position: position.id, trimmed: position.trimmed }) : []),
+  ];
   return {
-    choice: {
-      kind: 'pickup',
-      id: chosen.id,
-      position: chosen.position,
-      part: position.part,
-      alternatives: [],
-      insertFitted: wasFitted,
-      leadsNeeded: 0,
-      route: null,
-      work,
-      returns: true,
-    },
-    operations: only([
-      [started('fitPart'), 'removePart'],
-      [started('fitSpacer'), 'takeSpacerOut'],
-      [started('makePlate'), 'refitPlate'],
-      [started('takeOffInsert') && wasFitted, 'putInsertBack'],
-      [refit, 'fitPart'],
-    ]),
+    kind: 'pickup',
+    id: chosen.id,
+    position: chosen.position,
+    part: position.part,
+    alternatives: [],
+    insertFitted: plate?.openings.find((o) => o.id === position.opening)?.insert?.fitted ?? false,
+    leadsNeeded: 0,
+    route: null,
+    work,
+    returns: true,
   };
 }
 
-function hardwareBack(chosen: HardwareChoice, started: Started, was: Anatomy, after: Anatomy): Pick<Return, 'choice' | 'operations'> {
+function hardwareBack(chosen: HardwareChoice, started: Started, was: Anatomy, after: Anatomy): HardwareChoice {
   const { place } = chosen;
-  const feature = place.on === 'feature' && place.screw === undefined ? place.feature : null;
+  const screw = place.on === 'feature' && place.screw !== undefined;
+  const feature = place.on === 'feature' && !screw ? place.feature : null;
   const hole = was.holes.find((h) => h.id === feature);
-  const cavity = was.cavities.find((c) => c.id === feature);
   const plate = was.plates.find((p) => p.id === feature);
-  const part = hole?.part ?? cavity?.part ?? plate?.part ?? null;
+  const part = hole?.part ?? was.cavities.find((c) => c.id === feature)?.part ?? plate?.part ?? null;
   const left = after.holes.find((h) => h.id === feature);
   const drillAgain = started('plugHole') && left?.condition === 'plugged' && hole?.diameter != null;
   const narrower = hole?.diameter != null && left?.diameter != null && left.diameter.value < hole.diameter.value - 1e-6;
   const pullSleeve = started('fitSleeve') && narrower;
-  const openAgain = started('plugHole') && !drillAgain && narrower && left.basis.kind !== 'work';
-  const work: Change[] = [];
-  if (hole?.diameter && (drillAgain || pullSleeve || openAgain))
-    work.push({ kind: 'sizeHole', hole: hole.id, by: pullSleeve ? 'sleeve' : 'drill', diameter: pullSleeve ? hole.diameter : planned(hole.diameter) });
-  for (const w of chosen.work)
-    if (w.kind === 'raiseCover' && (started('fitSpacer') || started('makePlate')))
-      work.push({ kind: 'raiseCover', cavity: w.cavity, by: was.cavities.find((c) => c.id === w.cavity)?.raised ?? NOT_RAISED });
-  const anotherPlate = plate !== undefined && started('fitHardware');
-  if (anotherPlate) work.push({ kind: 'setPlate', plate });
-  const madePlate = started('makePlate') && !anotherPlate;
-  const refit =
-    (started('removeHardware') || started('fitHardware')) && !anotherPlate && (part !== null || (place.on === 'feature' && place.screw !== undefined));
+  const openAgain = started('plugHole') && !drillAgain && narrower;
+  const anotherPlate = started('fitHardware') || started('makePlate');
+  const covers = actsOf(
+    chosen.work.flatMap((w) => w.does),
+    'raiseCover',
+  ).map((w): Act => ({ kind: 'raiseCover', cavity: w.cavity, by: was.cavities.find((c) => c.id === w.cavity)?.raised ?? NOT_RAISED }));
+  const sized = (by: 'sleeve' | 'drill'): readonly Act[] =>
+    hole?.diameter ? [{ kind: 'sizeHole', hole: hole.id, by, diameter: by === 'sleeve' ? hole.diameter : planned(hole.diameter) }] : [];
+  const deep: readonly Act[] = hole?.depth ? [{ kind: 'deepenHole', hole: hole.id, depth: planned(hole.depth) }] : [];
+  const screwOut = screw && started('fitHardware');
   return {
-    choice: {
-      kind: 'hardware',
-      id: chosen.id,
-      place,
-      part,
-      alternatives: [],
-      count: chosen.count,
-      work,
-      returns: true,
-      ...(chosen.cut ? { cut: chosen.cut } : {}),
-    },
-    operations: only([
-      [started('fitHardware'), 'removeHardware'],
-      [started('fitSpacer'), 'takeSpacerOut'],
-      [pullSleeve, 'takeSleeveOut'],
-      [drillAgain, 'drillHole'],
-      [openAgain, 'openHole'],
-      [madePlate || anotherPlate, 'refitPlate'],
-      [refit, 'fitHardware'],
-    ]),
+    kind: 'hardware',
+    id: chosen.id,
+    place,
+    part,
+    alternatives: [],
+    count: chosen.count,
+    work: [
+      ...item(screwOut, 'removeHardware'),
+      ...item(started('fitSpacer'), 'takeSpacerOut', ...covers),
+      ...item(pullSleeve, 'takeSleeveOut', ...sized('sleeve')),
+      ...item(drillAgain, 'drillHole', ...sized('drill'), ...deep),
+      ...item(openAgain, 'openHole', ...sized('drill')),
+      ...(plate
+        ? item(anotherPlate, 'refitPlate', { kind: 'setPlate', plate }, ...(started('makePlate') ? covers : []))
+        : item(started('makePlate'), 'refitPlate', ...covers)),
+      ...item(screwOut, 'fitHardware'),
+    ],
+    returns: true,
+    ...(chosen.cut ? { cut: chosen.cut } : {}),
   };
 }
 
@@ -190,7 +168,3 @@ const NOT_RAISED = { value: 0, limit: 0, basis: { kind: 'planned' } } as const;
 
 /** What is to be drilled to an old size is planned, however well that size was known. */
 const planned = <T extends { readonly basis: unknown }>(d: T): T => ({ ...d, basis: { kind: 'planned' } });
-
-function only(list: readonly (readonly [boolean, OperationKind])[]): readonly OperationKind[] {
-  return list.flatMap(([wanted, kind]) => (wanted ? [kind] : []));
-}

@@ -6,6 +6,7 @@ import {
   compareAnatomies,
   partsOf,
   type Anatomy,
+  type FeatureOutline,
   type Hole,
   dimensionAt,
   outlineAt,
@@ -16,10 +17,12 @@ import {
   withDimension,
   type InstrumentSizes,
 } from '../instrument/index.js';
+import type { WorkItem } from '../operation/index.js';
 import { secondReading, type Reading } from '../quantity/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { hole } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
+import { doesOf, leftBy } from '../testing/work.js';
 import { asLeft, consequenceOf, placesWorkedOn, undoRecipe } from './index.js';
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
@@ -120,14 +123,8 @@ describe('dimensions by their address', () => {
 });
 
 describe('as left', () => {
-  const done = {
-    kind: 'routePasses' as const,
-    decision: 'abcdef012345',
-    choice,
-    entry: 'e',
-    depths: [{ level: 'main', value: 19.15, limit: 0.05, entry: 'e2' }],
-  };
-  const left = asLeft(done, plainAnatomy(), plainState());
+  const done = { decision: 'abcdef012345', depths: [{ level: 'main', value: 19.15, limit: 0.05, entry: 'e2' }] };
+  const left = leftBy('routePasses', choice, plainState(), done);
 
   it('has the new level with the depth that was read', () => {
     const level = left.cavities.find((c) => c.id === 'route')!.levels.at(-1)!;
@@ -136,7 +133,8 @@ describe('as left', () => {
   });
 
   it('does not add a level twice when the work is logged on', () => {
-    const twice = asLeft(done, left, plainState());
+    const does = doesOf('routePasses', choice, plainState());
+    const twice = asLeft({ ...done, does, entry: 'e' }, left);
     expect(twice.cavities.find((c) => c.id === 'route')!.levels.length).toBe(2);
   });
 
@@ -211,7 +209,11 @@ describe('as left', () => {
     expect(ways(20)).toEqual(['carryOn', 'shimUnderPart', 'stopAndFill']);
     expect(ways(26)).toEqual(['acceptThin', 'shimUnderPart', 'stopAndFill']);
     expect(ways(30)).toEqual(['stopAndFill']);
-    const deeper = plainChoice({ work: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, limit: 0.2, basis: { kind: 'planned' } } }] });
+    const deeper = plainChoice({
+      work: [
+        { kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, limit: 0.2, basis: { kind: 'planned' } } }] },
+      ],
+    });
     const found = consequenceOf(plainState(), deeper, { kind: 'tooDeep', level: 'old', depth: 26 });
     expect(found.evaluation.anatomy.cavities.find((c) => c.id === 'route')!.levels[0]!.depth!.value).toBe(26);
     expect(found.waysOn.find((x) => x.id === 'acceptThin')!.possible).toBeTrue();
@@ -261,17 +263,16 @@ describe('an instrument from typed sizes', () => {
 
 describe('work at a pickup that is no route', () => {
   const limits = { limit: 0.2, basis: { kind: 'planned' as const } };
-  const window = edge(roundedRectangle(86, 40, 3, { x: 0, y: 110 }));
+  const window = { ...edge(roundedRectangle(86, 40, 3, { x: 0, y: 110 })), basis: limits.basis };
   const chosen = plainChoice({
     work: [
-      { kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, ...limits } },
-      { kind: 'raisePickup', position: 'here', by: { value: 2, ...limits } },
-      { kind: 'trimPickup', position: 'here', trimmed: { ears: 0.5, screws: 0 } },
-      { kind: 'sizeWindow', plate: 'plate', window: 'window', outline: window },
+      { kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: { value: 20, ...limits } }] },
+      { kind: 'fitSpacer', does: [{ kind: 'raisePickup', position: 'here', by: { value: 2, ...limits } }] },
+      { kind: 'trimPart', does: [{ kind: 'trimPickup', position: 'here', trimmed: { ears: 0.5, screws: 0 } }] },
+      { kind: 'openWindow', does: [{ kind: 'sizeWindow', plate: 'plate', window: 'window', outline: window }] },
     ],
   });
-  const done = (kind: 'deepenRoute' | 'fitSpacer' | 'openWindow' | 'trimPart' | 'fitPart', a = plainAnatomy()) =>
-    asLeft({ kind, decision: 'd', choice: chosen, entry: 'e', depths: [] }, a, plainState());
+  const done = (kind: 'deepenRoute' | 'fitSpacer' | 'openWindow' | 'trimPart' | 'fitPart', a = plainAnatomy()) => leftBy(kind, chosen, plainState(a));
 
   it('is left by the operation that does it, on the word of its entry; what is cut off a part comes with the part', () => {
     expect(done('deepenRoute').cavities.find((c) => c.id === 'route')!.levels[0]!.depth).toEqual({
@@ -283,7 +284,7 @@ describe('work at a pickup that is no route', () => {
     expect(done('openWindow').plates[0]!.openings[0]!.outline).toEqual({ ...window, basis: { kind: 'work', entry: 'e' } });
     expect(done('trimPart')).toEqual(plainAnatomy());
     const read = { level: 'old', value: 20.1, limit: 0.05, entry: 'e2' };
-    const left = asLeft({ kind: 'deepenRoute', decision: 'd', choice: chosen, entry: 'e', depths: [read] }, plainAnatomy(), plainState());
+    const left = leftBy('deepenRoute', chosen, plainState(), { depths: [read] });
     const floor = { value: 20.1, limit: 0.05, basis: { kind: 'work' as const, entry: 'e2' } };
     expect(left.cavities.find((c) => c.id === 'route')!.levels[0]!.depth).toEqual(floor);
     // what is cut stands in the plan too, as it was read
@@ -311,22 +312,22 @@ describe('work at a pickup that is no route', () => {
     const here = placesWorkedOn(chosen, plainAnatomy());
     expect([...here].sort()).toEqual(['here', 'route', 'window']);
     const pot = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null);
-    const deeper = { kind: 'setDepth' as const, cavity: 'control', level: 'c', depth: { value: 38, ...limits } };
+    const deeper: WorkItem = { kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'control', level: 'c', depth: { value: 38, ...limits } }] };
     expect([...placesWorkedOn({ ...pot, work: [deeper] }, plainAnatomy())].sort()).toEqual(['control', 'volume']);
   });
 
   it('of a cavity, a slot or a bore is left on the word of its entry, and stated as what stays', () => {
     const a = { ...plainAnatomy(), holes: [hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), through: false })] };
-    const opened = edge(roundedRectangle(90, 34, 5, { x: 0, y: 110 }));
-    const more = { id: 'room for volume', set: 'planned', outline: { ...opened, basis: limits.basis }, depth: { value: 18, ...limits }, bored: false };
+    const opened = { ...edge(roundedRectangle(90, 34, 5, { x: 0, y: 110 })), basis: limits.basis };
+    const more = { id: 'room for volume', set: 'planned', outline: opened, depth: { value: 18, ...limits }, bored: false };
     const work: HardwareChoice['work'] = [
-      { kind: 'deepenHole', hole: 'socket', depth: { value: 33, ...limits } },
-      { kind: 'sizeLevel', cavity: 'route', level: 'old', outline: opened },
-      { kind: 'addLevels', cavity: 'back', levels: [more] },
+      { kind: 'deepenBore', does: [{ kind: 'deepenHole', hole: 'socket', depth: { value: 33, ...limits } }] },
+      { kind: 'openSlot', does: [{ kind: 'sizeLevel', cavity: 'route', level: 'old', outline: opened }] },
+      { kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: 'back', levels: [more] }] },
     ];
     const jack = { ...newHardwareChoice('socket', { on: 'feature', feature: 'socket' }, 'small'), work };
     const after = (['deepenBore', 'openSlot', 'widenCavity'] as const).reduce<Anatomy>(
-      (left, kind) => asLeft({ kind, decision: '12345678', choice: jack, entry: 'e', depths: [] }, left, plainState()),
+      (left, kind) => leftBy(kind, jack, plainState(left), { decision: '12345678' }),
       a,
     );
     expect(after.holes[0]!.depth).toEqual({ value: 33, limit: 0.2, basis: { kind: 'work', entry: 'e' } });
@@ -342,8 +343,8 @@ describe('work at a pickup that is no route', () => {
   it('tells a hole that was plugged and drilled anew beside as one that was made', () => {
     const a = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] };
     const moved = { kind: 'moveHole' as const, hole: 'volume', at: { x: 68, y: 240 }, limit: 0.1, basis: { kind: 'planned' as const } };
-    const pot = { ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'small'), work: [moved] };
-    const left = asLeft({ kind: 'drillHole', decision: 'd', choice: pot, entry: 'e', depths: [] }, a, plainState());
+    const pot = { ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'small'), work: [{ kind: 'drillHole' as const, does: [moved] }] };
+    const left = leftBy('drillHole', pot, plainState(a));
     expect(left.holes[0]!.at).toEqual({ x: 68, y: 240 });
     expect(undoRecipe(compareAnatomies(a, left)).map((s) => s.kind)).toEqual(['cannotUnmakeHole']);
     // a hole that a reading moved was not drilled
@@ -352,9 +353,9 @@ describe('work at a pickup that is no route', () => {
 
   it('tells a plate made anew as one that can go back, and a traced one not at all', () => {
     const a = plainAnatomy();
-    const plate = (outline: typeof window) => ({ ...a, plates: a.plates.map((p) => ({ ...p, outline })) });
+    const plate = (outline: FeatureOutline) => ({ ...a, plates: a.plates.map((p) => ({ ...p, outline })) });
     const made = plate({ ...window, basis: { kind: 'work', entry: 'e' } });
     expect(undoRecipe(compareAnatomies(a, made))).toEqual([{ kind: 'refitPlate', subject: 'plate', part: null, possible: true }]);
-    expect(compareAnatomies(a, plate(window))).toEqual([]);
+    expect(compareAnatomies(a, plate(edge(window.outline)))).toEqual([]);
   });
 });

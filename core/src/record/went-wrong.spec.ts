@@ -57,7 +57,11 @@ describe('a slip beyond the line', () => {
 
   it('of a floor that is cut deeper goes by the level as it is', () => {
     const deeper = newHardwareChoice('deep', { on: 'feature', feature: 'pocket' }, null);
-    const of = { ...deeper, cut: 'deepen' as const, work: [{ kind: 'setDepth' as const, cavity: 'pocket', level: 'p', depth: dim(17) }] };
+    const of = {
+      ...deeper,
+      cut: 'deepen' as const,
+      work: [{ kind: 'deepenRoute' as const, does: [{ kind: 'setDepth' as const, cavity: 'pocket', level: 'p', depth: dim(17) }] }],
+    };
     const { anatomy, settings } = plainState();
     expect(beyondLine({ anatomy, settings }, of, { level: 'p', side: 'bridge', by: 1, depth: 17 })!.cavity).toBe('pocket');
     const found = consequenceOf(plainState(), of, { kind: 'tooDeep', level: 'p', depth: 43 });

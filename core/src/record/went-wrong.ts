@@ -1,4 +1,5 @@
 import { evaluateChoice, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
+import type { Act } from '../operation/index.js';
 import { beyondLine, type Beyond } from './beyond-line.js';
 
 export const MISHAPS = ['tooDeep', 'slipped', 'tornOut', 'chipped', 'wandered', 'other'] as const;
@@ -121,12 +122,13 @@ function afterMishap(state: PlanState, choice: Choice, mishap: Mishap): Choice {
   if (mishap.kind !== 'slipped' && mishap.kind !== 'tornOut') return choice;
   const gone = beyondLine(state, choice, mishap);
   if (!gone) return choice;
-  return { ...choice, work: [...(choice.work ?? []), { kind: 'addLevels', cavity: gone.cavity, levels: [gone.level] }] };
+  return { ...choice, work: [...(choice.work ?? []), { kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: gone.cavity, levels: [gone.level] }] }] };
 }
 
 /** The choice with a level as deep as it came out: of its route, or of a floor that was only to be cut deeper. */
 function asDeepAs(choice: Choice, level: string, depth: number): Choice {
-  const work = choice.work?.map((w) => (w.kind === 'setDepth' && w.level === level ? { ...w, depth: { ...w.depth, value: depth } } : w));
+  const deepened = (act: Act): Act => (act.kind === 'setDepth' && act.level === level ? { ...act, depth: { ...act.depth, value: depth } } : act);
+  const work = choice.work?.map((w) => ({ ...w, does: w.does.map(deepened) }));
   if (choice.kind === 'hardware') return { ...choice, work: work ?? [] };
   const { route } = choice;
   return {

@@ -1,6 +1,6 @@
 import { constant } from '../measure/index.js';
 import { isHardware, replacementOf, stockOf } from '../part/index.js';
-import { around, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import { priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.05, 'memory', 'Risk of a remedy');
@@ -21,7 +21,6 @@ export function anotherHardware(g: HardwareGround): readonly Proposal[] {
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
       choice: { ...choice, part: p.id },
-      operations: around(g, ...(choice.place.on === 'face' ? (['drillHole'] as const) : [])),
       risk: RISK.value,
       price: priceOf(state, p.id),
       lacks: toBuy(state, p.id),

@@ -1,6 +1,5 @@
 import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
-import type { OperationKind } from '../operation/index.js';
 import { isPickup, stockOf } from '../part/index.js';
 import type { Proposal } from './proposal.js';
 
@@ -10,7 +9,6 @@ const RISK = constant(0.1, 'memory', 'Risk of a remedy');
 export function anotherPart(state: PlanState, choice: PickupChoice): readonly Proposal[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const insert = state.anatomy.plates.find((p) => p.id === position?.plate)?.openings.find((o) => o.id === position?.opening)?.insert ?? null;
-  const operations: readonly OperationKind[] = ['fitPart', 'meterPart', 'removePart', 'testFit'];
   return Object.values(state.parts)
     .filter(isPickup)
     .filter((p) => stockOf(state.stock, p.id) > 0 && p.id !== choice.part && p.id !== position?.part)
@@ -18,7 +16,6 @@ export function anotherPart(state: PlanState, choice: PickupChoice): readonly Pr
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
       choice: { ...barePickup(choice), part: p.id, insertFitted: insert?.fitted ?? false },
-      operations,
       risk: RISK.value,
       price: p.price,
       lacks: [],

@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import { priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.05, 'memory', 'Risk of a remedy');
@@ -13,7 +13,6 @@ export function asItIs(g: HardwareGround): readonly Proposal[] {
       id: `asItIs/${choice.part}`,
       kind: 'asItIs',
       choice,
-      operations: around(g),
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.25, 'memory', 'Risk of a remedy');
@@ -18,8 +18,7 @@ export function deepenBore(g: HardwareGround): readonly Proposal[] {
     {
       id: `deepenBore/${choice.part ?? ''}`,
       kind: 'deepenBore',
-      choice: { ...choice, work: [{ kind: 'deepenHole', hole: hole.id, depth: planned(to, limit) }] },
-      operations: around(g, 'deepenBore'),
+      choice: { ...choice, work: [{ kind: 'deepenBore', does: [{ kind: 'deepenHole', hole: hole.id, depth: planned(to, limit) }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -1,7 +1,7 @@
 import type { Change } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { planned } from './hardware-ground.js';
-import { aroundPickup, DEPTHS, depthIn, onlyDepth, priceOfPickup, short, troubles, verdictsWith, type PickupGround } from './pickup-ground.js';
+import { DEPTHS, depthIn, onlyDepth, priceOfPickup, short, troubles, verdictsWith, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
@@ -21,7 +21,7 @@ export function deepenForPickup(g: PickupGround): readonly Proposal[] {
   const found = new Map<string, number>();
   let work: readonly Deeper[] = [];
   for (let round = 0; round < ROUNDS; round++) {
-    const shallow = troubles(round === 0 ? g.verdicts : verdictsWith(g, work), ...DEPTHS);
+    const shallow = troubles(round === 0 ? g.verdicts : verdictsWith(g, [{ kind: 'deepenRoute', does: work }]), ...DEPTHS);
     if (shallow.length === 0) break;
     for (const v of shallow) {
       const level = depthIn(v);
@@ -43,8 +43,7 @@ export function deepenForPickup(g: PickupGround): readonly Proposal[] {
     {
       id: `deepen/${g.bare.part ?? ''}`,
       kind: 'deepen',
-      choice: { ...g.bare, work },
-      operations: aroundPickup('deepenRoute'),
+      choice: { ...g.bare, work: [{ kind: 'deepenRoute', does: work }] },
       risk: RISK.value,
       price: priceOfPickup(g),
       lacks: [],

@@ -1,6 +1,6 @@
 import { newHoleSteps } from '../cut/index.js';
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.2, 'memory', 'Risk of a remedy');
@@ -16,8 +16,7 @@ export function drillNew(g: HardwareGround): readonly Proposal[] {
     {
       id: `drillNew/${choice.part ?? ''}`,
       kind: 'drillNew',
-      choice: { ...choice, work },
-      operations: around(g, 'drillHole'),
+      choice: { ...choice, work: [{ kind: 'drillHole', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [...toBuy(state, choice.part), ...steps.lacks],

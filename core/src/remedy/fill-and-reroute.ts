@@ -18,7 +18,6 @@ export function fillAndReroute(state: PlanState, choice: PickupChoice, tools: re
     id: p.id.replace('reroute/', 'fillAndReroute/'),
     kind: 'fillAndReroute',
     choice: { ...p.choice, fill: true } as PickupChoice,
-    operations: [...p.operations, 'fillRoute'],
     risk: RISK.value,
     lacks: [...p.lacks, ...woodToBuy(state)],
     wait: state.settings.waitForGlue,

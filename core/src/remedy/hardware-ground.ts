@@ -1,6 +1,5 @@
 import { siteOf, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
-import type { OperationKind } from '../operation/index.js';
 import { stockOf, type Lack, type Tool } from '../part/index.js';
 
 /** What a remedy for a part that is no pickup is made from: the place, what is found there, and what is wrong. */
@@ -37,11 +36,6 @@ function foundAt({ anatomy }: PlanState, { place }: HardwareChoice): string | nu
 /** The verdict of a check that keeps a part from clearing well; null where it clears or was not asked. */
 export function trouble(g: HardwareGround, check: Verdict['check'], item?: string): Verdict | null {
   return g.verdicts.find((v) => v.check === check && (item === undefined || v.subject.item === item) && v.clearance !== null && v.class !== 'well') ?? null;
-}
-
-/** Operations round the work itself: what is there comes out first, the part goes in after. */
-export function around(g: HardwareGround, ...work: readonly OperationKind[]): readonly OperationKind[] {
-  return [...(g.found === null ? [] : (['removeHardware'] as const)), ...work, ...(g.choice.part === null ? [] : (['fitHardware'] as const))];
 }
 
 /** What a part costs: nothing while one lies in a drawer. */

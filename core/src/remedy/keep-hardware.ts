@@ -3,5 +3,5 @@ import type { Proposal } from './proposal.js';
 
 /** Keep what is there, or leave the place as it is: the baseline, never ranked. */
 export function keepHardware({ choice, found }: HardwareGround): readonly Proposal[] {
-  return [{ id: 'keep', kind: 'keep', choice: { ...choice, part: found }, operations: [], risk: 0, price: 0, lacks: [] }];
+  return [{ id: 'keep', kind: 'keep', choice: { ...choice, part: found }, risk: 0, price: 0, lacks: [] }];
 }

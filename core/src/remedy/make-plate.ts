@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, trouble, type HardwareGround } from './hardware-ground.js';
+import { trouble, type HardwareGround } from './hardware-ground.js';
 import { grown } from './plate-for-pickup.js';
 import type { Proposal } from './proposal.js';
 
@@ -18,8 +18,7 @@ export function makePlate(g: HardwareGround): readonly Proposal[] {
     {
       id: `makePlate/${choice.part ?? ''}`,
       kind: 'makePlate',
-      choice: { ...choice, work: [{ kind: 'setPlate', plate: { ...site.plate, outline } }] },
-      operations: around(g, 'makePlate'),
+      choice: { ...choice, work: [{ kind: 'makePlate', does: [{ kind: 'setPlate', plate: { ...site.plate, outline } }] }] },
       risk: RISK.value,
       price: PRICE.value,
       lacks: [],

@@ -1,17 +1,5 @@
 import type { CuttingPlan } from '../cut/index.js';
-import { OPERATIONS, type OperationKind, type Settings } from '../operation/index.js';
-import type { Proposal } from './proposal.js';
-
-/** Working minutes of one operation; the passes and their set-ups count one by one. */
-export function minutesOfOperation(kind: OperationKind, cutting: CuttingPlan | null, s: Settings): number {
-  if (kind === 'routePasses') return (cutting?.passes?.passes.length ?? 0) * (s.minutesPass + s.minutesSetUp);
-  return OPERATIONS[kind].minutes.reduce((sum, key) => sum + s[key], 0);
-}
-
-/** Working minutes of a whole remedy. */
-export function minutesOf(proposal: Proposal, cutting: CuttingPlan | null, s: Settings): number {
-  return proposal.operations.reduce((sum, kind) => sum + minutesOfOperation(kind, cutting, s), 0);
-}
+import type { Settings } from '../operation/index.js';
 
 /** Can this shop do it with what it owns? Only cutting needs special tools. */
 export function hasTools(cutting: CuttingPlan | null): boolean {

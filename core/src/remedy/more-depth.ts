@@ -1,6 +1,6 @@
 import { depthAt, type Verdict } from '../check/index.js';
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, trouble, woodToBuy, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, trouble, woodToBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK_CUT = constant(0.3, 'memory', 'Risk of a remedy');
@@ -33,9 +33,15 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
     kind: 'deepen',
     choice: {
       ...choice,
-      work: [{ kind: 'setDepth', cavity: room.cavity.id, level: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) }],
+      work: [
+        {
+          kind: 'deepenRoute',
+          does: [
+            { kind: 'setDepth', cavity: room.cavity.id, level: below.target.part, depth: planned(below.depth.value + by, state.settings.limitPlannedDepth) },
+          ],
+        },
+      ],
     },
-    operations: around(g, 'deepenRoute'),
     risk: RISK_CUT.value,
   };
   // wood that is too thick for a thread is no matter of the cover
@@ -46,8 +52,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       ...both,
       id: `spacer/${choice.part ?? ''}`,
       kind: 'spacer',
-      choice: { ...choice, work: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] },
-      operations: around(g, 'fitSpacer'),
+      choice: { ...choice, work: [{ kind: 'fitSpacer', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK_SPACER.value,
       price: both.price + PRICE.value,
       lacks: [...both.lacks, ...woodToBuy(state)],
@@ -56,8 +61,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       ...both,
       id: `thickerCover/${choice.part ?? ''}`,
       kind: 'thickerCover',
-      choice: { ...choice, work: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] },
-      operations: around(g, 'makePlate'),
+      choice: { ...choice, work: [{ kind: 'makePlate', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK_COVER.value,
       price: both.price + PRICE_COVER.value,
     },

@@ -1,9 +1,10 @@
+import { plugged } from './plug-and-redrill.js';
 import { evaluateStep, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
 import { newHoleSteps } from '../cut/index.js';
 import type { Change } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
-import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import { drillNew } from './drill-new.js';
 import type { Proposal } from './proposal.js';
 import { quickNo } from './spots.js';
@@ -44,7 +45,7 @@ function isInFace(face: string): boolean {
 /** The choice with its hole elsewhere, its size not yet asked about. */
 function movedTo(g: HardwareGround, at: Point): HardwareChoice {
   const { choice } = g;
-  return choice.place.on === 'face' ? { ...choice, place: { ...choice.place, at } } : { ...choice, work: [toSpot(g, at)] };
+  return choice.place.on === 'face' ? { ...choice, place: { ...choice.place, at } } : { ...choice, work: [{ kind: 'drillHole', does: [toSpot(g, at)] }] };
 }
 
 function toSpot({ site, state }: HardwareGround, at: Point): Change {
@@ -57,7 +58,6 @@ function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposa
     id: `move/${g.choice.part ?? ''}`,
     kind: 'move',
     choice: drilled?.choice ?? moved,
-    operations: around(g, 'drillHole'),
     risk: RISK.value,
     price: priceOf(g.state, g.choice.part),
     lacks: drilled?.lacks ?? toBuy(g.state, g.choice.part),
@@ -68,19 +68,16 @@ function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposa
 
 function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
   const { site, state, tools, choice } = g;
-  const moved = movedTo(g, at);
   const hole = site?.hole;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
   const steps = through && newHoleSteps(through.value + state.settings.minHoleOver + through.limit, tools);
   const old = hole?.diameter?.value ?? 0;
   const dowel = state.stock.some((s) => s.kind === 'dowel' && s.quantity > 0 && s.diameter >= old);
-  const sized =
-    hole && steps ? [{ kind: 'sizeHole' as const, hole: hole.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }] : [];
+  const size = steps ? planned(steps.final, state.settings.limitDrill) : (hole?.diameter ?? null);
   return {
     id: `move/${choice.part ?? ''}`,
     kind: 'move',
-    choice: { ...moved, work: [...moved.work, ...sized] },
-    operations: around(g, 'plugHole', 'drillHole'),
+    choice: hole ? { ...choice, work: plugged(hole, at, size, state.settings) } : choice,
     risk: RISK_PLUG.value,
     price: priceOf(state, choice.part),
     lacks: [...toBuy(state, choice.part), ...(dowel ? [] : [{ kind: 'dowel' as const, atLeast: old }]), ...(steps ? steps.lacks : [])],

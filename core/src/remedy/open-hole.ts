@@ -1,6 +1,6 @@
 import { holeSteps } from '../cut/index.js';
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.25, 'memory', 'Risk of a remedy');
@@ -18,8 +18,7 @@ export function openHole(g: HardwareGround): readonly Proposal[] {
     {
       id: `openHole/${choice.part ?? ''}`,
       kind: 'openHole',
-      choice: { ...choice, work },
-      operations: around(g, 'openHole'),
+      choice: { ...choice, work: [{ kind: 'openHole', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [...toBuy(state, choice.part), ...steps.lacks],

@@ -1,7 +1,7 @@
 import { BODY_FRAME } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { bounds, moveOutline, stadium } from '../shape/index.js';
-import { around, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
@@ -28,8 +28,7 @@ export function openSlot(g: HardwareGround): readonly Proposal[] {
     {
       id: `openSlot/${choice.part ?? ''}`,
       kind: 'openSlot',
-      choice: { ...choice, work: [{ kind: 'sizeLevel', cavity: slot.id, level: level.id, outline: edge }] },
-      operations: around(g, 'openSlot'),
+      choice: { ...choice, work: [{ kind: 'openSlot', does: [{ kind: 'sizeLevel', cavity: slot.id, level: level.id, outline: edge }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -12,6 +12,7 @@ import {
 } from '../check/index.js';
 import { cuttingFor, type CuttingPlan } from '../cut/index.js';
 import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
+import { minutesOf } from '../work/index.js';
 import { anotherHardware } from './another-hardware.js';
 import { anotherPart } from './another-part.js';
 import { asItIs } from './as-it-is.js';
@@ -24,7 +25,7 @@ import { hardwareGround, type HardwareGround } from './hardware-ground.js';
 import { keepHardware } from './keep-hardware.js';
 import { keep } from './keep.js';
 import { makePlate } from './make-plate.js';
-import { hasTools, minutesOf } from './minutes.js';
+import { hasTools } from './minutes.js';
 import { moreDepth } from './more-depth.js';
 import { move } from './move.js';
 import { openHole } from './open-hole.js';
@@ -169,7 +170,7 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], r
   const evaluation = ofChoice(whole, choice.id);
   const cutting = cuttingFor(state, choice, tools);
   const back = choice.kind === 'pickup' ? wayBack(state, choice, evaluation) : wayBackOfHardware(state, choice, evaluation);
-  const minutes = minutesOf(proposal, cutting, state.settings);
+  const minutes = minutesOf(state, choice, cutting);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));
   const newClashes = whole.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
   return {

@@ -1,6 +1,5 @@
 import { evaluateIn, withChoice, type PickupChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import { leavesOf } from '../measure/index.js';
-import type { OperationKind } from '../operation/index.js';
 import { pickupIn, type Tool } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 
@@ -13,11 +12,6 @@ export interface PickupGround {
   readonly tools: readonly Tool[];
   /** Of the bare choice. */
   readonly verdicts: readonly Verdict[];
-}
-
-/** Operations round the work itself: the old pickup comes out first, the new one is metered, tried and fitted. */
-export function aroundPickup(...work: readonly OperationKind[]): readonly OperationKind[] {
-  return [...work, 'fitPart', 'meterPart', 'removePart', 'testFit'];
 }
 
 /** The verdicts of some checks that do not clear well and have a number. */

@@ -1,4 +1,4 @@
-import { evaluateChoice, type PlanState } from '../check/index.js';
+import { evaluateChoice, type PlanState, worksOf } from '../check/index.js';
 import { planned } from './hardware-ground.js';
 import type { Anatomy } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
@@ -36,10 +36,17 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
   it('deepens the floor until depth and screws are well: 18 to 20, and the wood cannot be put back', () => {
     const o = of(options(withPart(deep), 'deep'), 'deepen');
     expect(o.proposal.by).toBeCloseTo(2, 9);
-    expect(o.proposal.choice.work).toEqual([{ kind: 'setDepth', cavity: 'route', level: 'old', depth: planned(20, 0.2) }]);
+    expect(o.proposal.choice.work).toEqual([{ kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: planned(20, 0.2) }] }]);
     expect([clearance(o, 'depthUnderScrews'), clearance(o, 'depthUnderPart', 'base')]).toEqual([1.5, 2.5]);
     expect([o.excluded, o.back.woodCut, o.back.works]).toEqual([null, true, true]);
-    expect(o.proposal.operations).toContain('deepenRoute');
+    expect(worksOf(o.proposal.choice, withPart(deep)).map((w) => w.kind)).toEqual([
+      'meterPart',
+      'removePart',
+      'takeOffInsert',
+      'deepenRoute',
+      'testFit',
+      'fitPart',
+    ]);
   });
 
   it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it archived', () => {
@@ -129,8 +136,8 @@ describe('a pickup that was trimmed or raised', () => {
   it('is whole again when another takes its place, and its spacer stays until it is taken out', () => {
     const s = withPart(deep);
     const work = [
-      { kind: 'raisePickup' as const, position: 'here', by: planned(2, 0.1) },
-      { kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0, screws: 2 } },
+      { kind: 'fitSpacer' as const, does: [{ kind: 'raisePickup' as const, position: 'here', by: planned(2, 0.1) }] },
+      { kind: 'trimPart' as const, does: [{ kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 0, screws: 2 } }] },
     ];
     const cut = evaluateChoice(s, plainChoice({ part: 'deep', work })).anatomy;
     expect(cut.positions[0]).toEqual(jasmine.objectContaining({ part: 'deep', trimmed: { ears: 0, screws: 2 } }));

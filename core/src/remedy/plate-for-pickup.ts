@@ -1,7 +1,7 @@
 import type { FeatureOutline } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { asRegion, offsetRings } from '../shape/index.js';
-import { aroundPickup, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
+import { priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK_FILE = constant(0.2, 'memory', 'Risk of a remedy');
@@ -32,8 +32,7 @@ function widerWindow(g: PickupGround): readonly Proposal[] {
     {
       id: `reshapePlate/${g.bare.part ?? ''}`,
       kind: 'reshapePlate',
-      choice: { ...g.bare, work: [{ kind: 'sizeWindow', plate: plate.id, window, outline }] },
-      operations: aroundPickup('openWindow'),
+      choice: { ...g.bare, work: [{ kind: 'openWindow', does: [{ kind: 'sizeWindow', plate: plate.id, window, outline }] }] },
       risk: RISK_FILE.value,
       price: priceOfPickup(g),
       lacks: [],
@@ -53,8 +52,7 @@ function largerPlate(g: PickupGround): readonly Proposal[] {
     {
       id: `makePlate/${g.bare.part ?? ''}`,
       kind: 'makePlate',
-      choice: { ...g.bare, work: [{ kind: 'sizePlate', plate: plate.id, outline }] },
-      operations: aroundPickup('makePlate'),
+      choice: { ...g.bare, work: [{ kind: 'makePlate', does: [{ kind: 'sizePlate', plate: plate.id, outline }] }] },
       risk: RISK_NEW.value,
       price: priceOfPickup(g) + PRICE.value,
       lacks: [],

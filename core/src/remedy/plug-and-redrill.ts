@@ -1,6 +1,9 @@
 import { drillAtOrAbove, ownedDrills } from '../part/index.js';
-import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import type { Hole } from '../instrument/index.js';
+import { constant, type Dimension } from '../measure/index.js';
+import type { Settings, WorkItem } from '../operation/index.js';
+import type { Point } from '../shape/index.js';
+import { planned, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
@@ -21,13 +24,11 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const drill = drillAtOrAbove(target, ownedDrills(tools));
   const final = stripped ? (drill?.diameter ?? target) : target;
   const dowel = stock.flatMap((s) => (s.kind === 'dowel' && s.quantity > 0 && s.diameter >= bore.value ? [s] : [])).sort((a, b) => a.diameter - b.diameter)[0];
-  const work = [{ kind: 'sizeHole' as const, hole: site.hole.id, by: 'plug' as const, diameter: planned(final, settings.limitDrill) }];
   return [
     {
       id: `plugAndRedrill/${choice.part ?? ''}`,
       kind: 'plugAndRedrill',
-      choice: { ...choice, work },
-      operations: around(g, 'plugHole', 'drillHole'),
+      choice: { ...choice, work: plugged(site.hole, site.hole.at, planned(final, settings.limitDrill), settings) },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [
@@ -37,6 +38,23 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
       ],
       wait: settings.waitForGlue,
       by: final,
+    },
+  ];
+}
+
+/** The work at a hole that is plugged and drilled anew, at a spot and of a size: as deep as it was. */
+export function plugged(hole: Hole, at: Point, diameter: Dimension | null, settings: Settings): readonly WorkItem[] {
+  const basis = { kind: 'planned' } as const;
+  const moved = at.x !== hole.at.x || at.y !== hole.at.y;
+  return [
+    { kind: 'plugHole', does: [{ kind: 'closeHole', hole: hole.id }] },
+    {
+      kind: 'drillHole',
+      does: [
+        ...(moved ? [{ kind: 'moveHole' as const, hole: hole.id, at, limit: settings.limitTemplate, basis }] : []),
+        ...(diameter ? [{ kind: 'sizeHole' as const, hole: hole.id, by: 'drill' as const, diameter }] : []),
+        ...(hole.depth ? [{ kind: 'deepenHole' as const, hole: hole.id, depth: planned(hole.depth.value, settings.limitPlannedDepth) }] : []),
+      ],
     },
   ];
 }

@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, type HardwareGround } from './hardware-ground.js';
+import { type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.15, 'memory', 'Risk of a remedy');
@@ -19,8 +19,7 @@ export function plugHole(g: HardwareGround): readonly Proposal[] {
     {
       id: 'plugHole',
       kind: 'plugHole',
-      choice: { ...choice, work: [{ kind: 'closeHole', hole: hole.id }] },
-      operations: around(g, 'plugHole'),
+      choice: { ...choice, work: [{ kind: 'plugHole', does: [{ kind: 'closeHole', hole: hole.id }] }] },
       risk: RISK.value,
       price: 0,
       lacks: dowel ? [] : [{ kind: 'dowel', atLeast: hole.diameter?.value ?? UNKNOWN }],

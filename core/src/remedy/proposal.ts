@@ -1,7 +1,6 @@
 import type { Choice } from '../check/index.js';
 import type { HoleSteps } from '../cut/index.js';
 import type { TrimmedPickup } from '../instrument/index.js';
-import type { OperationKind } from '../operation/index.js';
 import type { Lack } from '../part/index.js';
 
 export type RemedyKind =
@@ -34,7 +33,6 @@ export interface Proposal {
   readonly id: string;
   readonly kind: RemedyKind;
   readonly choice: Choice;
-  readonly operations: readonly OperationKind[];
   /** How likely it is to go wrong, 0 to 1. */
   readonly risk: number;
   /** In the smallest unit of currency. */

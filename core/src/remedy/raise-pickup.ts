@@ -1,6 +1,6 @@
 import { constant } from '../measure/index.js';
 import { planned, woodToBuy } from './hardware-ground.js';
-import { aroundPickup, DEPTHS, onlyDepth, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
+import { DEPTHS, onlyDepth, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.05, 'memory', 'Risk of a remedy');
@@ -21,8 +21,7 @@ export function raisePickup(g: PickupGround): readonly Proposal[] {
     {
       id: `spacer/${g.bare.part ?? ''}`,
       kind: 'spacer',
-      choice: { ...g.bare, work: [{ kind: 'raisePickup', position: g.bare.position, by: planned(by, SPACER_LIMIT) }] },
-      operations: aroundPickup('fitSpacer'),
+      choice: { ...g.bare, work: [{ kind: 'fitSpacer', does: [{ kind: 'raisePickup', position: g.bare.position, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK.value,
       price: priceOfPickup(g) + PRICE.value,
       lacks: woodToBuy(g.state),

@@ -1,7 +1,6 @@
 import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { pickupIn, smallestCutter, type Tool } from '../part/index.js';
-import type { OperationKind } from '../operation/index.js';
 import type { Proposal } from './proposal.js';
 import { routeForPart } from '../cut/index.js';
 
@@ -16,16 +15,11 @@ export function reroute(state: PlanState, choice: PickupChoice, tools: readonly 
   const levels = choice.route?.levels ?? routeForPart(part, cutter, state.settings);
   if (levels.length === 0) return [];
   const route = choice.route ?? { at: { ...position.at, turn: 0 }, levels };
-  const insert = state.anatomy.plates.find((p) => p.id === position.plate)?.openings.find((o) => o.id === position.opening)?.insert;
-  const operations: OperationKind[] = ['boreBulk', 'fitPart', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'];
-  if (levels.some((p) => p.bored)) operations.push('boreWells');
-  if (insert?.fitted) operations.push('takeOffInsert');
   return [
     {
       id: `reroute/${part.id}`,
       kind: 'reroute',
       choice: { ...barePickup(choice), insertFitted: false, route },
-      operations,
       risk: RISK.value,
       price: part.price,
       lacks: [],

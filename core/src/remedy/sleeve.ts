@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
+import { planned, priceOf, toBuy, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
@@ -19,8 +19,7 @@ export function sleeve(g: HardwareGround): readonly Proposal[] {
     {
       id: `sleeve/${choice.part ?? ''}`,
       kind: 'sleeve',
-      choice: { ...choice, work },
-      operations: around(g, 'fitSleeve'),
+      choice: { ...choice, work: [{ kind: 'fitSleeve', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part) + PRICE.value,
       lacks: [...toBuy(state, choice.part), { kind: 'sleeve', outer: bore.value, inner }],

@@ -1,7 +1,7 @@
 import { constant } from '../measure/index.js';
 import { pickupIn, type Pickup } from '../part/index.js';
 import { circle, gapInside, type Region } from '../shape/index.js';
-import { aroundPickup, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
+import { priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
@@ -28,8 +28,7 @@ export function trimPickup(g: PickupGround): readonly Proposal[] {
     {
       id: `trim/${part.id}`,
       kind: 'trim',
-      choice: { ...g.bare, work: [{ kind: 'trimPickup', position: g.bare.position, trimmed: { ears, screws } }] },
-      operations: aroundPickup('trimPart'),
+      choice: { ...g.bare, work: [{ kind: 'trimPart', does: [{ kind: 'trimPickup', position: g.bare.position, trimmed: { ears, screws } }] }] },
       risk: RISK.value,
       price: priceOfPickup(g),
       lacks: [],

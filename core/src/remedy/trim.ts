@@ -1,5 +1,5 @@
 import { constant } from '../measure/index.js';
-import { around, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
@@ -20,7 +20,6 @@ export function trim(g: HardwareGround): readonly Proposal[] {
       id: `trim/${choice.part ?? ''}`,
       kind: 'trim',
       choice: { ...choice, trim: by },
-      operations: around(g, 'trimPart'),
       risk: RISK.value,
       price: priceOf(state, choice.part) + (state.parts[choice.part ?? '']?.price ?? 0),
       lacks: toBuy(state, choice.part),

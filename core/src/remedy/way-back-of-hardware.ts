@@ -1,13 +1,6 @@
-import { bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
-import type { Change } from '../instrument/index.js';
+import { actsOfChoice, bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
+import { isIrreversible } from '../operation/index.js';
 import type { WayBack } from './way-back.js';
-
-const CUTS: ReadonlySet<Change['kind']> = new Set<Change['kind']>(['setDepth', 'moveHole', 'addLevels', 'sizeLevel', 'deepenHole']);
-
-/** What cannot be undone of the work at a place. */
-function isCut(c: Change): boolean {
-  return c.kind === 'addHole' || c.kind === 'addCavity' || c.kind === 'closeHole' || (c.kind === 'sizeHole' && c.by !== 'sleeve') || CUTS.has(c.kind);
-}
 
 /** Evaluates the part that was there in the place as it would be left: does it go back, and was anything cut? */
 export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, after: Evaluation): WayBack {
@@ -15,9 +8,11 @@ export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, afte
   const feature = place.on === 'feature' && place.screw === undefined ? place.feature : null;
   const { anatomy } = state;
   const part = [...anatomy.holes, ...anatomy.cavities, ...anatomy.plates].find((f) => f.id === feature)?.part ?? null;
-  const woodCut = choice.work.some(isCut) || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
+  const woodCut =
+    choice.work.some((w) => isIrreversible(w.kind)) || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
   // another plate comes off as it went on: the old one is laid in the instrument as it was
-  const ground = choice.work.some((w) => w.kind === 'setPlate') || anatomy.plates.some((p) => p.id === feature) ? state : { ...state, anatomy: after.anatomy };
+  const ground =
+    actsOfChoice(choice).some((w) => w.kind === 'setPlate') || anatomy.plates.some((p) => p.id === feature) ? state : { ...state, anatomy: after.anatomy };
   const old: HardwareChoice = { ...bareChoice(choice), part };
   const verdicts = part === null || place.on === 'face' ? [] : evaluateChoice(ground, old).verdicts;
   // what clashed already as it was found is not held against the way back

@@ -1,5 +1,6 @@
 import { barePickup, evaluateChoice, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
 import type { Anatomy, PickupPosition } from '../instrument/index.js';
+import { isIrreversible } from '../operation/index.js';
 
 /** What going back to the part that was there would need, judged in the anatomy that a plan would leave. */
 export interface WayBack {
@@ -41,9 +42,9 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
   return {
     part: before.part,
     needsInsert: wasFitted && !choice.insertFitted,
-    woodCut: choice.route !== null || work.some((w) => w.kind === 'setDepth'),
-    partCut: work.some((w) => w.kind === 'trimPickup'),
-    plateCut: work.some((w) => w.kind === 'sizeWindow'),
+    woodCut: choice.route !== null || work.some((w) => isIrreversible(w.kind) && w.kind !== 'openWindow'),
+    partCut: work.some((w) => w.kind === 'trimPart'),
+    plateCut: work.some((w) => w.kind === 'openWindow'),
     verdicts,
     works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
   };

@@ -1,7 +1,7 @@
 import { bodyOutline, depthAt, PLANNED_SET } from '../check/index.js';
 import { BODY_FRAME, type Level } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
-import { around, priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
+import { priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import { grown } from './plate-for-pickup.js';
 import type { Proposal } from './proposal.js';
 
@@ -32,8 +32,7 @@ export function widenCavity(g: HardwareGround): readonly Proposal[] {
     {
       id: `widenCavity/${choice.part ?? ''}`,
       kind: 'widenCavity',
-      choice: { ...choice, work: [{ kind: 'addLevels', cavity: room.cavity.id, levels: [level] }] },
-      operations: around(g, 'widenCavity'),
+      choice: { ...choice, work: [{ kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: room.cavity.id, levels: [level] }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -126,6 +126,7 @@ export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
     stock: parts.map((p) => inDrawer(p.id)),
     settings: settingsWith(),
     tools: plainTools,
+    done: new Set(),
   };
 }
 
@@ -138,7 +139,7 @@ export const plainTools: readonly Tool[] = [
 
 /** A plan of that one choice, or of those given. */
 export function plainPlan(...choices: readonly Choice[]): Plan {
-  return { format: 3, choices: choices.length > 0 ? choices : [plainChoice()] };
+  return { format: 4, choices: choices.length > 0 ? choices : [plainChoice()] };
 }
 
 export function plainChoice(more: Partial<PickupChoice> = {}): PickupChoice {

@@ -3,6 +3,7 @@ import { PART_FIELDS, withNewNames } from '../format/index.js';
 import type { Anatomy } from '../instrument/index.js';
 import type { Part } from '../part/index.js';
 import type { AnyTarget } from '../quantity/index.js';
+import { workItems, type ChoiceOf3 } from './work-items.js';
 
 function formatOf(document: unknown): unknown {
   return typeof document === 'object' && document !== null ? (document as { readonly format?: unknown }).format : undefined;
@@ -16,17 +17,20 @@ export function upgradeAnatomy(document: unknown): Anatomy {
   throw new RangeError('this anatomy was written by a later version of the program');
 }
 
-/** A plan in the format of now, from the one before. Throws RangeError for any other. */
+/** A plan in the format of now, from any older one. Throws RangeError for one of a later program. */
 export function upgradePlan(document: unknown): Plan {
   const format = formatOf(document);
-  if (format === 3) return document as Plan;
-  if (format === 2) return { ...(withNewNames(document) as Plan), format: 3 };
-  throw new RangeError('this plan was written by another version of the program');
+  if (format === 4) return document as Plan;
+  if (format !== 2 && format !== 3) throw new RangeError('this plan was written by a later version of the program');
+  const plan = withNewNames(document) as { readonly choices: readonly unknown[] };
+  return { format: 4, choices: plan.choices.map((c) => upgradeChoice(c)) };
 }
 
-/** A choice, which is kept with the decision that it was taken by. */
-export function upgradeChoice(choice: unknown): Choice {
-  return withNewNames(choice) as Choice;
+/** A choice, which is kept with the decision that it was taken by; `option`: what was decided on. */
+export function upgradeChoice(choice: unknown, option = ''): Choice {
+  const named = withNewNames(choice) as ChoiceOf3 & { readonly work?: readonly object[] };
+  if (named.work === undefined || named.work.every((w) => 'does' in w)) return named as unknown as Choice;
+  return { ...named, work: workItems(named, option) } as unknown as Choice;
 }
 
 /** A part of the shelf in the format of now, from any older one. Throws RangeError for one of a later program. */

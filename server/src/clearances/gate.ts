@@ -1,8 +1,9 @@
 import type { ClearToCut, Decision } from '@rinnovo/contract';
 import type { Choice, Evaluation } from '@rinnovo/core/check';
 import { cuttingFor } from '@rinnovo/core/cut';
-import { atHand, beforeCut, clearToCut, confirmationsFor, printWidths, type Clearance } from '@rinnovo/core/gate';
+import { beforeCut, clearToCut, confirmationsFor, printWidths, type Clearance } from '@rinnovo/core/gate';
 import { RULES } from '@rinnovo/core/order';
+import { atHand, standingReadings } from '@rinnovo/core/work';
 import { consentTo, type JobState } from '../jobs/job-state.js';
 
 /** The gate as the server judges it, for a choice as it stands what somebody took upon themselves, and what was read on the print. */
@@ -12,7 +13,7 @@ export function judgeGate(s: JobState, decision: Decision, choice: Choice, evalu
   return clearToCut({
     evaluation,
     found: anatomy,
-    readings: s.readings,
+    readings: standingReadings(s.readings, s.operations, s.ledger),
     accepted: new Set(said.accepted.map((a) => a.verdict)),
     consent: consentTo(s, decision.id),
     asked: confirmationsFor(choice, evaluation, anatomy),

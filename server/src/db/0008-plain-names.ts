@@ -13,7 +13,11 @@ export const plainNames = {
     await each(db, 'parts', 'id', ({ document }) => ({ document: upgradePart(document) }));
     await each(db, 'plans', 'job', ({ document }) => ({ document: upgradePlan(document) }));
     await db.raw(FORMATS);
-    await each(db, 'decisions', 'id', (r) => ({ option: newId(String(r['option'])), chosen: upgradeChoice(r['chosen']), options: withNewNames(r['options']) }));
+    await each(db, 'decisions', 'id', (r) => ({
+      option: newId(String(r['option'])),
+      chosen: upgradeChoice(r['chosen'], newId(String(r['option']))),
+      options: withNewNames(r['options']),
+    }));
     await each(db, 'clearances', 'id', (r) => ({
       accepted: withNewNames(r['accepted']),
       numbers: withNewNames(r['numbers']),
@@ -49,7 +53,7 @@ ALTER TABLE anatomy_revisions DROP CONSTRAINT anatomy_revisions_document_check;
 
 const FORMATS = `
 ALTER TABLE parts ADD CONSTRAINT parts_document_check CHECK (document->>'format' = '2');
-ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' = '3');
+ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' IN ('3', '4'));
 ALTER TABLE anatomy_revisions ADD CONSTRAINT anatomy_revisions_document_check CHECK (document->>'format' IN ('1', '2'));
 `;
 

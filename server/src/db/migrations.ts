@@ -8,6 +8,7 @@ import { consents } from './0006-consents.js';
 import { mishaps } from './0007-mishaps.js';
 import { plainNames } from './0008-plain-names.js';
 import { locale } from './0009-locale.js';
+import { ownWork } from './0010-own-work.js';
 
 interface Migration {
   readonly name: string;
@@ -16,7 +17,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -2,7 +2,6 @@ import type { Decision, LedgerEntry, ReturnPlan } from '@rinnovo/contract';
 import { evaluateChoice, type Evaluation } from '@rinnovo/core/check';
 import { hasStarted, type Operation } from '@rinnovo/core/operation';
 import { goBack, type Return, type WorkSoFar } from '@rinnovo/core/record';
-import { minutesOfOperation } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
@@ -17,7 +16,6 @@ export interface WayBackOf {
   readonly back: Return;
   /** What was there, judged in the instrument as it would be again. */
   readonly evaluation: Evaluation;
-  readonly minutes: number;
 }
 
 /** What leads back from a decision in force; throws not-found, and not-now where nothing has begun: that one is taken back. */
@@ -30,20 +28,20 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   const was = await anatomyOf(db, s.job.instrument, decision.revision);
   const work = operations.map((o) => soFar(o, s.ledger));
   // a route may have been moved since it was decided on: what was cut is what the plan had then
-  const back = goBack(id, choicesOf(s)[id] ?? decision.chosen, work, was.document, s.state.anatomy, s.state);
-  const evaluation = evaluateChoice({ ...s.state, anatomy: back.anatomy }, back.choice);
-  const minutes = back.operations.reduce((sum, kind) => sum + minutesOfOperation(kind, null, s.state.settings), 0);
-  return { s, decision, operations, back, evaluation, minutes };
+  const back = goBack({ decision: id, chosen: choicesOf(s)[id] ?? decision.chosen, work, was: was.document, state: s.state });
+  const evaluation = evaluateChoice({ ...s.state, anatomy: back.anatomy, done: new Set() }, back.choice);
+  return { s, decision, operations, back, evaluation };
 }
 
-export function returnSummary({ back, evaluation, minutes }: WayBackOf): ReturnPlan {
-  return { operations: back.operations, stays: back.stays, minutes, numbers: numbersOf(evaluation) };
+export function returnSummary({ back, evaluation }: WayBackOf): ReturnPlan {
+  return { operations: back.operations, stays: back.stays, minutes: back.minutes, numbers: numbersOf(evaluation) };
 }
 
 function soFar(o: Operation, ledger: readonly LedgerEntry[]): WorkSoFar {
   const mine = ledger.filter((l) => l.operation === o.id);
   return {
     kind: o.kind,
+    does: o.does,
     state: o.state,
     steps: mine.map((l) => ({ kind: l.step.replace(/^\d+ /, ''), drill: l.numbers['drillDiameter'] ?? null })),
     depths: mine.flatMap((l) =>

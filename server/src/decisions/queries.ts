@@ -1,7 +1,5 @@
-import { randomUUID } from 'node:crypto';
 import type { Decision, DecisionOption, KeptNumber } from '@rinnovo/contract';
 import type { Choice, Evaluation } from '@rinnovo/core/check';
-import type { OperationKind } from '@rinnovo/core/operation';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';
 
@@ -76,18 +74,4 @@ export function snapshot(o: Option, whole: Evaluation | null): DecisionOption {
 /** A verdict of each check, as it stood. */
 export function numbersOf({ verdicts }: Evaluation): readonly KeptNumber[] {
   return verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
-}
-
-/** The operations that a decision becomes. */
-export async function addOperations(
-  trx: Knex.Transaction,
-  decision: string,
-  job: string,
-  chosen: Choice,
-  kinds: readonly OperationKind[],
-  writeId: string,
-): Promise<void> {
-  if (kinds.length === 0) return;
-  const feature = chosen.kind === 'pickup' ? chosen.position : chosen.id;
-  await trx('operations').insert(kinds.map((kind) => ({ id: randomUUID(), job, decision, kind, feature, state: 'proposed', write_id: writeId })));
 }

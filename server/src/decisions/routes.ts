@@ -3,6 +3,7 @@ import { choiceOf, evaluatePlan, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted } from '@rinnovo/core/operation';
 import { optionsFor } from '@rinnovo/core/remedy';
+import { operationsNow } from '@rinnovo/core/work';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -10,10 +11,10 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { operationsOf } from '../operations/queries.js';
+import { keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { returnSummary, wayBackOf } from './go-back.js';
-import { addOperations, decisionById, snapshot } from './queries.js';
+import { decisionById, snapshot } from './queries.js';
 
 /** /api/decisions/:id: choosing a remedy is a command; taking it back is refused once work on it has begun. */
 export function decisionRoutes(db: Knex): Router {
@@ -63,8 +64,9 @@ export function decisionRoutes(db: Knex): Router {
           write_id: writeId,
         });
         const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);
-        await addOperations(trx, params.id, body.job, decided, chosen.proposal.operations, writeId);
-        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, [params.id]) } };
+        const operations = operationsNow([], [{ decision: params.id, job: body.job, choice: decided }], s.state);
+        await keepOperations(trx, operations, writeId);
+        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations } };
       },
     }),
   );

@@ -1,15 +1,16 @@
 import { goBackFrom, idParam, type DecisionOption } from '@rinnovo/contract';
 import { withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
+import { operationsNow } from '@rinnovo/core/work';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { addRevision, lockRevision } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
-import { operationsOf } from '../operations/queries.js';
+import { keepOperations } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { returnSummary, wayBackOf, type WayBackOf } from './go-back.js';
-import { addOperations, decisionById } from './queries.js';
+import { decisionById } from './queries.js';
 
 /**
  * /api/ways-back/:id: going back from begun work is a decision of its own. What has not begun is dropped, what was cut so far stands in the
@@ -53,8 +54,10 @@ export function wayBackRoutes(db: Knex): Router {
           write_id: writeId,
         });
         const record = await keepPlan(trx, decision.job, withChoice(s.record.plan, back.choice), revision, s.record.version + 1, writeId);
-        await addOperations(trx, params.id, decision.job, back.choice, back.operations, writeId);
-        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations: await operationsOf(trx, [params.id]) } };
+        const then = { ...s.state, anatomy: back.anatomy, done: new Set<string>() };
+        const operations = operationsNow([], [{ decision: params.id, job: decision.job, choice: back.choice }], then);
+        await keepOperations(trx, operations, writeId);
+        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations } };
       },
     }),
   );

@@ -1,7 +1,8 @@
 import type { ClearanceRecord, ConsentRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
 import { choiceOf, type Choice, type PlanState } from '@rinnovo/core/check';
-import type { BenchInput, Consent } from '@rinnovo/core/gate';
-import type { Operation } from '@rinnovo/core/operation';
+import { operationsOfBench, type BenchInput, type Consent } from '@rinnovo/core/gate';
+import { doneOf } from '@rinnovo/core/operation';
+import type { PlannedOperation } from '@rinnovo/core/work';
 import { RULES } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
@@ -30,7 +31,8 @@ export interface JobState {
   readonly readings: readonly Reading[];
   /** In force, oldest first. */
   readonly decisions: readonly Decision[];
-  readonly operations: readonly Operation[];
+  /** As the plan makes them now; what has begun as it was. */
+  readonly operations: readonly PlannedOperation[];
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly ClearanceRecord[];
   readonly consents: readonly ConsentRecord[];
@@ -49,15 +51,17 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
   const shop = await shopOf(db);
   const decisions = await liveDecisions(db, jobId);
   const ids = decisions.map((d) => d.id);
+  const rows = await operationsOf(db, ids);
+  const state = { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools, done: doneOf(rows) };
   return {
     job,
     record,
     revision: anatomy.revision,
-    state: { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools },
+    state,
     tools: shop.tools,
     readings: await readingsOf(db, job.instrument),
     decisions,
-    operations: await operationsOf(db, ids),
+    operations: operationsOfBench({ operations: rows, choices: choicesOf({ decisions, record }), job: jobId, state }),
     waivers: await waiversOf(db, jobId),
     clearances: await clearancesOf(db, ids),
     consents: await consentsOf(db, ids),
@@ -70,8 +74,8 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
 export function benchInput(s: JobState): BenchInput {
   return {
     state: s.state,
+    job: s.job.id,
     choices: choicesOf(s),
-    tools: s.tools,
     operations: s.operations,
     rules: RULES,
     waivers: s.waivers,

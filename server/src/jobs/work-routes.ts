@@ -5,7 +5,8 @@ import { clearancesOf } from '../clearances/queries.js';
 import { consentsOf } from '../consents/queries.js';
 import { decisionsOf } from '../decisions/queries.js';
 import { readRoute } from '../http/read.js';
-import { operationsOf, waiversOf } from '../operations/queries.js';
+import { waiversOf } from '../operations/queries.js';
+import { loadJobState } from './job-state.js';
 import { jobById } from './jobs.js';
 
 /** /api/jobs/:id/work: decisions, operations, waivers and clearances of a job in one answer. */
@@ -18,7 +19,7 @@ export function workRoutes(db: Knex): Router {
       const decisions = await decisionsOf(db, id);
       const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
       const [operations, waivers, clearances, consents] = await Promise.all([
-        operationsOf(db, live),
+        live.length === 0 ? [] : loadJobState(db, id).then((s) => s.operations),
         waiversOf(db, id),
         clearancesOf(db, live),
         consentsOf(db, live),

@@ -3,7 +3,7 @@ import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
 import { benchNow, depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
-import { OPERATIONS, type Operation } from '@rinnovo/core/operation';
+import { isIrreversible, type Operation } from '@rinnovo/core/operation';
 import { asksFlaw, asLeft, asSlipped, levelsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
 import { ProblemError } from '../http/problems.js';
 import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
@@ -36,7 +36,7 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
     });
   }
   if (bench.hindrances.length > 0) throw new ProblemError('not-now', { detail: 'Other work comes first.', current: bench.hindrances });
-  if (OPERATIONS[operation.kind].irreversible) demandStillClear(s, operation);
+  if (isIrreversible(operation.kind)) demandStillClear(s, operation);
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
   const choice = choicesOf(s)[operation.decision];
@@ -56,7 +56,7 @@ function demandStillClear(s: JobState, operation: Operation): void {
   const decision = s.decisions.find((d) => d.id === operation.decision);
   const standing = decision && standingClearance(s.clearances, s.ledger, decision, s.record.plan);
   if (!standing) throw new ProblemError('not-clear', { detail: 'This cut has no clearance.' });
-  const cut = s.operations.some((o) => o.decision === operation.decision && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done'));
+  const cut = s.operations.some((o) => o.decision === operation.decision && isIrreversible(o.kind) && (o.state === 'doing' || o.state === 'done'));
   if (cut) return;
   const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), decision.choice);
   const choice = choicesOf(s)[decision.id];
@@ -115,7 +115,7 @@ function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Ope
     .map((l): DepthRead => ({ level: l.measured?.level ?? '', value: l.measured?.value ?? 0, limit: l.measured?.limit ?? 0, entry: l.id }));
   const mine: DepthRead[] = body.measured && level !== null ? [{ level, value: body.measured.value, limit: body.measured.limit, entry }] : [];
   const newestFirst = [...mine, ...earlier.reverse()];
-  const after = asLeft({ kind: operation.kind, decision: operation.decision, choice, entry, depths: newestFirst }, before, s.state);
+  const after = asLeft({ decision: operation.decision, does: operation.does, entry, depths: newestFirst }, before);
   return after === s.state.anatomy ? null : after;
 }
 

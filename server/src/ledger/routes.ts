@@ -6,9 +6,9 @@ import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { operationsOf } from '../operations/queries.js';
+import { keepOperations } from '../operations/queries.js';
 import { judgeStep } from './log-step.js';
-import { ledgerAfter, ledgerOfJob } from './queries.js';
+import { ledgerAfter } from './queries.js';
 
 /** /api/ledger/:id: logging a step is a command; entries are only added. */
 export function ledgerRoutes(db: Knex): Router {
@@ -21,13 +21,17 @@ export function ledgerRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         const found = (await trx('operations').where({ id: body.operation }).forUpdate().first('job')) as { job: string } | undefined;
-        if (!found) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
-        const first = await loadJobState(trx, found.job);
+        // work that the plan has made since is not stored yet
+        const job = found?.job ?? body.job;
+        if (job === undefined) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
+        const first = await loadJobState(trx, job);
+        if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const newest = await lockRevision(trx, first.job.instrument);
         const outcome = judgeStep(first, body, params.id);
         const after = outcome.anatomy
           ? await addRevision(trx, newest, { instrument: first.job.instrument, document: outcome.anatomy, cause: 'work', entry: params.id, person, writeId })
           : newest;
+        await keepOperations(trx, [outcome.operation], writeId);
         await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });
         await trx('ledger').insert({
           id: params.id,
@@ -47,8 +51,9 @@ export function ledgerRoutes(db: Knex): Router {
           person,
           write_id: writeId,
         });
-        const entry = (await ledgerOfJob(trx, first.job.id)).find((l) => l.id === params.id);
-        return { status: 201, body: { entry, revision: after, operations: await operationsOf(trx, [outcome.operation.decision]) } };
+        const now = await loadJobState(trx, first.job.id);
+        const entry = now.ledger.find((l) => l.id === params.id);
+        return { status: 201, body: { entry, revision: after, operations: now.operations.filter((o) => o.decision === outcome.operation.decision) } };
       },
     }),
   );

@@ -1,13 +1,34 @@
 import type { WaiverRecord } from '@rinnovo/contract';
-import type { Operation } from '@rinnovo/core/operation';
+import { hasStarted, type Operation } from '@rinnovo/core/operation';
 import type { Knex } from 'knex';
 
-/** The operations of some decisions. */
+/** The operations of some decisions, as they are stored. */
 export async function operationsOf(db: Knex, decisions: readonly string[]): Promise<readonly Operation[]> {
   return (await db('operations')
     .whereIn('decision', [...decisions])
     .orderBy(['kind', 'id'])
-    .select('id', 'job', 'decision', 'kind', 'feature', 'state', 'rank')) as Operation[];
+    .select('id', 'job', 'decision', 'source', 'key', 'kind', 'subject', 'does', 'lapses', 'state', 'rank')) as Operation[];
+}
+
+/** Writes operations down that were worked out: new ones with what they do, those that have not begun as they are made now. */
+export async function keepOperations(trx: Knex.Transaction, operations: readonly Operation[], writeId: string): Promise<void> {
+  const open = operations.filter((o) => !hasStarted(o));
+  if (open.length === 0) return;
+  const rows = open.map(({ id, job, decision, key, kind, state, rank, source, subject, does, lapses }) => ({
+    id,
+    job,
+    decision,
+    key,
+    kind,
+    state,
+    rank,
+    source: JSON.stringify(source),
+    subject: JSON.stringify(subject),
+    does: JSON.stringify(does),
+    lapses: JSON.stringify(lapses),
+    write_id: writeId,
+  }));
+  await trx('operations').insert(rows).onConflict('id').merge(['does', 'lapses', 'subject', 'rank', 'state', 'write_id']);
 }
 
 export async function waiversOf(db: Knex, job: string): Promise<readonly WaiverRecord[]> {

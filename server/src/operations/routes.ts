@@ -2,10 +2,11 @@ import { acceptBreak, idParam, reorderWork } from '@rinnovo/contract';
 import { brokenRules, inOrder, RULES } from '@rinnovo/core/order';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
-import { operationsOf, waiversOf } from './queries.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { planOf } from '../plans/queries.js';
+import { keepOperations, waiversOf } from './queries.js';
 
 /** /api/jobs/:id/order and /api/waivers/:id. */
 export function orderRoutes(db: Knex): Router {
@@ -17,17 +18,18 @@ export function orderRoutes(db: Knex): Router {
       body: reorderWork,
       precondition: 'create',
       run: async ({ params, body }, { trx, writeId }) => {
-        const decisions = (await liveDecisions(trx, params.id)).map((d) => d.id);
-        if (decisions.length === 0) throw new ProblemError('not-now', { detail: 'No option is chosen yet, so there is no work to order.' });
-        await trx('operations').whereIn('decision', decisions).forUpdate().select('id');
-        const operations = await operationsOf(trx, decisions);
+        await planOf(trx, params.id, true);
+        const { operations } = await loadJobState(trx, params.id);
+        if (operations.length === 0) throw new ProblemError('not-now', { detail: 'No option is chosen yet, so there is no work to order.' });
         const known = new Set(operations.map((o) => o.id));
         if (body.order.length > 0 && (body.order.length !== known.size || body.order.some((id) => !known.has(id)))) {
           throw new ProblemError('cannot-be', { errors: [{ pointer: '/order', detail: 'must name each operation of the job once, or none' }] });
         }
-        await trx('operations').whereIn('decision', decisions).update({ rank: null, write_id: writeId });
-        for (const [rank, id] of body.order.entries()) await trx('operations').where({ id }).update({ rank });
-        return { status: 200, body: { operations: await operationsOf(trx, decisions) } };
+        const rankOf = (id: string): number | null => (body.order.length > 0 ? body.order.indexOf(id) : null);
+        const ranked = operations.map((o) => ({ ...o, rank: rankOf(o.id) }));
+        await keepOperations(trx, ranked, writeId);
+        for (const { id, rank } of ranked) await trx('operations').where({ id }).update({ rank, write_id: writeId });
+        return { status: 200, body: { operations: ranked } };
       },
     }),
   );
@@ -38,10 +40,7 @@ export function orderRoutes(db: Knex): Router {
       body: acceptBreak,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        const operations = await operationsOf(
-          trx,
-          (await liveDecisions(trx, body.job)).map((d) => d.id),
-        );
+        const { operations } = await loadJobState(trx, body.job);
         const broken = brokenRules(inOrder(operations, RULES), RULES);
         const meant = broken.some((b) => b.rule === body.rule && b.operations.every((o) => body.operations.includes(o)));
         if (!meant) throw new ProblemError('cannot-be', { errors: [{ pointer: '/rule', detail: 'this order does not break that rule' }] });

@@ -1,7 +1,7 @@
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
 import { choiceOf, evaluateChoice, isThere, sameChoice, type Plan } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import { hasStarted, OPERATIONS } from '@rinnovo/core/operation';
+import { hasStarted, isIrreversible } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
@@ -12,7 +12,8 @@ import { jobById } from '../jobs/jobs.js';
 import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
 import { liveDecisions } from '../decisions/queries.js';
-import { operationsOf } from '../operations/queries.js';
+import { loadJobState } from '../jobs/job-state.js';
+import { keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from './queries.js';
 
 /** Routes below /api/jobs/:id/plan. */
@@ -41,6 +42,8 @@ export function planRoutes(db: Knex): Router {
         const now = await anatomyOf(context.trx, job.instrument, body.revision);
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
         const record = await keepPlan(context.trx, params.id, body.plan, body.revision, (old?.version ?? 0) + 1, context.writeId);
+        // work that has not begun is made anew from the plan
+        if (old) await keepOperations(context.trx, (await loadJobState(context.trx, params.id)).operations, context.writeId);
         return { status: old ? 200 : 201, body: record, version: record.version };
       },
     }),
@@ -59,7 +62,7 @@ async function refuseOnceCut(trx: Knex.Transaction, job: string, old: Plan, next
     trx,
     changed.map((d) => d.id),
   );
-  const cut = operations.filter((o) => OPERATIONS[o.kind].irreversible && hasStarted(o));
+  const cut = operations.filter((o) => isIrreversible(o.kind) && hasStarted(o));
   if (cut.length > 0) throw new ProblemError('work-started', { detail: 'Wood is cut. The plan cannot change.', current: cut });
 }
 
@@ -75,7 +78,7 @@ async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anato
       throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place no longer exists on this instrument' }] });
     }
     try {
-      evaluateChoice({ anatomy, parts, stock: [], settings, tools }, choice);
+      evaluateChoice({ anatomy, parts, stock: [], settings, tools, done: new Set() }, choice);
     } catch (error) {
       if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: error.message }] });
       throw error;

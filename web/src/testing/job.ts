@@ -5,7 +5,8 @@ import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Le
 import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
 import { cuttingFor } from '@rinnovo/core/cut';
 import { benchNow } from '@rinnovo/core/gate';
-import { settingsWith, type Operation } from '@rinnovo/core/operation';
+import { doneOf, settingsWith } from '@rinnovo/core/operation';
+import { plannedWork, type PlannedOperation } from '@rinnovo/core/work';
 import { RULES } from '@rinnovo/core/order';
 import type { Pickup, StockItem, Tool } from '@rinnovo/core/part';
 import { optionsFor } from '@rinnovo/core/remedy';
@@ -78,7 +79,7 @@ export const choice: PickupChoice = {
   route: null,
 };
 /** A plan of these choices. */
-export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 3, choices });
+export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 4, choices });
 export const job = {
   id: 'job',
   instrument: 'i',
@@ -105,14 +106,19 @@ export const decision: Decision = {
   undoneAt: null,
 };
 
-export const operation = (kind: Operation['kind'], more: Partial<Operation> = {}): Operation => ({
+export const operation = (kind: PlannedOperation['kind'], more: Partial<PlannedOperation> = {}): PlannedOperation => ({
   id: kind,
   job: 'job',
   decision: 'decision',
   kind,
-  feature: 'pickup',
+  source: { of: 'choice', id: 'pickup' },
+  key: kind,
+  subject: { aspect: 'anatomy', id: 'pickup' },
+  does: [],
+  lapses: [],
   state: 'proposed',
   rank: null,
+  minutes: 10,
   ...more,
 });
 
@@ -164,7 +170,8 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const chosen = more.choice ?? choice;
   const shown = planOf(chosen);
   const settings = settingsWith();
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings, tools };
+  const done = doneOf(more.work?.operations ?? []);
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings, tools, done };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
@@ -194,7 +201,11 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.request) } }));
   store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen, tools) } }));
   const cleared = held.clearances.map((c) => c.decision);
-  const input = { state, choices: { decision: chosen }, tools, operations: held.operations, rules: RULES, waivers: held.waivers, cleared };
+  // all work that a spec does not name is done
+  const named = new Set(held.operations.map((o) => o.kind));
+  const others = named.size === 0 ? [] : plannedWork(state, chosen).flatMap((x) => (named.has(x.kind) ? [] : [operation(x.kind, { state: 'done' })]));
+  const choices: Readonly<Record<string, Choice>> = held.operations.length > 0 ? { decision: chosen } : {};
+  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], rules: RULES, waivers: held.waivers, cleared };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: benchNow({ ...input, log: entries }) } }));
   return { http, store };

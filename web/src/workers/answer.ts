@@ -33,7 +33,7 @@ export function answer(held: Holding | null, request: Exclude<LiveRequest, { kin
       case 'cutting':
         return { seq, ok: true, kind: 'cutting', result: choice && cuttingFor(state, choice, tools) };
       case 'bench':
-        return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state, tools }) };
+        return { seq, ok: true, kind: 'bench', result: benchNow({ ...request.input, state }) };
     }
   } catch (error) {
     return { seq, ok: false, message: error instanceof Error ? error.message : String(error) };

@@ -15,7 +15,7 @@ export type LiveRequest =
       readonly key: string;
       readonly plan: Plan;
       readonly choice: string | null;
-      readonly input: Omit<BenchInput, 'state' | 'tools'>;
+      readonly input: Omit<BenchInput, 'state'>;
     };
 
 /** What a move needs at once: the verdicts without their workings, which are long to hand over. */

@@ -23,6 +23,7 @@ export class BenchCommands {
   ): Promise<LedgerEntry> {
     const body: LogStep = {
       operation,
+      job: job.id,
       step: card.key,
       ...said,
       measured: measured && { value: measured.value, limit: measured.tool.limit, raw: measured.raw, tool: measured.tool.id },

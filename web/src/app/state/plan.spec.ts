@@ -12,7 +12,7 @@ import { planFeature, type PlanFeature } from './plan.feature';
 import { anatomy } from './resources';
 
 const choice = newPickupChoice('pickup', null);
-const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 3, choices: [{ ...choice, ...more }] });
+const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 4, choices: [{ ...choice, ...more }] });
 const leadsOf = (plan: Plan | null): number | undefined => plan?.choices.map((c) => (c.kind === 'pickup' ? c.leadsNeeded : 0))[0];
 const record = (version: number, more: Partial<PickupChoice> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: planWith(more) });
 

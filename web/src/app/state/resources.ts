@@ -22,7 +22,7 @@ import type {
   ShownReading,
   WaiverRecord,
 } from '@rinnovo/contract';
-import type { Operation } from '@rinnovo/core/operation';
+import type { PlannedOperation } from '@rinnovo/core/work';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { Versioned } from '../api/api';
 import { heldResource } from './held';
@@ -85,7 +85,7 @@ export const lessons = heldResource<readonly Lesson[]>('lessons', (api) =>
 /** What a job has beside its plan. */
 export interface Work {
   readonly decisions: readonly Decision[];
-  readonly operations: readonly Operation[];
+  readonly operations: readonly PlannedOperation[];
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly ClearanceRecord[];
   readonly consents: readonly ConsentRecord[];

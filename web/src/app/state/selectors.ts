@@ -1,4 +1,4 @@
-import { settingsWith } from '@rinnovo/core/operation';
+import { doneOf, settingsWith } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
 import type { ShownReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
@@ -8,6 +8,7 @@ import { RULES } from '@rinnovo/core/order';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
+import { standingReadings } from '@rinnovo/core/work';
 import { namesOf } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
 import { anatomy, instrument, jobs, ledger, parts, people, readings, shop, stock, surveys, work } from './resources';
@@ -55,15 +56,18 @@ const selectGround = createSelector(
 );
 
 /** Everything the core evaluates a plan from; null until all of it is here. */
-export const selectPlanState = createSelector(selectGround, selectParts, selectStock, (g, parts, stock): PlanState | null =>
-  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, tools: g.shop.tools } : null,
+/** What is done of the decisions in force, by source and key. */
+const selectDone = createSelector(selectWork, (w) => doneOf(w?.operations ?? []));
+
+export const selectPlanState = createSelector(selectGround, selectParts, selectStock, selectDone, (g, parts, stock, done): PlanState | null =>
+  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, tools: g.shop.tools, done } : null,
 );
 
-/** What the state is called in the worker: it changes when the instrument, the shelf, the drawers or the shop do, not while the plan is moved. */
-export const selectStateKey = createSelector(selectGround, (g) => {
+/** What the state is called in the worker: it changes when the instrument, the shelf, the drawers, the shop or what is done do, not while the plan is moved. */
+export const selectStateKey = createSelector(selectGround, selectDone, (g, done) => {
   const of = (list: readonly { readonly version: number }[] | null | undefined): string =>
     `${list?.length ?? 0}.${(list ?? []).reduce((n, x) => n + x.version, 0)}`;
-  return [g?.anatomy.of, g?.anatomy.version, of(g && Object.values(g.parts)), of(g?.stock), g?.shop.version].join('/');
+  return [g?.anatomy.of, g?.anatomy.version, of(g && Object.values(g.parts)), of(g?.stock), g?.shop.version, ...done].join('/');
 });
 
 export const selectReadings = createSelector(readings.select, (r): readonly Reading[] => (r.data ?? []).flatMap(readable));
@@ -145,7 +149,9 @@ export const selectBenchInput = createSelector(
   selectPlan,
   ledger.select,
   selectAllStanding,
-  (w, decisions, plan, l, standing): Omit<BenchInput, 'state' | 'tools'> => ({
+  selectJob,
+  (w, decisions, plan, l, standing, job): Omit<BenchInput, 'state'> => ({
+    job: job?.id ?? '',
     choices: Object.fromEntries(decisions.map((d) => [d.id, (plan && choiceOf(plan, d.choice)) ?? d.chosen])),
     operations: w?.operations ?? [],
     rules: RULES,
@@ -153,4 +159,9 @@ export const selectBenchInput = createSelector(
     log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
     cleared: standing.map((c) => c.decision),
   }),
+);
+
+/** The readings that still stand: what was worked since is not proved by what was read before. */
+export const selectStandingReadings = createSelector(selectReadings, selectOperations, ledger.select, (all, operations, l) =>
+  standingReadings(all, operations, l.data ?? []),
 );

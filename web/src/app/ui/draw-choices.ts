@@ -1,4 +1,4 @@
-import type { Choice, HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, type Choice, type HardwareChoice } from '@rinnovo/core/check';
 import { boundsOf, featureOf, frameOfFace, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
 import { isPickup, pickupIn, type Part, type Shelf } from '@rinnovo/core/part';
 import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
@@ -55,8 +55,8 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
 }
 
 /** What a cut by itself takes, in the body's frame: floors that go deeper, channels, holes in a row. */
-export function outlinesOfCut(a: Anatomy, { work }: HardwareChoice): readonly Outline[] {
-  return work.flatMap((w): readonly Outline[] => {
+export function outlinesOfCut(a: Anatomy, choice: HardwareChoice): readonly Outline[] {
+  return actsOfChoice(choice).flatMap((w): readonly Outline[] => {
     if (w.kind === 'addHole') return [toBody(a, w.hole.frame, circle(w.hole.diameter?.value ?? UNKNOWN_HOLE, w.hole.at))];
     if (w.kind === 'addCavity') return w.cavity.levels.map((p) => toBody(a, w.cavity.frame, p.outline.outline));
     const cavity = 'cavity' in w ? a.cavities.find((c) => c.id === w.cavity) : undefined;

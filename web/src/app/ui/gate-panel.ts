@@ -5,14 +5,14 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { atHand, beforeCut, clearToCut, confirmationsFor, confirmKey, needKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
+import { beforeCut, clearToCut, confirmationsFor, confirmKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
+import { atHand, needKey } from '@rinnovo/core/work';
 import { RULES } from '@rinnovo/core/order';
-import type { Reading } from '@rinnovo/core/quantity';
 import { dateTimeText, gateText, verdictTitle } from '@rinnovo/words';
 import { problemOf, problemText } from '../api/api';
 import { Commands } from '../state/commands';
 import { planFeature } from '../state/plan.feature';
-import { anatomy, readings } from '../state/resources';
+import { anatomy } from '../state/resources';
 import { AskOwner } from './ask-owner';
 import { LengthField } from './length-field';
 import { resultsFeature } from '../state/results.feature';
@@ -28,6 +28,7 @@ import {
   selectPlan,
   selectPlanState,
   selectSettings,
+  selectStandingReadings,
   selectStanding,
   selectWork,
 } from '../state/selectors';
@@ -180,7 +181,7 @@ export class GatePanel {
   private readonly planState = this.store.selectSignal(planFeature.selectPlanState);
   private readonly document = this.store.selectSignal(selectAnatomy);
   private readonly held = this.store.selectSignal(anatomy.select);
-  private readonly readings = this.store.selectSignal(readings.select);
+  private readonly readings = this.store.selectSignal(selectStandingReadings);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly job = this.store.selectSignal(selectJob);
   protected readonly decision = this.store.selectSignal(selectDecision);
@@ -213,11 +214,10 @@ export class GatePanel {
     if (!choice || !needs) return null;
     const asked = confirmationsFor(choice, evaluation, a);
     const drawn = printWidths(choice, this.settings());
-    const readings = (this.readings().data ?? []) as readonly Reading[];
     return clearToCut({
       evaluation,
       found: a,
-      readings,
+      readings: this.readings(),
       accepted,
       consent: this.consent(),
       asked,

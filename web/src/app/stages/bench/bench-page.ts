@@ -4,7 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { OPERATIONS } from '@rinnovo/core/operation';
+import { isIrreversible } from '@rinnovo/core/operation';
 import type { LogStep } from '@rinnovo/contract';
 import type { SetUpId } from '@rinnovo/core/cut';
 import { valueOf } from '@rinnovo/core/measure';
@@ -110,7 +110,7 @@ export class BenchPage {
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
   protected readonly cutting = computed(() => {
     const kind = this.bench()?.operation?.kind;
-    return kind !== undefined && OPERATIONS[kind].irreversible && this.standing() !== null;
+    return kind !== undefined && isIrreversible(kind) && this.standing() !== null;
   });
   protected readonly steps = computed(() =>
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),

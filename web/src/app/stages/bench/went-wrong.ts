@@ -7,7 +7,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import type { Wrong } from '@rinnovo/contract';
 import { depthReached } from '@rinnovo/core/gate';
-import { OPERATIONS } from '@rinnovo/core/operation';
+import { isIrreversible } from '@rinnovo/core/operation';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { CAUSES, consequenceOf, MISHAPS, levelsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
 import { area } from '@rinnovo/core/shape';
@@ -95,7 +95,7 @@ export class WentWrong {
   /** What can go wrong here: too deep where a depth is asked for, wood gone beyond a line where wood is cut, a hole beside its place where one is drilled. */
   protected readonly kinds = computed(() => {
     const kind = this.bench()?.result.operation?.kind;
-    const cuts = kind !== undefined && OPERATIONS[kind].irreversible;
+    const cuts = kind !== undefined && isIrreversible(kind);
     const drills = cuts && this.choice()?.kind === 'hardware' && this.levels().length === 0;
     const here: Readonly<Partial<Record<MishapId, boolean>>> = { tooDeep: this.asksDepth(), slipped: cuts, tornOut: cuts, wandered: drills };
     return MISHAPS.filter((k) => here[k] ?? true);

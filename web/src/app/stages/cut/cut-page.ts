@@ -27,7 +27,7 @@ import {
   selectVerdicts,
 } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { OPERATIONS } from '@rinnovo/core/operation';
+import { isIrreversible } from '@rinnovo/core/operation';
 import { drawBores, drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
@@ -97,7 +97,7 @@ export class CutPage {
   private readonly settings = this.store.selectSignal(selectSettings);
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly begun = computed(() =>
-    this.operations().some((o) => o.decision === this.decision()?.id && OPERATIONS[o.kind].irreversible && (o.state === 'doing' || o.state === 'done')),
+    this.operations().some((o) => o.decision === this.decision()?.id && isIrreversible(o.kind) && (o.state === 'doing' || o.state === 'done')),
   );
   private readonly levels = computed(() => this.route()?.levels ?? null);
   protected readonly moving = computed(() => {

@@ -3,7 +3,7 @@ import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
 import { provideRouter, Router } from '@angular/router';
 import { roundedRectangle } from '@rinnovo/core/shape';
 import { of } from 'rxjs';
-import type { HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, type HardwareChoice } from '@rinnovo/core/check';
 import { button, host, jobOnScreen, settle } from '../../../testing/job';
 import { planFeature } from '../../state/plan.feature';
 import { OtherCuts } from './other-cuts';
@@ -47,7 +47,7 @@ describe('cuts that no part asks for', () => {
       ['deeper', 'deepen'],
       ['deeper 2', 'deepen'],
     ]);
-    expect(Object.keys(planned()[0]!.work[0]!).sort()).toEqual(['cavity', 'depth', 'kind', 'level']);
+    expect(Object.keys(planned()[0]!.work[0]!.does[0]!).sort()).toEqual(['cavity', 'depth', 'kind', 'level']);
     expect(TestBed.inject(Router).url).toBe('/i/i/fit');
   });
 
@@ -59,7 +59,7 @@ describe('cuts that no part asks for', () => {
     expect(said()).toContain('2 to 24 holes');
     it.count.set('6');
     await add();
-    expect(planned()[0]!.work.length).toBe(6);
+    expect(planned()[0]!.work.map((w) => [w.kind, w.does.length])).toEqual([['drillRow', 6]]);
   });
 
   it('are a relief under a plate, as thick as it is where nobody says how deep', async () => {
@@ -70,7 +70,7 @@ describe('cuts that no part asks for', () => {
     it.plate.set('plate');
     await add();
     const [made] = planned();
-    expect([made!.cut, made!.work.map((w) => w.kind)]).toEqual(['relief', jasmine.arrayContaining(['addCavity', 'raisePickup'])]);
+    expect([made!.cut, actsOfChoice(made!).map((w) => w.kind)]).toEqual(['relief', jasmine.arrayContaining(['addCavity', 'raisePickup'])]);
   });
 
   it('are a new cavity from an outline that was traced or typed, and none without', async () => {

@@ -1,7 +1,7 @@
 import type { TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import type { Decision, ReturnPlan } from '@rinnovo/contract';
-import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
+import { actsOfChoice, newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import { holeRow } from '@rinnovo/core/cut';
 import { settingsWith } from '@rinnovo/core/operation';
 import { anatomy as resource, work } from '../../state/resources';
@@ -78,7 +78,7 @@ describe('the fit page', () => {
     const now = store
       .selectSignal(planFeature.selectDraft)()!
       .choices.find((c) => c.id === 'row')!;
-    expect(now.work!.map((w) => (w.kind === 'addHole' ? w.hole.at.x : NaN))).toEqual([-15, -5, 5]);
+    expect(actsOfChoice(now).map((w) => (w.kind === 'addHole' ? w.hole.at.x : NaN))).toEqual([-15, -5, 5]);
   });
 
   it('orders the way back from work that has begun, with a reason, instead of taking it back', async () => {

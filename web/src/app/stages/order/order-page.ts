@@ -6,13 +6,11 @@ import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { brokenRules, edgesOf, inOrder, isWaived, RULES } from '@rinnovo/core/order';
-import { OPERATIONS, type OperationKind } from '@rinnovo/core/operation';
-import { minutesOfOperation } from '@rinnovo/core/remedy';
+import { isIrreversible, type OperationKind } from '@rinnovo/core/operation';
 import { brokenText, OPERATION_WORDS, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
-import { anatomy, shop } from '../../state/resources';
-import { resultsFeature } from '../../state/results.feature';
+import { anatomy } from '../../state/resources';
 import { selectDecision, selectJob, selectOperations, selectWork } from '../../state/selectors';
 import { Icon } from '../../ui/icon';
 
@@ -34,8 +32,6 @@ export class OrderPage {
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly work = this.store.selectSignal(selectWork);
   private readonly job = this.store.selectSignal(selectJob);
-  private readonly shop = this.store.selectSignal(shop.select);
-  private readonly cutting = this.store.selectSignal(resultsFeature.selectCutting);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly instrument = computed(() => this.held().of ?? '');
@@ -57,14 +53,13 @@ export class OrderPage {
   );
   protected readonly open = computed(() => this.broken().filter((b) => b.waiver === null).length);
   protected readonly rows = computed(() => {
-    const settings = this.shop().data?.settings;
     const broken = new Set(this.broken().flatMap((b) => (b.waiver ? [] : b.operations)));
     return this.ordered().map((o, i) => ({
       id: o.id,
       place: i + 1,
       title: OPERATION_WORDS[o.kind],
-      minutes: settings ? minutesOfOperation(o.kind, this.cutting()?.result ?? null, settings) : 0,
-      irreversible: OPERATIONS[o.kind].irreversible,
+      minutes: o.minutes,
+      irreversible: isIrreversible(o.kind),
       state: STATE_WORDS[o.state],
       done: o.state === 'done',
       broken: broken.has(o.id),

@@ -24,6 +24,7 @@ const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   reamer: ['from', 'to'],
   countersink: ['diameter'],
   'plug cutter': ['diameter'],
+  file: [],
 };
 const WORDS: Readonly<Record<string, string>> = {
   limit: 'Limit (± mm)',

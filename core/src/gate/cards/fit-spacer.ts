@@ -1,0 +1,3 @@
+import { plain, type CardRow } from '../card.js';
+
+export const fitSpacer: CardRow = { kind: 'fitSpacer', cards: () => [plain('setSpacer')] };

@@ -1,0 +1,69 @@
+import type { CardRow } from '../card.js';
+import { boreBulk } from './bore-bulk.js';
+import { boreWells } from './bore-wells.js';
+import { cutCavity } from './cut-cavity.js';
+import { cutChannel } from './cut-channel.js';
+import { deepenBore } from './deepen-bore.js';
+import { deepenRoute } from './deepen-route.js';
+import { drillHole } from './drill-hole.js';
+import { drillRow } from './drill-row.js';
+import { fillRoute } from './fill-route.js';
+import { fitHardware } from './fit-hardware.js';
+import { fitPart } from './fit-part.js';
+import { fitSleeve } from './fit-sleeve.js';
+import { fitSpacer } from './fit-spacer.js';
+import { fixTemplate } from './fix-template.js';
+import { makePlate } from './make-plate.js';
+import { meterPart } from './meter-part.js';
+import { openHole } from './open-hole.js';
+import { openSlot } from './open-slot.js';
+import { openWindow } from './open-window.js';
+import { plugHole } from './plug-hole.js';
+import { putInsertBack } from './put-insert-back.js';
+import { refitPlate } from './refit-plate.js';
+import { removeHardware } from './remove-hardware.js';
+import { removePart } from './remove-part.js';
+import { routePasses } from './route-passes.js';
+import { takeOffInsert } from './take-off-insert.js';
+import { takeSleeveOut } from './take-sleeve-out.js';
+import { takeSpacerOut } from './take-spacer-out.js';
+import { testFit } from './test-fit.js';
+import { tracePlate } from './trace-plate.js';
+import { trimPart } from './trim-part.js';
+import { widenCavity } from './widen-cavity.js';
+
+/** The cards of every kind of operation. */
+export const CARDS: readonly CardRow[] = [
+  boreBulk,
+  boreWells,
+  cutCavity,
+  cutChannel,
+  deepenBore,
+  deepenRoute,
+  drillHole,
+  drillRow,
+  fillRoute,
+  fitHardware,
+  fitPart,
+  fitSleeve,
+  fitSpacer,
+  fixTemplate,
+  makePlate,
+  meterPart,
+  openHole,
+  openSlot,
+  openWindow,
+  plugHole,
+  putInsertBack,
+  refitPlate,
+  removeHardware,
+  removePart,
+  routePasses,
+  takeOffInsert,
+  takeSleeveOut,
+  takeSpacerOut,
+  testFit,
+  tracePlate,
+  trimPart,
+  widenCavity,
+];

@@ -1,0 +1,3 @@
+import { plain, type CardRow } from '../card.js';
+
+export const removePart: CardRow = { kind: 'removePart', cards: () => [plain('slackenStrings'), plain('unsolder'), plain('takeOut')] };

@@ -1,0 +1,12 @@
+import { operationRow } from '../row.js';
+
+/** Wells for height screws, in the finished floor. */
+export const boreWells = operationRow({
+  kind: 'boreWells',
+  phase: 'cut',
+  undo: 'no',
+  station: 'drill press',
+  minutes: ['minutesWells'],
+  takes: 'bore',
+  levels: 'in turn',
+});

@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** A bore goes deeper. */
+export const deepenBore = operationRow({
+  kind: 'deepenBore',
+  phase: 'cut',
+  undo: 'no',
+  station: 'hand drill',
+  minutes: ['minutesHole'],
+  takes: 'boreDeeper',
+});

@@ -1,0 +1,12 @@
+import { operationRow } from '../row.js';
+
+/** Floors are cut deeper. */
+export const deepenRoute = operationRow({
+  kind: 'deepenRoute',
+  phase: 'cut',
+  undo: 'no',
+  station: 'router',
+  minutes: ['minutesSetUp', 'minutesPass'],
+  takes: 'deepenTo',
+  levels: 'in turn',
+});

@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** A new hole, or one that is drilled again in its plug. */
+export const drillHole = operationRow({
+  kind: 'drillHole',
+  phase: 'cut',
+  undo: 'no',
+  station: 'hand drill',
+  minutes: ['minutesHole'],
+  takes: 'drillNew',
+});

@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** What was found of a route is filled with wood. */
+export const fillRoute = operationRow({
+  kind: 'fillRoute',
+  phase: 'fill',
+  undo: 'no',
+  station: 'bench',
+  minutes: ['minutesFill'],
+  takes: 'fillIn',
+});

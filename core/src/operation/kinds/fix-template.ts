@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** The template is laid on the traced lines. */
+export const fixTemplate = operationRow({
+  kind: 'fixTemplate',
+  phase: 'cut',
+  undo: 'yes',
+  station: 'bench',
+  minutes: ['minutesTemplate'],
+  takes: null,
+});

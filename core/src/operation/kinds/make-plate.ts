@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** A plate is made anew; the old one is kept. */
+export const makePlate = operationRow({
+  kind: 'makePlate',
+  phase: 'fit in bare wood',
+  undo: 'yes',
+  station: 'router',
+  minutes: ['minutesPlate'],
+  takes: null,
+});

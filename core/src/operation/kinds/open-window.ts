@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** A window is filed wider. */
+export const openWindow = operationRow({
+  kind: 'openWindow',
+  phase: 'cut',
+  undo: 'no',
+  station: 'vice',
+  minutes: ['minutesTrace'],
+  takes: 'fileWindow',
+});

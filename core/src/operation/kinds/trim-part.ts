@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** The part itself is cut shorter or narrower: it cannot be returned. */
+export const trimPart = operationRow({
+  kind: 'trimPart',
+  phase: 'fit in bare wood',
+  undo: 'part',
+  station: 'vice',
+  minutes: ['minutesSetUp'],
+  takes: 'cutDown',
+});

@@ -1,0 +1,11 @@
+import { operationRow } from '../row.js';
+
+/** A cavity is widened round a part. */
+export const widenCavity = operationRow({
+  kind: 'widenCavity',
+  phase: 'cut',
+  undo: 'no',
+  station: 'router',
+  minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
+  takes: 'widenTo',
+});

@@ -1,0 +1,43 @@
+import type { SettingKey } from './settings.js';
+import type { StepKind } from './steps.js';
+
+/** The stages of a job, in the order in which work of one is done before work of the next where nothing else decides. */
+export const PHASES = [
+  'survey',
+  'strip',
+  'fill',
+  'cut',
+  'fit in bare wood',
+  'finish',
+  'cure',
+  'shield',
+  'wire outside',
+  'assemble',
+  'string',
+  'set up',
+  'hand over',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** Where it is done: work at one place is kept together where the rules leave it free. */
+export type Station = 'bench' | 'iron' | 'vice' | 'hand drill' | 'drill press' | 'router';
+
+/** A kind of operation, as data. Its cards are in gate/, its sentences in words/. */
+export interface OperationRow {
+  readonly kind: string;
+  readonly phase: Phase;
+  /** Can it be taken back: wood that is cut cannot, and needs clear to cut; a part that is cut down only by another part. */
+  readonly undo: 'yes' | 'part' | 'no';
+  readonly station: Station;
+  /** The shop's numbers that add up to its working time. */
+  readonly minutes: readonly SettingKey[];
+  /** The step that does it: once that is logged, what the operation does counts as done. Null where only its end does. */
+  readonly takes: StepKind | null;
+  /** Are its levels cut all at once, or one after the other? What was read of an operation that broke off tells which. */
+  readonly levels?: 'together' | 'in turn';
+}
+
+/** A row as it is written, its kind kept as its name. */
+export function operationRow<const K extends string>(row: OperationRow & { readonly kind: K }): OperationRow & { readonly kind: K } {
+  return row;
+}

@@ -1,0 +1,60 @@
+/** What can hurt someone, or the instrument, at a step. */
+export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
+
+/** Every kind of step, a card on the bench, with the cautions that stand on that very card [trade: docs/trade/operation.md, Cautions]. */
+const CAUTIONS = {
+  unplug: ['router'],
+  changeBit: ['router'],
+  setDepth: [],
+  cut: ['router', 'dust', 'irreversible'],
+  measureDepth: [],
+  templateOff: [],
+  bore: ['drillPress', 'dust', 'irreversible'],
+  clearBulk: ['router', 'dust', 'irreversible'],
+  mountPlate: [],
+  traceOutline: [],
+  takePlateOff: [],
+  layTemplate: [],
+  slackenStrings: ['stringTension'],
+  unsolder: ['soldering'],
+  takeOut: [],
+  meter: [],
+  tryPart: [],
+  fit: ['magnets'],
+  solder: ['soldering'],
+  takeHardwareOut: [],
+  scratchFinish: [],
+  backBoard: [],
+  openTo: ['handDrill', 'dust', 'irreversible'],
+  boreForPlug: ['handDrill', 'irreversible'],
+  gluePlug: ['glue', 'irreversible'],
+  levelPlug: [],
+  drillNew: ['handDrill', 'irreversible'],
+  pressSleeve: [],
+  deepenTo: ['router', 'dust', 'irreversible'],
+  setSpacer: [],
+  cutDown: ['handDrill'],
+  fillIn: ['glue', 'irreversible'],
+  waitForGlue: [],
+  cutPlate: ['router', 'dust'],
+  fileWindow: ['dust', 'irreversible'],
+  widenTo: ['router', 'dust', 'irreversible'],
+  openSlotTo: ['dust', 'irreversible'],
+  boreDeeper: ['handDrill', 'irreversible'],
+  fitHardware: [],
+  putInsert: [],
+  takeSpacer: [],
+  putPlateBack: [],
+  pullSleeve: ['handDrill'],
+  markOut: [],
+  drillRowTo: ['drillPress', 'irreversible'],
+  layOutline: [],
+} as const satisfies Readonly<Record<string, readonly CautionId[]>>;
+
+export type StepKind = keyof typeof CAUTIONS;
+export const STEP_KINDS = Object.keys(CAUTIONS) as readonly StepKind[];
+
+/** What to heed at a step. */
+export function cautionsOf(step: StepKind): readonly CautionId[] {
+  return CAUTIONS[step];
+}

@@ -1,0 +1,4 @@
+export { needKey, dowelFor, type Need, type NeedId } from './need.js';
+export * from './operations-now.js';
+export * from './planned.js';
+export * from './standing-readings.js';

@@ -1,0 +1,55 @@
+import { isThere, type Choice, type PlanState } from '../check/index.js';
+import { hasStarted, type Operation, type Work } from '../operation/index.js';
+import { idOf } from './id-of.js';
+import { usualMinutes } from './plan-row.js';
+import { plannedWork } from './planned.js';
+
+/** A decision in force, as far as its work is concerned, and its choice as it is planned now. */
+export interface Wanted {
+  readonly decision: string;
+  readonly job: string;
+  readonly choice: Choice;
+}
+
+/** An operation with its working time as it is reckoned, min. */
+export interface PlannedOperation extends Operation {
+  readonly minutes: number;
+}
+
+/**
+ * The operations of a job as they are now: what has begun stays as it was; the rest is made anew from the plan, and keeps the id and the place in the order
+ * that it had under its key. What the plan has no use for any more is left out.
+ */
+export function operationsNow(rows: readonly Operation[], wanted: readonly Wanted[], state: PlanState): readonly PlannedOperation[] {
+  return wanted.flatMap((w) => {
+    const mine = rows.filter((r) => r.decision === w.decision);
+    const begun = mine.filter(hasStarted);
+    const made = isThere(state.anatomy, w.choice) ? plannedWork(state, w.choice) : [];
+    const kept = new Map(mine.map((r) => [r.key, r]));
+    const fresh = made.filter((m) => !begun.some((b) => b.key === m.key)).map((m) => ({ ...asOperation(m, w, kept.get(m.key)), minutes: m.minutes }));
+    const minutesOf = (b: Operation): number => made.find((m) => m.key === b.key)?.minutes ?? usualMinutes(b.kind, state);
+    return [...begun.map((b) => ({ ...withWork(b, made), minutes: minutesOf(b) })), ...fresh];
+  });
+}
+
+function asOperation({ key, kind, subject, does, lapses }: Work, { decision, job, choice }: Wanted, row: Operation | undefined): Operation {
+  return {
+    id: row?.id ?? idOf(decision, key),
+    job,
+    decision,
+    source: { of: 'choice', id: choice.id },
+    key,
+    kind,
+    subject,
+    does,
+    lapses,
+    state: row?.state === 'ready' ? 'ready' : 'proposed',
+    rank: row?.rank ?? null,
+  };
+}
+
+/** Work that was begun before operations kept what they do is what its plan makes of it. */
+function withWork(row: Operation, made: readonly Work[]): Operation {
+  const same = row.does.length === 0 && row.state === 'doing' ? made.find((m) => m.key === row.key) : undefined;
+  return same ? { ...row, does: same.does, lapses: same.lapses } : row;
+}

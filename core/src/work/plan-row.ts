@@ -1,0 +1,37 @@
+import type { Choice, PlanState } from '../check/index.js';
+import type { CuttingPlan } from '../cut/index.js';
+import { OPERATIONS, type Act, type OperationKind, type Work } from '../operation/index.js';
+import type { Need } from './need.js';
+
+/** What a piece of work is planned on. */
+export interface PlanGround {
+  readonly state: PlanState;
+  readonly choice: Choice;
+  /** Of its route; null where nothing is routed. */
+  readonly cutting: CuttingPlan | null;
+  readonly today: Date;
+}
+
+/** What a piece of work asks for, and what it does where only its plan can say. */
+export interface Planned {
+  readonly needs: readonly Need[];
+  /** Working time, min. */
+  readonly minutes: number;
+  readonly does?: readonly Act[];
+}
+
+/** How work of a kind is planned; null: there is nothing to do, and no operation is made. */
+export interface PlanRow {
+  readonly kind: OperationKind;
+  readonly plan: (work: Work, ground: PlanGround) => Planned | null;
+}
+
+/** Working minutes of a kind, by the shop's numbers. */
+export function usualMinutes(kind: OperationKind, { settings }: PlanState): number {
+  return OPERATIONS[kind].minutes.reduce((sum, key) => sum + settings[key], 0);
+}
+
+/** A kind that asks for things and takes its usual time. */
+export function planRow(kind: OperationKind, needs: (work: Work, ground: PlanGround) => readonly Need[]): PlanRow {
+  return { kind, plan: (work, ground) => ({ needs: needs(work, ground), minutes: usualMinutes(kind, ground.state) }) };
+}

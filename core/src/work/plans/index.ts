@@ -1,0 +1,35 @@
+import type { PlanRow } from '../plan-row.js';
+import { boreBulk } from './bore-bulk.js';
+import { boreWells } from './bore-wells.js';
+import { cutCavity } from './cut-cavity.js';
+import { cutChannel } from './cut-channel.js';
+import { deepenBore } from './deepen-bore.js';
+import { deepenRoute } from './deepen-route.js';
+import { drillHole } from './drill-hole.js';
+import { drillRow } from './drill-row.js';
+import { fillRoute } from './fill-route.js';
+import { openHole } from './open-hole.js';
+import { openSlot } from './open-slot.js';
+import { openWindow } from './open-window.js';
+import { plugHole } from './plug-hole.js';
+import { routePasses } from './route-passes.js';
+import { widenCavity } from './widen-cavity.js';
+
+/** The kinds that ask for things, or that may have nothing to do; the others take their usual time and no tools of their own. */
+export const PLANS: readonly PlanRow[] = [
+  boreBulk,
+  boreWells,
+  cutCavity,
+  cutChannel,
+  deepenBore,
+  deepenRoute,
+  drillHole,
+  drillRow,
+  fillRoute,
+  openHole,
+  openSlot,
+  openWindow,
+  plugHole,
+  routePasses,
+  widenCavity,
+];

@@ -1,0 +1,264 @@
+import { evaluateChoice, newHardwareChoice, routeLevels, type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
+import { benchNow, type Bench, type BenchInput } from '../gate/index.js';
+import { applyChanges, type Anatomy } from '../instrument/index.js';
+import { valueOf } from '../measure/index.js';
+import { doneOf, type Operation, type OperationKind, type WorkItem } from '../operation/index.js';
+import { RULES } from '../order/index.js';
+import { circle, containsPoint, roundedRectangle } from '../shape/index.js';
+import { controlOf, hole, partOf } from '../testing/hardware.js';
+import { dim, inDrawer, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { leftBy, operationOf } from '../testing/work.js';
+import { idOf } from './id-of.js';
+import { operationsNow, plannedWork } from './index.js';
+
+const level = (id: string, width: number, depth: number, corner = 5) => ({ id, outline: roundedRectangle(width, width / 2, corner), depth, bored: false });
+const well = { id: 'well', outline: circle(6, { x: 30, y: 0 }), depth: 24, bored: true };
+const away = { x: 0, y: 220, turn: 0 };
+const reroute = (more: Partial<PickupChoice> = {}): PickupChoice => plainChoice({ route: { at: away, levels: [level('main', 86, 19), well] }, ...more });
+const kinds = (list: readonly { readonly kind: string }[]): readonly string[] => list.map((w) => w.kind);
+const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric' as const, from: 3, to: 10 };
+
+function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}): Bench {
+  return benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'], ...more });
+}
+
+describe('the operations of a choice', () => {
+  it('are those that there is something to do of: no bulk is bored where no bit goes in, no wells where there are none', () => {
+    expect(kinds(plannedWork(plainState(), reroute()))).toEqual([
+      'meterPart',
+      'removePart',
+      'takeOffInsert',
+      'tracePlate',
+      'fixTemplate',
+      'boreBulk',
+      'routePasses',
+      'boreWells',
+      'testFit',
+      'fitPart',
+    ]);
+    const blunt = { ...plainState(), tools: plainTools.filter((t) => t.kind !== 'boring') };
+    expect(kinds(plannedWork(blunt, reroute()))).not.toContain('boreBulk');
+    const flat = reroute({ route: { at: away, levels: [level('main', 86, 19)] } });
+    expect(kinds(plannedWork(plainState(), flat))).not.toContain('boreWells');
+  });
+
+  it('are none where all stays as it is, and only what is there comes out where nothing goes in', () => {
+    expect(plannedWork(plainState(), plainChoice({ part: 'small', insertFitted: true }))).toEqual([]);
+    expect(kinds(plannedWork(plainState(), plainChoice({ part: null, insertFitted: true })))).toEqual(['removePart']);
+    const bare: Anatomy = { ...plainAnatomy(), positions: plainAnatomy().positions.map((p) => ({ ...p, part: null })) };
+    expect(kinds(plannedWork(plainState(bare), plainChoice()))).not.toContain('removePart');
+  });
+
+  it('each do their own cut: the bores as deep as their spurs inside the line, the floor in passes in their place, the wells after it', () => {
+    const state = plainState();
+    const bored = leftBy('boreBulk', reroute(), state, { decision: 'abcdefgh' });
+    const route = (a: Anatomy) => a.cavities.find((c) => c.id === 'route')!.levels.filter((p) => p.set === 'planned abcdefgh');
+    const line = routeLevels(reroute().route!, state.settings)[0]!.outline.outline;
+    const holes = route(bored);
+    expect(holes.length).toBeGreaterThan(1);
+    // the floor lies at 19: the spur of 2.5 reaches it, the rim stays at 16.5
+    expect(holes.every((h) => h.depth!.value === 19 && h.bored && h.outline.outline.vertices.every((v) => containsPoint(line, v)))).toBeTrue();
+    const cut = leftBy('routePasses', reroute(), plainState(bored), { decision: 'abcdefgh' });
+    expect(route(cut).map((p) => p.id)).toEqual(['main abcdefgh']);
+    const done = leftBy('boreWells', reroute(), plainState(cut), { decision: 'abcdefgh' });
+    expect(route(done).map((p) => p.id)).toEqual(['main abcdefgh', 'well abcdefgh']);
+    expect(evaluateChoice(plainState(done), reroute()).anatomy.cavities.find((c) => c.id === 'route')!.levels.length).toBe(3);
+  });
+
+  it('count once when they are done: a plugged hole that was drilled again is not planned again', () => {
+    const a: Anatomy = { ...plainAnatomy(), holes: [hole('volume', 'pot', 9.8, { part: 'old' })], cavities: [...plainAnatomy().cavities, controlOf(36)] };
+    const pot = partOf('pot', 'pot', { bushing: 6.9 });
+    const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: { value: 7.2, limit: 0.1, basis: { kind: 'planned' as const } } };
+    const choice: HardwareChoice = {
+      ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'),
+      work: [
+        { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] },
+        { kind: 'drillHole', does: [size] },
+      ],
+    };
+    const start: PlanState = { ...plainState(a), parts: { ...plainState().parts, pot } };
+    const planned = evaluateChoice(start, choice).anatomy.holes[0]!;
+    expect([planned.diameter!.value, planned.condition, planned.part]).toEqual([7.2, 'sound', 'pot']);
+    // done one after the other, what the plan still wants is the rest
+    let state = start;
+    const done: Operation[] = [];
+    for (const kind of ['removeHardware', 'plugHole', 'drillHole', 'fitHardware'] as const) {
+      state = { ...state, anatomy: leftBy(kind, choice, state) };
+      done.push(operationOf(kind, { state: 'done', source: { of: 'choice', id: choice.id } }));
+      state = { ...state, done: doneOf(done) };
+      const then = evaluateChoice(state, choice).anatomy.holes[0]!;
+      expect([then.diameter!.value, then.condition, then.part]).withContext(kind).toEqual([7.2, 'sound', 'pot']);
+    }
+    expect(state.anatomy.holes[0]!.diameter!.basis).toEqual({ kind: 'work', entry: 'e' });
+    // read smaller since: the plan does not make it what it was to be
+    const read = applyChanges(state.anatomy, [{ ...size, diameter: dim(7.1) }]);
+    expect(evaluateChoice({ ...state, anatomy: read }, choice).anatomy.holes[0]!.diameter!.value).toBe(7.1);
+  });
+});
+
+describe('the bench', () => {
+  const finish = (state: PlanState, choice: Choice): readonly string[] => {
+    const rows: Operation[] = [];
+    const seen: string[] = [];
+    let now = state;
+    for (let i = 0; i < 40; i++) {
+      const b = bench(now, choice, { operations: rows });
+      if (!b.operation) return seen;
+      expect(b.cards.length).withContext(b.operation.kind).toBeGreaterThan(0);
+      expect(b.hindrances).withContext(b.operation.kind).toEqual([]);
+      seen.push(b.operation.kind);
+      rows.push({ ...b.operation, state: 'done' });
+      now = { ...now, anatomy: leftBy(b.operation.kind, choice, now), done: doneOf(rows) };
+    }
+    throw new Error(`it does not end: ${seen.join()}`);
+  };
+
+  it('comes to its end, whatever there is nothing to do of', () => {
+    const blunt = { ...plainState(), tools: plainTools.filter((t) => t.kind !== 'boring') };
+    expect(finish(blunt, reroute())).toEqual([
+      'meterPart',
+      'removePart',
+      'takeOffInsert',
+      'tracePlate',
+      'fixTemplate',
+      'routePasses',
+      'boreWells',
+      'testFit',
+      'fitPart',
+    ]);
+    expect(finish(plainState(), reroute())).toContain('boreBulk');
+    // corners that no bit of the shop reaches: whoever cuts all the same has the depths
+    expect(finish(plainState(), reroute({ route: { at: away, levels: [level('main', 86, 19, 2)] } }))).toContain('routePasses');
+    const pot = partOf('pot', 'pot', { bushing: 9.4 });
+    const base = plainState({ ...plainAnatomy(), holes: [hole('volume', 'pot', 8)] });
+    const state = { ...base, tools: [drills], parts: { ...base.parts, pot }, stock: [inDrawer('pot')] };
+    const fresh: HardwareChoice = newHardwareChoice('more', { on: 'face', face: 'top', at: { x: 90, y: 250 }, hole: 'pot' }, 'pot');
+    expect(finish(state, fresh)).toEqual(['drillHole', 'fitHardware']);
+  });
+
+  it('goes on where a well was left out after the decision, and where it came back', () => {
+    const rows = plannedWork(plainState(), reroute()).map((w) => operationOf(w.kind, { state: w.kind === 'boreWells' ? 'proposed' : 'done' }));
+    expect(bench(plainState(), reroute(), { operations: rows }).operation!.kind).toBe('boreWells');
+    const flat = reroute({ route: { at: away, levels: [level('main', 86, 19)] } });
+    expect(bench(plainState(), flat, { operations: rows }).operation).toBeNull();
+  });
+
+  it('skips what was begun and has no step left, and says so', () => {
+    const flat = reroute({ route: { at: away, levels: [level('main', 86, 19)] } });
+    const rows = plannedWork(plainState(), reroute()).map((w) => operationOf(w.kind, { state: w.kind === 'boreWells' ? 'doing' : 'done' }));
+    const b = bench(plainState(), flat, { operations: rows });
+    expect([b.operation, b.skipped]).toEqual([null, ['boreWells']]);
+  });
+
+  it('has a blind hole with its depth, bit and stop and no board, a through one with a board', () => {
+    const basis = { kind: 'planned' as const };
+    const at = (through: boolean): WorkItem => ({
+      kind: 'drillHole',
+      does: [
+        {
+          kind: 'addHole',
+          hole: hole('new', 'screw', 8, { through, depth: through ? null : { value: 12, limit: 0.2, basis } }),
+        },
+      ],
+    });
+    const cards = (through: boolean) =>
+      bench({ ...plainState(), tools: [drills] }, { ...newHardwareChoice('x', { on: 'feature', feature: 'back' }, null), work: [at(through)] }).cards;
+    const drill = cards(false).find((c) => c.kind === 'drillNew')!;
+    expect(cards(false).map((c) => c.kind)).toEqual(['drillNew', 'tryPart']);
+    // a point of 118° on 8 is 2.40
+    expect(drill.numbers.map((n) => [n.label, Number(valueOf(n.working).toFixed(2))])).toEqual([
+      ['drillDiameter', 8],
+      ['targetDepth', 12],
+      ['stopFromTip', 14.4],
+    ]);
+    expect(drill.names['bit']).toBe('8.0 mm');
+    expect(cards(true).map((c) => c.kind)).toEqual(['backBoard', 'drillNew', 'tryPart']);
+    const blind: Anatomy = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8, { through: false, depth: dim(20) })] };
+    const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: dim(9) };
+    const opened = bench(
+      { ...plainState(blind), tools: [drills] },
+      { ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, null), work: [{ kind: 'openHole', does: [size] }] },
+    );
+    expect(opened.cards.map((c) => c.kind)).not.toContain('backBoard');
+  });
+
+  it('has a plug with the dowel of the rack and the bore that it wants', () => {
+    const a: Anatomy = { ...plainAnatomy(), holes: [hole('gone', 'pot', 8)] };
+    const rack = (diameter: number) => ({ id: `w${diameter}`, kind: 'dowel' as const, wood: 'maple', diameter, length: 100, quantity: 1, drawer: 'rack' });
+    const state = { ...plainState(a), tools: [drills], stock: [rack(10), rack(8.5), rack(6)] };
+    const choice: HardwareChoice = {
+      ...newHardwareChoice('gone', { on: 'feature', feature: 'gone' }, null),
+      work: [{ kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'gone' }] }],
+    };
+    const cards = bench(state, choice).cards;
+    expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['dowel'] ?? null, c.numbers[0] ? valueOf(c.numbers[0].working) : null])).toEqual([
+      ['boreForPlug', '8.5 mm', 8.5],
+      ['gluePlug', 'maple dowel', 8.5],
+      ['waitForGlue', null, null],
+      ['levelPlug', null, null],
+    ]);
+  });
+
+  it('has the cautions of a step on that step: the iron on every soldering card, of any part with wires, not on slackening strings', () => {
+    const pickup = bench(plainState(), plainChoice({ insertFitted: true }), { operations: [operationOf('meterPart', { state: 'done' })] }).cards;
+    const of = (list: typeof pickup, kind: string) => list.find((c) => c.kind === kind)!.cautions;
+    expect([of(pickup, 'slackenStrings'), of(pickup, 'unsolder')]).toEqual([['stringTension'], ['soldering']]);
+    for (const [kind, hole0] of [
+      ['pot', 'pot'],
+      ['toggle switch', 'switch'],
+      ['jack', 'jack'],
+    ] as const) {
+      const part = partOf('part', kind, {});
+      const a: Anatomy = { ...plainAnatomy(), holes: [hole('h', hole0, 9.8, { part: 'old' })] };
+      const base = plainState(a);
+      const state = { ...base, stock: [inDrawer('part')], parts: { ...base.parts, part, old: partOf('old', kind, {}) } };
+      const choice = newHardwareChoice('h', { on: 'feature', feature: 'h' }, 'part');
+      const out = bench(state, choice).cards;
+      expect([kinds(out), of(out, 'unsolder')])
+        .withContext(kind)
+        .toEqual([['unsolder', 'takeHardwareOut'], ['soldering']]);
+      const into = bench({ ...state, anatomy: leftBy('removeHardware', choice, state) }, choice).cards;
+      expect([kinds(into), of(into, 'solder')])
+        .withContext(kind)
+        .toEqual([['fitHardware', 'solder'], ['soldering']]);
+    }
+    const screw = { ...plainState(), stock: [inDrawer('s')], parts: { ...plainState().parts, s: partOf('s', 'wood screw', {}) } };
+    expect(kinds(bench(screw, newHardwareChoice('x', { on: 'feature', feature: 'plate', screw: 0 }, 's')).cards)).not.toContain('solder');
+  });
+});
+
+describe('operations made anew', () => {
+  const wanted = (choice: Choice) => [{ decision: 'd', job: 'j', choice }];
+  const row = (kind: OperationKind, more: Partial<Operation>): Operation => operationOf(kind, { id: `id ${kind}`, ...more });
+
+  it('keep id and place under their key; what began stays as it was; what the plan has no use for goes', () => {
+    const rows = [row('removePart', { state: 'done' }), row('routePasses', { rank: 3 }), row('boreWells', { rank: 4 }), row('fitSpacer', { rank: 5 })];
+    const now = operationsNow(rows, wanted(reroute()), plainState());
+    expect(now.find((o) => o.kind === 'removePart')).toEqual({ ...rows[0]!, minutes: 40 });
+    expect(now.filter((o) => o.rank !== null).map((o) => [o.id, o.kind, o.rank])).toEqual([
+      ['id routePasses', 'routePasses', 3],
+      ['id boreWells', 'boreWells', 4],
+    ]);
+    const moved = reroute({ route: { at: { ...away, x: 7 }, levels: [level('main', 86, 19)] } });
+    const again = operationsNow(rows, wanted(moved), plainState());
+    expect(again.map((o) => o.kind)).not.toContain('boreWells');
+    const cuts = again.find((o) => o.kind === 'routePasses')!.does[0]!;
+    expect(
+      cuts.kind === 'addLevels' && cuts.levels[0]!.outline.outline.vertices.reduce((s, v) => s + v.x, 0) / cuts.levels[0]!.outline.outline.vertices.length,
+    ).toBeCloseTo(7, 6);
+  });
+
+  it('have the same id for the same decision and key, whoever works it out, and each its own', () => {
+    const once = operationsNow([], wanted(reroute()), plainState());
+    expect(operationsNow([], wanted(reroute()), plainState()).map((o) => o.id)).toEqual(once.map((o) => o.id));
+    expect(new Set(once.map((o) => o.id)).size).toBe(once.length);
+    expect(once.every((o) => o.id === idOf('d', o.key))).toBeTrue();
+    expect(idOf('d', 'fitPart')).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-5[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    expect(idOf('e', 'fitPart')).not.toBe(idOf('d', 'fitPart'));
+  });
+
+  it('of a place that has gone are only those that have begun', () => {
+    const gone = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot');
+    expect(operationsNow([row('openHole', { state: 'doing' }), row('fitHardware', {})], wanted(gone), plainState()).map((o) => o.kind)).toEqual(['openHole']);
+  });
+});

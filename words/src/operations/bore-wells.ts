@@ -1,0 +1,7 @@
+import type { OperationWords } from './row.js';
+
+export const boreWells: OperationWords = {
+  kind: 'boreWells',
+  name: 'Bore the wells',
+  steps: {},
+};

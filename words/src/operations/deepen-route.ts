@@ -1,0 +1,7 @@
+import type { OperationWords } from './row.js';
+
+export const deepenRoute: OperationWords = {
+  kind: 'deepenRoute',
+  name: 'Deepen the cavity',
+  steps: {},
+};

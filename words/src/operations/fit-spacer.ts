@@ -1,0 +1,12 @@
+import type { OperationWords } from './row.js';
+
+export const fitSpacer: OperationWords = {
+  kind: 'fitSpacer',
+  name: 'Fit the spacer',
+  steps: {
+    setSpacer: {
+      card: () => 'Set the spacer under the part and screw it down.',
+      logged: 'spacer fitted',
+    },
+  },
+};

@@ -1,0 +1,12 @@
+import type { OperationWords } from './row.js';
+
+export const meterPart: OperationWords = {
+  kind: 'meterPart',
+  name: 'Meter the new pickup',
+  steps: {
+    meter: {
+      card: (n) => `Meter ${n['part']} before soldering.`,
+      logged: 'pickup metered',
+    },
+  },
+};

@@ -1,0 +1,12 @@
+import type { OperationWords } from './row.js';
+
+export const openWindow: OperationWords = {
+  kind: 'openWindow',
+  name: 'File the window wider',
+  steps: {
+    fileWindow: {
+      card: (n) => `File the window evenly all around. Test-fit ${n['part']} often. Break the edge.`,
+      logged: 'window filed',
+    },
+  },
+};

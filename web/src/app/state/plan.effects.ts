@@ -1,15 +1,15 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { Store } from '@ngrx/store';
+import { Store, type Action } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
 import { upgradePlan } from '@rinnovo/core/upgrade';
-import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom } from 'rxjs';
+import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom, type Observable } from 'rxjs';
 import { Api, problemOf } from '../api/api';
 import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
-import { planFeature } from './plan.feature';
-import { anatomy } from './resources';
+import { planFeature, type PlanFeature } from './plan.feature';
+import { anatomy, work } from './resources';
 
 /** A draft that an older version of this page left is read under today's names; null where it cannot be. */
 function planIn(kept: unknown): Plan | null {
@@ -62,26 +62,38 @@ export const savePlan = createEffect(
     );
     const state = store.select(planFeature.selectPlanState);
     const revision = store.select(anatomy.select).pipe(map((a) => a.version));
+    const send = ([, s, r]: readonly [null, PlanFeature, number | null]): Observable<Action> => {
+      if (s.saving !== 'waiting' || s.draft === null || s.job === null || r === null) return EMPTY;
+      const { draft, job } = s;
+      const body = { revision: r, plan: draft };
+      const sent = s.record ? api.change<PlanRecord>(`/jobs/${job}/plan`, s.record.version, body) : api.create<PlanRecord>(`/jobs/${job}/plan`, body);
+      store.dispatch(planActions.saving({ plan: draft }));
+      return sent.pipe(
+        switchMap(({ body: record }) => from(drafts.drop(job)).pipe(map(() => planActions.saved({ record, sent: draft })))),
+        catchError((error: unknown) => {
+          const problem = problemOf(error);
+          return of(
+            problem.status === 412 ? planActions.conflict({ theirs: problem.current as PlanRecord, mine: draft }) : planActions.saveRefused({ problem }),
+          );
+        }),
+      );
+    };
     return merge(asked, actions.pipe(ofType(planActions.saved))).pipe(
-      concatMap(() => of(null).pipe(withLatestFrom(state, revision))),
-      filter(([, s, r]) => s.saving === 'waiting' && s.draft !== null && s.job !== null && r !== null),
-      concatMap(([, s, r]) => {
-        const draft = s.draft as Plan;
-        const job = s.job as string;
-        const body = { revision: r, plan: draft };
-        const sent = s.record ? api.change<PlanRecord>(`/jobs/${job}/plan`, s.record.version, body) : api.create<PlanRecord>(`/jobs/${job}/plan`, body);
-        store.dispatch(planActions.saving({ plan: draft }));
-        return sent.pipe(
-          switchMap(({ body: record }) => from(drafts.drop(job)).pipe(map(() => planActions.saved({ record, sent: draft })))),
-          catchError((error: unknown) => {
-            const problem = problemOf(error);
-            return of(
-              problem.status === 412 ? planActions.conflict({ theirs: problem.current as PlanRecord, mine: draft }) : planActions.saveRefused({ problem }),
-            );
-          }),
-        );
-      }),
+      // what is sent, and on which version, is looked at when its turn has come
+      concatMap(() => of(null).pipe(withLatestFrom(state, revision), switchMap(send))),
     );
   },
+  { functional: true },
+);
+
+/** Work that has not begun is made anew from the plan: it is loaded again once that is kept. */
+export const workFollowsPlan = createEffect(
+  (actions = inject(Actions), store = inject(Store)) =>
+    actions.pipe(
+      ofType(planActions.saved),
+      withLatestFrom(store.select(work.select)),
+      filter(([, w]) => (w.data?.decisions.length ?? 0) > 0),
+      map(([, w]) => work.load({ of: w.of ?? '' })),
+    ),
   { functional: true },
 );

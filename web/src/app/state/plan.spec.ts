@@ -9,7 +9,7 @@ import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
 import * as effects from './plan.effects';
 import { planFeature, type PlanFeature } from './plan.feature';
-import { anatomy } from './resources';
+import { anatomy, work } from './resources';
 
 const choice = newPickupChoice('pickup', null);
 const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 4, choices: [{ ...choice, ...more }] });
@@ -40,7 +40,7 @@ describe('the plan on the screen', () => {
 
   beforeEach(() => {
     TestBed.configureTestingModule({
-      providers: [provideState(planFeature), ...anatomy.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
+      providers: [provideState(planFeature), ...anatomy.provide(), ...work.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
     });
     http = setUp();
     store = TestBed.inject(Store);
@@ -99,6 +99,22 @@ describe('the plan on the screen', () => {
     expect(second.request.headers.get('If-Match')).toBe('"2"');
     expect(leadsOf((second.request.body as { plan: Plan }).plan)).toBe(5);
     second.flush(record(3, { leadsNeeded: 5 }));
+  });
+
+  it('waits with what rested while a slow save was under way: it is sent on the version that the save makes', async () => {
+    store.dispatch(planActions.edited({ plan: planWith({ leadsNeeded: 3 }) }));
+    await later(600);
+    const first = http.expectOne('/api/jobs/j/plan');
+    store.dispatch(planActions.edited({ plan: planWith({ leadsNeeded: 5 }) }));
+    await later(600);
+    http.expectNone('/api/jobs/j/plan');
+    first.flush(record(2, { leadsNeeded: 3 }), { headers: { ETag: '"2"' } });
+    await later(20);
+    const second = http.expectOne('/api/jobs/j/plan');
+    expect(second.request.headers.get('If-Match')).toBe('"2"');
+    second.flush(record(3, { leadsNeeded: 5 }));
+    await later(20);
+    http.expectNone('/api/jobs/j/plan');
   });
 
   it('shows both sides when another hand was quicker, and keeps mine over it only when told to', async () => {

@@ -293,6 +293,8 @@ export interface LogStep {
   readonly operation: string;
   /** Of work that the plan has made since it was stored last. */
   readonly job?: string;
+  /** Why the part is here though no drawer says so: the drawer is counted anew. */
+  readonly counted?: string;
   readonly step: string;
   readonly outcome: 'done' | 'wentWrong';
   readonly wrong: Wrong | null;
@@ -305,6 +307,7 @@ export interface LogStep {
 export const logStep = Joi.object<Loose<LogStep>, true>({
   operation: uuid.required(),
   job: uuid,
+  counted: Joi.string().trim().min(1).max(200),
   step: Joi.string().max(80).required(),
   outcome: Joi.string().valid('done', 'wentWrong').required(),
   wrong: Joi.object({

@@ -330,6 +330,8 @@ export interface BuyListLine extends BuyLine {
 export interface KeptStock {
   readonly item: StockItem;
   readonly version: number;
+  /** How many of them are kept, by decision. */
+  readonly reserved: Readonly<Record<string, number>>;
 }
 
 /** How the workshop writes numbers, dates and money. */

@@ -12,7 +12,9 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('people').insert([...d.people]);
     await trx('tools').insert(d.tools.map((t) => ({ id: t.id, document: JSON.stringify(t) })));
     await trx('parts').insert(d.parts.map((p) => ({ id: p.id, document: JSON.stringify(p) })));
-    await trx('stock').insert(d.stock.map((x) => ({ id: x.id, document: JSON.stringify(x) })));
+    // how many lie there is the sum of what moved
+    await trx('stock').insert(d.stock.map((x) => ({ id: x.id, document: JSON.stringify({ ...x, quantity: undefined }) })));
+    await trx('movements').insert(d.stock.flatMap((x) => (x.quantity > 0 ? [{ item: x.id, amount: x.quantity, why: 'counted' }] : [])));
     await trx('instruments').insert(d.instruments.map((i) => ({ ...i, identity: JSON.stringify(i.identity) })));
     await trx('jobs').insert(
       d.jobs.map(({ ownerSays, ...j }) => ({ ...j, request: JSON.stringify(j.request), limits: JSON.stringify(j.limits), owner_says: ownerSays })),

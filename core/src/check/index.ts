@@ -2,6 +2,7 @@ export * from './best-in-route.js';
 export type { Corner } from './corner.js';
 export * from './evaluate.js';
 export * from './choice.js';
+export { boreOf } from './bores.js';
 export { choiceChanges } from './works.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';

@@ -1,6 +1,7 @@
 import { featureOf, frameOfFace, lapsesOf, type Anatomy, type Hole } from '../instrument/index.js';
 import { workKey, type Act, type OperationKind, type Settings, type Work } from '../operation/index.js';
 import { goesInto, isHardware, type Shelf } from '../part/index.js';
+import { boresIn } from './bores.js';
 import { FOUND_SET, isCut, joinsOf, routeLevels, type Choice, type HardwareChoice, type PickupChoice, type PlaceRef } from './choice.js';
 import { plateAs } from './plate-as.js';
 
@@ -51,11 +52,16 @@ function pickupWorks(choice: PickupChoice, { anatomy, settings, done }: Ground):
   if (nothing && !isIn) return [];
   const set = (fitted: boolean): Act => ({ kind: 'setInsert', plate: where.plate, opening: where.opening, fitted });
   const levels = route ? routeLevels(route, settings) : [];
+  const bores = boresIn(
+    choice.id,
+    anatomy.cavities.find((c) => c.id === where.cavity),
+  );
   const cut = (bored: boolean): Act => ({
     kind: 'addLevels',
     cavity: where.cavity,
     levels: levels.filter((p) => p.bored === bored),
     ...(route ? joinsOf(route) : {}),
+    ...(bored || bores.length === 0 ? {} : { replaces: bores }),
   });
   const anew = part !== null && choice.returns !== true;
   // a part is cut on the bench: it is cut once it sits there

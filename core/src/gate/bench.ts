@@ -1,8 +1,8 @@
 import { evaluateChoice, type Choice, type PlanState, type Verdict } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import { isIrreversible, type Operation } from '../operation/index.js';
+import { isIrreversible, OPERATIONS, workKey, type Operation } from '../operation/index.js';
 import { hindrances, inOrder, nextOperation, type Hindrance, type Rule, type Waiver } from '../order/index.js';
-import { hasWires, stockOf } from '../part/index.js';
+import { freeOf, hasWires } from '../part/index.js';
 import { operationsNow, type PlannedOperation } from '../work/index.js';
 import { asPickup, type CardContext, type StepCard } from './card.js';
 import { stepCards } from './step-cards.js';
@@ -120,8 +120,13 @@ function gapOf(state: PlanState, choice: Choice): CardContext['gap'] {
   return least?.clearance == null ? null : { expected: Math.max(0, least.clearance), limit: least.worst ?? 0 };
 }
 
-function partInHand(operation: Operation, { state, choices }: BenchInput): boolean {
+/** Is the part there: in a drawer and kept for nobody else, on the bench since it came out, or taken for this very place already? */
+function partInHand(operation: Operation, { state, choices, log }: BenchInput): boolean {
   const choice = choices[operation.decision];
   const part = choice?.part ?? null;
-  return part === null || choice?.returns === true || stockOf(state.stock, part) > 0;
+  if (!choice || part === null || choice.returns === true) return true;
+  const { takes } = OPERATIONS[operation.kind];
+  const taken = log.some((l) => l.operation === operation.id && takes !== null && l.step.endsWith(` ${takes}`));
+  const isIn = state.done.has(workKey(choice.id, choice.kind === 'pickup' ? 'fitPart' : 'fitHardware'));
+  return taken || isIn || freeOf(state.stock, part, operation.decision) > 0;
 }

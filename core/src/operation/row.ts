@@ -19,8 +19,9 @@ export const PHASES = [
 ] as const;
 export type Phase = (typeof PHASES)[number];
 
-/** Where it is done: work at one place is kept together where the rules leave it free. */
-export type Station = 'bench' | 'iron' | 'vice' | 'hand drill' | 'drill press' | 'router';
+/** Where it is done: work at one place is kept together where the rules leave it free, in this order. */
+export const STATIONS = ['bench', 'iron', 'router', 'drill press', 'hand drill', 'vice'] as const;
+export type Station = (typeof STATIONS)[number];
 
 /** A kind of operation, as data. Its cards are in gate/, its sentences in words/. */
 export interface OperationRow {

@@ -1,4 +1,4 @@
-import { OPERATIONS, PHASES, type Operation } from '../operation/index.js';
+import { OPERATIONS, PHASES, STATIONS, type Operation, type OperationRow } from '../operation/index.js';
 import type { PrecedeRule, Rule } from './rules.js';
 
 /** One operation that a rule puts before another. */
@@ -54,13 +54,8 @@ export function inOrder<T extends Operation>(operations: readonly T[], rules: re
 
 /** What is done first where no rule says. */
 export function byTie(a: Operation, b: Operation): number {
-  const [p, q] = [OPERATIONS[a.kind], OPERATIONS[b.kind]] as readonly (Partial<(typeof OPERATIONS)['openHole']> | undefined)[];
-  const phase = (r: typeof p): number => (r?.phase ? PHASES.indexOf(r.phase) : PHASES.length);
-  return (
-    phase(p) - phase(q) ||
-    (p?.station ?? '').localeCompare(q?.station ?? '') ||
-    a.kind.localeCompare(b.kind) ||
-    a.subject.id.localeCompare(b.subject.id) ||
-    a.id.localeCompare(b.id)
-  );
+  const [p, q] = [a, b].map((o) => (OPERATIONS as Readonly<Record<string, OperationRow | undefined>>)[o.kind]);
+  const phase = (r: typeof p): number => (r ? PHASES.indexOf(r.phase) : PHASES.length);
+  const station = (r: typeof p): number => (r ? STATIONS.indexOf(r.station) : STATIONS.length);
+  return phase(p) - phase(q) || station(p) - station(q) || a.kind.localeCompare(b.kind) || a.subject.id.localeCompare(b.subject.id) || a.id.localeCompare(b.id);
 }

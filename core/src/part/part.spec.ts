@@ -1,6 +1,7 @@
 import { isMeasured } from '../measure/index.js';
 import { bounds, roundedRectangle, type Outline } from '../shape/index.js';
 import {
+  freeOf,
   HARDWARE_KINDS,
   hardwareRow,
   partProblems,
@@ -8,10 +9,12 @@ import {
   replacementOf,
   replacementsFirst,
   SIZES,
+  stockOf,
   typicalHardware,
   typicalPickup,
   type Hardware,
   type SizeId,
+  type StockItem,
 } from './index.js';
 
 const eight: Outline = {
@@ -83,5 +86,24 @@ describe('what cannot be of a part', () => {
     expect(replacementsFirst([a, b, c]).map((p) => p.id)).toEqual(['c', 'b', 'a']);
     expect(replacementsFirst([c, a]).map((p) => p.id)).toEqual(['c', 'a']);
     expect(() => replacementOf('a', { a, b: { ...b, replacedBy: 'a' } })).toThrowError(RangeError);
+  });
+});
+
+describe('what lies in a drawer', () => {
+  const drawer = (quantity: number, reserved: Readonly<Record<string, number>> = {}): StockItem => ({
+    id: 's',
+    kind: 'part',
+    part: 'pot',
+    quantity,
+    drawer: '',
+    reserved,
+  });
+
+  it('is free where no other decision keeps it: of two, one kept for another leaves one, and both for whoever kept it', () => {
+    const stock = [drawer(2, { mine: 1 })];
+    expect([stockOf(stock, 'pot'), freeOf(stock, 'pot'), freeOf(stock, 'pot', 'mine'), freeOf(stock, 'other')]).toEqual([2, 1, 2, 0]);
+    // more kept than there are is none to spare, not less than none
+    expect(freeOf([drawer(1, { a: 1, b: 1 })], 'pot', 'a')).toBe(0);
+    expect(freeOf([drawer(1, { a: 1, b: 1 }), drawer(1)], 'pot')).toBe(1);
   });
 });

@@ -8,9 +8,22 @@ export type StockItem =
 
 interface InDrawer {
   readonly id: string;
-  /** How many, or how much in the material's unit; never below 0. */
+  /** How many lie there, or how much in the material's unit; never below 0. */
   readonly quantity: number;
   readonly drawer: string;
+  /** How many of them are kept for which decision. */
+  readonly reserved?: Readonly<Record<string, number>>;
+}
+
+/** Why something went into a drawer or out of it; what is reserved lies there still. */
+export const MOVEMENT_REASONS = ['bought', 'counted', 'reserved', 'fitted', 'used', 'returned', 'scrapped'] as const;
+export type MovementReason = (typeof MOVEMENT_REASONS)[number];
+
+/** What a step takes from the drawers or brings back: of a part, so many. */
+export interface Move {
+  readonly part: string;
+  readonly amount: number;
+  readonly why: MovementReason;
 }
 
 export const MATERIAL_UNITS = ['pieces', 'm', 'ml', 'g'] as const;
@@ -19,4 +32,10 @@ export type MaterialUnit = (typeof MATERIAL_UNITS)[number];
 /** How many of a part are in the drawers. */
 export function stockOf(stock: readonly StockItem[], part: string): number {
   return stock.reduce((n, s) => (s.kind === 'part' && s.part === part ? n + s.quantity : n), 0);
+}
+
+/** How many of a part are there and kept for nobody else. Two pots in the drawer, one kept for another decision: one. */
+export function freeOf(stock: readonly StockItem[], part: string, decision: string | null = null): number {
+  const kept = (s: StockItem): number => Object.entries(s.reserved ?? {}).reduce((n, [of, amount]) => (of === decision ? n : n + amount), 0);
+  return stock.reduce((n, s) => (s.kind === 'part' && s.part === part ? n + Math.max(0, s.quantity - kept(s)) : n), 0);
 }

@@ -1,6 +1,6 @@
 import { siteOf, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
-import { stockOf, type Lack, type Tool } from '../part/index.js';
+import { freeOf, type Lack, type Tool } from '../part/index.js';
 
 /** What a remedy for a part that is no pickup is made from: the place, what is found there, and what is wrong. */
 export interface HardwareGround {
@@ -40,12 +40,12 @@ export function trouble(g: HardwareGround, check: Verdict['check'], item?: strin
 
 /** What a part costs: nothing while one lies in a drawer. */
 export function priceOf(state: PlanState, part: string | null): number {
-  return part === null || stockOf(state.stock, part) > 0 ? 0 : (state.parts[part]?.price ?? 0);
+  return part === null || freeOf(state.stock, part) > 0 ? 0 : (state.parts[part]?.price ?? 0);
 }
 
 /** The part is not there: it has to be bought. */
 export function toBuy(state: PlanState, part: string | null): readonly Lack[] {
-  return part === null || stockOf(state.stock, part) > 0 ? [] : [{ kind: 'part', part }];
+  return part === null || freeOf(state.stock, part) > 0 ? [] : [{ kind: 'part', part }];
 }
 
 /** A piece of wood for a block or a spacer, where none lies in a drawer. */

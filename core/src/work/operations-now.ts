@@ -1,5 +1,6 @@
 import { isThere, type Choice, type PlanState } from '../check/index.js';
 import { hasStarted, type Operation, type Work } from '../operation/index.js';
+import type { Move } from '../part/index.js';
 import { idOf } from './id-of.js';
 import { usualMinutes } from './plan-row.js';
 import { plannedWork } from './planned.js';
@@ -14,6 +15,8 @@ export interface Wanted {
 /** An operation with its working time as it is reckoned, min. */
 export interface PlannedOperation extends Operation {
   readonly minutes: number;
+  /** What it takes from the drawers or brings back. */
+  readonly moves: readonly Move[];
 }
 
 /**
@@ -26,9 +29,14 @@ export function operationsNow(rows: readonly Operation[], wanted: readonly Wante
     const begun = mine.filter(hasStarted);
     const made = isThere(state.anatomy, w.choice) ? plannedWork(state, w.choice) : [];
     const kept = new Map(mine.map((r) => [r.key, r]));
-    const fresh = made.filter((m) => !begun.some((b) => b.key === m.key)).map((m) => ({ ...asOperation(m, w, kept.get(m.key)), minutes: m.minutes }));
-    const minutesOf = (b: Operation): number => made.find((m) => m.key === b.key)?.minutes ?? usualMinutes(b.kind, state);
-    return [...begun.map((b) => ({ ...withWork(b, made), minutes: minutesOf(b) })), ...fresh];
+    const fresh = made
+      .filter((m) => !begun.some((b) => b.key === m.key))
+      .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), minutes: m.minutes, moves: m.moves ?? [] }));
+    const planned = begun.map((b): PlannedOperation => {
+      const same = made.find((m) => m.key === b.key);
+      return { ...withWork(b, made), minutes: same?.minutes ?? usualMinutes(b.kind, state), moves: same?.moves ?? [] };
+    });
+    return [...planned, ...fresh];
   });
 }
 

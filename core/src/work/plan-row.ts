@@ -1,6 +1,7 @@
 import type { Choice, PlanState } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { OPERATIONS, type Act, type OperationKind, type Work } from '../operation/index.js';
+import type { Move } from '../part/index.js';
 import type { Need } from './need.js';
 
 /** What a piece of work is planned on. */
@@ -18,6 +19,8 @@ export interface Planned {
   /** Working time, min. */
   readonly minutes: number;
   readonly does?: readonly Act[];
+  /** What it takes from the drawers or brings back, once the step that does it is logged. */
+  readonly moves?: readonly Move[];
 }
 
 /** How work of a kind is planned; null: there is nothing to do, and no operation is made. */

@@ -58,6 +58,10 @@ describe('the operations of a choice', () => {
     expect(holes.length).toBeGreaterThan(1);
     // the floor lies at 19: the spur of 2.5 reaches it, the rim stays at 16.5
     expect(holes.every((h) => h.depth!.value === 19 && h.bored && h.outline.outline.vertices.every((v) => containsPoint(line, v)))).toBeTrue();
+    // what is planned takes them up: nothing is asked of their depths
+    const planned = evaluateChoice(plainState(bored), reroute());
+    expect(planned.anatomy.cavities.find((c) => c.id === 'route')!.levels.map((p) => p.id)).toEqual(['old', 'main', 'well']);
+    expect(JSON.stringify(planned.verdicts)).not.toContain('bore ');
     const cut = leftBy('routePasses', reroute(), plainState(bored), { decision: 'abcdefgh' });
     expect(route(cut).map((p) => p.id)).toEqual(['main abcdefgh']);
     const done = leftBy('boreWells', reroute(), plainState(cut), { decision: 'abcdefgh' });
@@ -234,7 +238,7 @@ describe('operations made anew', () => {
   it('keep id and place under their key; what began stays as it was; what the plan has no use for goes', () => {
     const rows = [row('removePart', { state: 'done' }), row('routePasses', { rank: 3 }), row('boreWells', { rank: 4 }), row('fitSpacer', { rank: 5 })];
     const now = operationsNow(rows, wanted(reroute()), plainState());
-    expect(now.find((o) => o.kind === 'removePart')).toEqual({ ...rows[0]!, minutes: 40 });
+    expect(now.find((o) => o.kind === 'removePart')).toEqual({ ...rows[0]!, minutes: 40, moves: jasmine.any(Array) as never });
     expect(now.filter((o) => o.rank !== null).map((o) => [o.id, o.kind, o.rank])).toEqual([
       ['id routePasses', 'routePasses', 3],
       ['id boreWells', 'boreWells', 4],

@@ -9,6 +9,7 @@ import { mishaps } from './0007-mishaps.js';
 import { plainNames } from './0008-plain-names.js';
 import { locale } from './0009-locale.js';
 import { ownWork } from './0010-own-work.js';
+import { movements } from './0011-movements.js';
 
 interface Migration {
   readonly name: string;
@@ -17,7 +18,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

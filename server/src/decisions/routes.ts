@@ -13,6 +13,7 @@ import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
+import { release, reserve } from '../stock/take.js';
 import { returnSummary, wayBackOf } from './go-back.js';
 import { decisionById, snapshot } from './queries.js';
 
@@ -66,6 +67,7 @@ export function decisionRoutes(db: Knex): Router {
         const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);
         const operations = operationsNow([], [{ decision: params.id, job: body.job, choice: decided }], s.state);
         await keepOperations(trx, operations, writeId);
+        await reserve(trx, decided.returns ? null : decided.part, { decision: params.id, person, writeId });
         return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations } };
       },
     }),
@@ -80,7 +82,7 @@ export function decisionRoutes(db: Knex): Router {
       params: idParam,
       body: Joi.any(),
       precondition: 'change',
-      run: async ({ params }, { trx, writeId }) => {
+      run: async ({ params }, { trx, person, writeId }) => {
         const decision = await decisionById(trx, params.id);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
         const operations = await operationsOf(trx, [params.id]);
@@ -90,6 +92,7 @@ export function decisionRoutes(db: Knex): Router {
         }
         await trx('operations').where({ decision: params.id }).update({ state: 'dropped', write_id: writeId });
         await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
+        await release(trx, { decision: params.id, person, writeId });
         return { status: 200, body: await decisionById(trx, params.id) };
       },
     }),

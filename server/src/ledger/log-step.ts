@@ -3,8 +3,10 @@ import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
 import { benchNow, depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
-import { isIrreversible, type Operation } from '@rinnovo/core/operation';
+import { isIrreversible, OPERATIONS, type Operation } from '@rinnovo/core/operation';
 import { asksFlaw, asLeft, asSlipped, levelsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
+import type { Move } from '@rinnovo/core/part';
+import type { PlannedOperation } from '@rinnovo/core/work';
 import { ProblemError } from '../http/problems.js';
 import { benchInput, choicesOf, type JobState } from '../jobs/job-state.js';
 import { judgeGate } from '../clearances/gate.js';
@@ -13,7 +15,7 @@ import { fixed, withUnit } from '@rinnovo/words';
 
 /** What logging a step comes to, before anything is written. */
 export interface StepOutcome {
-  readonly operation: Operation;
+  readonly operation: PlannedOperation;
   readonly state: 'doing' | 'done';
   /** Label and mm, as the server works them out. */
   readonly numbers: Readonly<Record<string, number>>;
@@ -21,12 +23,17 @@ export interface StepOutcome {
   readonly level: string | null;
   /** The instrument afterwards; null when nothing about it changed. */
   readonly anatomy: Anatomy | null;
+  /** What it takes from the drawers, or brings back. */
+  readonly moves: readonly Move[];
+  /** The part that is here though no drawer says so. */
+  readonly counted: string | null;
 }
 
 /** Recomputes the bench and judges a step that is to be logged. Throws the problem that stands against it. */
 export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcome {
   const bench = benchNow(benchInput(s));
-  const { operation, cards, now } = bench;
+  const { cards, now } = bench;
+  const operation = s.operations.find((o) => o.id === bench.operation?.id);
   const card = cards[now];
   if (operation?.id !== body.operation || card?.key !== body.step) {
     throw new ProblemError('not-now', {
@@ -35,7 +42,8 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
       yours: { operation: body.operation, step: body.step },
     });
   }
-  if (bench.hindrances.length > 0) throw new ProblemError('not-now', { detail: 'Other work comes first.', current: bench.hindrances });
+  const hindrances = bench.hindrances.filter((h) => body.counted === undefined || h.kind !== 'gate' || h.state !== 'partInHand');
+  if (hindrances.length > 0) throw new ProblemError('not-now', { detail: 'Other work comes first.', current: hindrances });
   if (isIrreversible(operation.kind)) demandStillClear(s, operation);
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
@@ -44,7 +52,15 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   demandReading(s, choice, body, card);
   const level = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
-  return { operation, state: last ? 'done' : 'doing', numbers, level, anatomy: anatomyAfter(s, choice, body, operation, entry, level, last) };
+  return {
+    operation,
+    state: last ? 'done' : 'doing',
+    numbers,
+    level,
+    anatomy: anatomyAfter(s, choice, body, operation, entry, level, last),
+    moves: completes(body) && card.kind === OPERATIONS[operation.kind].takes ? operation.moves : [],
+    counted: bench.hindrances.length > hindrances.length ? choice.part : null,
+  };
 }
 
 function completes(body: LogStep): boolean {

@@ -7,6 +7,7 @@ import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { keepOperations } from '../operations/queries.js';
+import { countOne, moveParts } from '../stock/take.js';
 import { judgeStep } from './log-step.js';
 import { ledgerAfter } from './queries.js';
 
@@ -51,6 +52,9 @@ export function ledgerRoutes(db: Knex): Router {
           person,
           write_id: writeId,
         });
+        const taking = { decision: outcome.operation.decision, person, writeId };
+        if (outcome.counted !== null) await countOne(trx, outcome.counted, body.counted ?? '', taking);
+        await moveParts(trx, first.job.id, outcome.moves, params.id, taking);
         const now = await loadJobState(trx, first.job.id);
         const entry = now.ledger.find((l) => l.id === params.id);
         return { status: 201, body: { entry, revision: after, operations: now.operations.filter((o) => o.decision === outcome.operation.decision) } };

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { keptStock, MOST_STOCK, type StockRow } from './queries.js';
+import { addMovements, keptStock, lockStock, stockRows, type StockRow } from './queries.js';
 
 /** What lies in the drawers: how many, where. */
 export function stockRoutes(db: Knex): Router {
@@ -14,8 +14,7 @@ export function stockRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(Joi.object({}), noQuery, async () => {
-      const rows = (await db('stock').orderBy('id').limit(MOST_STOCK)) as StockRow[];
-      return { body: { items: rows.map(keptStock) } };
+      return { body: { items: (await stockRows(db)).map(keptStock) } };
     }),
   );
   router.put(
@@ -26,17 +25,19 @@ export function stockRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
-        const { trx, writeId } = context;
-        const old = (await trx('stock').where({ id: params.id }).forUpdate().first()) as StockRow | undefined;
-        if (old) demandVersion(context, old.version, keptStock(old), body);
+        const { trx, person, writeId } = context;
+        const old = await lockStock(trx, params.id);
+        if (old && !old.archived) demandVersion(context, old.version, keptStock(old), body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'Nothing in the drawers has that id.' });
         if (body.kind === 'part' && !((await trx('parts').where({ id: body.part }).first('id')) as object | undefined))
           throw new ProblemError('cannot-be', { errors: [{ pointer: '/part', detail: 'no part on the shelf has that id' }] });
-        const row: StockRow = { id: params.id, document: body, version: (old?.version ?? 0) + 1 };
-        const written = { document: JSON.stringify(body), version: row.version, write_id: writeId };
+        const { quantity, ...document } = body;
+        const written = { document: JSON.stringify(document), version: (old?.version ?? 0) + 1, archived: false, write_id: writeId };
         if (old) await trx('stock').where({ id: params.id }).update(written);
         else await trx('stock').insert({ id: params.id, ...written });
-        return { status: old ? 200 : 201, body: keptStock(row), version: row.version };
+        await addMovements(trx, [{ item: params.id, amount: quantity - (old?.quantity ?? 0), why: 'counted', person, write_id: writeId }]);
+        const kept = keptStock((await lockStock(trx, params.id)) as StockRow);
+        return { status: old && !old.archived ? 200 : 201, body: kept, version: kept.version };
       },
     }),
   );
@@ -47,10 +48,13 @@ export function stockRoutes(db: Knex): Router {
       body: Joi.any(),
       precondition: 'change',
       run: async ({ params }, context) => {
-        const old = (await context.trx('stock').where({ id: params.id }).forUpdate().first()) as StockRow | undefined;
-        if (!old) throw new ProblemError('not-found', { detail: 'Nothing in the drawers has that id.' });
+        const old = await lockStock(context.trx, params.id);
+        if (!old || old.archived) throw new ProblemError('not-found', { detail: 'Nothing in the drawers has that id.' });
         demandVersion(context, old.version, keptStock(old), null);
-        await context.trx('stock').where({ id: params.id }).delete();
+        await context
+          .trx('stock')
+          .where({ id: params.id })
+          .update({ archived: true, version: old.version + 1 });
         return { status: 200, body: keptStock(old) };
       },
     }),

@@ -119,6 +119,7 @@ export const operation = (kind: PlannedOperation['kind'], more: Partial<PlannedO
   state: 'proposed',
   rank: null,
   minutes: 10,
+  moves: [],
   ...more,
 });
 
@@ -126,6 +127,8 @@ const nell = { id: 'nell', name: 'Nell', role: 'technician' as const };
 const client = { id: 'client', name: 'Client', role: 'owner' as const };
 
 export interface JobOnScreen {
+  /** What lies in the drawers; else one of the part. */
+  readonly stock?: readonly StockItem[];
   readonly choice?: PickupChoice;
   readonly readings?: readonly ShownReading[];
   readonly work?: Partial<Work>;
@@ -171,7 +174,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const shown = planOf(chosen);
   const settings = settingsWith();
   const done = doneOf(more.work?.operations ?? []);
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: drawers, settings, tools, done };
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
@@ -181,7 +184,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(instrument.loaded({ of: 'i', data: { ...instrumentOnScreen, owner: more.ofClient ? client.id : null }, version: 1 }));
   store.dispatch(jobs.loaded({ of: 'i', data: [job], version: null }));
   store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, archived: false, version: 1 } }, version: null }));
-  store.dispatch(stock.loaded({ of: WORKSHOP, data: drawers.map((item) => ({ item, version: 1 })), version: null }));
+  store.dispatch(stock.loaded({ of: WORKSHOP, data: (more.stock ?? drawers).map((item) => ({ item, version: 1, reserved: {} })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));

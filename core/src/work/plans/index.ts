@@ -8,10 +8,14 @@ import { deepenRoute } from './deepen-route.js';
 import { drillHole } from './drill-hole.js';
 import { drillRow } from './drill-row.js';
 import { fillRoute } from './fill-route.js';
+import { fitHardware } from './fit-hardware.js';
+import { fitPart } from './fit-part.js';
 import { openHole } from './open-hole.js';
 import { openSlot } from './open-slot.js';
 import { openWindow } from './open-window.js';
 import { plugHole } from './plug-hole.js';
+import { removeHardware } from './remove-hardware.js';
+import { removePart } from './remove-part.js';
 import { routePasses } from './route-passes.js';
 import { widenCavity } from './widen-cavity.js';
 
@@ -26,10 +30,14 @@ export const PLANS: readonly PlanRow[] = [
   drillHole,
   drillRow,
   fillRoute,
+  fitHardware,
+  fitPart,
   openHole,
   openSlot,
   openWindow,
   plugHole,
+  removeHardware,
+  removePart,
   routePasses,
   widenCavity,
 ];

@@ -6,7 +6,7 @@ import { valueOf } from '@rinnovo/core/measure';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import type { Typed } from './commands';
-import { anatomy, ledger, lessons, photographs, readings, work, WORKSHOP } from './resources';
+import { anatomy, ledger, lessons, photographs, readings, stock, work, WORKSHOP } from './resources';
 
 /** What is done at the machine: steps logged, and pictures of them. What it changed is loaded again. Rejects with the API's error. */
 @Injectable({ providedIn: 'root' })
@@ -18,7 +18,7 @@ export class BenchCommands {
     job: Job,
     operation: string,
     card: StepCard,
-    said: Pick<LogStep, 'outcome' | 'wrong' | 'note' | 'minutes'>,
+    said: Pick<LogStep, 'outcome' | 'wrong' | 'note' | 'minutes' | 'counted'>,
     measured: Typed | null,
   ): Promise<LedgerEntry> {
     const body: LogStep = {
@@ -33,6 +33,7 @@ export class BenchCommands {
     const of = job.instrument;
     for (const held of [anatomy, readings, ledger]) this.store.dispatch(held.load({ of }));
     this.store.dispatch(work.load({ of: job.id }));
+    this.store.dispatch(stock.load({ of: WORKSHOP }));
     if (said.wrong?.lesson) this.store.dispatch(lessons.load({ of: WORKSHOP }));
     return answer.entry;
   }

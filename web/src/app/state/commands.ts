@@ -22,7 +22,7 @@ import type { Option } from '@rinnovo/core/remedy';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { planActions } from './plan.actions';
-import { anatomy, instrument, jobs, ledger, people, readings, work, WORKSHOP } from './resources';
+import { anatomy, instrument, jobs, ledger, people, readings, stock, work, WORKSHOP } from './resources';
 import { selectOpenSurvey } from './selectors';
 
 /** A value read with a tool, as typed. */
@@ -179,12 +179,14 @@ export class Commands {
     const { body: answer } = await firstValueFrom(this.api.create<{ decision: Decision; plan: PlanRecord }>(`/decisions/${crypto.randomUUID()}`, body));
     this.store.dispatch(planActions.loaded({ record: answer.plan, draft: null }));
     this.store.dispatch(work.load({ of: job.id }));
+    this.store.dispatch(stock.load({ of: WORKSHOP }));
     return answer.decision;
   }
 
   async takeDecisionBack(job: Job, decision: Decision): Promise<void> {
     await firstValueFrom(this.api.takeBack(`/decisions/${decision.id}`));
     this.store.dispatch(work.load({ of: job.id }));
+    this.store.dispatch(stock.load({ of: WORKSHOP }));
   }
 
   /** Goes back from begun work; what was worked out for it goes along. */

@@ -25,7 +25,7 @@ export const selectPickups = createSelector(parts.select, (p): readonly Pickup[]
   Object.values(p.data ?? {}).flatMap((k) => (!k.archived && isPickup(k.part) ? [k.part] : [])),
 );
 /** What lies in the drawers. */
-export const selectStock = createSelector(stock.select, (s): readonly StockItem[] => (s.data ?? []).map((k) => k.item));
+export const selectStock = createSelector(stock.select, (s): readonly StockItem[] => (s.data ?? []).map((k) => ({ ...k.item, reserved: k.reserved })));
 export const selectNames = createSelector(selectAnatomy, selectParts, (a, p) => namesOf(a, p));
 export const selectPlan = planFeature.selectDraft;
 /** The choice that is looked at: the last one, or else the first of the plan. */

@@ -183,6 +183,24 @@ describe('the bench', () => {
     expect(host(fixture).textContent).not.toContain('not this');
   });
 
+  it('challenges a drawer that says none: with a reason the part is counted in, and the step goes on', async () => {
+    const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('fitPart')] }, stock: [] });
+    expect(host(fixture).textContent).toContain('The part is not in stock.');
+    expect(() => button(fixture, 'Done')).toThrow();
+    button(fixture, 'Count it in').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('form [role=alert]')!.textContent).toContain('Type the reason');
+    await type(fixture, 'form.ask input', 'it came with the guitar');
+    button(fixture, 'Count it in').click();
+    await fixture.whenStable();
+    button(fixture, 'Done').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).counted).toBe('it came with the guitar');
+    put.flush({ entry: {} });
+    http.match(() => true);
+  });
+
   it('asks for the gap when the real part is tried, 0 where it touches, and says what it means', async () => {
     const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('testFit')] } });
     button(fixture, 'Done').click();

@@ -100,9 +100,18 @@ export class BenchPage {
       }))
       .sort((x, y) => Number(x.minor) - Number(y.minor));
   });
+  /** Why the part is here though no drawer says so, for the operation that it was said of. */
+  private readonly counted = signal<{ readonly operation: string; readonly reason: string } | null>(null);
+  protected readonly reason = signal('');
+  private readonly countedHere = computed(() => (this.counted()?.operation === this.bench()?.operation?.id ? (this.counted()?.reason ?? null) : null));
+  private readonly standingHindrances = computed(() =>
+    (this.bench()?.hindrances ?? []).filter((h) => this.countedHere() === null || h.kind !== 'gate' || h.state !== 'partInHand'),
+  );
+  /** A drawer that says none is challenged: whoever has the part in hand counts it in. */
+  protected readonly countable = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'partInHand'));
   protected readonly hindrances = computed(() => {
     const kinds = new Map(this.operations().map((o) => [o.id, o.kind]));
-    return (this.bench()?.hindrances ?? []).map((h) => ({
+    return this.standingHindrances().map((h) => ({
       text: hindranceText(h, (id) => kinds.get(id)),
       gate: h.kind === 'gate' && h.state === 'clearToCut',
     }));
@@ -116,7 +125,13 @@ export class BenchPage {
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),
   );
   protected readonly soFar = computed(() =>
-    (this.bench()?.ordered ?? []).map((o) => ({ id: o.id, word: OPERATION_WORDS[o.kind], state: o.state, now: o.id === this.bench()?.operation?.id })),
+    (this.bench()?.ordered ?? []).map((o) => ({
+      id: o.id,
+      word: OPERATION_WORDS[o.kind],
+      state: o.state,
+      now: o.id === this.bench()?.operation?.id,
+      skipped: this.bench()?.skipped.includes(o.id) ?? false,
+    })),
   );
   protected readonly lastMishap = computed(() => {
     const last = this.ledger().data?.at(-1);
@@ -169,6 +184,18 @@ export class BenchPage {
     });
   }
 
+  protected typeReason(event: Event): void {
+    this.reason.set((event.target as HTMLInputElement).value);
+  }
+
+  protected countIn(event: Event): void {
+    event.preventDefault();
+    const operation = this.bench()?.operation?.id;
+    const reason = this.reason().trim();
+    this.refusal.set(reason === '' ? 'Type the reason' : null);
+    if (operation !== undefined && reason !== '') this.counted.set({ operation, reason });
+  }
+
   protected toggle(label: string): void {
     this.open.set(this.open() === label ? null : label);
   }
@@ -206,7 +233,16 @@ export class BenchPage {
     this.problem.set(null);
     this.refusal.set(null);
     try {
-      await this.commands.logStep(job, operation.id, card, { ...said, minutes: this.watch()?.minutes() ?? null }, measured);
+      const counted = this.countedHere();
+      await this.commands.logStep(
+        job,
+        operation.id,
+        card,
+        { ...said, minutes: this.watch()?.minutes() ?? null, ...(counted === null ? {} : { counted }) },
+        measured,
+      );
+      this.counted.set(null);
+      this.reason.set('');
       this.text.set('');
       this.open.set(null);
       return true;

@@ -52,7 +52,11 @@ describe('the part shelf', () => {
     const data = Object.fromEntries([kept(pot), kept(screw), kept(pickup), kept(typicalHardware('jack', id(4), 'Old jack'), true)].map((k) => [k.part.id, k]));
     store.dispatch(parts.loaded({ of: WORKSHOP, data, version: null }));
     store.dispatch(
-      stock.loaded({ of: WORKSHOP, data: [{ item: { id: id(9), kind: 'part', part: id(2), quantity: 7, drawer: 'C1' }, version: 3 }], version: null }),
+      stock.loaded({
+        of: WORKSHOP,
+        data: [{ item: { id: id(9), kind: 'part', part: id(2), quantity: 7, drawer: 'C1' }, version: 3, reserved: {} }],
+        version: null,
+      }),
     );
     await settle(fixture);
     return fixture;

@@ -75,7 +75,7 @@ const LABELS: Readonly<Record<string, string>> = {
               }
             </th>
             <td>{{ r.kept.item.drawer || '—' }}</td>
-            <td class="number">{{ r.kept.item.quantity }}</td>
+            <td class="number">{{ r.kept.item.quantity }}{{ r.reserved > 0 ? ', ' + r.reserved + ' reserved' : '' }}</td>
             <td>
               <button
                 matButton
@@ -115,7 +115,12 @@ export class DrawersPage {
   protected readonly rows = computed(() => {
     const names = namesOf(null, this.shelf());
     return (this.held().data ?? [])
-      .map((kept) => ({ kept, part: kept.item.kind === 'part' ? kept.item.part : null, what: whatOf(kept.item, (id) => nameOf(names, id)) }))
+      .map((kept) => ({
+        kept,
+        reserved: Object.values(kept.reserved).reduce((n, x) => n + x, 0),
+        part: kept.item.kind === 'part' ? kept.item.part : null,
+        what: whatOf(kept.item, (id) => nameOf(names, id)),
+      }))
       .sort((a, b) => Number(a.part !== null) - Number(b.part !== null) || a.what.localeCompare(b.what));
   });
 

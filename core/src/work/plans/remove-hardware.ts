@@ -1,0 +1,8 @@
+import { comesOut } from '../moves.js';
+import { usualMinutes, type PlanRow } from '../plan-row.js';
+
+/** What comes out goes back to the drawer where this job took it from one. */
+export const removeHardware: PlanRow = {
+  kind: 'removeHardware',
+  plan: ({ does }, { state }) => ({ needs: [], minutes: usualMinutes('removeHardware', state), moves: comesOut(does, state) }),
+};

@@ -1,0 +1,8 @@
+import { comesOut } from '../moves.js';
+import { usualMinutes, type PlanRow } from '../plan-row.js';
+
+/** What comes out goes back to the drawer where this job took it from one. */
+export const removePart: PlanRow = {
+  kind: 'removePart',
+  plan: ({ does }, { state }) => ({ needs: [], minutes: usualMinutes('removePart', state), moves: comesOut(does, state) }),
+};

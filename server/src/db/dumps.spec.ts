@@ -1,9 +1,11 @@
-// What an earlier program wrote opens with nothing lost: a demo workshop, and one with jobs begun, as they were dumped before things were renamed.
+// What an earlier program wrote opens with nothing lost: a demo workshop, and one with jobs begun, as they were dumped before things were renamed;
+// and a job of eight decisions, one of them begun, from before an operation owned its work.
 import { createHash, randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { anatomy, part as partSchema, plan } from '@rinnovo/contract';
 import type { AnatomyRevision, Instrument, Job, KeptPart, LedgerEntry, Lesson, PlanRecord, Shop } from '@rinnovo/contract';
+import { evaluatePlan } from '@rinnovo/core/check';
 import { benchNow } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Reading } from '@rinnovo/core/quantity';
@@ -53,8 +55,8 @@ async function open(dump: string): Promise<Opened> {
   const tables = ((await raw('pg_tables').where({ schemaname: 'public' }).select('tablename')) as { tablename: string }[]).map((t) => t.tablename);
   const counts = Object.fromEntries(await Promise.all(tables.map(async (t) => [t, await rows(raw, t)] as const)));
   const before = Object.fromEntries(await Promise.all(STAYS.map(async (t) => [t, await bytes(raw, t)] as const)));
-  const written = (await raw('anatomy_revisions').select('document')) as { document: { cavities: { pockets: unknown[] }[] } }[];
-  const pockets = written.flatMap((r) => r.document.cavities.flatMap((c) => c.pockets)).length;
+  const written = (await raw('anatomy_revisions').select('document')) as { document: { cavities: { pockets?: unknown[]; levels?: unknown[] }[] } }[];
+  const pockets = written.flatMap((r) => r.document.cavities.flatMap((c) => c.pockets ?? c.levels ?? [])).length;
   await raw.destroy();
   const db = await openDatabase(url, name);
   const app = createApp({ db, log: pino({ level: 'silent' }), webRoot: null, workshop: 'test', ready: () => true });
@@ -68,7 +70,7 @@ async function body<T>(o: Opened, path: string): Promise<T> {
 }
 
 describe('a workshop that an earlier program wrote', () => {
-  for (const dump of ['0007-demo', '0007-begun'])
+  for (const dump of ['0007-demo', '0007-begun', '0009-eight-decisions'])
     it(`${dump} keeps every row, and what is only added keeps its bytes`, async () => {
       const o = await open(dump);
       try {
@@ -89,7 +91,7 @@ describe('a workshop that an earlier program wrote', () => {
       }
     }, 60_000);
 
-  for (const dump of ['0007-demo', '0007-begun'])
+  for (const dump of ['0007-demo', '0007-begun', '0009-eight-decisions'])
     it(`${dump} is read under today's names, and every document is one of today's`, async () => {
       const o = await open(dump);
       try {
@@ -116,6 +118,51 @@ describe('a workshop that an earlier program wrote', () => {
         await o.close();
       }
     }, 60_000);
+
+  it('finds the work of every decision under the operation that does it, done, ordered and judged as it was', async () => {
+    const o = await open('0009-eight-decisions');
+    try {
+      const s = await loadJobState(o.db, '00000000-0000-4000-8000-000000000021');
+      const kindsOf = (choice: string): readonly string[] => {
+        const decision = s.decisions.find((d) => d.choice === choice)!.id;
+        return s.operations.filter((x) => x.decision === decision).map((x) => `${x.kind} ${x.state}`);
+      };
+      expect(kindsOf('neck pickup')).toEqual(
+        jasmine.arrayWithExactContents([
+          ...['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate'].map((k) => `${k} done`),
+          ...['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart'].map((k) => `${k} proposed`),
+        ]),
+      );
+      expect(
+        Object.fromEntries(['volume', 'gone', 'wide', 'bore', 'fresh', 'deeper', 'strings'].map((c) => [c, kindsOf(c).map((k) => k.split(' ')[0])])),
+      ).toEqual({
+        volume: ['openHole', 'fitHardware'],
+        gone: ['plugHole'],
+        wide: ['fitSleeve', 'fitHardware'],
+        bore: ['plugHole', 'drillHole', 'fitHardware'],
+        fresh: ['drillHole', 'fitHardware'],
+        deeper: ['deepenRoute'],
+        strings: ['drillRow'],
+      });
+      // every row has its id and its place by hand
+      const rows = (await o.db('operations').select('id', 'rank')) as { id: string; rank: number }[];
+      expect(Object.fromEntries(s.operations.map((x) => [x.id, x.rank]))).toEqual(Object.fromEntries(rows.map((r) => [r.id, r.rank])));
+      // the whole plan is judged as it was when the last of them was decided
+      const last = s.decisions.at(-1)!;
+      const stood = last.options.find((x) => x.id === last.option)!.whole!;
+      const now = evaluatePlan(s.state, s.record.plan).verdicts;
+      expect(stood.length).toBeGreaterThan(30);
+      for (const was of stood) {
+        const is = now.find((v) => v.id === was.id);
+        expect([is?.class, is?.clearance?.toFixed(3)])
+          .withContext(was.id)
+          .toEqual([was.class, was.clearance?.toFixed(3)]);
+      }
+      expect(benchNow(benchInput(s)).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
+    } finally {
+      await o.close();
+    }
+  }, 60_000);
 
   it('goes on where the work stood: the next step is logged, the mishap and its lesson are there, own numbers hold', async () => {
     const o = await open('0007-begun');

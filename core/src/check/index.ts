@@ -10,4 +10,5 @@ export { HANGS } from './hangs.js';
 export { bodyOutline, depthAt, cavityAt, siteOf, type Site } from './site.js';
 export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
 export { stillToDo, worksOf, type Ground } from './works.js';
-export type { CheckId, Lacking, Subject, ThreadsMet, Verdict } from './verdict.js';
+export { CHECKS, isAbout, type CheckId, type CheckRow } from './rows.js';
+export type { Lacking, Subject, ThreadsMet, Verdict } from './verdict.js';

@@ -5,7 +5,8 @@ import type { PartOutline } from '../part/index.js';
 import { tightestCorner, type CornerMet } from './corner.js';
 import { laid, levelsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
-import { missingVerdict, verdict, type CheckId, type Verdict } from './verdict.js';
+import type { CheckId } from './rows.js';
+import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { sum } from '../measure/index.js';
 
 /**

@@ -5,7 +5,8 @@ import type { Target } from '../quantity/index.js';
 import { bounds, circle, containsPoint, placePoint, type Outline, type Point } from '../shape/index.js';
 import type { HardwareChoice, Plan } from './choice.js';
 import type { PlanState } from './place.js';
-import { lackingVerdict, missingVerdict, verdict, type CheckId, type Lacking, type Verdict } from './verdict.js';
+import type { CheckId } from './rows.js';
+import { lackingVerdict, missingVerdict, verdict, type Lacking, type Verdict } from './verdict.js';
 import type { Working } from '../measure/index.js';
 
 /** A place with the part that is to go there, and what of the instrument is round it. */

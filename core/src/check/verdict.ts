@@ -3,53 +3,7 @@ import { isMeasured, judge, leavesOf, notMeasured } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Point } from '../shape/index.js';
 import type { Corner } from './corner.js';
-
-export type CheckId =
-  | 'partInRoute'
-  | 'smallestCorner'
-  | 'screwInRoute'
-  | 'depthUnderPart'
-  | 'depthUnderScrews'
-  | 'windowGap'
-  | 'behindWindow'
-  | 'hiddenEdge'
-  | 'wall'
-  | 'edgeOfBody'
-  | 'floor'
-  | 'polesUnderStrings'
-  | 'leads'
-  | 'placeGone'
-  | 'coverHoles'
-  | 'coverGround'
-  | 'stringCount'
-  | 'travel'
-  | 'bushingInHole'
-  | 'hidesHole'
-  | 'threadThrough'
-  | 'bodyInRoom'
-  | 'besideNeighbour'
-  | 'cavityBehind'
-  | 'holeBeside'
-  | 'depthForPart'
-  | 'woodOver'
-  | 'switchInSlot'
-  | 'plugInside'
-  | 'leafSwing'
-  | 'pressHolds'
-  | 'pressSplits'
-  | 'headstockThick'
-  | 'nextTuner'
-  | 'oldHoleShows'
-  | 'screwHolds'
-  | 'screwPoint'
-  | 'screwBeside'
-  | 'threadBites'
-  | 'threadsMeet'
-  | 'wiresInBore'
-  | 'plateHides'
-  | 'sitsOnTop'
-  | 'cutterInCorner'
-  | 'plateScrewInAir';
+import type { CheckId } from './rows.js';
 
 /** What was compared with what, by the ids of features, sets, tiers and rows. */
 export interface Subject {

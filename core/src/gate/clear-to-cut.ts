@@ -1,4 +1,4 @@
-import type { CheckId, Evaluation, Verdict } from '../check/index.js';
+import { isAbout, type Evaluation, type Verdict } from '../check/index.js';
 import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -34,18 +34,6 @@ export interface Clearance {
   readonly clear: boolean;
   readonly items: readonly GateItem[];
 }
-
-/** Checks whose failure cannot be undone in the wood: what they rest on is read twice. */
-const IRREVERSIBLE: ReadonlySet<CheckId> = new Set<CheckId>([
-  'floor',
-  'hiddenEdge',
-  'behindWindow',
-  'bushingInHole',
-  'pressHolds',
-  'depthForPart',
-  'woodOver',
-  'screwPoint',
-]);
 
 /** All that the gate is stated; nothing of it is taken for granted. */
 export interface GateInput {
@@ -110,7 +98,7 @@ export function restsOn(verdicts: readonly Verdict[], anatomy: Anatomy): readonl
     if (dimensionAt(anatomy, t).exists) seen.set(targetKey(t), t);
   };
   for (const v of verdicts) {
-    if (!IRREVERSIBLE.has(v.check)) continue;
+    if (!isAbout(v.check, 'restsTwice')) continue;
     v.missing.forEach(add);
     for (const leaf of v.working ? leavesOf(v.working) : []) {
       if (!leaf.ref) continue;

@@ -10,3 +10,8 @@ export const OPERATIONS = Object.fromEntries(ROWS.map((r) => [r.kind, r])) as un
 export function isIrreversible(kind: OperationKind): boolean {
   return OPERATIONS[kind].undo === 'no';
 }
+
+/** Does some work take away wood, of a plate, or of the part itself? */
+export function takesFrom(work: readonly { readonly kind: OperationKind }[], what: 'wood' | 'plate' | 'part'): boolean {
+  return work.some((w) => OPERATIONS[w.kind].takesFrom === what);
+}

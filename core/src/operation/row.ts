@@ -34,6 +34,8 @@ export interface OperationRow {
   readonly minutes: readonly SettingKey[];
   /** The step that does it: once that is logged, what the operation does counts as done. Null where only its end does. */
   readonly takes: StepKind | null;
+  /** What it takes something away from that does not grow again. */
+  readonly takesFrom?: 'wood' | 'plate' | 'part';
   /** Are its levels cut all at once, or one after the other? What was read of an operation that broke off tells which. */
   readonly levels?: 'together' | 'in turn';
 }

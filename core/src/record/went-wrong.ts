@@ -1,4 +1,4 @@
-import { evaluateChoice, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
+import { evaluateChoice, isAbout, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
 import type { Act } from '../operation/index.js';
 import { beyondLine, type Beyond } from './beyond-line.js';
 
@@ -58,13 +58,10 @@ export function consequenceOf(state: PlanState, choice: Choice, mishap: Mishap):
   const changed = afterMishap(state, choice, mishap);
   const evaluation = evaluateChoice(state, changed);
   const before = evaluateChoice(state, choice).verdicts;
-  const trouble = evaluation.verdicts.filter((v) => WOOD.has(v.check) && TROUBLE.has(v.class) && !before.some((b) => sameTrouble(b, v)));
+  const trouble = evaluation.verdicts.filter((v) => isAbout(v.check, 'mishap') && TROUBLE.has(v.class) && !before.some((b) => sameTrouble(b, v)));
   const broken = trouble.filter((v) => v.class !== 'thin');
   return { choice: changed, evaluation, trouble, waysOn: waysOn(mishap, broken, trouble.length > broken.length, coveredBy(before)) };
 }
-
-/** What a mishap can change: the wood that is left, and what hides it. */
-const WOOD: ReadonlySet<Verdict['check']> = new Set<Verdict['check']>(['floor', 'wall', 'edgeOfBody', 'hiddenEdge', 'behindWindow']);
 
 const TROUBLE: ReadonlySet<Verdict['class']> = new Set<Verdict['class']>(['clashes', 'tooClose', 'thin']);
 

@@ -1,5 +1,5 @@
 import { plugged } from './plug-and-redrill.js';
-import { evaluateStep, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
+import { evaluateStep, isAbout, leftBy, withChoice, type HardwareChoice } from '../check/index.js';
 import { newHoleSteps } from '../cut/index.js';
 import type { Change } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
@@ -20,8 +20,8 @@ const WAYS = 16;
 export function move(g: HardwareGround): readonly Proposal[] {
   const { site, state, verdicts, choice } = g;
   const hole = site?.hole;
-  const crowded = (list: typeof verdicts): boolean => list.some((v) => CROWDING.has(v.check) && v.class !== 'well');
-  const thinOnly = verdicts.every((v) => !CROWDING.has(v.check) || v.class === 'well' || v.class === 'thin');
+  const crowded = (list: typeof verdicts): boolean => list.some((v) => isAbout(v.check, 'crowding') && v.class !== 'well');
+  const thinOnly = verdicts.every((v) => !isAbout(v.check, 'crowding') || v.class === 'well' || v.class === 'thin');
   if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
   const left = leftBy(state, withChoice(g.plan, choice));
   const no = quickNo(left, g.plan, site);
@@ -32,7 +32,8 @@ export function move(g: HardwareGround): readonly Proposal[] {
       if (no(at)) continue;
       const moved = movedTo(g, at);
       const there = evaluateStep(left, g.plan, moved, [toSpot(g, at)]);
-      if (there.some((v) => CROWDING.has(v.check)) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
+      if (there.some((v) => isAbout(v.check, 'crowding')) && !crowded(there))
+        return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
     }
   }
   return [];
@@ -85,5 +86,3 @@ function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
     by: far,
   };
 }
-
-const CROWDING: ReadonlySet<string> = new Set(['bodyInRoom', 'besideNeighbour', 'leafSwing', 'cavityBehind', 'holeBeside']);

@@ -2,6 +2,7 @@ import {
   bareChoice,
   barePickup,
   evaluatePlan,
+  isAbout,
   ofChoice,
   withChoice,
   type Choice,
@@ -221,15 +222,13 @@ function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: 
 
 /** The worst-case floor or wall below the least for strength, where the plan makes it thinner than it was found. */
 function weakest(evaluation: Evaluation, found: Evaluation, least: number): Exclusion | null {
-  const structural = (v: Verdict): boolean => STRUCTURAL.has(v.check);
+  const structural = (v: Verdict): boolean => isAbout(v.check, 'structural');
   const left = (v: Verdict): number => (v.clearance ?? 0) - (v.worst ?? 0);
   const asFound = Math.min(Infinity, ...found.verdicts.filter((v) => structural(v) && v.clearance !== null).map(left));
   const thin = evaluation.verdicts.filter((v) => structural(v) && v.clearance !== null && left(v) < least && left(v) < asFound - 1e-6);
   const worst = thin.reduce<Verdict | null>((w, v) => (w && left(w) <= left(v) ? w : v), null);
   return worst ? { kind: 'strength', verdict: worst.id, left: left(worst), least } : null;
 }
-
-const STRUCTURAL: ReadonlySet<Verdict['check']> = new Set<Verdict['check']>(['floor', 'wall', 'edgeOfBody', 'woodOver']);
 
 function byRank(a: Option, b: Option): number {
   const group = (o: Option): number => (o.excluded === null ? 0 : o.excluded.kind === 'baseline' ? 2 : 1);

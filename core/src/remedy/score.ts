@@ -1,4 +1,4 @@
-import type { Evaluation } from '../check/index.js';
+import { isAbout, type Evaluation } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { Pickup } from '../part/index.js';
@@ -61,12 +61,9 @@ export interface Scored {
   readonly toolsHere: boolean;
 }
 
-/** Checks that say whether something shows. */
-const SEEN: ReadonlySet<string> = new Set(['hiddenEdge', 'behindWindow', 'hidesHole', 'plateHides', 'oldHoleShows']);
-
 /** The weighted sum of the fixed scales, by the workshop's weights or the job's own. Reversible: 1 nothing cut, 0.5 the part or a plate is, or the old part goes back in cut wood, 0 it does not. */
 export function score(o: Scored, s: Settings, weights: Weights = {}): Score {
-  const seen = o.evaluation.verdicts.some((v) => SEEN.has(v.check) && v.class !== 'well' && v.class !== 'thin');
+  const seen = o.evaluation.verdicts.some((v) => isAbout(v.check, 'appearance') && v.class !== 'well' && v.class !== 'thin');
   const values: Readonly<Record<ScaleId, number>> = {
     owner: o.owner,
     reversible: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut || o.back.plateCut ? 0.5 : 1,

@@ -1,5 +1,5 @@
 import { actsOfChoice, bareChoice, evaluateChoice, type Evaluation, type HardwareChoice, type PlanState } from '../check/index.js';
-import { isIrreversible } from '../operation/index.js';
+import { takesFrom } from '../operation/index.js';
 import type { WayBack } from './way-back.js';
 
 /** Evaluates the part that was there in the place as it would be left: does it go back, and was anything cut? */
@@ -8,8 +8,7 @@ export function wayBackOfHardware(state: PlanState, choice: HardwareChoice, afte
   const feature = place.on === 'feature' && place.screw === undefined ? place.feature : null;
   const { anatomy } = state;
   const part = [...anatomy.holes, ...anatomy.cavities, ...anatomy.plates].find((f) => f.id === feature)?.part ?? null;
-  const woodCut =
-    choice.work.some((w) => isIrreversible(w.kind)) || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
+  const woodCut = takesFrom(choice.work, 'wood') || (place.on === 'face' && choice.part !== null && !anatomy.holes.some((h) => h.id === choice.id));
   // another plate comes off as it went on: the old one is laid in the instrument as it was
   const ground =
     actsOfChoice(choice).some((w) => w.kind === 'setPlate') || anatomy.plates.some((p) => p.id === feature) ? state : { ...state, anatomy: after.anatomy };

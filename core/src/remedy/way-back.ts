@@ -1,6 +1,6 @@
-import { barePickup, evaluateChoice, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
+import { barePickup, evaluateChoice, isAbout, type Evaluation, type PlanState, type PickupChoice, type Verdict } from '../check/index.js';
 import type { Anatomy, PickupPosition } from '../instrument/index.js';
-import { isIrreversible } from '../operation/index.js';
+import { takesFrom } from '../operation/index.js';
 
 /** What going back to the part that was there would need, judged in the anatomy that a plan would leave. */
 export interface WayBack {
@@ -28,23 +28,13 @@ export function wayBack(state: PlanState, choice: PickupChoice, after: Evaluatio
     { ...barePickup(choice), part: before.part, insertFitted: wasFitted, leadsNeeded: 0 },
   );
   const work = choice.work ?? [];
-  const partChecks = new Set([
-    'partInRoute',
-    'smallestCorner',
-    'screwInRoute',
-    'depthUnderPart',
-    'depthUnderScrews',
-    'windowGap',
-    'behindWindow',
-    'hiddenEdge',
-  ]);
-  const verdicts = back.verdicts.filter((v) => partChecks.has(v.check));
+  const verdicts = back.verdicts.filter((v) => isAbout(v.check, 'pickupFits'));
   return {
     part: before.part,
     needsInsert: wasFitted && !choice.insertFitted,
-    woodCut: choice.route !== null || work.some((w) => isIrreversible(w.kind) && w.kind !== 'openWindow'),
-    partCut: work.some((w) => w.kind === 'trimPart'),
-    plateCut: work.some((w) => w.kind === 'openWindow'),
+    woodCut: choice.route !== null || takesFrom(work, 'wood'),
+    partCut: takesFrom(work, 'part'),
+    plateCut: takesFrom(work, 'plate'),
     verdicts,
     works: verdicts.every((v) => v.class === 'well' || v.class === 'thin'),
   };

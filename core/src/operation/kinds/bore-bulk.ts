@@ -5,6 +5,7 @@ export const boreBulk = operationRow({
   kind: 'boreBulk',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'drill press',
   minutes: ['minutesBore'],
   takes: 'bore',

@@ -5,6 +5,7 @@ export const boreWells = operationRow({
   kind: 'boreWells',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'drill press',
   minutes: ['minutesWells'],
   takes: 'bore',

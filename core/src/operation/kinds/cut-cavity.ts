@@ -5,6 +5,7 @@ export const cutCavity = operationRow({
   kind: 'cutCavity',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'router',
   minutes: ['minutesTrace', 'minutesTemplate', 'minutesSetUp', 'minutesPass'],
   takes: 'deepenTo',

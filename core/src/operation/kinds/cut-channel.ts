@@ -5,6 +5,7 @@ export const cutChannel = operationRow({
   kind: 'cutChannel',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'router',
   minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
   takes: 'deepenTo',

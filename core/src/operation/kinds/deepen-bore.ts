@@ -5,6 +5,7 @@ export const deepenBore = operationRow({
   kind: 'deepenBore',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'boreDeeper',

@@ -5,6 +5,7 @@ export const deepenRoute = operationRow({
   kind: 'deepenRoute',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'router',
   minutes: ['minutesSetUp', 'minutesPass'],
   takes: 'deepenTo',

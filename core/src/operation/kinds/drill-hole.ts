@@ -5,6 +5,7 @@ export const drillHole = operationRow({
   kind: 'drillHole',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'drillNew',

@@ -5,6 +5,7 @@ export const drillRow = operationRow({
   kind: 'drillRow',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'drill press',
   minutes: ['minutesTemplate', 'minutesHole'],
   takes: 'drillRowTo',

@@ -5,6 +5,7 @@ export const fillRoute = operationRow({
   kind: 'fillRoute',
   phase: 'fill',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'bench',
   minutes: ['minutesFill'],
   takes: 'fillIn',

@@ -5,6 +5,7 @@ export const openHole = operationRow({
   kind: 'openHole',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'openTo',

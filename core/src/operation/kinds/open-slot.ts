@@ -5,6 +5,7 @@ export const openSlot = operationRow({
   kind: 'openSlot',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'vice',
   minutes: ['minutesTrace'],
   takes: 'openSlotTo',

@@ -5,6 +5,7 @@ export const openWindow = operationRow({
   kind: 'openWindow',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'plate',
   station: 'vice',
   minutes: ['minutesTrace'],
   takes: 'fileWindow',

@@ -5,6 +5,7 @@ export const plugHole = operationRow({
   kind: 'plugHole',
   phase: 'fill',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesPlug'],
   takes: 'gluePlug',

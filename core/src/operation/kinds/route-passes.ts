@@ -5,6 +5,7 @@ export const routePasses = operationRow({
   kind: 'routePasses',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'router',
   minutes: [],
   takes: 'cut',

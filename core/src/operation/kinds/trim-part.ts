@@ -5,6 +5,7 @@ export const trimPart = operationRow({
   kind: 'trimPart',
   phase: 'fit in bare wood',
   undo: 'part',
+  takesFrom: 'part',
   station: 'vice',
   minutes: ['minutesSetUp'],
   takes: 'cutDown',

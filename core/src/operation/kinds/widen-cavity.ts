@@ -5,6 +5,7 @@ export const widenCavity = operationRow({
   kind: 'widenCavity',
   phase: 'cut',
   undo: 'no',
+  takesFrom: 'wood',
   station: 'router',
   minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
   takes: 'widenTo',

@@ -5,7 +5,7 @@ export const removeHardware: OperationWords = {
   name: 'Remove the part',
   steps: {
     takeHardwareOut: {
-      card: () => 'Label the wires. Remove the part. Bag it with its screws.',
+      card: () => 'Remove the part. Bag it with its screws.',
       logged: 'part removed',
     },
   },

@@ -9,7 +9,7 @@ import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { standingReadings } from '@rinnovo/core/work';
-import { namesOf } from '@rinnovo/words';
+import { namesOf, placeOfChoice } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
 import { anatomy, instrument, jobs, ledger, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
@@ -164,4 +164,9 @@ export const selectBenchInput = createSelector(
 /** The readings that still stand: what was worked since is not proved by what was read before. */
 export const selectStandingReadings = createSelector(selectReadings, selectOperations, ledger.select, (all, operations, l) =>
   standingReadings(all, operations, l.data ?? []),
+);
+
+/** Where the work of each decision in force is done, in words. */
+export const selectPlacesOfWork = createSelector(selectDecisions, selectPlan, selectNames, (decisions, plan, names): Readonly<Record<string, string>> =>
+  Object.fromEntries(decisions.map((d) => [d.id, placeOfChoice((plan && choiceOf(plan, d.choice)) ?? d.chosen, names)])),
 );

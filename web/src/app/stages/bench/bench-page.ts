@@ -29,7 +29,7 @@ import type { Typed } from '../../state/commands';
 import { planActions } from '../../state/plan.actions';
 import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectChoice, selectDecisions, selectJob, selectOperations, selectStanding } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectJob, selectOperations, selectPlacesOfWork, selectStanding } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
@@ -76,6 +76,8 @@ export class BenchPage {
     const o = this.bench()?.operation;
     return o ? OPERATION_WORDS[o.kind] : '';
   });
+  private readonly places = this.store.selectSignal(selectPlacesOfWork);
+  protected readonly where = computed(() => this.places()[this.bench()?.operation?.decision ?? ''] ?? '');
   protected readonly step = computed(() => {
     const card = this.card();
     return card ? stepText(card) : '';
@@ -128,6 +130,7 @@ export class BenchPage {
     (this.bench()?.ordered ?? []).map((o) => ({
       id: o.id,
       word: OPERATION_WORDS[o.kind],
+      where: this.places()[o.decision] ?? '',
       state: o.state,
       now: o.id === this.bench()?.operation?.id,
       skipped: this.bench()?.skipped.includes(o.id) ?? false,

@@ -37,7 +37,7 @@ describe('the order of the work', () => {
 
   it('sends the whole order when one is moved by a button', async () => {
     const { fixture, http } = await order();
-    host(fixture).querySelector<HTMLButtonElement>('[aria-label="Later: Trace the mounted plate"]')!.click();
+    host(fixture).querySelector<HTMLButtonElement>('[aria-label^="Later: Trace the mounted plate, "]')!.click();
     await settle();
     const put = http.expectOne('/api/jobs/job/order');
     expect((put.request.body as { order: string[] }).order).toEqual([

@@ -11,7 +11,7 @@ import { brokenText, OPERATION_WORDS, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
-import { selectDecision, selectJob, selectOperations, selectWork } from '../../state/selectors';
+import { selectDecision, selectJob, selectOperations, selectPlacesOfWork, selectWork } from '../../state/selectors';
 import { Icon } from '../../ui/icon';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'mishap', dropped: 'dropped' } as const;
@@ -39,6 +39,7 @@ export class OrderPage {
   protected readonly selected = signal<string | null>(null);
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
 
+  private readonly places = this.store.selectSignal(selectPlacesOfWork);
   protected readonly ordered = computed(() => inOrder(this.operations(), RULES));
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
   private readonly kinds = computed(() => new Map(this.operations().map((o) => [o.id, o.kind])));
@@ -58,6 +59,7 @@ export class OrderPage {
       id: o.id,
       place: i + 1,
       title: OPERATION_WORDS[o.kind],
+      where: this.places()[o.decision] ?? '',
       minutes: o.minutes,
       irreversible: isIrreversible(o.kind),
       state: STATE_WORDS[o.state],

@@ -2,6 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { LedgerEntry, Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
+import { work } from '../../state/resources';
 import { BenchPage } from './bench-page';
 
 const planned = { ...choice, route };
@@ -42,6 +43,17 @@ describe('the bench', () => {
   it('says what to do first when there is no work', async () => {
     const { fixture } = await bench({});
     expect(host(fixture).textContent).toContain('No work on the bench');
+  });
+
+  it('does not say that all is done while what there is to do is worked out', async () => {
+    const { store } = jobOnScreen({ choice: planned });
+    const fixture = TestBed.createComponent(BenchPage);
+    await fixture.whenStable();
+    // the work has come, the bench that is on the screen was made without it
+    store.dispatch(work.loaded({ of: 'job', data: { decisions: [decision], operations: [passes], waivers: [], clearances: [], consents: [] }, version: null }));
+    await fixture.whenStable();
+    expect(host(fixture).textContent).not.toContain('All work is done');
+    expect(host(fixture).textContent).toContain('Computing the next step');
   });
 
   it('shows caution first, then one step', async () => {

@@ -61,13 +61,13 @@ export class BenchPage {
   private readonly results = this.store.selectSignal(resultsFeature.selectBench);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly job = this.store.selectSignal(selectJob);
-  private readonly operations = this.store.selectSignal(selectOperations);
+  protected readonly operations = this.store.selectSignal(selectOperations);
   private readonly standing = this.store.selectSignal(selectStanding);
   private readonly shop = this.store.selectSignal(shop.select);
   private readonly ledger = this.store.selectSignal(ledger.select);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly field = viewChild(LengthField);
-  protected readonly decisions = this.store.selectSignal(selectDecisions);
+  private readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly instrument = computed(() => this.held().of ?? '');
 
   protected readonly bench = computed(() => this.results()?.result ?? null);

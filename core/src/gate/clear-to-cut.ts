@@ -94,8 +94,10 @@ function printItem(drawn: Widths, read: Widths | null): GateItem {
 /** The dimensions of the instrument that an irreversible cut rests on: depths and thickness of the sums; of plates and windows the two check widths. */
 export function restsOn(verdicts: readonly Verdict[], anatomy: Anatomy): readonly Target[] {
   const seen = new Map<string, Target>();
+  // a hole that is plugged has no size to read: what it will be is planned
+  const plugged = new Set(anatomy.holes.flatMap((h) => (h.condition === 'plugged' ? [h.id] : [])));
   const add = (t: Target): void => {
-    if (dimensionAt(anatomy, t).exists) seen.set(targetKey(t), t);
+    if (dimensionAt(anatomy, t).exists && !plugged.has(t.feature)) seen.set(targetKey(t), t);
   };
   for (const v of verdicts) {
     if (!isAbout(v.check, 'restsTwice')) continue;

@@ -1,15 +1,16 @@
 import { evaluateChoice, newHardwareChoice, routeLevels, type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
-import { benchNow, type Bench, type BenchInput } from '../gate/index.js';
+import { benchNow, restsOn, type Bench, type BenchInput } from '../gate/index.js';
 import { applyChanges, type Anatomy } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import { doneOf, type Operation, type OperationKind, type WorkItem } from '../operation/index.js';
 import { RULES } from '../order/index.js';
+import type { Reading } from '../quantity/index.js';
 import { circle, containsPoint, roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, inDrawer, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { leftBy, operationOf } from '../testing/work.js';
 import { idOf } from './id-of.js';
-import { operationsNow, plannedWork } from './index.js';
+import { operationsNow, plannedWork, standingReadings } from './index.js';
 
 const level = (id: string, width: number, depth: number, corner = 5) => ({ id, outline: roundedRectangle(width, width / 2, corner), depth, bored: false });
 const well = { id: 'well', outline: circle(6, { x: 30, y: 0 }), depth: 24, bored: true };
@@ -264,5 +265,76 @@ describe('operations made anew', () => {
   it('of a place that has gone are only those that have begun', () => {
     const gone = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot');
     expect(operationsNow([row('openHole', { state: 'doing' }), row('fitHardware', {})], wanted(gone), plainState()).map((o) => o.kind)).toEqual(['openHole']);
+  });
+});
+
+describe('readings that still stand', () => {
+  const read = (id: string, at: string, value: number): Reading => ({
+    id,
+    instrument: 'i',
+    target: { quantity: 'holeDiameter', feature: 'volume' },
+    value,
+    limit: 0.05,
+    raw: String(value),
+    tool: 't',
+    person: 'p',
+    at,
+    blind: id === 'b',
+    survey: null,
+    corrects: null,
+  });
+  const two = [read('a', '2026-01-01T10:00:00Z', 8), read('b', '2026-01-01T10:05:00Z', 8.02)];
+  const opened = (state: Operation['state']): Operation =>
+    operationOf('openHole', { state, lapses: [{ quantity: 'holeDiameter', feature: 'volume' }], subject: { aspect: 'anatomy', id: 'volume' } });
+  const log = [{ operation: 'openHole', at: '2026-01-02T09:00:00.000Z' }];
+
+  it('are not those of a hole that was opened since: two old ones prove nothing of its new size, a new one stands', () => {
+    expect(standingReadings(two, [opened('done')], log)).toEqual([]);
+    expect(standingReadings(two, [opened('doing')], log)).toEqual(two);
+    const fresh = read('c', '2026-01-02T09:00:01Z', 9.7);
+    expect(standingReadings([...two, fresh], [opened('done')], log)).toEqual([fresh]);
+    // of another hole, or of another quantity of it, all stand
+    const other = two.map((r) => ({ ...r, target: { quantity: 'holeDepth' as const, feature: 'volume' } }));
+    expect(standingReadings(other, [opened('done')], log)).toEqual(other);
+  });
+
+  it('come from what an operation does: each act names what it makes void', () => {
+    const basis = { kind: 'planned' as const };
+    const d = { value: 9, limit: 0.1, basis };
+    const acts = plainChoice({
+      part: null,
+      work: [
+        {
+          kind: 'deepenRoute',
+          does: [
+            { kind: 'setDepth', cavity: 'route', level: 'old', depth: d },
+            { kind: 'sizePlate', plate: 'plate', outline: plainAnatomy().plates[0]!.outline },
+          ],
+        },
+      ],
+    });
+    expect(plannedWork(plainState(), acts).find((w) => w.kind === 'deepenRoute')!.lapses).toEqual([
+      { quantity: 'levelDepth', feature: 'route', part: 'old' },
+      { quantity: 'checkWidthAcross', feature: 'plate' },
+      { quantity: 'checkWidthAlong', feature: 'plate' },
+    ]);
+  });
+
+  it('are not asked of a hole that is plugged: it has no size to read', () => {
+    const a: Anatomy = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8, { part: null })], cavities: [...plainAnatomy().cavities, controlOf(36)] };
+    const pot = partOf('pot', 'pot', { bushing: 6.9 });
+    const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: { value: 7.2, limit: 0.1, basis: { kind: 'planned' as const } } };
+    const choice: HardwareChoice = {
+      ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'),
+      work: [
+        { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] },
+        { kind: 'drillHole', does: [size] },
+      ],
+    };
+    const state: PlanState = { ...plainState(a), parts: { ...plainState().parts, pot } };
+    const asked = (s: PlanState) => restsOn(evaluateChoice(s, choice).verdicts, s.anatomy).map((t) => t.quantity);
+    expect(asked(state)).toContain('holeDiameter');
+    const plugged = { ...state, anatomy: leftBy('plugHole', choice, state) };
+    expect(asked(plugged)).not.toContain('holeDiameter');
   });
 });

@@ -7,6 +7,7 @@ import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { keepOperations } from '../operations/queries.js';
+import { planOf } from '../plans/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
 import { judgeStep } from './log-step.js';
 import { ledgerAfter } from './queries.js';
@@ -25,6 +26,7 @@ export function ledgerRoutes(db: Knex): Router {
         // work that the plan has made since is not stored yet
         const job = found?.job ?? body.job;
         if (job === undefined) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
+        if (!found) await planOf(trx, job, true);
         const first = await loadJobState(trx, job);
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const newest = await lockRevision(trx, first.job.instrument);

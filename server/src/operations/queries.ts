@@ -10,7 +10,7 @@ export async function operationsOf(db: Knex, decisions: readonly string[]): Prom
     .select('id', 'job', 'decision', 'source', 'key', 'kind', 'subject', 'does', 'lapses', 'state', 'rank')) as Operation[];
 }
 
-/** Writes operations down that were worked out: new ones with what they do, those that have not begun as they are made now. */
+/** Writes operations down that were worked out: new ones with what they do, those that have not begun as they are made now; what another hand has begun meanwhile stays as it is. */
 export async function keepOperations(trx: Knex.Transaction, operations: readonly Operation[], writeId: string): Promise<void> {
   const open = operations.filter((o) => !hasStarted(o));
   if (open.length === 0) return;
@@ -28,7 +28,11 @@ export async function keepOperations(trx: Knex.Transaction, operations: readonly
     lapses: JSON.stringify(lapses),
     write_id: writeId,
   }));
-  await trx('operations').insert(rows).onConflict('id').merge(['does', 'lapses', 'subject', 'rank', 'state', 'write_id']);
+  await trx('operations')
+    .insert(rows)
+    .onConflict('id')
+    .merge(['does', 'lapses', 'subject', 'rank', 'write_id'])
+    .whereIn('operations.state', ['proposed', 'ready']);
 }
 
 export async function waiversOf(db: Knex, job: string): Promise<readonly WaiverRecord[]> {

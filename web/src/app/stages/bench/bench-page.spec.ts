@@ -199,11 +199,11 @@ describe('the bench', () => {
     const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('fitPart')] }, stock: [] });
     expect(host(fixture).textContent).toContain('The part is not in stock.');
     expect(() => button(fixture, 'Done')).toThrow();
-    button(fixture, 'Count it in').click();
+    button(fixture, 'Count the part').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('form [role=alert]')!.textContent).toContain('Type the reason');
     await type(fixture, 'form.ask input', 'it came with the guitar');
-    button(fixture, 'Count it in').click();
+    button(fixture, 'Count the part').click();
     await fixture.whenStable();
     button(fixture, 'Done').click();
     await settle();

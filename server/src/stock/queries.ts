@@ -60,6 +60,11 @@ export interface Movement {
   readonly write_id: string;
 }
 
+/** Writes down what an item was counted to; its own write makes its version. */
+export async function countTo(trx: Knex.Transaction, movement: Movement): Promise<void> {
+  if (movement.amount !== 0) await trx('movements').insert(movement);
+}
+
 /** Writes movements down; whoever has read an item before reads it again. */
 export async function addMovements(trx: Knex.Transaction, movements: readonly Movement[]): Promise<void> {
   const some = movements.filter((m) => m.amount !== 0);

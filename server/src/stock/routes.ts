@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { addMovements, keptStock, lockStock, stockRows, type StockRow } from './queries.js';
+import { countTo, keptStock, lockStock, stockRows, type StockRow } from './queries.js';
 
 /** What lies in the drawers: how many, where. */
 export function stockRoutes(db: Knex): Router {
@@ -35,7 +35,7 @@ export function stockRoutes(db: Knex): Router {
         const written = { document: JSON.stringify(document), version: (old?.version ?? 0) + 1, archived: false, write_id: writeId };
         if (old) await trx('stock').where({ id: params.id }).update(written);
         else await trx('stock').insert({ id: params.id, ...written });
-        await addMovements(trx, [{ item: params.id, amount: quantity - (old?.quantity ?? 0), why: 'counted', person, write_id: writeId }]);
+        await countTo(trx, { item: params.id, amount: quantity - (old?.quantity ?? 0), why: 'counted', person, write_id: writeId });
         const kept = keptStock((await lockStock(trx, params.id)) as StockRow);
         return { status: old && !old.archived ? 200 : 201, body: kept, version: kept.version };
       },

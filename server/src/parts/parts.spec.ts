@@ -100,6 +100,7 @@ describe('the drawers', () => {
     expect((await w.change(`/api/stock/${id}`, 1, { ...item, quantity: 0 })).body as KeptStock).toEqual({
       item: { ...item, quantity: 0 },
       version: 2,
+      reserved: {},
     } as KeptStock);
     expect((await w.change(`/api/stock/${id}`, 1, item)).status).toBe(412);
   });

@@ -62,10 +62,14 @@ export function operationsOfBench({
 /** What is to be done now: the next step of the first operation that is not finished. One that was begun and has no step left by the plan of now is skipped, and said so. */
 export function benchNow(input: BenchInput): Bench {
   const made = operationsOfBench(input);
-  const skipped = made.filter((o) => o.state === 'doing' && cardsOf(o, input).every((c) => completedSteps(o.id, input.log).has(c.key))).map((o) => o.id);
-  const live = made.filter((o) => !skipped.includes(o.id));
+  // what is logged to its end is over, also before its row says so
+  const over = made.filter((o) => isOpen(o) && input.log.some((l) => l.operation === o.id) && isLogged(o, input));
+  const skipped = [...over, ...made.filter((o) => o.state === 'doing' && !over.includes(o) && isLogged(o, input))]
+    .filter((o) => o.state === 'doing')
+    .map((o) => o.id);
+  const live = made.filter((o) => !over.includes(o) && !skipped.includes(o.id));
   const ordered = inOrder(made, input.rules);
-  const operation = nextOperation(ordered.filter((o) => !skipped.includes(o.id)));
+  const operation = nextOperation(ordered.filter((o) => live.includes(o)));
   if (!operation) return { ordered, skipped, operation: null, cards: [], now: 0, hindrances: [] };
   const cards = cardsOf(operation, input);
   const completed = completedSteps(operation.id, input.log);
@@ -82,6 +86,14 @@ export function benchNow(input: BenchInput): Bench {
     now: open === -1 ? cards.length : open,
     hindrances: hindrances(operation, live, input.rules, input.waivers, gates),
   };
+}
+
+const isOpen = (o: Operation): boolean => o.state !== 'done' && o.state !== 'dropped';
+
+/** Has every step of an operation been logged that it has by the plan of now? */
+function isLogged(o: Operation, input: BenchInput): boolean {
+  const completed = completedSteps(o.id, input.log);
+  return cardsOf(o, input).every((c) => completed.has(c.key));
 }
 
 /** The cards of one operation with what was measured in it so far. */

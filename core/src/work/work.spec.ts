@@ -148,6 +148,14 @@ describe('the bench', () => {
     expect(bench(plainState(), flat, { operations: rows }).operation).toBeNull();
   });
 
+  it('goes on from what is logged to its end before its row says so: no step 2 of 1', () => {
+    const rows = plannedWork(plainState(), reroute()).map((w) => operationOf(w.kind));
+    const at = '2026-01-01T10:00:00.000Z';
+    const log = [{ operation: 'meterPart', step: '1 meter', outcome: 'done' as const, measured: null, at }];
+    const b = bench(plainState(), reroute(), { operations: rows, log });
+    expect([b.operation!.kind, b.now, b.skipped]).toEqual(['removePart', 0, []]);
+  });
+
   it('skips what was begun and has no step left, and says so', () => {
     const flat = reroute({ route: { at: away, levels: [level('main', 86, 19)] } });
     const rows = plannedWork(plainState(), reroute()).map((w) => operationOf(w.kind, { state: w.kind === 'boreWells' ? 'doing' : 'done' }));

@@ -62,12 +62,10 @@ export function operationsOfBench({
 /** What is to be done now: the next step of the first operation that is not finished. One that was begun and has no step left by the plan of now is skipped, and said so. */
 export function benchNow(input: BenchInput): Bench {
   const made = operationsOfBench(input);
-  // what is logged to its end is over, also before its row says so
-  const over = made.filter((o) => isOpen(o) && input.log.some((l) => l.operation === o.id) && isLogged(o, input));
-  const skipped = [...over, ...made.filter((o) => o.state === 'doing' && !over.includes(o) && isLogged(o, input))]
-    .filter((o) => o.state === 'doing')
-    .map((o) => o.id);
-  const live = made.filter((o) => !over.includes(o) && !skipped.includes(o.id));
+  // what is logged to its end, or begun with no step left, is over, also before its row says so
+  const over = made.filter((o) => isOpen(o) && (o.state === 'doing' || input.log.some((l) => l.operation === o.id)) && isLogged(o, input));
+  const skipped = over.filter((o) => o.state === 'doing').map((o) => o.id);
+  const live = made.filter((o) => !over.includes(o));
   const ordered = inOrder(made, input.rules);
   const operation = nextOperation(ordered.filter((o) => live.includes(o)));
   if (!operation) return { ordered, skipped, operation: null, cards: [], now: 0, hindrances: [] };

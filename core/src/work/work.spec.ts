@@ -19,6 +19,17 @@ const reroute = (more: Partial<PickupChoice> = {}): PickupChoice => plainChoice(
 const kinds = (list: readonly { readonly kind: string }[]): readonly string[] => list.map((w) => w.kind);
 const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric' as const, from: 3, to: 10 };
 
+/** A hole for a smaller pot, plugged and drilled again. */
+const pot = partOf('pot', 'pot', { bushing: 6.9 });
+const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: { value: 7.2, limit: 0.1, basis: { kind: 'planned' as const } } };
+const redrilled: HardwareChoice = {
+  ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'),
+  work: [
+    { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] },
+    { kind: 'drillHole', does: [size] },
+  ],
+};
+
 function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}): Bench {
   return benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'], ...more });
 }
@@ -72,32 +83,23 @@ describe('the operations of a choice', () => {
 
   it('count once when they are done: a plugged hole that was drilled again is not planned again', () => {
     const a: Anatomy = { ...plainAnatomy(), holes: [hole('volume', 'pot', 9.8, { part: 'old' })], cavities: [...plainAnatomy().cavities, controlOf(36)] };
-    const pot = partOf('pot', 'pot', { bushing: 6.9 });
-    const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: { value: 7.2, limit: 0.1, basis: { kind: 'planned' as const } } };
-    const choice: HardwareChoice = {
-      ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'),
-      work: [
-        { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] },
-        { kind: 'drillHole', does: [size] },
-      ],
-    };
     const start: PlanState = { ...plainState(a), parts: { ...plainState().parts, pot } };
-    const planned = evaluateChoice(start, choice).anatomy.holes[0]!;
+    const planned = evaluateChoice(start, redrilled).anatomy.holes[0]!;
     expect([planned.diameter!.value, planned.condition, planned.part]).toEqual([7.2, 'sound', 'pot']);
     // done one after the other, what the plan still wants is the rest
     let state = start;
     const done: Operation[] = [];
     for (const kind of ['removeHardware', 'plugHole', 'drillHole', 'fitHardware'] as const) {
-      state = { ...state, anatomy: leftBy(kind, choice, state) };
-      done.push(operationOf(kind, { state: 'done', source: { of: 'choice', id: choice.id } }));
+      state = { ...state, anatomy: leftBy(kind, redrilled, state) };
+      done.push(operationOf(kind, { state: 'done', source: { of: 'choice', id: redrilled.id } }));
       state = { ...state, done: doneOf(done) };
-      const then = evaluateChoice(state, choice).anatomy.holes[0]!;
+      const then = evaluateChoice(state, redrilled).anatomy.holes[0]!;
       expect([then.diameter!.value, then.condition, then.part]).withContext(kind).toEqual([7.2, 'sound', 'pot']);
     }
     expect(state.anatomy.holes[0]!.diameter!.basis).toEqual({ kind: 'work', entry: 'e' });
     // read smaller since: the plan does not make it what it was to be
     const read = applyChanges(state.anatomy, [{ ...size, diameter: dim(7.1) }]);
-    expect(evaluateChoice({ ...state, anatomy: read }, choice).anatomy.holes[0]!.diameter!.value).toBe(7.1);
+    expect(evaluateChoice({ ...state, anatomy: read }, redrilled).anatomy.holes[0]!.diameter!.value).toBe(7.1);
   });
 });
 
@@ -330,19 +332,10 @@ describe('readings that still stand', () => {
 
   it('are not asked of a hole that is plugged: it has no size to read', () => {
     const a: Anatomy = { ...plainAnatomy(), holes: [hole('volume', 'pot', 8, { part: null })], cavities: [...plainAnatomy().cavities, controlOf(36)] };
-    const pot = partOf('pot', 'pot', { bushing: 6.9 });
-    const size = { kind: 'sizeHole' as const, hole: 'volume', by: 'drill' as const, diameter: { value: 7.2, limit: 0.1, basis: { kind: 'planned' as const } } };
-    const choice: HardwareChoice = {
-      ...newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'),
-      work: [
-        { kind: 'plugHole', does: [{ kind: 'closeHole', hole: 'volume' }] },
-        { kind: 'drillHole', does: [size] },
-      ],
-    };
     const state: PlanState = { ...plainState(a), parts: { ...plainState().parts, pot } };
-    const asked = (s: PlanState) => restsOn(evaluateChoice(s, choice).verdicts, s.anatomy).map((t) => t.quantity);
+    const asked = (s: PlanState) => restsOn(evaluateChoice(s, redrilled).verdicts, s.anatomy).map((t) => t.quantity);
     expect(asked(state)).toContain('holeDiameter');
-    const plugged = { ...state, anatomy: leftBy('plugHole', choice, state) };
+    const plugged = { ...state, anatomy: leftBy('plugHole', redrilled, state) };
     expect(asked(plugged)).not.toContain('holeDiameter');
   });
 });

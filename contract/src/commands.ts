@@ -1,5 +1,6 @@
 import type { Loose } from './loose.js';
-import { OPERATIONS, SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
+import { LISTS } from '@rinnovo/core/house';
+import { SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
@@ -240,7 +241,7 @@ export const goBackFrom = Joi.object<Loose<GoBack>, true>({
   decision: uuid.required(),
   reason: text.required(),
   operations: Joi.array()
-    .items(Joi.string().valid(...Object.keys(OPERATIONS)))
+    .items(Joi.string().valid(...Object.keys(LISTS.operations)))
     .max(20)
     .unique()
     .required(),

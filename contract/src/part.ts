@@ -1,15 +1,15 @@
+import { LISTS } from '@rinnovo/core/house';
 import type { Loose } from './loose.js';
 import {
   COVER_GROUNDS,
-  HARDWARE_KINDS,
-  hardwareRow,
   MATERIAL_UNITS,
   PICKUP_KINDS,
   PICKUP_SIZES,
   SIZES,
   type Coil,
   type Hardware,
-  type HardwareKind,
+  type PartRow,
+  type PartRows,
   type HeightScrews,
   type Lead,
   type Part,
@@ -108,27 +108,31 @@ const shape = Joi.object<Loose<PartShape>, true>({
 });
 
 /** A part of one kind: only the sizes, the choices and the threads that this kind has. */
-function hardwareOf(kind: HardwareKind): Joi.ObjectSchema<Loose<Hardware>> {
-  const row = hardwareRow(kind);
-  const traits: Joi.SchemaMap = Object.fromEntries(Object.entries(row.traits).map(([id, words]) => [id, Joi.string().valid(...words)]));
+function hardwareOf(row: PartRow): Joi.ObjectSchema<Loose<Hardware>> {
+  const { kind, threads = [] } = row;
+  const traits: Joi.SchemaMap = Object.fromEntries(Object.entries(row.traits ?? {}).map(([id, words]) => [id, Joi.string().valid(...words)]));
   const nothing = Joi.any().valid(null);
   return Joi.object<Loose<Hardware>>({
     ...base,
     kind: Joi.string().valid(kind).required(),
     sizes: sizesOf(Object.keys(row.sizes) as SizeId[]).required(),
     traits: Joi.object(traits).required(),
-    thread: (row.threads.length > 0 ? Joi.string().valid(...row.threads, null) : nothing).required(),
+    thread: (threads.length > 0 ? Joi.string().valid(...threads, null) : nothing).required(),
     gauge: (row.gauge ? count.max(24).allow(null) : nothing).required(),
-    kiloohms: (row.group === 'pots' || kind === 'push-pull pot' ? measured(10_000) : nothing).required(),
+    kiloohms: (row.resists ? measured(10_000) : nothing).required(),
     shape: (row.shaped ? shape.allow(null) : nothing).required(),
   });
 }
 
 /** Any part: what is judged goes by its kind. */
-export const part: Joi.AlternativesSchema<Part> = Joi.alternatives<Part>().conditional('.kind', {
-  switch: HARDWARE_KINDS.map((kind) => ({ is: kind, then: hardwareOf(kind) })),
-  otherwise: pickup,
-});
+export function partSchema({ partKinds }: PartRows): Joi.AlternativesSchema<Part> {
+  return Joi.alternatives<Part>().conditional('.kind', {
+    switch: Object.values(partKinds).map((row) => ({ is: row.kind, then: hardwareOf(row) })),
+    otherwise: pickup,
+  });
+}
+
+export const part = partSchema(LISTS);
 
 const inDrawer = { id: uuid.required(), quantity: Joi.number().min(0).max(1_000_000).required(), drawer: Joi.string().trim().allow('').max(60).required() };
 

@@ -1,11 +1,12 @@
-// Cutting, on Node: the boring plan, a whole cutting plan, a verdict step of a drawn outline among many features, and the same distances on an independent library.
 // node --conditions=rinnovo-source --import tsx core/src/cut.bench.ts
+// Cutting, on Node: the boring plan, a whole cutting plan, a verdict step of a drawn outline among many features, and the same distances on an independent library.
+import { evaluateChoice } from './house/index.js';
 import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import UnionOp from 'jsts/org/locationtech/jts/operation/union/UnionOp.js';
-import { evaluateChoice, regionOf, type PlannedLevel } from './check/index.js';
+import { regionOf, type PlannedLevel } from './check/index.js';
 import { planBoring, planCutting } from './cut/index.js';
 import type { Anatomy, Cavity } from './instrument/index.js';
 import { settingsWith } from './operation/index.js';
@@ -70,7 +71,7 @@ const route = plainAnatomy().cavities.find((c) => c.id === 'route');
 if (!route) throw new RangeError('the bench has no route');
 
 measured('boring plan of a route of 88 × 44', 60, (i) => planBoring({ at: at(i), levels: plain(i) }, [], plainTools, settingsWith()));
-measured('whole cutting plan of it', 60, (i) => planCutting(plainState(), route, { at: at(i), levels: plain(i) }, plainTools));
+measured('whole cutting plan of it', 60, (i) => planCutting(plainState(), route, { at: at(i), levels: plain(i) }));
 const step = measured('verdict step of a traced outline of 150 points among 120 features', 300, (i) =>
   evaluateChoice(state, plainChoice({ route: { at: at(i), levels } })),
 );

@@ -1,5 +1,6 @@
 // A rigid move of a planned route to its verdicts, on Node: node --conditions=rinnovo-source --import tsx core/src/evaluate.bench.ts
-import { evaluateChoice, type PlannedLevel } from './check/index.js';
+import { evaluateChoice } from './house/index.js';
+import type { PlannedLevel } from './check/index.js';
 import { routeFigures } from './cut/index.js';
 import { circle, roundedRectangle } from './shape/index.js';
 import { plainChoice, plainState } from './testing/plan.js';

@@ -1,10 +1,9 @@
 // A plan of 40 parts on an instrument of 120 features, on Node: node --conditions=rinnovo-source --import tsx core/src/plan.bench.ts
-import { evaluateIn, evaluatePlan, newHardwareChoice, withChoice, type HardwareChoice, type Plan, type PlanState } from './check/index.js';
+import { evaluateIn, evaluatePlan, optionsFor, typicalHardware } from './house/index.js';
+import { newHardwareChoice, withChoice, type HardwareChoice, type Plan, type PlanState } from './check/index.js';
 import type { Cavity, Hole } from './instrument/index.js';
-import { typicalHardware } from './part/index.js';
-import { optionsFor } from './remedy/index.js';
 import { roundedRectangle } from './shape/index.js';
-import { dim, edge, plainAnatomy, plainChoice, plainState, plainTools } from './testing/plan.js';
+import { dim, edge, plainAnatomy, plainChoice, plainState } from './testing/plan.js';
 
 const hole = (i: number): Hole => ({
   id: `hole ${i}`,
@@ -54,7 +53,7 @@ function fresh(): { readonly state: PlanState; readonly plan: Plan } {
   const base = plainState(anatomy);
   const state = { ...base, parts: { ...base.parts, ...Object.fromEntries(shelf.map((p) => [p.id, p])) } };
   const choices = Array.from({ length: 39 }, (_, i) => newHardwareChoice(`hole ${i}`, { on: 'feature', feature: `hole ${i}` }, pots[i % 4] ?? 'pot'));
-  return { state, plan: { format: 4, choices: [plainChoice(), ...choices] } };
+  return { state, plan: { format: 5, choices: [plainChoice(), ...choices] } };
 }
 
 const ms = (act: () => unknown): number => {
@@ -108,7 +107,7 @@ given(
   'ways out of ten places',
   Array.from({ length: 5 }, () =>
     ms(() => {
-      remedies = plan.choices.slice(0, 10).reduce((n, c) => n + optionsFor(state, plan, c, plainTools, request).length, 0);
+      remedies = plan.choices.slice(0, 10).reduce((n, c) => n + optionsFor(state, plan, c, request).length, 0);
     }),
   ),
   1500,

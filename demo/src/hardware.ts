@@ -1,5 +1,6 @@
+import { typicalHardware } from '@rinnovo/core/house';
 import type { Dimension } from '@rinnovo/core/measure';
-import { typicalHardware, type Hardware, type HardwareKind, type PartOutline, type PartShape, type SizeId } from '@rinnovo/core/part';
+import type { Hardware, HardwareKind, PartOutline, PartShape, SizeId } from '@rinnovo/core/part';
 import { circle, roundedRectangle, stadium, type Outline } from '@rinnovo/core/shape';
 import { ids } from './ids.js';
 

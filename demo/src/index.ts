@@ -67,7 +67,7 @@ const neckPickup: PickupChoice = {
   leadsNeeded: 4,
   route: null,
 };
-const plan: Plan = { format: 4, choices: [neckPickup] };
+const plan: Plan = { format: 5, choices: [neckPickup] };
 
 export const demoWorkshop: DemoWorkshop = {
   people: [

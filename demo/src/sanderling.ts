@@ -1,4 +1,4 @@
-import { newHardwareChoice, newPickupChoice, type Plan } from '@rinnovo/core/check';
+import { newHardwareChoice, newPickupChoice, type Plan, type PickupChoice } from '@rinnovo/core/check';
 import type { AnatomyRevision, Instrument, Job } from '@rinnovo/contract';
 import type { Anatomy, Cavity, FeatureOutline, Hole, HoleKind, Plate } from '@rinnovo/core/instrument';
 import type { Basis, Dimension } from '@rinnovo/core/measure';
@@ -122,11 +122,13 @@ const at = (feature: string, part: number, screw?: number) =>
     ids.part(part),
   );
 
+const fourLeads = (choice: PickupChoice): PickupChoice => ({ ...choice, alternatives: [ids.slimTwoCoil], leadsNeeded: 4 });
+
 /** Eight places, and hardly one that is free of clashes. */
 export const sanderlingPlan: Plan = {
-  format: 4,
+  format: 5,
   choices: [
-    { ...newPickupChoice('neck pickup', ids.wideTwoCoil), alternatives: [ids.slimTwoCoil], leadsNeeded: 4 },
+    fourLeads(newPickupChoice('neck pickup', ids.wideTwoCoil)),
     at('volume hole', 1),
     at('tone hole', 4),
     at('switch slot', 5),

@@ -1,9 +1,10 @@
 // The expected numbers come from a calculation made independently of this code (mm, body frame).
-import { evaluatePlan, type PickupChoice, type Plan, type PlanState, type Verdict } from '@rinnovo/core/check';
+import { evaluatePlan, optionsFor } from '@rinnovo/core/house';
+import type { PickupChoice, Plan, PlanState, Verdict } from '@rinnovo/core/check';
 import { planCutting } from '@rinnovo/core/cut';
 import { valueOf, leavesOf } from '@rinnovo/core/measure';
 import { settingsWith } from '@rinnovo/core/operation';
-import { optionsFor, type OwnerRequest } from '@rinnovo/core/remedy';
+import type { OwnerRequest } from '@rinnovo/core/remedy';
 import { measureAgain } from '@rinnovo/core/shape';
 import { tern } from './anatomies.js';
 import { ids } from './ids.js';
@@ -22,7 +23,7 @@ const choice: PickupChoice = {
   leadsNeeded: 4,
   route: null,
 };
-const plan: Plan = { format: 4, choices: [choice] };
+const plan: Plan = { format: 5, choices: [choice] };
 
 function stateOf(thickness: number, backDepth: number): PlanState {
   return {
@@ -37,8 +38,7 @@ function stateOf(thickness: number, backDepth: number): PlanState {
 
 const first = stateOf(41.5, 12);
 const second = stateOf(39, 18.5);
-const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] =>
-  optionsFor(s, plan, choice, tools, request).find((o) => o.proposal.kind === 'reroute')!;
+const rerouteOf = (s: PlanState): ReturnType<typeof optionsFor>[number] => optionsFor(s, plan, choice, request).find((o) => o.proposal.kind === 'reroute')!;
 
 function find(verdicts: readonly Verdict[], id: string): Verdict {
   const v = verdicts.find((x) => x.id.startsWith(id));
@@ -94,7 +94,7 @@ describe('the first guitar', () => {
       .verdicts.filter((v) => v.class === 'clashes')
       .map((v) => v.check);
     expect(now).toEqual(jasmine.arrayWithExactContents(['behindWindow', 'partInRoute', 'partInRoute', 'depthUnderPart', 'depthUnderScrews']));
-    expect(optionsFor(first, plan, choice, tools, request).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
+    expect(optionsFor(first, plan, choice, request).map((o) => [o.proposal.kind, o.excluded?.kind ?? null])).toEqual([
       ['reroute', null],
       ['anotherPart', null],
       ['keep', 'baseline'],
@@ -113,7 +113,6 @@ describe('the first guitar', () => {
       first,
       first.anatomy.cavities.find((c) => c.id === 'neck route')!,
       (rerouteOf(first).proposal.choice as PickupChoice).route!,
-      tools,
     );
     expect(cutting.passes!.passes.map((p) => [p.to, p.guide, valueOf(p.setUps.projection)])).toEqual([
       [6, 'template', 18],
@@ -150,7 +149,7 @@ describe('the second guitar', () => {
   });
 
   it('so the re-route archived for strength and another part wins', () => {
-    const options = optionsFor(second, plan, choice, tools, request);
+    const options = optionsFor(second, plan, choice, request);
     expect(options[0]!.proposal.kind).toBe('anotherPart');
     expect(options[0]!.excluded).toBeNull();
     expect(options[0]!.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);

@@ -1,10 +1,11 @@
 // A hole that is too small for the chosen pot: chosen, decided, read twice, cleared, opened step by step, and recorded.
+import { benchNow, confirmationsFor, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision, Problem, ReturnPlan } from '@rinnovo/contract';
-import { evaluatePlan, newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
-import { benchNow, confirmationsFor, confirmKey } from '@rinnovo/core/gate';
+import { newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
+import { confirmKey } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
-import { optionsFor, type Option } from '@rinnovo/core/remedy';
+import type { Option } from '@rinnovo/core/remedy';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
 import { demoWorkshop } from '@rinnovo/demo';
 import { benchInput, loadJobState } from './jobs/job-state.js';
@@ -76,7 +77,7 @@ describe('a part that is no pickup, through the API', () => {
     await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: start.revision, plan: withChoice(start.record.plan, choice) }).expect(200);
 
     let s = await loadJobState(w.db, job.id);
-    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.request);
+    const options = optionsFor(s.state, s.record.plan, choice, job.request);
     const open = options.find((o) => o.proposal.kind === 'openHole')!;
     expect(open.excluded).toBeNull();
     const decision = randomUUID();

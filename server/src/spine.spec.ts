@@ -1,12 +1,11 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
+import { benchNow, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, ClearanceRecord, ConsentRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
-import { evaluatePlan, type PickupChoice, type PlanState } from '@rinnovo/core/check';
-import { confirmKey, benchNow, restsOn, type BenchInput } from '@rinnovo/core/gate';
+import { isPickupChoice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
+import { confirmKey, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { doneOf, type Operation } from '@rinnovo/core/operation';
-import { RULES } from '@rinnovo/core/order';
-import { optionsFor } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
 import type { Target } from '@rinnovo/core/quantity';
 import { dimensionAt } from '@rinnovo/core/instrument';
@@ -20,7 +19,7 @@ const calliper = demoWorkshop.tools[0]!.id;
 
 function pickupChoice(record: PlanRecord): PickupChoice {
   const [choice] = record.plan.choices;
-  if (choice?.kind !== 'pickup') throw new Error('the demo plans a pickup');
+  if (!choice || !isPickupChoice(choice)) throw new Error('the demo plans a pickup');
   return choice;
 }
 
@@ -88,7 +87,7 @@ describe('the spine, through the API', () => {
 
   it('goes from the clash to the recorded cavity', async () => {
     const first = await load();
-    const option = optionsFor(first.state, first.record.plan, pickupChoice(first.record), first.shop.tools, job.request)[0]!;
+    const option = optionsFor(first.state, first.record.plan, pickupChoice(first.record), job.request)[0]!;
     expect(option.proposal.kind).toBe('reroute');
     const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
     const choose = {
@@ -202,7 +201,6 @@ describe('the spine, through the API', () => {
         job: job.id,
         choices: { [live!.id]: pickupChoice(record) },
         operations: work.operations,
-        rules: RULES,
         waivers: work.waivers,
         log: ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
         cleared: [live!.id],

@@ -1,10 +1,9 @@
 // 'Log mishap' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
+import { benchNow, cardsOf, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Decision, LedgerEntry, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
-import { evaluatePlan, withChoice, type PickupChoice } from '@rinnovo/core/check';
-import { benchNow, cardsOf } from '@rinnovo/core/gate';
+import { withChoice, type PickupChoice, newHardwareChoice } from '@rinnovo/core/check';
 import { valueOf } from '@rinnovo/core/measure';
-import { optionsFor } from '@rinnovo/core/remedy';
 import { bounds } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
 import { benchInput, loadJobState } from './jobs/job-state.js';
@@ -18,7 +17,7 @@ const gauge = demoWorkshop.tools[1]!.id;
 async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
   const w = await testWorkshop();
   const s = await loadJobState(w.db, job.id);
-  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, s.tools, job.request)[0]!;
+  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, job.request)[0]!;
   const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
   const decision = randomUUID();
   await w
@@ -45,7 +44,7 @@ describe('a clearance', () => {
     const { w } = await readyToRoute();
     try {
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
-      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 4, choices: [] } });
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 5, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
@@ -54,7 +53,7 @@ describe('a clearance', () => {
       // another choice beside it takes nothing away from it
       const pot = demoWorkshop.parts.find((p) => p.kind === 'pot')!.id;
       const place = { on: 'face' as const, face: 'top' as const, at: { x: 60, y: 240 }, hole: 'pot' as const };
-      const beside = withChoice(plan, { kind: 'hardware', id: 'volume', part: pot, alternatives: [], place, count: 1, work: [] });
+      const beside = withChoice(plan, newHardwareChoice('volume', place, pot));
       await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: beside }).expect(200);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
       expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);

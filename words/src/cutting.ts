@@ -1,4 +1,4 @@
-import { actsOfChoice, type HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, type CutChoice } from '@rinnovo/core/check';
 import type { BitRefusal, CutProblem, WatchFor, HoleLine, Remark, Method, SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
@@ -58,7 +58,7 @@ export function cutProblemText(problem: CutProblem): string {
 }
 
 /** How large a cut by itself is. */
-export function cutSizeText(choice: HardwareChoice, unit: LengthUnit): string {
+export function cutSizeText(choice: CutChoice, unit: LengthUnit): string {
   const length = (mm: number): string => lengthText(mm, unit, 1);
   const [first] = actsOfChoice(choice);
   if (first?.kind === 'setDepth') return `to ${length(first.depth.value)}`;

@@ -1,4 +1,4 @@
-import { actsOfChoice, type Choice } from '@rinnovo/core/check';
+import { actsOfChoice, isCutChoice, isHardwareChoice, isPickupChoice, type Choice, type CutChoice, type CutKind, type PlaceRef } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import type { Shelf } from '@rinnovo/core/part';
 
@@ -49,14 +49,23 @@ export function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** Where a choice goes: a pickup place, a feature, a screw of a plate, or a hole that is not there yet. */
+/** Where a choice goes: a pickup place, a feature, a screw of a plate, or a hole that is not there yet; of a cut what it makes. */
 export function placeOfChoice(c: Choice, names: Names): string {
-  if (c.kind === 'pickup') return upperFirst(nameOf(names, c.position));
+  if (isPickupChoice(c)) return upperFirst(nameOf(names, c.position));
+  if (isCutChoice(c)) return cutName(c, names);
+  return isHardwareChoice(c) ? placeName(c.place, names) : upperFirst(nameOf(names, c.id));
+}
+
+function placeName(place: PlaceRef, names: Names): string {
+  if (place.on === 'face') return `New ${place.hole} hole`;
+  const feature = upperFirst(nameOf(names, place.feature));
+  return place.screw === undefined ? feature : `${feature}, screw ${place.screw + 1}`;
+}
+
+function cutName(c: CutChoice, names: Names): string {
   if (c.cut === 'row' && c.place.on === 'face') return `Row of ${c.count} ${c.place.hole} holes`;
   if (c.cut === 'cavity') return upperFirst(actsOfChoice(c).flatMap((w) => (w.kind === 'addCavity' ? [w.cavity.name] : []))[0] ?? 'New cavity');
-  if (c.cut && c.place.on === 'feature')
-    return `${upperFirst(nameOf(names, c.place.feature))}: ${{ deepen: 'deepen', channel: 'channel', relief: 'relief', row: 'row' }[c.cut]}`;
-  if (c.place.on === 'face') return `New ${c.place.hole} hole`;
-  const feature = upperFirst(nameOf(names, c.place.feature));
-  return c.place.screw === undefined ? feature : `${feature}, screw ${c.place.screw + 1}`;
+  return c.place.on === 'face' ? placeName(c.place, names) : `${upperFirst(nameOf(names, c.place.feature))}: ${CUT_NAMES[c.cut]}`;
 }
+
+const CUT_NAMES: Readonly<Record<CutKind, string>> = { deepen: 'deepen', channel: 'channel', relief: 'relief', row: 'row', cavity: 'cavity' };

@@ -1,6 +1,6 @@
 import { partHeader, type PartCsvFault, type PartCsvProblem } from '@rinnovo/core/format';
 import type { Basis } from '@rinnovo/core/measure';
-import type { HardwareKind, PartGroup, PartProblem, PickupField, PickupKind, SizeId, TraitId } from '@rinnovo/core/part';
+import type { PartGroup, PartProblem, PickupField, SizeId, TraitId } from '@rinnovo/core/part';
 
 /** What the sizes of a part are called, and what each is laid to. */
 export const SIZE_WORDS: Readonly<Record<SizeId, string>> = {
@@ -80,7 +80,8 @@ export const GROUP_WORDS: Readonly<Record<PartGroup, string>> = {
   wires: 'Wires',
 };
 
-export const PART_KIND_WORDS: Readonly<Record<PickupKind | HardwareKind, string>> = {
+/** What each kind of part is called. */
+const PART_KIND_WORDS: Readonly<Record<string, string>> = {
   'single-coil': 'Single-coil, guard-mounted',
   'plate single-coil': 'Single-coil, plate-mounted',
   humbucker: 'Humbucker',
@@ -112,6 +113,11 @@ export const PART_KIND_WORDS: Readonly<Record<PickupKind | HardwareKind, string>
   'machine screw': 'Machine screw',
   wire: 'Wire',
 };
+
+/** What a kind of part is called; one that has no words keeps its trade name. */
+export function partKindWord(kind: string): string {
+  return PART_KIND_WORDS[kind] ?? kind;
+}
 
 export const TRAIT_WORDS: Readonly<Record<TraitId, string>> = {
   shaftEnd: 'Shaft end',

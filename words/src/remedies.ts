@@ -1,61 +1,61 @@
-import type { CutKind } from '@rinnovo/core/check';
+import { isCutChoice, isHardwareChoice, isPickupChoice, type CutKind } from '@rinnovo/core/check';
 import type { HoleSteps } from '@rinnovo/core/cut';
 import type { TrimmedPickup } from '@rinnovo/core/instrument';
-import type { Exclusion, Option, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
+import type { Exclusion, Option, Proposal, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { fixed, withUnit } from './locale.js';
 
+/** What a way out is called: in a few words, where only its kind was kept, and with what it is about. */
+interface RemedyWords {
+  readonly name: string;
+  readonly title: (about: { readonly part: string; readonly mm: string; readonly proposal: Proposal }) => string;
+}
+
+const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
+  keep: { name: 'Keep as is', title: ({ part, proposal }) => (proposal.choice.part === null ? 'Keep as is' : `Keep as is: ${part}`) },
+  asItIs: { name: 'Without changes', title: ({ part }) => `${part} without changes` },
+  anotherPart: { name: 'Alternative part', title: ({ part }) => `Alternative part: ${part}` },
+  reroute: { name: 'Re-route under the cover', title: ({ part }) => `Re-route under the cover for ${part}` },
+  fillAndReroute: { name: 'Fill and re-route', title: ({ part }) => `Fill the old route, then re-route for ${part}` },
+  drillNew: { name: 'Drill a new hole', title: ({ part, mm }) => `Drill a hole of ${mm} for ${part}` },
+  openHole: { name: 'Enlarge the hole', title: ({ part, mm }) => `Enlarge the hole to ${mm} for ${part}` },
+  plugAndRedrill: { name: 'Plug and re-drill', title: ({ part, mm }) => `Plug the hole and drill ${mm} for ${part}` },
+  sleeve: { name: 'Sleeve the hole', title: ({ part, mm }) => `Sleeve the hole down to ${mm} for ${part}` },
+  deepen: { name: 'Deepen the cavity', title: ({ mm }) => `Deepen the cavity by ${mm}` },
+  spacer: {
+    name: 'Raise on a spacer',
+    title: ({ part, mm, proposal }) => (isPickupChoice(proposal.choice) ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`),
+  },
+  thickerCover: { name: 'Make a thicker cover', title: ({ mm }) => `Make a cover ${mm} thicker, relieved inside` },
+  trim: {
+    name: 'Shorten the part',
+    title: ({ part, mm, proposal }) => (proposal.trimmed ? `${upperFirst(trimmedText(proposal.trimmed))} of ${part}` : `Shorten ${part} by ${mm}`),
+  },
+  move: {
+    name: 'Move the hole',
+    title: ({ mm, proposal: { choice } }) =>
+      isHardwareChoice(choice) && choice.place.on === 'feature' ? `Plug the hole and re-drill it ${mm} away` : `Move the hole by ${mm}`,
+  },
+  makePlate: { name: 'Remake the plate', title: ({ mm }) => `Remake the plate, ${mm} larger all around` },
+  widenCavity: { name: 'Widen the cavity', title: ({ part, mm }) => `Widen the cavity for ${part}, by ${mm} at the tightest point` },
+  openSlot: { name: 'Enlarge the slot', title: ({ part, mm }) => `Enlarge the slot by ${mm} for ${part}` },
+  deepenBore: { name: 'Deepen the hole', title: ({ mm }) => `Deepen the hole to ${mm}` },
+  reshapePlate: { name: 'File the window wider', title: ({ mm }) => `File the window ${mm} wider all around` },
+  plugHole: { name: 'Close the hole', title: () => 'Close the hole with a dowel or an insert' },
+  goBack: { name: 'Return to the previous state', title: () => 'Return to the previous state' },
+  cutAsPlanned: { name: 'Cut as planned', title: ({ proposal: { choice } }) => (isCutChoice(choice) ? CUT_WORDS[choice.cut] : 'Cut as planned') },
+};
+
+/** A way out in a few words, by its kind. */
+export function remedyName(kind: RemedyKind): string {
+  return REMEDIES[kind]?.name ?? kind;
+}
+
 /** What a way out is called, with the number that matters. */
-export function remedyTitle(o: Option, names: Names): string {
-  const { kind, choice, by } = o.proposal;
+export function remedyTitle({ proposal }: Pick<Option, 'proposal'>, names: Names): string {
+  const { kind, choice, by } = proposal;
   const part = choice.part === null ? 'nothing' : nameOf(names, choice.part);
-  const mm = by === undefined ? '' : withUnit(fixed(by, 1), 'mm');
-  switch (kind) {
-    case 'keep':
-      return choice.part === null ? 'Keep as is' : `Keep as is: ${part}`;
-    case 'asItIs':
-      return `${part} without changes`;
-    case 'anotherPart':
-      return `Alternative part: ${part}`;
-    case 'reroute':
-      return `Re-route under the cover for ${part}`;
-    case 'fillAndReroute':
-      return `Fill the old route, then re-route for ${part}`;
-    case 'drillNew':
-      return `Drill a hole of ${mm} for ${part}`;
-    case 'openHole':
-      return `Enlarge the hole to ${mm} for ${part}`;
-    case 'plugAndRedrill':
-      return `Plug the hole and drill ${mm} for ${part}`;
-    case 'sleeve':
-      return `Sleeve the hole down to ${mm} for ${part}`;
-    case 'deepen':
-      return `Deepen the cavity by ${mm}`;
-    case 'spacer':
-      return choice.kind === 'pickup' ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`;
-    case 'thickerCover':
-      return `Make a cover ${mm} thicker, relieved inside`;
-    case 'trim':
-      return o.proposal.trimmed ? `${upperFirst(trimmedText(o.proposal.trimmed))} of ${part}` : `Shorten ${part} by ${mm}`;
-    case 'move':
-      return choice.kind === 'hardware' && choice.place.on === 'feature' ? `Plug the hole and re-drill it ${mm} away` : `Move the hole by ${mm}`;
-    case 'makePlate':
-      return `Remake the plate, ${mm} larger all around`;
-    case 'widenCavity':
-      return `Widen the cavity for ${part}, by ${mm} at the tightest point`;
-    case 'openSlot':
-      return `Enlarge the slot by ${mm} for ${part}`;
-    case 'deepenBore':
-      return `Deepen the hole to ${mm}`;
-    case 'reshapePlate':
-      return `File the window ${mm} wider all around`;
-    case 'plugHole':
-      return 'Close the hole with a dowel or an insert';
-    case 'goBack':
-      return 'Return to the previous state';
-    case 'cutAsPlanned':
-      return choice.kind === 'hardware' && choice.cut ? CUT_WORDS[choice.cut] : 'Cut as planned';
-  }
+  return REMEDIES[kind]?.title({ part, mm: by === undefined ? '' : withUnit(fixed(by, 1), 'mm'), proposal }) ?? kind;
 }
 
 /** What is cut off a pickup. */
@@ -66,32 +66,6 @@ export function trimmedText({ ears, screws }: TrimmedPickup): string {
   ];
   return of.join(' and ');
 }
-
-/** A way out in a few words, by its kind: where only that was kept. */
-export const REMEDY_WORDS: Readonly<Record<RemedyKind, string>> = {
-  keep: 'Keep as is',
-  asItIs: 'Without changes',
-  anotherPart: 'Alternative part',
-  reroute: 'Re-route under the cover',
-  fillAndReroute: 'Fill and re-route',
-  drillNew: 'Drill a new hole',
-  openHole: 'Enlarge the hole',
-  plugAndRedrill: 'Plug and re-drill',
-  sleeve: 'Sleeve the hole',
-  deepen: 'Deepen the cavity',
-  spacer: 'Raise on a spacer',
-  trim: 'Shorten the part',
-  move: 'Move the hole',
-  makePlate: 'Remake the plate',
-  reshapePlate: 'File the window wider',
-  thickerCover: 'Make a thicker cover',
-  widenCavity: 'Widen the cavity',
-  openSlot: 'Enlarge the slot',
-  deepenBore: 'Deepen the hole',
-  plugHole: 'Close the hole',
-  goBack: 'Return to the previous state',
-  cutAsPlanned: 'Cut as planned',
-};
 
 /** Cuts that no part asks for. */
 export const CUT_WORDS: Readonly<Record<CutKind, string>> = {

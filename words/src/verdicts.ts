@@ -15,7 +15,10 @@ export const CLASS_WORDS: Readonly<Record<VerdictClass, { readonly word: string;
   notMeasured: { word: 'not measured', sign: '?' },
 };
 
-const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
+/** What each check is called, by its name. */
+export type Titles = Readonly<Record<CheckId, (v: Verdict, n: Names) => string>>;
+
+const TITLES: Titles = {
   partInRoute: (v, n) => `${upperFirst(nameOf(n, v.subject.item))} in the route`,
   smallestCorner: (v, n) => `Smallest corner, ${nameOf(n, v.corner?.tier)}`,
   screwInRoute: () => 'Height screws in the route',
@@ -60,6 +63,7 @@ const TITLES: Readonly<Record<CheckId, (v: Verdict, n: Names) => string>> = {
   sitsOnTop: (v) => `${upperFirst(v.subject.item ?? '')} base on a ${v.subject.against ?? ''} top`,
   cutterInCorner: () => 'Template bit for the smallest corner',
   plateScrewInAir: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}, ${v.subject.item ?? 'screw'}, in wood, beside the ${nameOf(n, v.subject.against)}`,
+  measureFirst: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: measure first`,
   placeGone: (v, n) => `${upperFirst(nameOf(n, v.subject.feature))}: this place no longer exists on the instrument`,
 };
 
@@ -79,18 +83,15 @@ function floorTitle(v: Verdict, n: Names): string {
 }
 
 /** What a verdict is about. */
-export function verdictTitle(v: Verdict, names: Names): string {
-  return TITLES[v.check](v, names);
+export function verdictTitle(v: Verdict, names: Names, titles: Titles = TITLES): string {
+  return titles[v.check]?.(v, names) ?? `${upperFirst(nameOf(names, v.subject.feature))}: ${v.check}`;
 }
-
-/** What is no number and no count. */
-const YES_OR_NO: ReadonlySet<CheckId> = new Set<CheckId>(['stringCount', 'coverGround', 'sitsOnTop', 'cutterInCorner']);
 
 /** The verdict's number as a phrase: `1.12 mm ± 0.35`. */
 export function clearanceText(v: Verdict, unit: LengthUnit): string {
   if (v.clearance === null || v.worst === null) return '—';
   if (v.threads) return v.class === 'clashes' ? `${v.threads.mine} in ${v.threads.theirs}` : v.threads.mine;
-  if (YES_OR_NO.has(v.check)) return v.clearance >= 0 ? (v.class === 'thin' ? 'inspect' : 'yes') : 'no';
+  if (v.unit === 'choice') return v.clearance >= 0 ? (v.class === 'thin' ? 'inspect' : 'yes') : 'no';
   if (v.unit === 'count') return v.clearance >= 0 ? 'enough' : `${String(-v.clearance)} too few`;
   return `${lengthText(v.clearance, unit)} ± ${limitText(v.worst, unit)}`;
 }
@@ -106,7 +107,7 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
   }
   if (v.threads) return `${title}: ${threadsText(v.threads)}`;
   if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it sits flat only where the carving is flat. Lay it on and check that it does not rock.`;
-  if (YES_OR_NO.has(v.check)) return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
+  if (v.unit === 'choice') return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;
   const minimum = v.class === 'thin' ? `, minimum ${lengthText(v.minimum, unit)}` : '';
   const corner = v.corner ? `; ${cornerText(v.corner, unit)}` : '';

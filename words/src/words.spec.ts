@@ -1,8 +1,8 @@
+import { LISTS, cautionsOf } from '@rinnovo/core/house';
 import { newHardwareChoice, newPickupChoice, type Corner, type PlaceRef, type Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
-import { cautionsOf, OPERATIONS, SETTING_KEYS, STEP_KINDS, type OperationKind } from '@rinnovo/core/operation';
+import { SETTING_KEYS } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
-import { RULES } from '@rinnovo/core/order';
 import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import {
   bestPlaceText,
@@ -17,7 +17,7 @@ import {
   SETTING_WORDS,
   CAUTION_WORDS,
   loggedStepText,
-  OPERATION_WORDS,
+  operationName,
   stepText,
   RULE_WORDS,
   clearanceText,
@@ -44,6 +44,7 @@ function verdictOf(more: Partial<Verdict>): Verdict {
     choice: 'neck pickup',
     subject: { feature: 'neck route', item: 'planned/25.000', against: 'back cavity' },
     unit: 'mm',
+    about: [],
     at: null,
     working: null,
     missing: [],
@@ -132,8 +133,11 @@ describe('workings', () => {
 
 describe('words', () => {
   it('exist for every operation, caution and rule of the core', () => {
-    for (const kind of Object.keys(OPERATIONS) as OperationKind[]) expect(OPERATION_WORDS[kind]).withContext(kind).toBeTruthy();
-    for (const step of STEP_KINDS) {
+    for (const kind of Object.keys(LISTS.operations))
+      expect(operationName(kind))
+        .withContext(kind)
+        .toMatch(/^[A-Z]/);
+    for (const step of Object.keys(LISTS.steps)) {
       expect(stepText({ kind: step, names: {} }))
         .withContext(step)
         .toBeTruthy();
@@ -142,7 +146,7 @@ describe('words', () => {
         .toContain(' · ');
       for (const c of cautionsOf(step)) expect(CAUTION_WORDS[c]).withContext(c).toBeTruthy();
     }
-    for (const r of RULES) expect(RULE_WORDS[r.id]).withContext(r.id).toBeTruthy();
+    for (const r of LISTS.rules) expect(RULE_WORDS[r.id]).withContext(r.id).toBeTruthy();
   });
 
   it('tell how a gate stands', () => {

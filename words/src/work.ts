@@ -5,7 +5,7 @@ import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import { lengthText } from './length.js';
-import { OPERATION_WORDS } from './operations/index.js';
+import { operationName } from './operations/index.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { fixed, withUnit } from './locale.js';
@@ -51,7 +51,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
 export function brokenText(b: BrokenRule, kindOf: (operation: string) => OperationKind | undefined): string {
   const [first, second] = b.operations.map((o) => {
     const kind = kindOf(o);
-    return kind ? `‘${OPERATION_WORDS[kind]}’` : 'something';
+    return kind ? `‘${operationName(kind)}’` : 'something';
   });
   return b.kind === 'order' ? `${first} should come before ${second}.` : `${first} needs an operation that is not in the plan.`;
 }
@@ -59,7 +59,7 @@ export function brokenText(b: BrokenRule, kindOf: (operation: string) => Operati
 export function hindranceText(h: Hindrance, kindOf: (operation: string) => OperationKind | undefined): string {
   if (h.kind === 'gate') return h.state === 'clearToCut' ? 'Not clear to cut.' : 'The part is not in stock.';
   const kind = kindOf(h.operation);
-  return `First: ${kind ? OPERATION_WORDS[kind] : 'earlier work'}.`;
+  return `First: ${kind ? operationName(kind) : 'earlier work'}.`;
 }
 
 /** What a person confirms before wood is cut. */
@@ -91,7 +91,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', overridden' : ''}`;
     case 'before':
-      return item.ok ? `Done first: ${OPERATION_WORDS[item.operation]}` : `First: ${OPERATION_WORDS[item.operation]}`;
+      return item.ok ? `Done first: ${operationName(item.operation)}` : `First: ${operationName(item.operation)}`;
     case 'need':
       return needText(item.need, item.ok);
     case 'print':

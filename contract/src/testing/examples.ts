@@ -48,7 +48,7 @@ const pickupChoice = {
   coverApart: true,
   route: { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline, depth: 18, bored: false }] },
 };
-const plan = { format: 4 as const, choices: [pickupChoice] };
+const plan = { format: 5 as const, choices: [pickupChoice] };
 
 const seen = [{ id: 'floor/route/found', clearance: 11.5 }];
 

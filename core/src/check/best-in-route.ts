@@ -1,6 +1,7 @@
 import { bestPlacement, type Placement, type Point, type Region } from '../shape/index.js';
 import type { PickupChoice, Plan } from './choice.js';
 import { evaluateIn } from './evaluate.js';
+import type { CheckRows } from './row.js';
 import { laid, placeOf, type PlanState } from './place.js';
 import { roomFor } from './room-for.js';
 
@@ -13,8 +14,8 @@ export interface BestInRoute {
 }
 
 /** The best place of each body of a pickup in its route: asked for when it does not clear where it is, since it takes its time. */
-export function bestInRoute(state: PlanState, plan: Plan, choice: PickupChoice): readonly BestInRoute[] {
-  const place = placeOf({ ...state, anatomy: evaluateIn(state, plan, choice).anatomy }, choice);
+export function bestInRoute(rows: CheckRows, state: PlanState, plan: Plan, choice: PickupChoice): readonly BestInRoute[] {
+  const place = placeOf({ ...state, anatomy: evaluateIn(rows, state, plan, choice).anatomy }, choice);
   const { part, position } = place;
   if (!part) return [];
   const pivots: readonly Point[] = part.screws.at.map((p) => ({ x: p.x + position.at.x, y: p.y + position.at.y }));

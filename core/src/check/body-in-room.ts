@@ -1,17 +1,19 @@
 import { actsOfChoice } from './choice.js';
-import type { Hardware } from '../part/index.js';
+import { isOfPart, type Hardware } from '../part/index.js';
 import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
-import { HANGS } from './hangs.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
-import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type Site, sure } from './site.js';
+import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type PartSite, sure } from './site.js';
+import { isHardwareChoice } from './choice.js';
+import { ofHardware } from './of-choice.js';
+import { rowsOf } from './row.js';
 
 /** Does the body clear the walls of the cavity it hangs in, and its floor or cover? A body of 24 in the middle of a 40 wide cavity: 8.0 [law]. */
-export function bodyInRoom(site: Site): readonly Verdict[] {
+function bodyInRoom(site: PartSite): readonly Verdict[] {
   const { part, room, state, at } = site;
-  if (!room || !HANGS.has(part.kind)) return [];
+  if (!room || !isOfPart(site.rows, part.kind, 'hangs')) return [];
   const { anatomy, settings } = state;
   const { cavity } = room;
   const outline = bodyOutline(part, at);
@@ -43,7 +45,7 @@ export function bodyInRoom(site: Site): readonly Verdict[] {
 }
 
 /** The wood left between a cavity that is cut deeper and the other face. */
-function woodOver(site: Site): readonly Verdict[] {
+function woodOver(site: PartSite): readonly Verdict[] {
   const { choice, room, state, at } = site;
   if (!room || !actsOfChoice(choice).some((w) => w.kind === 'setDepth')) return [];
   const below = depthAt(state.anatomy, room.cavity, at);
@@ -64,7 +66,7 @@ function woodOver(site: Site): readonly Verdict[] {
   ];
 }
 
-function besideWalls(site: Site, body: Region, against: string): Verdict {
+function besideWalls(site: PartSite, body: Region, against: string): Verdict {
   const { state, room, choice, part } = site;
   if (!room) throw new RangeError('no room to hang in');
   const walls = regionOf(state.anatomy, room.cavity);
@@ -89,7 +91,7 @@ function besideWalls(site: Site, body: Region, against: string): Verdict {
 const insides = new WeakMap<Region, WeakMap<Hardware, Map<string, Gap>>>();
 
 /** How a body lies between walls: worked out once for the same part at the same spot of the same cavity. */
-function insideWalls({ part, at }: Site, body: Region, walls: Region): Gap {
+function insideWalls({ part, at }: PartSite, body: Region, walls: Region): Gap {
   const ofWalls = insides.get(walls) ?? new WeakMap<Hardware, Map<string, Gap>>();
   const known = ofWalls.get(part) ?? new Map<string, Gap>();
   const key = `${at.x}|${at.y}`;
@@ -105,16 +107,16 @@ const MOST_SPOTS = 200;
 const FAR = 120;
 
 /** The bodies of the plan's other parts that hang in the same cavity. */
-function neighbours(site: Site): readonly Verdict[] {
+function neighbours(site: PartSite): readonly Verdict[] {
   const { plan, choice, part, room, at, state } = site;
   const mine = bodyOutline(part, at);
   if (!room || !mine) return [];
   return plan.choices.flatMap((other): readonly Verdict[] => {
-    if (other.kind !== 'hardware' || other.id === choice.id) return [];
+    if (!isHardwareChoice(other) || other.id === choice.id) return [];
     const there = middleOfPlace(state.anatomy, other);
     if (Math.hypot(there.x - at.x, there.y - at.y) > FAR) return [];
-    const beside = siteOf(state, plan, other);
-    if (beside?.room?.cavity.id !== room.cavity.id || !HANGS.has(beside.part.kind)) return [];
+    const beside = siteOf(site.rows, state, plan, other);
+    if (beside?.room?.cavity.id !== room.cavity.id || !isOfPart(site.rows, beside.part.kind, 'hangs')) return [];
     const theirs = bodyOutline(beside.part, beside.at);
     if (!theirs) return [];
     const gap = gapApart([mine], [theirs]);
@@ -137,3 +139,11 @@ function neighbours(site: Site): readonly Verdict[] {
     ];
   });
 }
+
+/** A body in the cavity behind: its walls, the next body, the depth, and the wood that a new bore leaves. */
+export const BODY_IN_ROOM = rowsOf(['hardware'], ofHardware(bodyInRoom), {
+  bodyInRoom: { unit: 'mm', about: ['crowding'] },
+  besideNeighbour: { unit: 'mm', about: ['crowding'] },
+  depthForPart: { unit: 'mm', about: ['restsTwice'] },
+  woodOver: { unit: 'mm', about: ['restsTwice', 'structural'] },
+});

@@ -1,15 +1,17 @@
 import { setting, sum } from '../measure/index.js';
 import { missingVerdict, type Verdict } from './verdict.js';
-import { HANGS } from './hangs.js';
-import { judged, known, type Site } from './site.js';
+import { isOfPart } from '../part/index.js';
+import { judged, known, type PartSite } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { rowsOf } from './row.js';
 
 /**
  * Is there a cavity for what hangs below a hole? Into solid wood a pot of 13 lacks all of its 13 [law].
  * Behind a hole that is there already the cavity is only not drawn yet: not measured.
  */
-export function cavityBehind(site: Site): readonly Verdict[] {
+function cavityBehind(site: PartSite): readonly Verdict[] {
   const { part, hole, room, choice, state } = site;
-  if (room || !hole || !HANGS.has(part.kind) || (hole.face !== 'top' && hole.face !== 'back')) return [];
+  if (room || !hole || !isOfPart(site.rows, part.kind, 'hangs') || (hole.face !== 'top' && hole.face !== 'back')) return [];
   const { minDepth } = state.settings;
   if (choice.place.on === 'feature') return [missingVerdict('cavityBehind', { feature: choice.id, item: '' }, [], minDepth, site.at)];
   return [
@@ -18,3 +20,8 @@ export function cavityBehind(site: Site): readonly Verdict[] {
     ),
   ];
 }
+
+/** A cavity behind a hole. */
+export const CAVITY_BEHIND = rowsOf(['hardware'], ofHardware(cavityBehind), {
+  cavityBehind: { unit: 'mm', about: ['crowding', 'undrawn'] },
+});

@@ -19,8 +19,9 @@ export interface PlannedRoute {
   readonly joins?: readonly string[];
 }
 
-/** What every choice has: the part for its place, and what else is thought of there. */
-interface ChoiceBase {
+/** Anything that is wanted. What every choice has: the part for its place, and what else is thought of there. */
+export interface Choice {
+  readonly kind: string;
   /** Stable in its plan. */
   readonly id: string;
   /** null: nothing goes there; what is there comes out. */
@@ -28,10 +29,18 @@ interface ChoiceBase {
   readonly alternatives: readonly string[];
   /** What was there before goes in again: it lies on the bench and is not bought. */
   readonly returns?: true;
+  /** What is routed for it. */
+  readonly route?: PlannedRoute | null;
+  /** What was found is filled before the new route is cut. */
+  readonly fill?: boolean;
+  /** How many go there; 1 of most. */
+  readonly count?: number;
+  /** What is done so that it goes in: to the wood, a plate, or the part itself. */
+  readonly work?: readonly WorkItem[];
 }
 
 /** A pickup for one pickup place, and what is done so that it goes in. */
-export interface PickupChoice extends ChoiceBase {
+export interface PickupChoice extends Choice {
   readonly kind: 'pickup';
   readonly position: string;
   /** Is the window's insert to be in its place? */
@@ -40,10 +49,6 @@ export interface PickupChoice extends ChoiceBase {
   /** Its leads are to be turned round, or it is to be the upper one in series: its cover must have a ground of its own. */
   readonly coverApart?: boolean;
   readonly route: PlannedRoute | null;
-  /** What was found is filled before the new route is cut. */
-  readonly fill?: boolean;
-  /** What else is done so that it goes in: to the cavity, its plate, or the part itself. */
-  readonly work?: readonly WorkItem[];
 }
 
 /** Where a part that is no pickup goes: a feature of the instrument (of a plate also one of its screw places), or a new hole on a face. */
@@ -56,24 +61,27 @@ export const CUT_KINDS = ['deepen', 'channel', 'row', 'relief', 'cavity'] as con
 export type CutKind = (typeof CUT_KINDS)[number];
 
 /** Any other part for its place. */
-export interface HardwareChoice extends ChoiceBase {
+export interface HardwareChoice extends Choice {
   readonly kind: 'hardware';
   readonly place: PlaceRef;
-  /** How many go there: wires through a bore; 1 of most. */
   readonly count: number;
   /** By how much the part is cut shorter, mm. */
   readonly trim?: number;
-  /** It is a cut by itself, with no part: its work is what was planned, and stays. */
-  readonly cut?: CutKind;
-  /** What is done to the instrument so that it goes in. */
   readonly work: readonly WorkItem[];
 }
 
-export type Choice = PickupChoice | HardwareChoice;
+/** A cut by itself, with no part: its work is what was planned, and stays. */
+export interface CutChoice extends Choice {
+  readonly kind: 'cut';
+  readonly cut: CutKind;
+  readonly place: PlaceRef;
+  readonly count: number;
+  readonly work: readonly WorkItem[];
+}
 
 /** A job's plan: which part is to go to which place. */
 export interface Plan {
-  readonly format: 4;
+  readonly format: 5;
   readonly choices: readonly Choice[];
 }
 
@@ -88,24 +96,23 @@ export function choiceOf(plan: Plan, id: string | null): Choice | null {
   return plan.choices.find((c) => c.id === id) ?? null;
 }
 
-/** A choice with nothing done for it: its place and its part. A cut by itself is nothing else than its work. */
-export function bareChoice(choice: HardwareChoice): HardwareChoice {
-  const { kind, id, place, part, alternatives, count } = choice;
-  return choice.cut ? choice : { kind, id, place, part, alternatives, count, work: [] };
-}
-
-/** The same of a pickup's: neither a route nor other work. */
-export function barePickup(choice: PickupChoice): PickupChoice {
-  const { fill, work, returns, ...rest } = choice;
-  return fill === undefined && work === undefined && returns === undefined && choice.route === null ? choice : { ...rest, route: null };
-}
-
 export function isHardwareChoice(c: Choice): c is HardwareChoice {
   return c.kind === 'hardware';
 }
 
 export function isPickupChoice(c: Choice): c is PickupChoice {
   return c.kind === 'pickup';
+}
+
+export function isCutChoice(c: Choice): c is CutChoice {
+  return c.kind === 'cut';
+}
+
+/** A choice that has a place of its own, on a feature or on a face. */
+export type PlacedChoice = HardwareChoice | CutChoice;
+
+export function isPlaced(c: Choice): c is PlacedChoice {
+  return isHardwareChoice(c) || isCutChoice(c);
 }
 
 /** All that the work of a choice does, one act after the other. */

@@ -1,12 +1,14 @@
 import { leaf, setting, sum, type Working } from '../measure/index.js';
 import type { PlaceOfPart } from './place.js';
 import { countVerdict, lackingVerdict, verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { MM, YES_OR_NO, rowsOf } from './row.js';
 
 /**
  * Do the cover's holes lie over the poles, is the cover grounded as the wiring needs it, and is the part for so many strings?
  * 51 mm poles under holes 50 apart are 0.5 off at each end [law]; a cover that is grounded with its coil would be hot when its leads are turned [trade].
  */
-export function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Verdict[] {
+function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Verdict[] {
   if (!part) return [];
   const out: Verdict[] = [];
   const feature = position.id;
@@ -33,3 +35,10 @@ export function coverFits({ part, position, state, choice }: PlaceOfPart): reado
   }
   return out;
 }
+
+/** Holes of a cover over the poles, a cover with a ground of its own, strings and poles. */
+export const COVER_FITS = rowsOf(['pickup'], ofPickup(coverFits), {
+  coverHoles: MM,
+  coverGround: YES_OR_NO,
+  stringCount: YES_OR_NO,
+});

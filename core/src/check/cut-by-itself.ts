@@ -1,17 +1,18 @@
 import { placementOf, type Cavity, type Hole } from '../instrument/index.js';
 import { circle, gapInside, placePoint, type Point, type Region } from '../shape/index.js';
 import { behindHole } from './behind-hole.js';
-import { actsOfChoice, type HardwareChoice } from './choice.js';
+import { actsOfChoice, isCutChoice, type CutChoice } from './choice.js';
 import { bitsFor } from './cutter-in-corner.js';
-import { floors } from './floor.js';
-import { hiddenEdge } from './hidden-edge.js';
-import { holeToOthers, holeToEdge } from './hole-beside.js';
+import { FLOOR, floors } from './floor.js';
+import { HIDDEN, hiddenEdge } from './hidden-edge.js';
+import { BESIDE, holeToOthers, holeToEdge } from './hole-beside.js';
 import type { PlanState } from './place.js';
 import { missingVerdict, type Verdict } from './verdict.js';
-import { edgeOfBody, walls } from './wall.js';
+import { edgeOfBody, WALL, walls } from './wall.js';
+import { YES_OR_NO, rowsOf } from './row.js';
 
 /** What a cut that no part asks for leaves of the wood: floors, walls and covers of the cavities that it goes into; of holes in a row the worst one's wood, beside it and behind it. */
-export function cutByItself(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
+function cutByItself(state: PlanState, choice: CutChoice): readonly Verdict[] {
   const touched = new Set(
     actsOfChoice(choice).flatMap((w) => (w.kind === 'setDepth' || w.kind === 'addLevels' ? [w.cavity] : w.kind === 'addCavity' ? [w.cavity.id] : [])),
   );
@@ -28,7 +29,7 @@ function ofCavity(state: PlanState, cavity: Cavity): readonly Verdict[] {
 }
 
 /** Of the new holes the one with least wood to its neighbours, the one with least behind it, and the one nearest to the body's edge. */
-function ofRow(state: PlanState, choice: HardwareChoice): readonly Verdict[] {
+function ofRow(state: PlanState, choice: CutChoice): readonly Verdict[] {
   const { anatomy } = state;
   const fresh = actsOfChoice(choice).flatMap((w) => (w.kind === 'addHole' ? [w.hole] : []));
   const placed = fresh.map((hole) => ({ hole, at: placePoint(hole.at, placementOf(anatomy, hole.frame)) }));
@@ -63,3 +64,13 @@ function edgeOf(hole: Hole, at: Point): Region | null {
 function least(list: readonly Verdict[]): readonly Verdict[] {
   return list.length === 0 ? [] : [list.reduce((w, v) => ((v.clearance ?? -Infinity) < (w.clearance ?? -Infinity) ? v : w))];
 }
+
+/** What a cut by itself leaves of the wood. */
+export const CUT_BY_ITSELF = rowsOf(['cut'], ({ after, choice }) => (isCutChoice(choice) ? cutByItself(after, choice) : []), {
+  floor: FLOOR,
+  wall: WALL,
+  edgeOfBody: WALL,
+  hiddenEdge: HIDDEN,
+  holeBeside: BESIDE,
+  cutterInCorner: YES_OR_NO,
+});

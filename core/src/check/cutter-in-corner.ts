@@ -2,12 +2,14 @@ import type { TemplateBit, Tool } from '../part/index.js';
 import { smallestInsideRadius, type Outline } from '../shape/index.js';
 import type { PlaceOfPart } from './place.js';
 import { countVerdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { YES_OR_NO, rowsOf } from './row.js';
 
 /** A planned outline is what it says to this, mm: a corner of the cutter's own radius takes it. */
 const SAME = 1e-3;
 
 /** How many of the shop's template bits go into the smallest inside corner of a planned route. */
-export function cutterInCorner({ choice, position, state }: PlaceOfPart): readonly Verdict[] {
+function cutterInCorner({ choice, position, state }: PlaceOfPart): readonly Verdict[] {
   const floors = choice.route?.levels.filter((p) => !p.bored) ?? [];
   return bitsFor(
     state.tools,
@@ -26,3 +28,8 @@ export function bitsFor(tools: readonly Tool[], feature: string, outlines: reado
   const corner = Math.min(...outlines.map(smallestInsideRadius));
   return [countVerdict('cutterInCorner', { feature }, bits.filter((b) => b.diameter / 2 <= corner + SAME).length, 1)];
 }
+
+/** A template bit that is small enough for the smallest corner. */
+export const CUTTER_IN_CORNER = rowsOf(['pickup'], ofPickup(cutterInCorner), {
+  cutterInCorner: YES_OR_NO,
+});

@@ -1,10 +1,11 @@
+import { evaluateChoice, evaluateIn, evaluatePlan } from '../house/index.js';
 import { applyChanges } from '../instrument/index.js';
 import { leavesOf, valueOf } from '../measure/index.js';
 import { circle, filletedPolygon, gapInside, measureAgain, placeOutline, roundedRectangle, type Outline } from '../shape/index.js';
 import { boxPickup, dim, plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
 import { tightestCorner } from './corner.js';
-import { evaluateChoice, evaluateIn, evaluatePlan, ofChoice, type PlanState, type PlannedLevel, type Verdict } from './index.js';
+import { ofChoice, type PlanState, type PlannedLevel, type Verdict } from './index.js';
 
 const route: readonly PlannedLevel[] = [
   { id: 'main', outline: roundedRectangle(87, 41, 5), depth: 19, bored: false },
@@ -117,8 +118,8 @@ describe('evaluate', () => {
   });
 
   it('counts leads', () => {
-    expect(find(evaluateChoice(plainState(), { ...planned, leadsNeeded: 5 }).verdicts, 'leads').class).toBe('clashes');
-    expect(find(evaluateChoice(plainState(), { ...planned, leadsNeeded: 4 }).verdicts, 'leads').class).toBe('well');
+    expect(find(evaluateChoice(plainState(), plainChoice({ ...planned, leadsNeeded: 5 })).verdicts, 'leads').class).toBe('clashes');
+    expect(find(evaluateChoice(plainState(), plainChoice({ ...planned, leadsNeeded: 4 })).verdicts, 'leads').class).toBe('well');
   });
 
   it('sorts the gravest first', () => {

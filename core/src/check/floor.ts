@@ -5,6 +5,8 @@ import { bounds, regionsOverlap, toPoint, type Point, type Region } from '../sha
 import { cutOf } from './hidden-edge.js';
 import { regionOf, type PlaceOfPart, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { rowsOf, type About } from './row.js';
 
 /**
  * The wood left under each depth of each cut: body thickness less the top depth, less the deepest cavity of the other face below it.
@@ -86,3 +88,8 @@ function middleOf(region: Region): Point {
   const box = bounds(region);
   return toPoint((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2);
 }
+
+/** Wood under a cut, to the other face. */
+export const FLOOR: About = { unit: 'mm', about: ['restsTwice', 'structural', 'mishap'] };
+
+export const FLOORS = rowsOf(['pickup'], ofPickup(floors), { floor: FLOOR });

@@ -1,4 +1,5 @@
 // Expected numbers are worked out by hand beside each; common practice, no source, where a wanted value is of the trade.
+import { evaluatePlan } from '../house/index.js';
 import type { Anatomy, Cavity, Hole, HoleKind, Plate } from '../instrument/index.js';
 import { leavesOf, rootSumSquare, valueOf, worstCase, type Working } from '../measure/index.js';
 import type { Hardware, HardwareKind, SizeId } from '../part/index.js';
@@ -6,7 +7,7 @@ import { roundedRectangle, stadium, type Outline } from '../shape/index.js';
 import { controlOf, d, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
-import { evaluatePlan, newHardwareChoice, type HardwareChoice, type PlaceRef, type Verdict } from './index.js';
+import { newHardwareChoice, type HardwareChoice, type PlaceRef, type Verdict } from './index.js';
 
 const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>, more: Partial<Hardware> = {}): Hardware => partOf(kind, kind, sizes, more);
 const control = controlOf(36);
@@ -30,7 +31,7 @@ function judge(parts: readonly Hardware[], choices: readonly HardwareChoice[], g
     headstock: { ...a.headstock, thickness: given.headstock === undefined ? null : dim(given.headstock) },
   };
   const state = plainState(anatomy);
-  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 4, choices }).verdicts;
+  return evaluatePlan({ ...state, parts: { ...state.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } }, { format: 5, choices }).verdicts;
 }
 
 const at = (feature: string, part: string, more: Partial<HardwareChoice> = {}): HardwareChoice => ({

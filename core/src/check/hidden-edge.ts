@@ -2,6 +2,8 @@ import { setsOf, toBody, levelsOfSet, type Level } from '../instrument/index.js'
 import { gapInside } from '../shape/index.js';
 import { outlineLeaf, plateBackLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { rowsOf, type About } from './row.js';
 
 const lists = new WeakMap<Level, readonly Level[]>();
 
@@ -44,3 +46,8 @@ export function hiddenEdge(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
     );
   });
 }
+
+/** A route edge that its cover hides. */
+export const HIDDEN: About = { unit: 'mm', about: ['restsTwice', 'appearance', 'mishap', 'pickupFits'] };
+
+export const HIDDEN_EDGE = rowsOf(['pickup'], ofPickup(hiddenEdge), { hiddenEdge: HIDDEN });

@@ -1,10 +1,12 @@
 import { leaf, setting, sum, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Verdict } from './verdict.js';
-import { judged, sizeLeaf, widest, type Site } from './site.js';
+import { judged, sizeLeaf, widest, type PartSite } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { rowsOf } from './row.js';
 
 /** Does washer, knob or flange hide the hole, all round? (14.2 − 9.8) / 2 = 2.2 [law]. */
-export function hidesHole(site: Site): readonly Verdict[] {
+function hidesHole(site: PartSite): readonly Verdict[] {
   const { hole, part, state } = site;
   if (!hole?.diameter) return [];
   const cover = widest(part, ['washer', 'knob', 'flange']);
@@ -15,3 +17,8 @@ export function hidesHole(site: Site): readonly Verdict[] {
   const working: Working = { op: 'quotient', label: 'hiddenRound', a: over, b: setting('two', 2, 'two') };
   return [judged(site, 'hidesHole', cover.size, {}, state.settings.minHides, () => working)];
 }
+
+/** A washer or knob over its hole. */
+export const HIDES_HOLE = rowsOf(['hardware'], ofHardware(hidesHole), {
+  hidesHole: { unit: 'mm', about: ['appearance', 'rim'] },
+});

@@ -3,14 +3,16 @@ import { placementOf, type Cavity, type FeatureOutline, type Hole } from '../ins
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import { bounds, circle, gapApart, gapInside, placePoint, type Gap, type Point, type Region } from '../shape/index.js';
 import { outlineLeaf, levelsLeaf, regionOf, type PlanState } from './place.js';
-import type { Site } from './site.js';
+import type { PartSite } from './site.js';
 import { verdict, type Verdict } from './verdict.js';
+import { ofHardware } from './of-choice.js';
+import { rowsOf, type About } from './row.js';
 
 /**
  * A hole that is not there yet, or is drilled anew elsewhere: how much wood is left to the nearest hole or cavity of its face, and to the body's edge.
  * 9.6 wide, 30 from the middle of a hole of 8: 21.2 [law]. Wanted 3 [memory].
  */
-export function holeBeside(site: Site): readonly Verdict[] {
+function holeBeside(site: PartSite): readonly Verdict[] {
   const { choice, part, hole, state, at, room } = site;
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
   const fresh = choice.place.on === 'face' || actsOfChoice(choice).some((w) => w.kind === 'moveHole');
@@ -97,3 +99,8 @@ function nearestCavity(
   }
   return best;
 }
+
+/** Wood beside a hole. */
+export const BESIDE: About = { unit: 'mm', about: ['crowding'] };
+
+export const HOLE_BESIDE = rowsOf(['hardware'], ofHardware(holeBeside), { holeBeside: BESIDE });

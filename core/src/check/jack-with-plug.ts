@@ -4,14 +4,16 @@ import { gapInside } from '../shape/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import type { Hole } from '../instrument/index.js';
-import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
+import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, type PartSite, sure } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /**
  * Has a jack room with the plug in it: behind its mouth for the plug's tip, and beside it for the leaf that swings out?
  * Through the wood of a face the room behind is all of the body; in a plate over a cavity it is the cavity's depth, at the side that of its bore.
  * Plug inside 30–32 [std IEC 60603-11, from memory]: 32 in a cavity of 28 lacks 4 [law].
  */
-export function jackWithPlug(site: Site): readonly Verdict[] {
+function jackWithPlug(site: PartSite): readonly Verdict[] {
   const { part, hole, state, room, at } = site;
   if ((part.kind !== 'jack' && part.kind !== 'end-pin jack') || !hole) return [];
   const { settings, anatomy } = state;
@@ -60,9 +62,15 @@ interface Behind {
   readonly label: 'bodyThickness' | 'holeDepth' | 'levelDepth';
 }
 
-function roomBehind({ room, state: { anatomy }, at }: Site, hole: Hole): Behind {
+function roomBehind({ room, state: { anatomy }, at }: PartSite, hole: Hole): Behind {
   if (hole.face !== 'top' && hole.face !== 'back') return { behind: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, label: 'holeDepth' };
   const floor = room?.from ? depthAt(anatomy, room.cavity, at) : null;
   if (floor) return { behind: floor.depth, target: floor.target, label: 'levelDepth' };
   return { behind: anatomy.body.thickness, target: { quantity: 'bodyThickness', feature: 'body' }, label: 'bodyThickness' };
 }
+
+/** A plug in its jack, and the leaf that swings out. */
+export const JACK_WITH_PLUG = rowsOf(['hardware'], ofHardware(jackWithPlug), {
+  plugInside: MM,
+  leafSwing: { unit: 'mm', about: ['crowding'] },
+});

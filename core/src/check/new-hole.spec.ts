@@ -1,11 +1,11 @@
+import { evaluateChoice, optionsFor } from '../house/index.js';
 import type { Cavity, Hole } from '../instrument/index.js';
 import { newHoleSteps } from '../cut/index.js';
 import type { Hardware, HardwareKind, SizeId, Tool } from '../part/index.js';
-import { optionsFor } from '../remedy/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
-import { evaluateChoice, newHardwareChoice, spotForHole, type HardwareChoice, type PlanState, type Verdict } from './index.js';
+import { newHardwareChoice, spotForHole, type HardwareChoice, type PlanState, type Verdict } from './index.js';
 
 const part = (kind: HardwareKind, sizes: Partial<Record<SizeId, number>>): Hardware => partOf('part', kind, sizes);
 const pot = part('pot', { bushing: 9.4, threadLength: 14, body: 24, depthBelow: 13, washer: 14 });
@@ -46,7 +46,7 @@ describe('what hangs below a new hole', () => {
   it('moves to the nearest spot with a cavity, not looking where there is none', () => {
     const s = stateWith(pot, [], [control]);
     const choice = at(30, 240);
-    const moved = optionsFor(s, { format: 4, choices: [choice] }, choice, [], { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
+    const moved = optionsFor({ ...s, tools: [] }, { format: 5, choices: [choice] }, choice, { kind: null, reversibleOnly: false, doNotTouch: [] }).find(
       (o) => o.proposal.kind === 'move',
     )!;
     const { place } = moved.proposal.choice as HardwareChoice;

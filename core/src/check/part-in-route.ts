@@ -5,15 +5,16 @@ import type { PartOutline } from '../part/index.js';
 import { tightestCorner, type CornerMet } from './corner.js';
 import { laid, levelsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
-import type { CheckId } from './rows.js';
+import { rowsOf, type CheckId } from './row.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { sum } from '../measure/index.js';
+import { ofPickup } from './of-choice.js';
 
 /**
  * Does each body of the part go into the wood: its outline at its depth against the route, its corners apart, and the depth under it?
  * Base 69.5 × 38.3 r 3 in 71.5 × 40.5 r 4.7625 has 0.75 at its corners [law].
  */
-export function partInRoute(place: PlaceOfPart): readonly Verdict[] {
+function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, state } = place;
   if (!part) return [];
   const s = state.settings;
@@ -115,3 +116,12 @@ function depthVerdict(
   const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
   return verdict(check, subject, working, minimum, room.gap.at);
 }
+
+/** A pickup’s bodies and screws inside the wood: its outline, its tightest corner, the depth under it. */
+export const PART_IN_ROUTE = rowsOf(['pickup'], ofPickup(partInRoute), {
+  partInRoute: { unit: 'mm', about: ['pickupFits', 'tried'] },
+  smallestCorner: { unit: 'mm', about: ['pickupFits'] },
+  screwInRoute: { unit: 'mm', about: ['pickupFits'] },
+  depthUnderPart: { unit: 'mm', about: ['pickupFits'] },
+  depthUnderScrews: { unit: 'mm', about: ['pickupFits'] },
+});

@@ -31,6 +31,16 @@ export interface PlaceOfPart {
   readonly part: Pickup | null;
 }
 
+const places = new WeakMap<PlanState, Map<PickupChoice, PlaceOfPart>>();
+
+/** The same, gathered once for a state and a choice. */
+export function placeAt(state: PlanState, choice: PickupChoice): PlaceOfPart {
+  const known = places.get(state) ?? new Map<PickupChoice, PlaceOfPart>();
+  const place = known.get(choice) ?? placeOf(state, choice);
+  places.set(state, known.set(choice, place));
+  return place;
+}
+
 /** Gathers a position's cavity, plate, opening and part. Throws RangeError when the anatomy is not whole. */
 export function placeOf(state: PlanState, choice: PickupChoice): PlaceOfPart {
   const { anatomy } = state;

@@ -1,7 +1,7 @@
-import { toBody, type Anatomy, type Cavity, type HoleFace, type HoleKind, type Plate } from '../instrument/index.js';
+import { toBody, type Anatomy, type Cavity, type HoleFace } from '../instrument/index.js';
 import { bounds, type Point } from '../shape/index.js';
-import type { HardwareKind } from '../part/index.js';
-import type { Choice, HardwareChoice, PickupChoice, PlaceRef } from './choice.js';
+import { kindsFor, type HardwareKind, type PartRows } from '../part/index.js';
+import type { HardwareChoice, PickupChoice, PlaceRef } from './choice.js';
 
 /** A place of an instrument that a part can be chosen for: its name, and the kinds that go there. */
 export type Placeable =
@@ -15,31 +15,8 @@ export type Placeable =
       readonly part: string | null;
     };
 
-/** What goes into a hole of a kind [trade: docs/trade/check.md, What goes where]. */
-export const HOLE_TAKES: Readonly<Record<HoleKind, readonly HardwareKind[]>> = {
-  pot: ['pot', 'push-pull pot', 'rotary switch', 'mini toggle', 'toggle switch', 'jack'],
-  switch: ['toggle switch', 'mini toggle', 'rotary switch', 'push-pull pot', 'pot'],
-  jack: ['jack', 'end-pin jack'],
-  tuner: ['tuner'],
-  string: ['ferrule'],
-  stud: ['bush', 'stud'],
-  screw: ['wood screw', 'machine screw', 'strap pin'],
-  wire: ['wire'],
-  other: ['pot', 'jack', 'mini toggle', 'strap pin', 'end-pin jack'],
-};
-
-const PLATE_IS: Readonly<Record<Plate['kind'], readonly HardwareKind[]>> = {
-  plate: ['plate', 'cover', 'guard'],
-  guard: ['guard', 'plate'],
-  ring: ['ring'],
-  bridge: [],
-  tailpiece: [],
-  tremolo: [],
-  other: ['plate', 'cover', 'guard', 'ring'],
-};
-
 /** Every place of an instrument that a part can be chosen for: pickup places, holes, slots, plates and the screws that hold them. */
-export function placesOf(a: Anatomy): readonly Placeable[] {
+export function placesOf(rows: PartRows, a: Anatomy): readonly Placeable[] {
   return [
     ...a.positions.map((p): Placeable => ({ kind: 'pickup', id: p.id, name: p.name, position: p.id, part: p.part })),
     ...a.holes.map((h): Placeable => ({
@@ -47,23 +24,23 @@ export function placesOf(a: Anatomy): readonly Placeable[] {
       id: h.id,
       name: h.name,
       place: { on: 'feature', feature: h.id },
-      kinds: HOLE_TAKES[h.kind],
+      kinds: kindsFor(rows, 'holes', h.kind),
       part: h.part ?? null,
     })),
     ...a.cavities.flatMap((c): readonly Placeable[] =>
       c.kind === 'slot'
-        ? [{ kind: 'hardware', id: c.id, name: c.name, place: { on: 'feature', feature: c.id }, kinds: ['lever switch'], part: c.part ?? null }]
+        ? [{ kind: 'hardware', id: c.id, name: c.name, place: { on: 'feature', feature: c.id }, kinds: kindsFor(rows, 'slots'), part: c.part ?? null }]
         : [],
     ),
     ...a.plates.flatMap((p): readonly Placeable[] => [
-      ...(PLATE_IS[p.kind].length > 0
+      ...(kindsFor(rows, 'plates', p.kind).length > 0
         ? [
             {
               kind: 'hardware' as const,
               id: p.id,
               name: p.name,
               place: { on: 'feature' as const, feature: p.id },
-              kinds: PLATE_IS[p.kind],
+              kinds: kindsFor(rows, 'plates', p.kind),
               part: p.part ?? null,
             },
           ]
@@ -73,7 +50,7 @@ export function placesOf(a: Anatomy): readonly Placeable[] {
         id: `${p.id} screw ${screw + 1}`,
         name: `${p.name}, screw ${screw + 1}`,
         place: { on: 'feature' as const, feature: p.id, screw },
-        kinds: ['wood screw', 'machine screw'] as const,
+        kinds: kindsFor(rows, 'plateScrews'),
         part: null,
       })),
     ]),
@@ -100,17 +77,4 @@ export function spotForHole(a: Anatomy, face: HoleFace): Point | null {
   if (over.length === 0) return null;
   const box = bounds(over);
   return { x: Math.round((box.minX + box.maxX) / 2), y: Math.round((box.minY + box.maxY) / 2) };
-}
-
-/** Is the place of a choice still on the instrument? */
-export function isThere(a: Anatomy, choice: Choice): boolean {
-  if (choice.kind === 'pickup') {
-    const position = a.positions.find((p) => p.id === choice.position);
-    return position !== undefined && a.cavities.some((c) => c.id === position.cavity);
-  }
-  const { place } = choice;
-  if (place.on === 'face') return true;
-  const plate = a.plates.find((p) => p.id === place.feature);
-  if (place.screw !== undefined) return plate?.screws[place.screw] !== undefined;
-  return plate !== undefined || a.holes.some((h) => h.id === place.feature) || a.cavities.some((c) => c.id === place.feature);
 }

@@ -4,10 +4,12 @@ import { circle, gapApart, gapInside, placePoint } from '../shape/index.js';
 import { woodScrewShank } from '../part/index.js';
 import { outlineLeaf, plateBackLeaf, levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
-import type { Site } from './site.js';
+import type { PartSite } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** Does a new plate, guard or ring hide what the old one hid, with a lip all round, and do its screws land in wood and not in a cavity? */
-export function plateOver(site: Site): readonly Verdict[] {
+function plateOver(site: PartSite): readonly Verdict[] {
   const { plate, state, choice, part } = site;
   if (!plate || !part.shape || (choice.place.on === 'feature' && choice.place.screw !== undefined)) return [];
   const { anatomy, settings } = state;
@@ -63,3 +65,9 @@ export function plateOver(site: Site): readonly Verdict[] {
   });
   return [...hidden, ...screws];
 }
+
+/** A plate over what it hides, its screws beside a cavity. */
+export const PLATE_OVER = rowsOf(['hardware'], ofHardware(plateOver), {
+  plateHides: { unit: 'mm', about: ['appearance'] },
+  screwBeside: MM,
+});

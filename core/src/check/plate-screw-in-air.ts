@@ -6,9 +6,11 @@ import { FOUND_SET } from './choice.js';
 import { cutOf } from './hidden-edge.js';
 import { levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** Do the screws of the plate over it still land in wood beside each new cut? The worst one of each; hard limit 0, wanted 2 [memory]. What it came with is as it was found. */
-export function plateScrewInAir({ cavity, plate, state }: PlaceOfPart): readonly Verdict[] {
+function plateScrewInAir({ cavity, plate, state }: PlaceOfPart): readonly Verdict[] {
   const { anatomy, settings } = state;
   return setsOf(cavity)
     .filter((set) => set !== FOUND_SET)
@@ -41,3 +43,8 @@ export function plateScrewInAir({ cavity, plate, state }: PlaceOfPart): readonly
       );
     });
 }
+
+/** A plate’s screw over a cavity. */
+export const PLATE_SCREW_IN_AIR = rowsOf(['pickup'], ofPickup(plateScrewInAir), {
+  plateScrewInAir: MM,
+});

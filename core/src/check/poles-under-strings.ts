@@ -2,12 +2,14 @@ import { leaf, setting, sum, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import type { PlaceOfPart } from './place.js';
+import { ofPickup } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /**
  * How far the outer poles of each row are from the outer strings. The spread at y is nut + (saddles − nut) × (mouth + y) / scale;
  * 35.5 to 52.5 over 635, row at 392 + 93: 48.48; poles 49.5 apart are 0.51 off [law]. Within 1.0 wanted, 2.5 hard [trade].
  */
-export function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
+function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, state } = place;
   if (!part) return [];
   const { strings, neck } = state.anatomy;
@@ -46,3 +48,8 @@ export function polesUnderStrings(place: PlaceOfPart): readonly Verdict[] {
     return verdict('polesUnderStrings', subject, sum('polesLeft', [1, setting('maxPoleOffset', maxPoleOffset, 'maxPoleOffset')], [-1, off]), minimum, at);
   });
 }
+
+/** Poles under their strings. */
+export const POLES_UNDER_STRINGS = rowsOf(['pickup'], ofPickup(polesUnderStrings), {
+  polesUnderStrings: MM,
+});

@@ -2,14 +2,16 @@ import type { Hole } from '../instrument/index.js';
 import { leaf, setting, sum, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { missingVerdict, type Verdict } from './verdict.js';
-import { judged, known, type Site } from './site.js';
+import { judged, known, type PartSite } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /**
  * Does a ferrule, a bush or a press-in bushing sit tight without splitting anything? Its interference is its diameter less the hole's;
  * of a knurl 0.10–0.25, smooth 0.02–0.08 [memory]. Where only the bare hole is known, the film on its wall closes it by twice its thickness [law]:
  * 0.15 closes a bare 8.10 to 7.80.
  */
-export function pressFit(site: Site): readonly Verdict[] {
+function pressFit(site: PartSite): readonly Verdict[] {
   const { part, hole, state, choice } = site;
   const pressed = part.kind === 'ferrule' || part.kind === 'bush' || (part.kind === 'tuner' && part.traits.fixing === 'press-in bushing');
   if (!pressed || !hole) return [];
@@ -37,3 +39,9 @@ function openingOf(hole: Hole, film: number): Working | null {
   const both: Working = { op: 'product', label: 'filmBothSides', a: setting('two', 2, 'two'), b: setting('filmThickness', film, 'filmThickness', film / 3) };
   return sum('finishedHole', [1, leaf('bareDiameter', hole.bare, { quantity: 'bareDiameter', feature: hole.id })], [-1, both]);
 }
+
+/** A press fit that holds and does not split. */
+export const PRESS_FIT = rowsOf(['hardware'], ofHardware(pressFit), {
+  pressHolds: { unit: 'mm', about: ['restsTwice', 'pressed'] },
+  pressSplits: MM,
+});

@@ -1,39 +1,53 @@
+import { consequenceOf } from '../house/index.js';
+import { HOUSE } from '../house/index.js';
 import { clearToCut } from '../gate/index.js';
 import { leaf, sum } from '../measure/index.js';
-import { consequenceOf } from '../record/index.js';
 import { score } from '../remedy/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { CHECKS, isAbout, type CheckId, type CheckRow, type Verdict } from './index.js';
+import type { CheckId, Trait, Verdict } from './index.js';
 import { verdict } from './verdict.js';
 
 /**
  * What the trade says of each, written down apart from the rows. Common practice, no source: a floor, a cover, a bore and a press fit are measured twice, since
  * wood does not grow again; strength is what floors and walls are about; what shows is an edge that nothing covers.
  */
-const TRADE: Readonly<Record<keyof CheckRow, readonly CheckId[]>> = {
+const TRADE: Readonly<Record<Trait, readonly CheckId[]>> = {
   restsTwice: ['behindWindow', 'bushingInHole', 'depthForPart', 'floor', 'hiddenEdge', 'pressHolds', 'screwPoint', 'woodOver'],
   structural: ['edgeOfBody', 'floor', 'wall', 'woodOver'],
   appearance: ['behindWindow', 'hiddenEdge', 'hidesHole', 'oldHoleShows', 'plateHides'],
   crowding: ['besideNeighbour', 'bodyInRoom', 'cavityBehind', 'holeBeside', 'leafSwing'],
   mishap: ['behindWindow', 'edgeOfBody', 'floor', 'hiddenEdge', 'wall'],
+  tried: ['partInRoute'],
+  pressed: ['pressHolds'],
+  rim: ['hidesHole'],
+  undrawn: ['cavityBehind'],
   pickupFits: ['behindWindow', 'depthUnderPart', 'depthUnderScrews', 'hiddenEdge', 'partInRoute', 'screwInRoute', 'smallestCorner', 'windowGap'],
 };
-const ids = Object.keys(CHECKS) as readonly CheckId[];
+const ids = [...new Set(HOUSE.checks.map((c) => c.id))];
+const aboutOf = (id: CheckId): readonly Trait[] => HOUSE.checks.find((c) => c.id === id)!.about ?? [];
 
 /** A verdict of a check that rests on the body's thickness, this far from its limit. */
 function saying(check: CheckId, clearance: number): Verdict {
   const thickness = leaf('bodyThickness', { ...dim(44 + clearance), limit: 0.05 }, { quantity: 'bodyThickness', feature: 'body' });
-  return verdict(check, { feature: 'route' }, sum('woodLeft', [1, thickness], [-1, leaf('targetDepth', { ...dim(44), limit: 0 })]), 5, null);
+  const left = sum('woodLeft', [1, thickness], [-1, leaf('targetDepth', { ...dim(44), limit: 0 })]);
+  return { ...verdict(check, { feature: 'route' }, left, 5, null), about: aboutOf(check) };
 }
 
 describe('what a check is about', () => {
   it('is what the trade says of it, and nobody else keeps a list', () => {
-    for (const trait of Object.keys(TRADE) as (keyof CheckRow)[])
-      expect(ids.filter((id) => isAbout(id, trait)).sort())
+    for (const trait of Object.keys(TRADE) as Trait[])
+      expect(ids.filter((id) => aboutOf(id).includes(trait)).sort())
         .withContext(trait)
         .toEqual([...TRADE[trait]]);
+  });
+
+  it('is said alike by every comparison that makes it', () => {
+    for (const row of HOUSE.checks)
+      expect([row.unit, row.about ?? []])
+        .withContext(row.id)
+        .toEqual([HOUSE.checks.find((c) => c.id === row.id)!.unit, aboutOf(row.id)]);
   });
 
   it('decides at the gate whether what it rests on is read twice', () => {

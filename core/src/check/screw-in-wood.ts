@@ -1,20 +1,22 @@
 import { toBody, type Cavity } from '../instrument/index.js';
 import { leaf, sum, type Working } from '../measure/index.js';
-import { hardwareRow } from '../part/index.js';
+import { partRow } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, containsPoint, gapApart } from '../shape/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
-import { depthAt, judged, known, placeLeaf, type Site, sure } from './site.js';
+import { depthAt, judged, known, placeLeaf, type PartSite, sure } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /**
  * A wood screw through what it holds: does enough of it reach the wood, does its point stay in, and is there wood at all?
  * 13 long through a plate of 2 holds by 11; in 15 of wood 4 are left under its point [law]. Wanted 8 in wood for light hardware, 20 for a strap pin, 3 under the point [trade].
  */
-export function screwInWood(site: Site): readonly Verdict[] {
+function screwInWood(site: PartSite): readonly Verdict[] {
   const { part, choice, plate, state, at, hole } = site;
   const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
-  if (!woody || !hardwareRow(part.kind).gauge) return [];
+  if (!woody || !partRow(site.rows, part.kind).gauge) return [];
   const { anatomy, settings } = state;
   const face = plate?.face ?? (hole?.face === 'back' ? 'back' : 'top');
   const through = choice.place.on === 'feature' && choice.place.screw !== undefined && plate;
@@ -46,23 +48,23 @@ export function screwInWood(site: Site): readonly Verdict[] {
 }
 
 /** The cavity of the screw's own face that it would land in. */
-function cavityAt({ state: { anatomy }, at }: Site, face: 'top' | 'back'): Cavity | null {
+function cavityAt({ state: { anatomy }, at }: PartSite, face: 'top' | 'back'): Cavity | null {
   return anatomy.cavities.find((c) => c.face === face && c.levels.some((p) => containsPoint(toBody(anatomy, c.frame, p.outline.outline), at))) ?? null;
 }
 
 /** It lands in a cavity: by how far it would have to move to reach wood. */
-function inAir(site: Site, cavity: Cavity): Verdict {
+function inAir(site: PartSite, cavity: Cavity): Verdict {
   return besideOf(site, cavity);
 }
 
 /** The wood between a screw and the nearest cavity of its face. */
-function beside(site: Site, face: 'top' | 'back'): readonly Verdict[] {
+function beside(site: PartSite, face: 'top' | 'back'): readonly Verdict[] {
   const all = site.state.anatomy.cavities.filter((c) => c.face === face && c.levels.length > 0).map((c) => besideOf(site, c));
   const nearest = all.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
   return nearest ? [nearest] : [];
 }
 
-function besideOf(site: Site, cavity: Cavity): Verdict {
+function besideOf(site: PartSite, cavity: Cavity): Verdict {
   const { state, part, at, choice } = site;
   const shank = part.sizes.diameter?.value ?? 3;
   const screw = [circle(shank, at)];
@@ -86,7 +88,7 @@ function besideOf(site: Site, cavity: Cavity): Verdict {
 }
 
 /** A thread bites when its shank is wider than the hole it goes into: an old hole that is wider is stripped. */
-export function threadBites(site: Site): readonly Verdict[] {
+function threadBites(site: PartSite): readonly Verdict[] {
   const { part, hole, state, choice } = site;
   const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
   if (!woody || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
@@ -97,3 +99,9 @@ export function threadBites(site: Site): readonly Verdict[] {
     ),
   ];
 }
+
+/** Thread in wood, wood under its point and beside it. */
+export const SCREW_IN_WOOD = [
+  ...rowsOf(['hardware'], ofHardware(screwInWood), { screwHolds: MM, screwPoint: { unit: 'mm', about: ['restsTwice'] }, screwBeside: MM }),
+  ...rowsOf(['hardware'], ofHardware(threadBites), { threadBites: MM }),
+];

@@ -5,12 +5,13 @@ import type { Target } from '../quantity/index.js';
 import { bounds, circle, containsPoint, placePoint, type Outline, type Point } from '../shape/index.js';
 import type { HardwareChoice, Plan } from './choice.js';
 import type { PlanState } from './place.js';
-import type { CheckId } from './rows.js';
+import type { CheckId, CheckRows } from './row.js';
 import { lackingVerdict, missingVerdict, verdict, type Lacking, type Verdict } from './verdict.js';
 import type { Working } from '../measure/index.js';
 
 /** A place with the part that is to go there, and what of the instrument is round it. */
-export interface Site {
+export interface PartSite {
+  readonly rows: CheckRows;
   readonly state: PlanState;
   readonly plan: Plan;
   readonly choice: HardwareChoice;
@@ -31,19 +32,20 @@ export interface Room {
   readonly from: Plate | null;
 }
 
-const sites = new WeakMap<PlanState, WeakMap<Plan, Map<HardwareChoice, Site>>>();
+const sites = new WeakMap<PlanState, WeakMap<Plan, Map<HardwareChoice, PartSite>>>();
 
 /** Gathers a hardware choice's surroundings, once for the same state and plan; null when no part is chosen. Throws RangeError when its part is no hardware. */
-export function siteOf(state: PlanState, plan: Plan, choice: HardwareChoice): Site | null {
+export function siteOf(rows: CheckRows, state: PlanState, plan: Plan, choice: HardwareChoice): PartSite | null {
   if (choice.part === null) return null;
-  const ofState = sites.get(state) ?? new WeakMap<Plan, Map<HardwareChoice, Site>>();
-  const known = ofState.get(plan) ?? new Map<HardwareChoice, Site>();
-  const site = known.get(choice) ?? gather(state, plan, choice, choice.part);
+  const ofState = sites.get(state) ?? new WeakMap<Plan, Map<HardwareChoice, PartSite>>();
+  const known = ofState.get(plan) ?? new Map<HardwareChoice, PartSite>();
+  const old = known.get(choice);
+  const site = old?.rows === rows ? old : gather({ rows, state, plan, choice }, choice.part);
   sites.set(state, ofState.set(plan, known.set(choice, site)));
   return site;
 }
 
-function gather(state: PlanState, plan: Plan, choice: HardwareChoice, id: string): Site {
+function gather({ rows, state, plan, choice }: Pick<PartSite, 'rows' | 'state' | 'plan' | 'choice'>, id: string): PartSite {
   const whole = state.parts[id];
   if (!whole) throw new RangeError(`nothing here is called ${id}`);
   if (!isHardware(whole)) throw new RangeError(`${whole.name} is a pickup: it needs a pickup’s place`);
@@ -55,7 +57,7 @@ function gather(state: PlanState, plan: Plan, choice: HardwareChoice, id: string
   const slot = anatomy.cavities.find((c) => c.id === feature) ?? null;
   const plate = anatomy.plates.find((p) => p.id === feature) ?? null;
   const at = middleOf(anatomy, choice, hole, slot, plate);
-  return { state, plan, choice, part, hole, slot, plate, at, room: roomAt(anatomy, hole?.face ?? slot?.face ?? 'top', at, slot) };
+  return { rows, state, plan, choice, part, hole, slot, plate, at, room: roomAt(anatomy, hole?.face ?? slot?.face ?? 'top', at, slot) };
 }
 
 /** How sure a cut by saw and file is, mm [memory]. */
@@ -67,7 +69,7 @@ function trimmed(part: Hardware, by: number): Hardware {
   return by === 0 || !length ? part : { ...part, sizes: { ...part.sizes, length: { ...length, value: length.value - by, limit: length.limit + TRIM_LIMIT } } };
 }
 
-function middleOf(a: Anatomy, { place }: HardwareChoice, hole: Hole | null, slot: Cavity | null, plate: Plate | null): Point {
+function middleOf(a: Anatomy, { place }: Placed, hole: Hole | null, slot: Cavity | null, plate: Plate | null): Point {
   if (place.on === 'face') return placePoint(place.at, placementOf(a, frameOfFace(place.face)));
   if (hole) return placePoint(hole.at, placementOf(a, hole.frame));
   const screw = place.screw === undefined ? undefined : plate?.screws[place.screw];
@@ -89,8 +91,11 @@ function roomAt(a: Anatomy, face: Hole['face'], at: Point, slot: Cavity | null):
   return other ? { cavity: other, from: null } : null;
 }
 
+/** What has a place of its own. */
+type Placed = Pick<HardwareChoice, 'id' | 'place'>;
+
 /** The middle of the place of a choice, in the body's frame. */
-export function middleOfPlace(a: Anatomy, choice: HardwareChoice): Point {
+export function middleOfPlace(a: Anatomy, choice: Placed): Point {
   const id = choice.place.on === 'face' ? choice.id : choice.place.feature;
   const find = <T extends { readonly id: string }>(list: readonly T[]): T | null => list.find((f) => f.id === id) ?? null;
   return middleOf(a, choice, find(a.holes), find(a.cavities), find(a.plates));
@@ -126,7 +131,7 @@ export interface Needs {
 }
 
 /** A verdict from a sum, or what has to be measured before it can be made, on the instrument and on the part. */
-export function judged(site: Site, check: CheckId, item: string, needs: Needs, minimum: number, sum: () => Working, against?: string): Verdict {
+export function judged(site: PartSite, check: CheckId, item: string, needs: Needs, minimum: number, sum: () => Working, against?: string): Verdict {
   const subject = { feature: site.choice.id, item, ...(against === undefined ? {} : { against }) };
   const missing = (needs.targets ?? []).flatMap(([d, t]) => (d === null ? [t] : []));
   const lacks = (needs.sizes ?? []).flatMap((size): readonly Lacking[] => (site.part.sizes[size] ? [] : [{ part: site.part.id, size }]));
@@ -135,7 +140,7 @@ export function judged(site: Site, check: CheckId, item: string, needs: Needs, m
 }
 
 /** A size of the part that is known to be there. Throws RangeError otherwise: ask for it in `needs` first. */
-export function known(site: Site, size: SizeId): Leaf {
+export function known(site: PartSite, size: SizeId): Leaf {
   const d = site.part.sizes[size];
   if (!d) throw new RangeError(`${site.part.name} has no ${size}`);
   return sizeLeaf(site.part, size, d);
@@ -166,7 +171,7 @@ export function bodyLeaf(part: Hardware): Leaf {
 }
 
 /** How sure the place of a hole is, mm. */
-export function placeLeaf(site: Site): Leaf {
+export function placeLeaf(site: PartSite): Leaf {
   const h = site.hole;
   return leaf(
     'holePlace',

@@ -2,10 +2,12 @@ import type { FeatureOutline } from '../instrument/index.js';
 import { leaf, sum, type Dimension } from '../measure/index.js';
 import { bounds } from '../shape/index.js';
 import type { Verdict } from './verdict.js';
-import { judged, known, type Site } from './site.js';
+import { judged, known, type PartSite } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** Has the lever of a switch its slot: long enough for its travel, wide enough for the blade? 30 × 2.6 for 28 × 1.8: 2.0 and 0.8 [law]. */
-export function switchInSlot(site: Site): readonly Verdict[] {
+function switchInSlot(site: PartSite): readonly Verdict[] {
   const { part, slot, state } = site;
   const outline = slot?.levels[0]?.outline;
   if (part.kind !== 'lever switch' || !slot || !outline) return [];
@@ -30,3 +32,8 @@ function spans(o: FeatureOutline): { readonly long: Dimension; readonly narrow: 
   const along = o.along ?? { value: b.maxY - b.minY, limit: 2 * o.limit, basis: o.basis };
   return across.value > along.value ? { long: across, narrow: along } : { long: along, narrow: across };
 }
+
+/** A lever in its slot. */
+export const SWITCH_IN_SLOT = rowsOf(['hardware'], ofHardware(switchInSlot), {
+  switchInSlot: MM,
+});

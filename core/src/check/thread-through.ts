@@ -1,13 +1,15 @@
 import { leaf, setting, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Verdict } from './verdict.js';
-import { depthAt, judged, known, type Site, sure } from './site.js';
+import { depthAt, judged, known, type PartSite, sure } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /**
  * Is the thread long enough for what it goes through, with washer and nut? 9.5 through 5.0 with 2.5 for both leaves 2.0 [law].
  * It goes through the plate it hangs from, or through the wood that a cavity of the other face leaves.
  */
-export function threadThrough(site: Site): readonly Verdict[] {
+function threadThrough(site: PartSite): readonly Verdict[] {
   const { part, room, state, hole, at } = site;
   if (!room || hole === null || !('threadLength' in part.sizes || part.sizes.bushing)) return [];
   const { settings, anatomy } = state;
@@ -36,3 +38,8 @@ export function threadThrough(site: Site): readonly Verdict[] {
     }),
   ];
 }
+
+/** Thread enough through the wood. */
+export const THREAD_THROUGH = rowsOf(['hardware'], ofHardware(threadThrough), {
+  threadThrough: MM,
+});

@@ -3,9 +3,11 @@ import type { Target } from '../quantity/index.js';
 import { laid, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor } from './room-for.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** Can the part be screwed down as far as it travels before it meets the floor? 18.0 deep, base at 16.5: 1.5, where 4 of travel are wanted: thin [law]. No verdict while nobody told its travel. */
-export function travel(place: PlaceOfPart): readonly Verdict[] {
+function travel(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, cavity } = place;
   const down = part?.sizes?.travelDown;
   const base = part?.tiers.find((l) => l.id === 'base');
@@ -20,3 +22,8 @@ export function travel(place: PlaceOfPart): readonly Verdict[] {
   const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
   return [verdict('travel', subject, working, down.value, room.gap.at)];
 }
+
+/** Height to travel. */
+export const TRAVEL = rowsOf(['pickup'], ofPickup(travel), {
+  travel: MM,
+});

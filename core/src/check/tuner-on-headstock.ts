@@ -3,13 +3,15 @@ import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, gapInside, moveOutline, placePoint } from '../shape/index.js';
 import { verdict, type Verdict } from './verdict.js';
-import { judged, known, placeLeaf, type Site, sure } from './site.js';
+import { judged, known, placeLeaf, type PartSite, sure } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** How far from a tuner's post an old screw hole is still its own, mm [memory]. */
 const OWN = 25;
 
 /** Does a tuner suit the headstock: its thickness, the next tuner, and the old screw holes that its housing must cover? */
-export function tunerOnHeadstock(site: Site): readonly Verdict[] {
+function tunerOnHeadstock(site: PartSite): readonly Verdict[] {
   const { part, hole, state } = site;
   if (part.kind !== 'tuner' || !hole) return [];
   const { thickness } = state.anatomy.headstock;
@@ -37,7 +39,7 @@ export function tunerOnHeadstock(site: Site): readonly Verdict[] {
 }
 
 /** The nearest other tuner hole, against the room that this tuner needs from post to post. */
-function nextTuner(site: Site, hole: Hole): readonly Verdict[] {
+function nextTuner(site: PartSite, hole: Hole): readonly Verdict[] {
   const { state, part } = site;
   const others = state.anatomy.holes.filter((h) => h.kind === 'tuner' && h.id !== hole.id && h.frame === hole.frame);
   const apart = (h: Hole): number => Math.hypot(h.at.x - hole.at.x, h.at.y - hole.at.y);
@@ -48,7 +50,7 @@ function nextTuner(site: Site, hole: Hole): readonly Verdict[] {
 }
 
 /** Old screw holes near the post: does the housing cover each of them? One that it does not would show. */
-function oldHoles(site: Site): readonly Verdict[] {
+function oldHoles(site: PartSite): readonly Verdict[] {
   const { part, state, at } = site;
   const housing = part.shape?.outline;
   if (!housing) return [];
@@ -79,3 +81,10 @@ function oldHoles(site: Site): readonly Verdict[] {
 
 /** An old screw hole of unknown size counts as this wide, mm [memory]. */
 const UNKNOWN = 2.5;
+
+/** A headstock as thick as a tuner wants, the next tuner, and an old hole that shows. */
+export const TUNER_ON_HEADSTOCK = rowsOf(['hardware'], ofHardware(tunerOnHeadstock), {
+  headstockThick: MM,
+  nextTuner: MM,
+  oldHoleShows: { unit: 'mm', about: ['appearance'] },
+});

@@ -1,10 +1,11 @@
 // What is said of an instrument does not depend on where and how it lies: turned and moved, with the part and the route turned along, every number stays within 0.005 mm.
+import { evaluateChoice } from '../house/index.js';
 import type { Anatomy, FeatureOutline } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
 import { placeOutline, placePoint, roundedRectangle, type Placement } from '../shape/index.js';
 import { seeded } from '../testing/random.js';
 import { boxPickup, inDrawer, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { evaluateChoice, type CheckId, type PickupChoice, type PlanState } from './index.js';
+import type { CheckId, PickupChoice, PlanState } from './index.js';
 
 function laid(a: Anatomy, at: Placement): Anatomy {
   const turned = (o: FeatureOutline): FeatureOutline => ({ ...o, outline: placeOutline(o.outline, at) });

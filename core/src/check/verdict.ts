@@ -3,7 +3,32 @@ import { isMeasured, judge, leavesOf, notMeasured } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Point } from '../shape/index.js';
 import type { Corner } from './corner.js';
-import type { CheckId } from './rows.js';
+
+/** What verdicts count in. */
+export type Unit = 'mm' | '°' | 'count' | 'Ω' | 'V' | 'H' | 'F' | 'Hz' | 'dB' | 'cents' | 'N' | '%' | '°C' | 'turns' | 'choice';
+
+/** What a check can be about, beside its number. */
+export type Trait =
+  /** It cannot be undone in the wood: what it rests on is read twice before it is cut. */
+  | 'restsTwice'
+  /** It is about strength: no option thins what it was found with below the least. */
+  | 'structural'
+  /** It is about what shows. */
+  | 'appearance'
+  /** It asks how near a hole lies to what is round it: another spot may do. */
+  | 'crowding'
+  /** A slip of the tool can change it. */
+  | 'mishap'
+  /** It asks whether a pickup goes into its place as the place is: the way back is judged by it. */
+  | 'pickupFits'
+  /** It is the gap that is read when the part is tried. */
+  | 'tried'
+  /** Something is pressed in: tried on scrap first. */
+  | 'pressed'
+  /** The rim of a hole may show: tried on scrap where it does not clear well. */
+  | 'rim'
+  /** Not measured, it is only not drawn yet: accepted with a reason. */
+  | 'undrawn';
 
 /** What was compared with what, by the ids of features, sets, tiers and rows. */
 export interface Subject {
@@ -29,11 +54,13 @@ export interface ThreadsMet {
 export interface Verdict extends Judgement {
   /** Stable over recomputations: check and subject. */
   readonly id: string;
-  readonly check: CheckId;
+  readonly check: string;
   /** The choice of the plan that it judges. */
   readonly choice: string;
   readonly subject: Subject;
-  readonly unit: 'mm' | 'count';
+  readonly unit: Unit;
+  /** What its check is about. */
+  readonly about: readonly Trait[];
   /** The worst point, in the body's frame. */
   readonly at: Point | null;
   /** Which radii meet, and at which tier of the part, where a corner is judged. */
@@ -48,22 +75,27 @@ export interface Verdict extends Judgement {
   readonly typical: boolean;
 }
 
-function idOf(check: CheckId, s: Subject): string {
+/** Is a verdict about this? */
+export function isAbout({ about }: Pick<Verdict, 'about'>, trait: Trait): boolean {
+  return about.includes(trait);
+}
+
+function idOf(check: string, s: Subject): string {
   return [check, s.feature, s.item ?? '', s.against ?? ''].join('/');
 }
 
-export function verdict(check: CheckId, subject: Subject, working: Working, minimum: number, at: Point | null): Verdict {
+export function verdict(check: string, subject: Subject, working: Working, minimum: number, at: Point | null): Verdict {
   const typical = leavesOf(working).some((l: Leaf) => !isMeasured(l));
-  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working, missing: [], typical, ...judge(working, minimum) };
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', about: [], at, working, missing: [], typical, ...judge(working, minimum) };
 }
 
-export function missingVerdict(check: CheckId, subject: Subject, missing: readonly Target[], minimum: number, at: Point | null = null): Verdict {
-  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', at, working: null, missing, typical: false, ...notMeasured(minimum) };
+export function missingVerdict(check: string, subject: Subject, missing: readonly Target[], minimum: number, at: Point | null = null): Verdict {
+  return { id: idOf(check, subject), check, choice: '', subject, unit: 'mm', about: [], at, working: null, missing, typical: false, ...notMeasured(minimum) };
 }
 
 /** A size of the part is not known: nothing can be said before it is stated. */
 export function lackingVerdict(
-  check: CheckId,
+  check: string,
   subject: Subject,
   lacks: readonly Lacking[],
   missing: readonly Target[],
@@ -74,13 +106,14 @@ export function lackingVerdict(
 }
 
 /** A comparison of whole numbers: enough or not. */
-export function countVerdict(check: CheckId, subject: Subject, has: number, needs: number): Verdict {
+export function countVerdict(check: string, subject: Subject, has: number, needs: number): Verdict {
   return {
     id: idOf(check, subject),
     check,
     choice: '',
     subject,
     unit: 'count',
+    about: [],
     at: null,
     working: null,
     missing: [],

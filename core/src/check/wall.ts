@@ -4,6 +4,8 @@ import { gapApart, gapInside, regionsOverlap } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
 import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { rowsOf, type About } from './row.js';
 
 /** The wood left between each cut and the cavities beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose. */
 export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
@@ -71,3 +73,8 @@ export function edgeOfBody(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
     );
   });
 }
+
+/** Wood to the next cavity, and to the body’s edge. */
+export const WALL: About = { unit: 'mm', about: ['structural', 'mishap'] };
+
+export const WALLS = [...rowsOf(['pickup'], ofPickup(walls), { wall: WALL }), ...rowsOf(['pickup'], ofPickup(edgeOfBody), { edgeOfBody: WALL })];

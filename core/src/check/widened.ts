@@ -4,14 +4,18 @@ import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { outlineLeaf, levelsLeaf, regionOf } from './place.js';
-import type { Site } from './site.js';
+import type { PartSite } from './site.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
+import { ofHardware } from './of-choice.js';
+import { rowsOf } from './row.js';
+import { FLOOR } from './floor.js';
+import { WALL } from './wall.js';
 
 /**
  * A cavity that is widened for a part: the wood left to the cavities beside it, to the body's edge, and over what lies below in the other face.
  * Body 44, widened to 36 over a route of 18 from the top: none, and 10 too much [law].
  */
-export function widened(site: Site): readonly Verdict[] {
+function widened(site: PartSite): readonly Verdict[] {
   const { anatomy, settings } = site.state;
   return actsOfChoice(site.choice).flatMap((w): readonly Verdict[] => {
     const cavity = w.kind === 'addLevels' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
@@ -41,7 +45,7 @@ export function widened(site: Site): readonly Verdict[] {
 
 type Levels = Parameters<typeof levelsLeaf>[1];
 
-function toEdge(site: Site, cavity: string, more: Region, levels: Levels): readonly Verdict[] {
+function toEdge(site: PartSite, cavity: string, more: Region, levels: Levels): readonly Verdict[] {
   const { anatomy, settings } = site.state;
   const body = anatomy.body.outline;
   const of = anatomy.cavities.find((c) => c.id === cavity);
@@ -60,7 +64,7 @@ function toEdge(site: Site, cavity: string, more: Region, levels: Levels): reado
   return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.minWall, gap.at)];
 }
 
-function overCavities(site: Site, more: Region, levels: Levels): readonly Verdict[] {
+function overCavities(site: PartSite, more: Region, levels: Levels): readonly Verdict[] {
   const { anatomy, settings } = site.state;
   const depth = levels[0]?.depth ?? null;
   const cavity = site.room?.cavity;
@@ -80,3 +84,10 @@ function overCavities(site: Site, more: Region, levels: Levels): readonly Verdic
       return verdict('floor', subject, working, settings.minFloor, at);
     });
 }
+
+/** What a widened cavity leaves round it. */
+export const WIDENED = rowsOf(['hardware'], ofHardware(widened), {
+  wall: WALL,
+  edgeOfBody: WALL,
+  floor: FLOOR,
+});

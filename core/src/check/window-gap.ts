@@ -4,9 +4,11 @@ import { gapInside } from '../shape/index.js';
 import { toBody } from '../instrument/index.js';
 import { laid, outlineLeaf, windowOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
+import { ofPickup } from './of-choice.js';
+import { rowsOf } from './row.js';
 
 /** Does the cover stand free in the plate's window? 69 × 38 r 3 in 70 × 39 r 3.5 has 0.50 all round [law]. The part hangs from the plate, so putting it back moves both. */
-export function windowGap(place: PlaceOfPart): readonly Verdict[] {
+function windowGap(place: PlaceOfPart): readonly Verdict[] {
   const { part, position, plate, state } = place;
   if (!part) return [];
   const window = windowOf(place);
@@ -34,3 +36,8 @@ export function windowGap(place: PlaceOfPart): readonly Verdict[] {
     );
   });
 }
+
+/** The cover in the window of its plate. */
+export const WINDOW_GAP = rowsOf(['pickup'], ofPickup(windowGap), {
+  windowGap: { unit: 'mm', about: ['pickupFits'] },
+});

@@ -1,15 +1,17 @@
 import { leaf, setting, sum, type Working } from '../measure/index.js';
 import { isHardware } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
-import type { HardwareChoice } from './choice.js';
+import { isHardwareChoice, type HardwareChoice } from './choice.js';
 import type { Verdict } from './verdict.js';
-import { judged, sizeLeaf, type Site, sure } from './site.js';
+import { judged, sizeLeaf, type PartSite, sure } from './site.js';
+import { ofHardware } from './of-choice.js';
+import { MM, rowsOf } from './row.js';
 
 /** Do all wires go through their bore: the sum of their diameters against it [trade]? Five of 1.4 and one of 2.8 are 9.8: too much for 8. Told once, at the first of them. */
-export function wiresInBore(site: Site): readonly Verdict[] {
+function wiresInBore(site: PartSite): readonly Verdict[] {
   const { part, hole, plan, choice, state } = site;
   if (part.kind !== 'wire' || !hole) return [];
-  const here = plan.choices.filter((c): c is HardwareChoice => c.kind === 'hardware' && c.place.on === 'feature' && c.place.feature === hole.id);
+  const here = plan.choices.filter((c): c is HardwareChoice => isHardwareChoice(c) && c.place.on === 'feature' && c.place.feature === hole.id);
   const mine = here.length > 0 ? here : [choice];
   if (mine[0]?.id !== choice.id) return [];
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
@@ -29,3 +31,8 @@ export function wiresInBore(site: Site): readonly Verdict[] {
     }),
   ];
 }
+
+/** Wires in a bore. */
+export const WIRES_IN_BORE = rowsOf(['hardware'], ofHardware(wiresInBore), {
+  wiresInBore: MM,
+});

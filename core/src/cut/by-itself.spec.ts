@@ -1,11 +1,10 @@
-import { actsOfChoice, evaluateChoice, evaluatePlan, ofChoice, worksOf, type Choice, type HardwareChoice, type Verdict } from '../check/index.js';
-import { benchNow, clearToCut } from '../gate/index.js';
+import { asSlipped, benchNow, evaluateChoice, evaluatePlan, goBack, optionsFor, placesWorkedOn, worksOf } from '../house/index.js';
+import { actsOfChoice, ofChoice, type Choice, type CutChoice, type Verdict } from '../check/index.js';
+import { clearToCut } from '../gate/index.js';
 import { compareAnatomies, type Anatomy } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import { actsOf, settingsWith } from '../operation/index.js';
-import { RULES } from '../order/index.js';
-import { asSlipped, goBack, placesWorkedOn, undoRecipe, type WorkSoFar } from '../record/index.js';
-import { optionsFor } from '../remedy/index.js';
+import { undoRecipe, type WorkSoFar } from '../record/index.js';
 import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
 import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
@@ -18,12 +17,12 @@ const drills = { id: 'd', kind: 'drills' as const, name: 'set', system: 'metric'
 const tools = [...plainTools, drills, { id: 'c', kind: 'countersink' as const, name: 'c', diameter: 16 }];
 const request = { kind: null, reversibleOnly: false, doNotTouch: [] };
 
-function choiceOf(made: PlannedCut): HardwareChoice {
+function choiceOf(made: PlannedCut): CutChoice {
   if ('problem' in made) throw new Error(made.problem);
   return made.choice;
 }
 const problem = (made: PlannedCut): string | null => ('problem' in made ? made.problem : null);
-const verdicts = (a: Anatomy, choice: HardwareChoice): readonly Verdict[] => evaluateChoice(plainState(a), choice).verdicts;
+const verdicts = (a: Anatomy, choice: CutChoice): readonly Verdict[] => evaluateChoice(plainState(a), choice).verdicts;
 const row: HoleRow = { kind: 'string', face: 'top', first: { x: -26, y: 260 }, pitch: 10.4, count: 6, way: 'across', diameter: 7.9, depth: null };
 
 describe('a floor that is cut deeper for its own sake', () => {
@@ -46,15 +45,15 @@ describe('a floor that is cut deeper for its own sake', () => {
   it('is decided on or left, rests on readings, is read at the machine and left as it was read', () => {
     const choice = choiceOf(deeper(17.5));
     const state = { ...plainState(), tools };
-    const options = optionsFor(state, { format: 4, choices: [choice] }, choice, tools, request);
+    const options = optionsFor(state, { format: 5, choices: [choice] }, choice, request);
     expect(options.map((o) => [o.proposal.kind, worksOf(o.proposal.choice, state).map((w) => w.kind)])).toEqual([
       ['cutAsPlanned', ['deepenRoute']],
       ['keep', []],
     ]);
     expect(options[0]!.back.woodCut).toBeTrue();
-    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 4, choices: [choice] }), 'deeper'), found: state.anatomy }));
+    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 5, choices: [choice] }), 'deeper'), found: state.anatomy }));
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'levelDepth']);
-    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
     expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['unplug', null],
       ['deepenTo', 17.5],
@@ -140,7 +139,7 @@ describe('holes in a row', () => {
 
   it('are drilled by one template, left as drilled, and once', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['pitch'] ?? null])).toEqual([
       ['markOut', jasmine.any(Number)],
       ['backBoard', null],
@@ -158,7 +157,7 @@ describe('holes in a row', () => {
 
   it('left alone, or gone back from before any was drilled, add no hole', () => {
     const state = { ...plainState(), tools };
-    const keep = optionsFor(state, { format: 4, choices: [choice] }, choice, tools, request).find((o) => o.proposal.kind === 'keep')!;
+    const keep = optionsFor(state, { format: 5, choices: [choice] }, choice, request).find((o) => o.proposal.kind === 'keep')!;
     expect([keep.evaluation.anatomy.holes.length, keep.evaluation.verdicts]).toEqual([0, []]);
     const does = doesOf('drillRow', choice, state);
     const begun = { kind: 'drillRow' as const, does, state: 'doing' as const, steps: [{ kind: 'markOut', drill: null }], depths: [], entry: 'e' };
@@ -191,7 +190,7 @@ describe('a relief that a plate sinks into', () => {
   it('takes depth from the pickup that hangs in the plate', () => {
     const small = plainChoice({ part: 'small', insertFitted: true });
     const room = (choices: readonly Choice[]): number =>
-      ofChoice(evaluatePlan(plainState(), { format: 4, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
+      ofChoice(evaluatePlan(plainState(), { format: 5, choices }), 'here').verdicts.find((v) => v.check === 'depthUnderPart')!.clearance!;
     // 18 − 15 = 3, and 2 less
     expect(room([small])).toBeCloseTo(3, 9);
     expect(room([choiceOf(made), small])).toBeCloseTo(1, 9);
@@ -223,7 +222,7 @@ describe('a cavity where none was', () => {
 
   it('is cut by cards that ask its depth, left as it was read, and once; a slip before its end is in the wood and the rest still planned', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['layOutline', null],
       ['unplug', null],
@@ -236,7 +235,7 @@ describe('a cavity where none was', () => {
     expect([box(left).levels[0]!.depth!.value, box(left).levels[0]!.depth!.basis.kind]).toEqual([24.3, 'work']);
     expect(evaluateChoice(plainState(left), choice).anatomy.cavities.length).toBe(left.cavities.length);
     expect(compareAnatomies(state.anatomy, left).map((d) => d.kind)).toEqual(['levelAdded']);
-    const slipped = asSlipped('d', choice, { level: 'floor', side: 'bass', by: 2, depth: 6 }, 'entry', state.anatomy, state);
+    const slipped = asSlipped({ decision: 'd', choice, gone: { level: 'floor', side: 'bass', by: 2, depth: 6 }, entry: 'entry' }, state);
     expect(box(slipped).levels.length).toBe(1);
     expect(box(evaluateChoice(plainState(slipped), choice).anatomy).levels.length).toBe(2);
     expect(box(leftBy('cutCavity', choice, plainState(slipped), { depths })).levels.length).toBe(2);

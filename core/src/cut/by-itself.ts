@@ -1,4 +1,4 @@
-import { PLANNED_SET, regionOf, type HardwareChoice } from '../check/index.js';
+import { PLANNED_SET, regionOf, type CutChoice } from '../check/index.js';
 import { frameOfFace, toBody, type Anatomy, type Cavity, type Change, type Hole, type HoleKind } from '../instrument/index.js';
 import type { Dimension } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
@@ -6,11 +6,11 @@ import { bounds, grown, regionsOverlap, type Outline, type Point } from '../shap
 import { channelBetween } from './derive-route.js';
 
 /** A cut that no part asks for, as a choice of the plan, or why there is none. */
-export type PlannedCut = { readonly choice: HardwareChoice } | { readonly problem: CutProblem };
+export type PlannedCut = { readonly choice: CutChoice } | { readonly problem: CutProblem };
 export type CutProblem = 'notThere' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline' | 'noThickness';
 
-const base = (id: string, feature: string): Omit<HardwareChoice, 'work' | 'cut'> => ({
-  kind: 'hardware',
+const base = (id: string, feature: string): Omit<CutChoice, 'work' | 'cut'> => ({
+  kind: 'cut',
   id,
   place: { on: 'feature', feature },
   part: null,
@@ -113,7 +113,7 @@ export function newCavity(id: string, drawn: NewCavity, s: Settings): PlannedCut
   const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
   return {
     choice: {
-      kind: 'hardware',
+      kind: 'cut',
       id,
       place: { on: 'face', face: drawn.face, at, hole: 'other' },
       part: null,
@@ -170,7 +170,7 @@ export function holeRow(id: string, row: HoleRow, s: Settings): PlannedCut {
   }));
   return {
     choice: {
-      kind: 'hardware',
+      kind: 'cut',
       id,
       place: { on: 'face', face: row.face, at: row.first, hole: row.kind },
       part: null,

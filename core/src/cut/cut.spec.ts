@@ -103,7 +103,7 @@ describe('boring', () => {
   });
 
   it('keeps every hole clear of the line by radius and what is left for the template bit', () => {
-    const { boring } = planCutting(s, cavity, main(88, 44, 5), plainTools);
+    const { boring } = planCutting(s, cavity, main(88, 44, 5));
     expect(boring!.holes.length).toBeGreaterThan(2);
     for (const h of boring!.holes) {
       expect(44 - Math.abs(h.x) - boring!.bit.diameter / 2).toBeGreaterThan(1.49);
@@ -117,7 +117,7 @@ describe('boring', () => {
       [70, 60],
       [120, 40],
     ] as const) {
-      const plan = planCutting(s, cavity, main(w, h, 5), plainTools, true);
+      const plan = planCutting(s, cavity, main(w, h, 5), true);
       const inset = [w - 25 - 3, h - 25 - 3].map((x) => Math.ceil(x / 20) + 1);
       // the circles of 25 in that ground cannot take the strip of 1.5 and the corners: the share is of all that goes
       expect(plan.boredShare).withContext(`${w} × ${h}`).toBeGreaterThan(0.55);
@@ -166,27 +166,25 @@ describe('what else a cutting plan says', () => {
   });
 
   it('asks for a block where the old cavity is filled or stays in sight: 80 × 30, 18 deep, with 5 to trim and 1 proud', () => {
-    const filled = planCutting(s, cavity, route(88, 44, 5), plainTools, true);
+    const filled = planCutting(s, cavity, route(88, 44, 5), true);
     expect(
       [filled.blank!.across, filled.blank!.along, filled.blank!.thick, filled.blank!.cures, filled.blank!.wide].map((v) =>
         typeof v === 'number' ? Number(v.toFixed(6)) : v,
       ),
     ).toEqual([90, 40, 19, 720, true]);
-    expect(planCutting(s, cavity, route(88, 44, 5), plainTools).blank).toBeNull();
-    expect(planCutting(s, { ...cavity, hiddenBy: null }, route(60, 30, 5), plainTools).blank).not.toBeNull();
-    expect(
-      planCutting(s, { ...cavity, hiddenBy: null, levels: cavity.levels.map((p) => ({ ...p, depth: null })) }, route(60, 30, 5), plainTools, true).blank,
-    ).toBeNull();
+    expect(planCutting(s, cavity, route(88, 44, 5)).blank).toBeNull();
+    expect(planCutting(s, { ...cavity, hiddenBy: null }, route(60, 30, 5)).blank).not.toBeNull();
+    expect(planCutting(s, { ...cavity, hiddenBy: null, levels: cavity.levels.map((p) => ({ ...p, depth: null })) }, route(60, 30, 5), true).blank).toBeNull();
   });
 
   it('tells how much of the line a bearing finds no wall on, once the template is off', () => {
     // 60 × 60 over 80 × 30: of its two sides 30 each lie in the old cavity
     expect(lineInTheOpen(roundedRectangle(60, 60, 5), [roundedRectangle(80, 30, 5)])).toBeCloseTo(60, 6);
     expect(lineInTheOpen(roundedRectangle(88, 44, 5), [roundedRectangle(80, 30, 5)])).toBe(0);
-    const deep = planCutting(s, cavity, route(60, 60, 5), plainTools);
+    const deep = planCutting(s, cavity, route(60, 60, 5));
     expect(deep.passes!.templateOffAfter).not.toBeNull();
     expect(deep.inTheOpen).toBeCloseTo(60, 3);
-    expect(planCutting(s, cavity, route(60, 60, 5, 6), plainTools).inTheOpen).toBe(0);
+    expect(planCutting(s, cavity, route(60, 60, 5, 6)).inTheOpen).toBe(0);
   });
 
   it('tells the wall under the bearing from the template on: 6 of 12 cut with 12.7 of cutter to 18', () => {
@@ -195,7 +193,7 @@ describe('what else a cutting plan says', () => {
   });
 
   it('leaves to the chisel what the cutter does not reach, corner by corner: r²(1 − π/4) of each square one', () => {
-    const square = planCutting(s, cavity, route(70, 40, 0), [{ ...bit, id: 'x', diameter: 9.525 }]);
+    const square = planCutting({ ...s, tools: [{ ...bit, id: 'x', diameter: 9.525 }] }, cavity, route(70, 40, 0));
     expect(square.bits[0]!.refusal!.kind).toBe('cornerTooTight');
     const rests = unreachableRests([roundedRectangle(70, 40, 0)], 4.7625);
     expect(rests.length).toBe(4);
@@ -204,7 +202,7 @@ describe('what else a cutting plan says', () => {
   });
 
   it('gives minutes from good days to bad ones, and the ways of three methods', () => {
-    const plan = planCutting(s, cavity, route(88, 44, 5), plainTools);
+    const plan = planCutting(s, cavity, route(88, 44, 5));
     const rounds = plan.passes!.passes.length + (plan.clearing?.passes.length ?? 0);
     const minutes = settings.minutesBore + rounds * (settings.minutesPass + settings.minutesSetUp);
     expect([plan.time.from, plan.time.to]).toEqual([minutes * 0.8, minutes * 1.6]);
@@ -215,7 +213,7 @@ describe('what else a cutting plan says', () => {
     ]);
     // 19 in threes: seven rounds
     expect(plan.methods[2]!.rounds).toBe(7);
-    const none = planCutting(s, cavity, route(88, 44, 5), []);
+    const none = planCutting({ ...s, tools: [] }, cavity, route(88, 44, 5));
     expect([none.methods.every((x) => !x.possible), none.bit, none.boring, none.time.to]).toEqual([true, null, null, 0]);
   });
 

@@ -1,4 +1,5 @@
-import { evaluateChoice, type PlannedRoute, type Verdict } from '../check/index.js';
+import { evaluateChoice } from '../house/index.js';
+import type { PlannedRoute, Verdict } from '../check/index.js';
 import type { Anatomy } from '../instrument/index.js';
 import { leftBy } from '../testing/work.js';
 import { settingsWith } from '../operation/index.js';

@@ -1,4 +1,5 @@
-import { evaluatePlan, newHardwareChoice, type HardwareChoice, type PlanState } from '../check/index.js';
+import { evaluatePlan } from '../house/index.js';
+import { newHardwareChoice, type HardwareChoice, type PlanState } from '../check/index.js';
 import type { Anatomy, Hole } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import type { Act, OperationKind } from '../operation/index.js';
@@ -12,7 +13,7 @@ const limits = { limit: 0.1, basis: { kind: 'planned' as const } };
 function linesOf(holes: readonly Hole[], ...choices: readonly HardwareChoice[]): readonly HoleLine[] {
   const a: Anatomy = { ...plainAnatomy(), holes };
   const state: PlanState = { ...plainState(a), tools: [...plainTools, drills, { id: 'c', kind: 'countersink', name: 'c', diameter: 16 }] };
-  const plan = { format: 4 as const, choices };
+  const plan = { format: 5 as const, choices };
   return holeTable(state, plan, evaluatePlan(state, plan));
 }
 const at = (id: string, does: readonly Act[], kind: OperationKind = 'openHole'): HardwareChoice => ({
@@ -36,7 +37,6 @@ describe('the holes of a job', () => {
     const [line] = linesOf([], at('x', []), {
       ...at('body', [{ kind: 'addHole', hole: blind }], 'drillRow'),
       place: { on: 'face', face: 'top', at: { x: 60, y: 240 }, hole: 'screw' },
-      cut: 'row',
     });
     expect(valueOf(line!.stop!)).toBeCloseTo(12 + 4 / Math.tan((59 * Math.PI) / 180), 9);
     expect([line!.work, line!.depth, line!.now, line!.drills.map((d) => d.diameter)]).toEqual(['new', 12, null, [3, 8]]);

@@ -1,4 +1,4 @@
-import { actsOfChoice, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import { actsOfChoice, type Evaluation, type Choice, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import type { Act } from '../operation/index.js';
 import { placementOf, type Anatomy, type Hole } from '../instrument/index.js';
 import { setting, sum, type Working } from '../measure/index.js';
@@ -36,10 +36,10 @@ const NEAR_EDGE = 10;
 
 /** Every hole that a plan, evaluated, makes, opens, plugs, moves or deepens, in the order of its choices. */
 export function holeTable(state: PlanState, plan: Plan, { anatomy: after, verdicts }: Evaluation): readonly HoleLine[] {
-  return plan.choices.flatMap((choice) => (choice.kind === 'hardware' ? linesOf(state, after, verdicts, choice) : []));
+  return plan.choices.flatMap((choice) => linesOf(state, after, verdicts, choice));
 }
 
-function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[], choice: HardwareChoice): readonly HoleLine[] {
+function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[], choice: Choice): readonly HoleLine[] {
   const { anatomy } = state;
   const touched = new Set<string>();
   for (const w of actsOfChoice(choice)) {
@@ -52,7 +52,7 @@ function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[],
   });
 }
 
-function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: HardwareChoice, verdicts: readonly Verdict[]): HoleLine {
+function lineOf(state: PlanState, hole: Hole, was: Hole | null, choice: Choice, verdicts: readonly Verdict[]): HoleLine {
   const { settings, tools, anatomy } = state;
   const did = (f: (w: Act) => boolean): boolean => actsOfChoice(choice).some((w) => 'hole' in w && w.hole === hole.id && f(w));
   const plugged = did((w) => w.kind === 'closeHole') && hole.condition !== 'plugged';

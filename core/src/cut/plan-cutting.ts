@@ -1,5 +1,5 @@
-import type { Choice, PlanState, PlannedLevel, PlannedRoute } from '../check/index.js';
-import { cavityOf, toBody, type Cavity } from '../instrument/index.js';
+import { cavityOfRoute, type CheckRows, type Choice, type PlanState, type PlannedLevel, type PlannedRoute } from '../check/index.js';
+import { toBody, type Cavity } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { BoringBit, Tool } from '../part/index.js';
@@ -56,18 +56,18 @@ export interface CuttingPlan {
 const TIME = { least: 0.8, most: 1.6 } as const;
 
 /** The cutting plan of a route from the shop's tools; `fill`: the old cavity is closed first. Without a bit that will do, `bit` and `passes` are null and each bit says why. */
-export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRoute, tools: readonly Tool[], fill = false): CuttingPlan {
+export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRoute, fill = false): CuttingPlan {
   const { anatomy, settings } = state;
   const figures = routeFigures(state, cavity, route);
   const routed = route.levels.filter((p) => !p.bored);
   const deepest = Math.max(...routed.map((p) => p.depth));
   const old = fill ? [] : cavity.levels.map((p) => ({ outline: toBody(anatomy, cavity.frame, p.outline.outline), depth: p.depth?.value ?? 0 }));
-  const boring = planBoring(route, old, tools, settings);
-  const bits = judgeTemplateBits(tools, figures.smallestCorner, deepest, settings, boring === null && old.length === 0);
+  const boring = planBoring(route, old, state.tools, settings);
+  const bits = judgeTemplateBits(state.tools, figures.smallestCorner, deepest, settings, boring === null && old.length === 0);
   const bit = bits.find((b) => b.refusal === null) ?? null;
-  const clearing = boring && planClearing(boring.rimDepth, tools, settings);
+  const clearing = boring && planClearing(boring.rimDepth, state.tools, settings);
   const passes = bit ? planPasses(route.levels, bit.bit, settings) : null;
-  const wells = route.levels.filter((p) => p.bored).map((p) => well(p, route, tools));
+  const wells = route.levels.filter((p) => p.bored).map((p) => well(p, route, state.tools));
   const chisel = bit ? routed.flatMap((p) => unreachableRests([placeOutline(p.outline, route.at)], bit.bit.diameter / 2)) : [];
   const removed = fill ? ownVolume(route) : figures.addedVolume;
   return {
@@ -84,15 +84,15 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
     unreachable: bit ? chisel.reduce((sum, r) => sum + r.area, 0) : null,
     chisel,
     time: timeOf(boring, clearing, passes, wells.length, settings),
-    methods: methodsOf(route, boring, passes, tools, settings),
+    methods: methodsOf(route, boring, passes, state.tools, settings),
   };
 }
 
 /** The same for a choice of the plan; null where it has no route, or nowhere to cut it. */
-export function cuttingFor(state: PlanState, choice: Choice, tools: readonly Tool[]): CuttingPlan | null {
-  if (choice.kind !== 'pickup' || !choice.route) return null;
-  const cavity = cavityOf(state.anatomy, choice);
-  return cavity ? planCutting(state, cavity, choice.route, tools, choice.fill ?? false) : null;
+export function cuttingFor(rows: CheckRows, state: PlanState, choice: Choice): CuttingPlan | null {
+  if (!choice.route) return null;
+  const cavity = cavityOfRoute(rows, state.anatomy, choice);
+  return cavity ? planCutting(state, cavity, choice.route, choice.fill ?? false) : null;
 }
 
 /** Less of the old cavity in sight than this is a trace of the drawing, mm². */

@@ -1,4 +1,5 @@
-import { typicalHardware, typicalPickup, type Part } from '../part/index.js';
+import { LISTS, typicalHardware } from '../house/index.js';
+import { typicalPickup, type Part } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { MOST_PART_LINES, partsCsv, readPartsCsv } from './index.js';
 
@@ -29,7 +30,7 @@ const pickup: Part = {
 
 describe('the shelf as a table', () => {
   it('comes back as it went out', () => {
-    const back = readPartsCsv(partsCsv([pot, ring, pickup]), fresh);
+    const back = readPartsCsv(LISTS, partsCsv([pot, ring, pickup]), fresh);
     expect(back.problems).toEqual([]);
     expect(back.parts.map((p) => p.part)).toEqual([pot, ring, pickup]);
   });
@@ -40,8 +41,8 @@ describe('the shelf as a table', () => {
     expect(header).toContain(',lead days,');
     expect(header).not.toMatch(/[a-z][A-Z]/);
     const before = text.replace('thread length', 'threadLength').replace('depth below', 'depthBelow');
-    expect(readPartsCsv(before, fresh).parts.map((p) => p.part)).toEqual([pot]);
-    expect(readPartsCsv(before, fresh).problems).toEqual([]);
+    expect(readPartsCsv(LISTS, before, fresh).parts.map((p) => p.part)).toEqual([pot]);
+    expect(readPartsCsv(LISTS, before, fresh).problems).toEqual([]);
   });
 
   it('hands no formula to a spreadsheet', () => {
@@ -51,7 +52,11 @@ describe('the shelf as a table', () => {
   });
 
   it('takes what was typed by hand: a bare number is from a listing, ± and how it is known may follow', () => {
-    const { parts, problems } = readPartsCsv('kind,name,bushing,body,washer,shaft\npot,By hand,"9,4",24 ±0.2 (calliper),14 (sheet),6 (typical)\n', fresh);
+    const { parts, problems } = readPartsCsv(
+      LISTS,
+      'kind,name,bushing,body,washer,shaft\npot,By hand,"9,4",24 ±0.2 (calliper),14 (sheet),6 (typical)\n',
+      fresh,
+    );
     expect(problems).toEqual([]);
     const [one] = parts;
     expect(one?.part.id).toBe(fresh());
@@ -76,10 +81,10 @@ describe('the shelf as a table', () => {
       'wood screw,Half,,,,,4.5',
       'plate,Drawn,,,,{broken,',
     ];
-    expect(readPartsCsv('kind,name,replaced by\npot,Gone,the long one\n', fresh).problems).toEqual([
+    expect(readPartsCsv(LISTS, 'kind,name,replaced by\npot,Gone,the long one\n', fresh).problems).toEqual([
       { line: 2, column: 'replaced by', fault: 'cannotBe', saw: 'the long one' },
     ]);
-    const { parts, problems } = readPartsCsv(rows.join('\n'), fresh);
+    const { parts, problems } = readPartsCsv(LISTS, rows.join('\n'), fresh);
     expect(parts.map((p) => p.line)).toEqual([2]);
     expect(problems.map((p) => [p.line, p.column, p.fault])).toEqual([
       [3, 'kind', 'unknownKind'],
@@ -94,11 +99,11 @@ describe('the shelf as a table', () => {
   });
 
   it('refuses other columns, no table, and a file of 50,000 lines, each in words', () => {
-    const faults = (csv: string): readonly (readonly [string, string])[] => readPartsCsv(csv, fresh).problems.map((p) => [p.column, p.fault]);
+    const faults = (csv: string): readonly (readonly [string, string])[] => readPartsCsv(LISTS, csv, fresh).problems.map((p) => [p.column, p.fault]);
     expect(faults('colour,weight\nred,3\n')).toEqual([['kind', 'noColumn']]);
     expect(faults('')).toEqual([['kind', 'noTable']]);
     expect(faults('kind,name,colour\npot,P,red\n')).toEqual([['colour', 'unknownColumn']]);
-    const long = readPartsCsv(`kind,name\n${'pot,P\n'.repeat(50_000)}`, fresh);
+    const long = readPartsCsv(LISTS, `kind,name\n${'pot,P\n'.repeat(50_000)}`, fresh);
     expect(long.parts).toEqual([]);
     expect(long.problems).toEqual([{ line: 1, column: '', fault: 'tooManyLines', saw: String(MOST_PART_LINES) }]);
   });

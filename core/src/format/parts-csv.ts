@@ -2,16 +2,15 @@ import Papa from 'papaparse';
 import { PART_FIELDS, withNewNames } from './earlier-names.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
-  HARDWARE_KINDS,
-  hardwareRow,
+  partRow,
   isPickup,
-  PICKUP_KINDS,
   PICKUP_SIZES,
   SIZE_IDS,
   SIZES,
   typicalPickup,
   type Hardware,
-  type HardwareKind,
+  type PartRow,
+  type PartRows,
   type Part,
   type Pickup,
   type PickupKind,
@@ -117,7 +116,7 @@ const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 type Row = Readonly<Record<string, string | undefined>>;
 
 /** Parts out of a table with at least kind and name. A row without an id gets one from `freshId`. Never throws: what cannot be is stated by line and column. */
-export function readPartsCsv(csv: string, freshId: () => string): ReadPartsCsv {
+export function readPartsCsv(rows: PartRows, csv: string, freshId: () => string): ReadPartsCsv {
   const { data, meta } = Papa.parse<Row>(csv.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -132,14 +131,14 @@ export function readPartsCsv(csv: string, freshId: () => string): ReadPartsCsv {
   const strange = fields
     .filter((c) => c !== '' && !PART_COLUMNS.includes(c))
     .map((c): PartCsvProblem => ({ line: 1, column: c, fault: 'unknownColumn', saw: c }));
-  const rows = data.map((row, i) => readRow(row, i + 2, freshId));
+  const read = data.map((row, i) => readRow(rows, row, i + 2, freshId));
   return {
-    parts: rows.flatMap((r) => ('part' in r ? [r] : [])),
-    problems: [...strange, ...rows.flatMap((r) => ('problems' in r ? r.problems : []))],
+    parts: read.flatMap((r) => ('part' in r ? [r] : [])),
+    problems: [...strange, ...read.flatMap((r) => ('problems' in r ? r.problems : []))],
   };
 }
 
-function readRow(row: Row, line: number, freshId: () => string): { line: number; part: Part } | { problems: readonly PartCsvProblem[] } {
+function readRow(rows: PartRows, row: Row, line: number, freshId: () => string): { line: number; part: Part } | { problems: readonly PartCsvProblem[] } {
   const problems: PartCsvProblem[] = [];
   const get = (c: string): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, '');
   const wrong: Wrong = (column, fault) => {
@@ -154,7 +153,7 @@ function readRow(row: Row, line: number, freshId: () => string): { line: number;
     return null;
   };
   const kind = get('kind');
-  if (![...HARDWARE_KINDS, ...PICKUP_KINDS].includes(kind as HardwareKind)) wrong('kind', 'unknownKind');
+  if (!(kind in rows.partKinds) && !isPickup({ kind })) wrong('kind', 'unknownKind');
   if (get('name') === '') wrong('name', 'noName');
   if (problems.length > 0) return { problems };
   const id = ID.test(get('id')) ? get('id').toLowerCase() : freshId();
@@ -183,7 +182,7 @@ function readRow(row: Row, line: number, freshId: () => string): { line: number;
     );
   const part = isPickup({ kind })
     ? pickupOf(kind as PickupKind, base, sizes(PICKUP_SIZES), get('drawn'), wrong)
-    : hardwareOf(kind as HardwareKind, base, sizes(Object.keys(hardwareRow(kind as HardwareKind).sizes) as SizeId[]), get, whole, wrong);
+    : hardwareOf(partRow(rows, kind), base, { sizes, get, whole, wrong });
   return problems.length > 0 ? { problems } : { line, part };
 }
 
@@ -197,29 +196,31 @@ function pickupOf(kind: PickupKind, base: Pick<Part, 'format' | 'id' | 'name' | 
   return { ...typical, ...(more as Partial<Pickup> | null), ...base, kind, ...(sizes && Object.keys(sizes).length > 0 ? { sizes } : {}) };
 }
 
-function hardwareOf(
-  kind: HardwareKind,
-  base: Pick<Part, 'format' | 'id' | 'name' | 'price'>,
-  sizes: Hardware['sizes'],
-  get: (c: string) => string,
-  whole: (c: string, most: number) => number | null,
-  wrong: Wrong,
-): Hardware {
-  const row = hardwareRow(kind);
+/** How the cells of a line are read. */
+interface Cells {
+  readonly sizes: (allowed: readonly SizeId[]) => Hardware['sizes'];
+  readonly get: (column: string) => string;
+  readonly whole: (column: string, most: number) => number | null;
+  readonly wrong: Wrong;
+}
+
+function hardwareOf(row: PartRow, base: Pick<Part, 'format' | 'id' | 'name' | 'price'>, { sizes, get, whole, wrong }: Cells): Hardware {
+  const threads = row.threads ?? [];
   const traits = TRAITS.flatMap((t): readonly (readonly [TraitId, string])[] => {
     if (get(t) === '') return [];
-    return row.traits[t]?.includes(get(t)) ? [[t, get(t)]] : wrong(t, row.traits[t] ? 'cannotBe' : 'notOfThisKind');
+    const words = row.traits?.[t];
+    return words?.includes(get(t)) ? [[t, get(t)]] : wrong(t, words ? 'cannotBe' : 'notOfThisKind');
   });
   const thread = get('thread');
-  if (thread !== '' && !row.threads.includes(thread as ThreadId)) wrong('thread', row.threads.length > 0 ? 'cannotBe' : 'notOfThisKind');
+  if (thread !== '' && !threads.includes(thread as ThreadId)) wrong('thread', threads.length > 0 ? 'cannotBe' : 'notOfThisKind');
   const shape = get('drawn') === '' ? null : parsed(get('drawn'));
   if (shape === null && get('drawn') !== '') wrong('drawn', 'notDrawn');
   const ohms = get('kiloohms') === '' ? null : number(get('kiloohms'));
   if (ohms === null && get('kiloohms') !== '') wrong('kiloohms', 'notANumber');
   return {
     ...base,
-    kind,
-    sizes,
+    kind: row.kind,
+    sizes: sizes(Object.keys(row.sizes) as SizeId[]),
     traits: Object.fromEntries(traits),
     thread: thread === '' ? null : (thread as ThreadId),
     gauge: row.gauge ? whole('gauge', 24) : null,

@@ -1,16 +1,14 @@
+import { HOUSE, atHand, beforeCut, cuttingFor, isIrreversible } from '../house/index.js';
 import { newHardwareChoice, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
-import { cuttingFor } from '../cut/index.js';
-import { isIrreversible, OPERATIONS, type Operation, type OperationKind, type OperationState, type WorkItem } from '../operation/index.js';
-import { RULES } from '../order/index.js';
+import type { Operation, OperationKind, OperationState, WorkItem } from '../operation/index.js';
 import type { StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { hole } from '../testing/hardware.js';
 import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { operationOf } from '../testing/work.js';
-import { atHand, needKey } from '../work/index.js';
-import { PLANS } from '../work/plans/index.js';
-import { beforeCut, clearToCut, overrideKey } from './index.js';
+import { needKey } from '../work/index.js';
+import { clearToCut, overrideKey } from './index.js';
 
 const today = new Date('2026-06-01');
 const gauge: Tool = { id: 'g', kind: 'depth gauge', name: 'gauge', limit: 0.05 };
@@ -18,7 +16,7 @@ const route = { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: r
 
 function needs(choice: Choice, tools: readonly Tool[], more: Partial<PlanState> = {}) {
   const state = { ...plainState(), tools, ...more };
-  return atHand(state, choice, cuttingFor(state, choice, tools), today);
+  return atHand(state, choice, cuttingFor(state, choice), today);
 }
 const given = (list: ReturnType<typeof needs>) => list.map((n) => [n.need, n.has]);
 
@@ -122,11 +120,7 @@ describe('what a cut asks of the drawers', () => {
       ['drill', '3.0 mm, 10.0 mm'],
     ]);
     // every kind that cuts asks for something
-    for (const kind of Object.keys(OPERATIONS) as OperationKind[])
-      if (isIrreversible(kind))
-        expect(PLANS.some((p) => p.kind === kind))
-          .withContext(kind)
-          .toBeTrue();
+    for (const kind of Object.keys(HOUSE.operations)) if (isIrreversible(kind)) expect(HOUSE.plans[kind]).withContext(kind).toBeDefined();
   });
 
   it('keeps the gate shut until somebody says how it goes without', () => {
@@ -143,21 +137,21 @@ describe('what rules put before a cut', () => {
   const all = [of('removePart', 'done'), of('tracePlate'), of('fixTemplate'), of('boreBulk'), of('routePasses'), of('testFit')];
 
   it('is stated for the next cut, done or not, and not what a rule only prefers', () => {
-    expect(beforeCut('d', all, RULES, []).map((b) => [b.operation, b.ok])).toEqual([
+    expect(beforeCut('d', all, []).map((b) => [b.operation, b.ok])).toEqual([
       ['removePart', true],
       ['tracePlate', false],
       ['fixTemplate', false],
     ]);
     const bored = all.map((o) => (o.kind === 'testFit' || o.kind === 'routePasses' ? o : { ...o, state: 'done' as const }));
-    expect(beforeCut('d', bored, RULES, []).map((b) => [b.operation, b.ok])).toContain(['boreBulk', true]);
-    expect(beforeCut('another', all, RULES, [])).toEqual([]);
+    expect(beforeCut('d', bored, []).map((b) => [b.operation, b.ok])).toContain(['boreBulk', true]);
+    expect(beforeCut('another', all, [])).toEqual([]);
   });
 
   it('counts as fulfilled where somebody waived the rule, and shuts the gate where not', () => {
     const waiver = (operation: string, rule: string) => ({ id: operation, rule, operations: [operation, 'boreBulk'], reason: 'r', person: 'p' });
-    const waived = beforeCut('d', all, RULES, [waiver('tracePlate', 'traceBeforeTemplate'), waiver('fixTemplate', 'templateBeforeCuts')]);
+    const waived = beforeCut('d', all, [waiver('tracePlate', 'traceBeforeTemplate'), waiver('fixTemplate', 'templateBeforeCuts')]);
     expect(waived.every((b) => b.ok)).toBeTrue();
     const judge = (before: typeof waived) => clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [] }, found: plainAnatomy(), before })).clear;
-    expect([judge(waived), judge(beforeCut('d', all, RULES, []))]).toEqual([true, false]);
+    expect([judge(waived), judge(beforeCut('d', all, []))]).toEqual([true, false]);
   });
 });

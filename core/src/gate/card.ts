@@ -1,4 +1,6 @@
-import type { Choice, PickupChoice, PlanState, PlannedRoute } from '../check/index.js';
+import { isPickupChoice, type Choice, type PickupChoice, type PlanState, type PlannedRoute } from '../check/index.js';
+import type { OrderRows } from '../order/index.js';
+import type { WorkRows } from '../work/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
 import type { Act, CautionId, OperationKind, StepKind, Work } from '../operation/index.js';
@@ -46,8 +48,14 @@ export interface StepCard {
 /** A step as its operation writes it down. */
 export type Draft = Omit<StepCard, 'key' | 'cautions' | 'rule'> & { readonly cautions?: readonly CautionId[] };
 
+/** What is registered of gate and bench. */
+export interface GateRows extends WorkRows, OrderRows {
+  readonly cards: Readonly<Record<OperationKind, CardRow>>;
+}
+
 /** What the cards of an operation are written from. */
 export interface CardContext {
+  readonly rows: GateRows;
   readonly operation: Pick<Work, 'kind' | 'does'>;
   readonly choice: Choice | null;
   /** The instrument as it is now, the shelf, the tools, the drawers. */
@@ -64,8 +72,6 @@ export interface CardContext {
   readonly depthLimit: number;
   /** The depth read last in this operation, mm; the rest is worked out from it. */
   readonly measured: number | null;
-  /** The least room that the part should have in its route, mm; null where nothing says. */
-  readonly gap: { readonly expected: number; readonly limit: number } | null;
 }
 
 /** The cards of a kind of operation, in their fixed order; none: there is nothing to do. */
@@ -106,5 +112,5 @@ export function floorsTo(c: CardContext, acts: readonly Act[]): readonly Draft[]
 
 /** The choice as a pickup's; null where it is none. */
 export function asPickup(choice: Choice | null): PickupChoice | null {
-  return choice?.kind === 'pickup' ? choice : null;
+  return choice && isPickupChoice(choice) ? choice : null;
 }

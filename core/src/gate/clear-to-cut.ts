@@ -61,7 +61,7 @@ export interface GateInput {
 export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): Clearance {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
-    if (v.class === 'thin' || (v.check === 'cavityBehind' && v.class === 'notMeasured'))
+    if (v.class === 'thin' || (isAbout(v, 'undrawn') && v.class === 'notMeasured'))
       return [{ kind: 'thin', verdict: v.id, class: v.class, ok: accepted.has(v.id) }];
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });
@@ -100,7 +100,7 @@ export function restsOn(verdicts: readonly Verdict[], anatomy: Anatomy): readonl
     if (dimensionAt(anatomy, t).exists && !plugged.has(t.feature)) seen.set(targetKey(t), t);
   };
   for (const v of verdicts) {
-    if (!isAbout(v.check, 'restsTwice')) continue;
+    if (!isAbout(v, 'restsTwice')) continue;
     v.missing.forEach(add);
     for (const leaf of v.working ? leavesOf(v.working) : []) {
       if (!leaf.ref) continue;

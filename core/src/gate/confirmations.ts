@@ -1,5 +1,6 @@
-import type { Choice, Evaluation } from '../check/index.js';
+import { cavityOfRoute, isAbout, type CheckRows, type Choice, type Evaluation } from '../check/index.js';
 import type { Anatomy } from '../instrument/index.js';
+import { operationRow } from '../operation/index.js';
 
 /** What nobody can compute: a person looks, tries or reads, and says so before the wood is cut. */
 export type ConfirmId = 'markedOut' | 'toolsSharp' | 'scrapTest' | 'cautions';
@@ -12,16 +13,15 @@ export const overrideKey = (verdict: string): string => `override/${verdict}`;
  * What is asked before a cut: of a row, a channel or a new cavity that it was marked out and two measures of it read back; tools at hand and sharp; a test on scrap where
  * it shows, or where something is pressed in; and the cautions read.
  */
-export function confirmationsFor(choice: Choice, evaluation: Evaluation, anatomy: Anatomy): readonly ConfirmId[] {
-  const routed = choice.kind === 'pickup' && choice.route !== null;
-  const position = choice.kind === 'pickup' ? anatomy.positions.find((p) => p.id === choice.position) : undefined;
-  const inSight = routed && anatomy.cavities.find((c) => c.id === position?.cavity)?.hiddenBy === null;
-  const pressed = evaluation.verdicts.some((v) => v.check === 'pressHolds');
-  const rimShows = evaluation.verdicts.some((v) => v.check === 'hidesHole' && v.class !== 'well');
+export function confirmationsFor(rows: CheckRows, choice: Choice, evaluation: Evaluation, anatomy: Anatomy): readonly ConfirmId[] {
+  const inSight = choice.route != null && cavityOfRoute(rows, anatomy, choice)?.hiddenBy === null;
+  const pressed = evaluation.verdicts.some((v) => isAbout(v, 'pressed'));
+  const rimShows = evaluation.verdicts.some((v) => isAbout(v, 'rim') && v.class !== 'well');
+  const markedOut = choice.work?.some((w) => operationRow(rows, w.kind).markedOut) ?? false;
   return [
-    ...(choice.kind === 'hardware' && choice.cut && choice.cut !== 'deepen' ? (['markedOut'] as const) : []),
+    ...(markedOut ? (['markedOut'] as const) : []),
     'toolsSharp',
-    ...(inSight || pressed || rimShows || (choice.kind === 'pickup' && choice.fill) ? (['scrapTest'] as const) : []),
+    ...(inSight || pressed || rimShows || choice.fill ? (['scrapTest'] as const) : []),
     'cautions',
   ];
 }

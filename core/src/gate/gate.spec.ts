@@ -1,6 +1,6 @@
-import { evaluateChoice, type PlannedLevel, newHardwareChoice } from '../check/index.js';
-import { OPERATIONS, type Operation, type OperationKind } from '../operation/index.js';
-import { RULES } from '../order/index.js';
+import { HOUSE, bound, benchNow, confirmationsFor, evaluateChoice } from '../house/index.js';
+import { type PlannedLevel, newHardwareChoice } from '../check/index.js';
+import type { Operation } from '../operation/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
@@ -8,18 +8,7 @@ import { gateOf } from '../testing/gate.js';
 import { operationOf } from '../testing/work.js';
 import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
-import {
-  benchNow,
-  clearToCut,
-  confirmationsFor,
-  confirmKey,
-  overrideKey,
-  printWidths,
-  differences,
-  remainingDepth,
-  restsOn,
-  type BenchInput,
-} from './index.js';
+import { clearToCut, confirmKey, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
@@ -223,13 +212,13 @@ describe('the bench', () => {
   const operation = operationOf('routePasses', { state: 'doing' });
   /** All other work is done. */
   const alone = (o: Operation): readonly Operation[] =>
-    (Object.keys(OPERATIONS) as OperationKind[]).map((kind) => (kind === o.kind ? o : operationOf(kind, { state: 'done' })));
+    Object.keys(HOUSE.operations).map((kind) => (kind === o.kind ? o : operationOf(kind, { state: 'done' })));
   const input: BenchInput = {
     state,
     job: 'j',
     choices: { [operation.decision]: choice },
     operations: alone(operation),
-    rules: RULES,
+
     waivers: [],
     log: [],
     cleared: [operation.decision],
@@ -244,7 +233,7 @@ describe('the bench', () => {
           .toContain(kinds[i - 1]!);
     });
     expect(kinds.filter((k) => k === 'unplug').length).toBeGreaterThan(3);
-    const without = benchNow({ ...input, rules: RULES.filter((r) => r.id !== 'unplugBeforeChange') });
+    const without = bound({ ...HOUSE, rules: HOUSE.rules.filter((r) => r.id !== 'unplugBeforeChange') }).benchNow(input);
     expect(without.cards.some((c) => c.kind === 'unplug')).toBeFalse();
   });
 

@@ -5,6 +5,7 @@ export * from './confirmations.js';
 export * from './depth-reached.js';
 export * from './print-widths.js';
 export * from './seen-numbers.js';
+export { plain, told, type CardContext, type CardRow, type Draft, type GateRows } from './card.js';
 export type { Asked, AskedDepth, AskedGap, CardNumber, StepCard } from './card.js';
 export { remainingDepth } from './cards/route-passes.js';
 export * from './step-cards.js';

@@ -13,7 +13,7 @@ const OFF = 0.3;
 
 /** The two widths that a print of a planned route is checked by: of all its floors together, as it lies. Null where nothing is routed. Main 71.5 × 40.5 with ears out to 44 on both sides: 88 and 40.5. */
 export function printWidths(choice: Choice, settings: Settings): Widths | null {
-  if (choice.kind !== 'pickup' || !choice.route) return null;
+  if (!choice.route) return null;
   const b = bounds(routeLevels(choice.route, settings).flatMap((p) => (p.bored ? [] : [p.outline.outline])));
   return { across: b.maxX - b.minX, along: b.maxY - b.minY };
 }

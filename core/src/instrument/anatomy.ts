@@ -49,7 +49,8 @@ export interface Cavity {
   readonly joins?: readonly string[];
 }
 
-export type HoleKind = 'screw' | 'string' | 'stud' | 'pot' | 'switch' | 'jack' | 'tuner' | 'wire' | 'other';
+export const HOLE_KINDS = ['pot', 'switch', 'jack', 'tuner', 'string', 'stud', 'screw', 'wire', 'other'] as const;
+export type HoleKind = (typeof HOLE_KINDS)[number];
 
 /** A round hole by its axis, in the frame of its face. A hole that goes through has no depth. */
 export interface Hole {

@@ -1,5 +1,5 @@
-export * from './kinds.js';
 export * from './operation.js';
 export { PHASES, STATIONS, type OperationRow, type Phase, type Station } from './row.js';
+export * from './rows.js';
 export * from './settings.js';
-export * from './steps.js';
+export type { CautionId, StepKind, Steps } from './steps.js';

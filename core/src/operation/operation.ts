@@ -1,5 +1,5 @@
 import type { Change, Lapsed } from '../instrument/index.js';
-import type { OperationKind } from './kinds.js';
+import type { OperationKind } from './rows.js';
 
 /** One thing done to an instrument. */
 export type Act = Change;

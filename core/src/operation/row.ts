@@ -36,11 +36,8 @@ export interface OperationRow {
   readonly takes: StepKind | null;
   /** What it takes something away from that does not grow again. */
   readonly takesFrom?: 'wood' | 'plate' | 'part';
+  /** It is marked out on the wood, and two measures of it are read back, before it is cut. */
+  readonly markedOut?: true;
   /** Are its levels cut all at once, or one after the other? What was read of an operation that broke off tells which. */
   readonly levels?: 'together' | 'in turn';
-}
-
-/** A row as it is written, its kind kept as its name. */
-export function operationRow<const K extends string>(row: OperationRow & { readonly kind: K }): OperationRow & { readonly kind: K } {
-  return row;
 }

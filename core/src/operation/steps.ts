@@ -1,8 +1,14 @@
 /** What can hurt someone, or the instrument, at a step. */
 export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
 
-/** Every kind of step, a card on the bench, with the cautions that stand on that very card [trade: docs/trade/operation.md, Cautions]. */
-const CAUTIONS = {
+/** A step, a card on the bench, by its name. */
+export type StepKind = string;
+
+/** Steps with the cautions that stand on their very card. */
+export type Steps = Readonly<Record<StepKind, readonly CautionId[]>>;
+
+/** Every kind of step [trade: docs/trade/operation.md, Cautions]. */
+export const STEPS: Steps = {
   unplug: ['router'],
   changeBit: ['router'],
   setDepth: [],
@@ -49,12 +55,4 @@ const CAUTIONS = {
   markOut: [],
   drillRowTo: ['drillPress', 'irreversible'],
   layOutline: [],
-} as const satisfies Readonly<Record<string, readonly CautionId[]>>;
-
-export type StepKind = keyof typeof CAUTIONS;
-export const STEP_KINDS = Object.keys(CAUTIONS) as readonly StepKind[];
-
-/** What to heed at a step. */
-export function cautionsOf(step: StepKind): readonly CautionId[] {
-  return CAUTIONS[step];
-}
+};

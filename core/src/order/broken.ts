@@ -1,5 +1,5 @@
 import type { Operation } from '../operation/index.js';
-import type { Rule, Strength } from './rules.js';
+import type { OrderRows, Strength } from './rule.js';
 import { edgesOf } from './sequence.js';
 
 /** A rule that the order breaks; accepting it takes a reason. */
@@ -21,10 +21,10 @@ export interface Waiver {
 }
 
 /** Every rule that an order breaks, in the order of the work. */
-export function brokenRules(ordered: readonly Operation[], rules: readonly Rule[]): readonly BrokenRule[] {
+export function brokenRules({ rules }: Pick<OrderRows, 'rules'>, ordered: readonly Operation[]): readonly BrokenRule[] {
   const place = new Map(ordered.map((o, i) => [o.id, i]));
   const strength = new Map(rules.map((r) => [r.id, r.strength]));
-  const wrong = edgesOf(ordered, rules)
+  const wrong = edgesOf({ rules }, ordered)
     .filter((e) => (place.get(e.before) ?? 0) > (place.get(e.after) ?? 0))
     .map((e): BrokenRule => ({ rule: e.rule, strength: strength.get(e.rule) ?? 'must', operations: [e.before, e.after], kind: 'order' }));
   const missing = rules.flatMap((r) => {

@@ -1,5 +1,6 @@
+import { typicalHardware } from '../house/index.js';
 import { newHardwareChoice, type HardwareChoice } from '../check/index.js';
-import { lackKey, typicalHardware, type Hardware, type StockItem } from '../part/index.js';
+import { lackKey, type Hardware, type StockItem } from '../part/index.js';
 import { buyList, type Need } from './index.js';
 
 const pot: Hardware = { ...typicalHardware('pot', 'pot', 'Pot'), price: 500, leadDays: 4 };

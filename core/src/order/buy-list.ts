@@ -40,7 +40,7 @@ function partLines(needs: readonly Need[], shelf: Shelf, stock: readonly StockIt
     if (choice.part === null || fitted || choice.returns || !shelf[choice.part]) continue;
     const id = stockOf(stock, choice.part) > 0 ? choice.part : replacementOf(choice.part, shelf);
     const line = byPart.get(id) ?? { count: 0, holds: [] };
-    line.count += choice.kind === 'hardware' ? choice.count : 1;
+    line.count += choice.count ?? 1;
     line.holds.push({ job, choice: choice.id });
     byPart.set(id, line);
   }

@@ -1,5 +1,5 @@
 export * from './broken.js';
 export * from './buy-list.js';
 export * from './next.js';
-export * from './rules.js';
+export * from './rule.js';
 export * from './sequence.js';

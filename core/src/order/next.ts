@@ -1,6 +1,6 @@
 import type { Operation } from '../operation/index.js';
 import { brokenRules, isWaived, type Waiver } from './broken.js';
-import type { GateRule, Rule } from './rules.js';
+import type { GateRule, OrderRows } from './rule.js';
 import { edgesOf } from './sequence.js';
 
 /** Why an operation cannot begin now. */
@@ -13,14 +13,14 @@ export type GateStates = Readonly<Record<GateRule['state'], boolean>>;
 
 /** What hinders an operation: earlier work of a 'must' rule that is not done and not waived, and gates that are shut. */
 export function hindrances(
+  { rules }: Pick<OrderRows, 'rules'>,
   operation: Operation,
   all: readonly Operation[],
-  rules: readonly Rule[],
   waivers: readonly Waiver[],
   gates: GateStates,
 ): readonly Hindrance[] {
   const must = new Set(rules.filter((r) => r.strength === 'must').map((r) => r.id));
-  const waits = edgesOf(all, rules)
+  const waits = edgesOf({ rules }, all)
     .filter((e) => e.after === operation.id && must.has(e.rule))
     .filter((e) => all.find((o) => o.id === e.before)?.state !== 'done')
     .filter((e) => !isWaived({ rule: e.rule, strength: 'must', operations: [e.before, e.after], kind: 'order' }, waivers))
@@ -37,6 +37,6 @@ export function nextOperation(ordered: readonly Operation[]): Operation | null {
 }
 
 /** Is every broken rule of an order accepted? */
-export function allAccepted(ordered: readonly Operation[], rules: readonly Rule[], waivers: readonly Waiver[]): boolean {
-  return brokenRules(ordered, rules).every((b) => isWaived(b, waivers));
+export function allAccepted(rows: Pick<OrderRows, 'rules'>, ordered: readonly Operation[], waivers: readonly Waiver[]): boolean {
+  return brokenRules(rows, ordered).every((b) => isWaived(b, waivers));
 }

@@ -1,5 +1,5 @@
-import { OPERATIONS, PHASES, STATIONS, type Operation, type OperationRow } from '../operation/index.js';
-import type { PrecedeRule, Rule } from './rules.js';
+import { operationRow, PHASES, STATIONS, type Operation } from '../operation/index.js';
+import type { OrderRows, PrecedeRule } from './rule.js';
 
 /** One operation that a rule puts before another. */
 export interface Edge {
@@ -9,7 +9,7 @@ export interface Edge {
 }
 
 /** The rules' edges among the operations of a plan; done and dropped ones bind nothing. */
-export function edgesOf(operations: readonly Operation[], rules: readonly Rule[]): readonly Edge[] {
+export function edgesOf({ rules }: Pick<OrderRows, 'rules'>, operations: readonly Operation[]): readonly Edge[] {
   const live = operations.filter((o) => o.state !== 'dropped');
   return rules
     .filter((r): r is PrecedeRule => r.type === 'precede')
@@ -30,9 +30,9 @@ export class RuleCircleError extends RangeError {}
  * subject, then by id.
  * Knows no kind: only the rules decide. Throws RuleCircleError when the rules contradict one another.
  */
-export function sequence<T extends Operation>(operations: readonly T[], rules: readonly Rule[], tie: (a: T, b: T) => number = byTie): readonly T[] {
-  const edges = edgesOf(operations, rules);
-  const rest = [...operations].sort(tie);
+export function sequence<T extends Operation>(rows: OrderRows, operations: readonly T[], tie?: (a: T, b: T) => number): readonly T[] {
+  const edges = edgesOf(rows, operations);
+  const rest = [...operations].sort(tie ?? byTie(rows));
   const out: T[] = [];
   const placed = new Set<string>();
   while (rest.length > 0) {
@@ -46,16 +46,16 @@ export function sequence<T extends Operation>(operations: readonly T[], rules: r
 }
 
 /** The technician's own order where every operation has a rank, else the rules'. */
-export function inOrder<T extends Operation>(operations: readonly T[], rules: readonly Rule[]): readonly T[] {
-  const byRules = sequence(operations, rules);
+export function inOrder<T extends Operation>(rows: OrderRows, operations: readonly T[]): readonly T[] {
+  const byRules = sequence(rows, operations);
   if (operations.some((o) => o.rank === null)) return byRules;
   return [...byRules].sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0));
 }
 
 /** What is done first where no rule says. */
-export function byTie(a: Operation, b: Operation): number {
-  const [p, q] = [a, b].map((o) => (OPERATIONS as Readonly<Record<string, OperationRow | undefined>>)[o.kind]);
-  const phase = (r: typeof p): number => (r ? PHASES.indexOf(r.phase) : PHASES.length);
-  const station = (r: typeof p): number => (r ? STATIONS.indexOf(r.station) : STATIONS.length);
-  return phase(p) - phase(q) || station(p) - station(q) || a.kind.localeCompare(b.kind) || a.subject.id.localeCompare(b.subject.id) || a.id.localeCompare(b.id);
+export function byTie(rows: Pick<OrderRows, 'operations'>): (a: Operation, b: Operation) => number {
+  const phase = (o: Operation): number => PHASES.indexOf(operationRow(rows, o.kind).phase);
+  const station = (o: Operation): number => STATIONS.indexOf(operationRow(rows, o.kind).station);
+  return (a, b) =>
+    phase(a) - phase(b) || station(a) - station(b) || a.kind.localeCompare(b.kind) || a.subject.id.localeCompare(b.subject.id) || a.id.localeCompare(b.id);
 }

@@ -1,7 +1,7 @@
 import type { Dimension } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
-import { hardwareRow, HARDWARE, type HardwareKind, type TraitId } from './hardware-kinds.js';
 import type { PartOutline } from './part-outline.js';
+import type { HardwareKind, PartRow, TraitId } from './part-row.js';
 import type { SizeId } from './sizes.js';
 import type { ThreadId } from './thread.js';
 import { woodScrewShank } from './screw.js';
@@ -51,13 +51,8 @@ export interface Hardware extends PartBase {
   readonly shape: PartShape | null;
 }
 
-export function isHardware(part: { readonly kind: string }): part is Hardware {
-  return part.kind in HARDWARE;
-}
-
 /** A part of a kind with its usual sizes, typical and not measured: what is nowhere usual is left out. A wood screw's shank follows from its gauge [std: ASME B18.6.1]. */
-export function typicalHardware(kind: HardwareKind, id: string, name: string, gauge: number | null = null): Hardware {
-  const row = hardwareRow(kind);
+export function typicalHardware(row: PartRow, id: string, name: string, gauge: number | null = null): Hardware {
   const usual = Object.entries(row.sizes).flatMap(([size, u]): readonly (readonly [string, Dimension])[] =>
     u ? [[size, { value: u.value, limit: u.limit, basis: { kind: 'default' } }]] : [],
   );
@@ -66,7 +61,7 @@ export function typicalHardware(kind: HardwareKind, id: string, name: string, ga
   return {
     format: 2,
     id,
-    kind,
+    kind: row.kind,
     name,
     price: 0,
     sizes: Object.fromEntries([...usual, ...shank]),

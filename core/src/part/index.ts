@@ -1,9 +1,19 @@
 export * from './drill-sizes.js';
-export * from './hardware-kinds.js';
 export * from './hardware.js';
 export * from './lack.js';
-export * from './mates.js';
 export * from './part-outline.js';
+export {
+  goesInto,
+  isOfPart,
+  kindsFor,
+  partRow,
+  type HardwareKind,
+  type PartGroup,
+  type PartKinds,
+  type PartRow,
+  type PartRows,
+  type TraitId,
+} from './part-row.js';
 export * from './part.js';
 export * from './pickup-sizes.js';
 export * from './pickup.js';

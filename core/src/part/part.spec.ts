@@ -1,16 +1,14 @@
+import { HOUSE, typicalHardware } from '../house/index.js';
 import { isMeasured } from '../measure/index.js';
 import { bounds, roundedRectangle, type Outline } from '../shape/index.js';
 import {
   freeOf,
-  HARDWARE_KINDS,
-  hardwareRow,
   partProblems,
   PICKUP_KINDS,
   replacementOf,
   replacementsFirst,
   SIZES,
   stockOf,
-  typicalHardware,
   typicalPickup,
   type Hardware,
   type SizeId,
@@ -32,7 +30,7 @@ const plate = (outline: Outline, opening: Outline): Hardware => {
 
 describe('a part as it usually is', () => {
   it('is never good enough to cut on', () => {
-    for (const kind of HARDWARE_KINDS)
+    for (const kind of Object.keys(HOUSE.partKinds))
       for (const d of Object.values(typicalHardware(kind, 'x', kind).sizes)) expect(isMeasured(d!)).withContext(kind).toBeFalse();
     for (const kind of PICKUP_KINDS) {
       const p = typicalPickup(kind, 'x', kind);
@@ -42,13 +40,13 @@ describe('a part as it usually is', () => {
   });
 
   it('lies within what can be at all', () => {
-    for (const kind of HARDWARE_KINDS) {
+    for (const kind of Object.keys(HOUSE.partKinds)) {
       const part = typicalHardware(kind, 'x', kind, 6);
       for (const [id, d] of Object.entries(part.sizes)) {
         const [min, max] = SIZES[id as SizeId];
         expect(d!.value).withContext(`${kind} ${id}`).toBeGreaterThanOrEqual(min);
         expect(d!.value).withContext(`${kind} ${id}`).toBeLessThanOrEqual(max);
-        expect(Object.keys(hardwareRow(kind).sizes)).toContain(id);
+        expect(Object.keys(HOUSE.partKinds[kind]!.sizes)).toContain(id);
       }
     }
   });

@@ -4,6 +4,11 @@ import { isPickup, type Pickup } from './pickup.js';
 
 export type Part = Pickup | Hardware;
 
+/** Every part that is no pickup is of one of the registered kinds. */
+export function isHardware(part: { readonly kind: string }): part is Hardware {
+  return !isPickup(part);
+}
+
 /** Parts by their ids. */
 export type Shelf = Readonly<Record<string, Part>>;
 

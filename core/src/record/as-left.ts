@@ -1,4 +1,4 @@
-import { actsOfChoice, stillToDo, type Choice, type PlanState } from '../check/index.js';
+import { actsOfChoice, stillToDo, type CheckRows, type Choice, type PlanState } from '../check/index.js';
 import { cutSetOf } from '../gate/index.js';
 import { applyChanges, type Anatomy, type Change, type Level } from '../instrument/index.js';
 import type { Act } from '../operation/index.js';
@@ -63,9 +63,18 @@ function asCut(p: Level, work: DoneWork): Level {
   return { ...cut, id: `${p.id} ${work.decision.slice(0, 8)}`, set: cutSetOf(work.decision), depth };
 }
 
+/** A slip, on the word of its entry. */
+export interface Slip {
+  readonly decision: string;
+  readonly choice: Choice;
+  readonly gone: Beyond;
+  readonly entry: string;
+}
+
 /** The instrument after wood went beyond the line: what is gone stands beside what was planned, on the word of the entry. Unchanged where nothing tells which wood. */
-export function asSlipped(decision: string, choice: Choice, gone: Beyond, entry: string, anatomy: Anatomy, state: Pick<PlanState, 'settings'>): Anatomy {
-  const left = beyondLine({ ...state, anatomy }, choice, gone);
+export function asSlipped(rows: CheckRows, { decision, choice, gone, entry }: Slip, state: PlanState): Anatomy {
+  const { anatomy } = state;
+  const left = beyondLine(rows, state, choice, gone);
   if (!left) return anatomy;
   const basis = { kind: 'work', entry } as const;
   const { level } = left;

@@ -1,5 +1,5 @@
-import { actsOfChoice, PLANNED_SET, routeLevels, type Choice, type PlanState } from '../check/index.js';
-import { BODY_FRAME, cavityOf, type Level } from '../instrument/index.js';
+import { isThere, PLANNED_SET, worksOf, type CheckRows, type Choice, type PlanState } from '../check/index.js';
+import { BODY_FRAME, type Level } from '../instrument/index.js';
 import { moveOutline } from '../shape/index.js';
 
 /** Which way a cut went beyond its line, as the instrument lies: towards bass or treble, neck or bridge. */
@@ -23,12 +23,8 @@ const WAY: Readonly<Record<Side, readonly [number, number]>> = { bass: [-1, 0], 
  * The level that a slip leaves: the level's own outline moved that way by so much, which with the level itself is all that is gone at most.
  * 80 wide and 1.5 towards the treble: from −40 to 40 with it reaches 41.5. Null where the choice cuts no such level in the body's frame.
  */
-export function beyondLine(
-  state: Pick<PlanState, 'anatomy' | 'settings'>,
-  choice: Choice,
-  gone: Beyond,
-): { readonly cavity: string; readonly level: Level } | null {
-  const found = levelsCut(state, choice).find(({ level }) => level.id === gone.level);
+export function beyondLine(rows: CheckRows, state: PlanState, choice: Choice, gone: Beyond): { readonly cavity: string; readonly level: Level } | null {
+  const found = levelsCut(rows, state, choice).find(({ level }) => level.id === gone.level);
   if (!found) return null;
   const [dx, dy] = WAY[gone.side];
   const { level, cavity } = found;
@@ -44,18 +40,15 @@ export function beyondLine(
   };
 }
 
-/** What a choice cuts, cavity by cavity: its route, levels that are added, floors that are cut deeper; in the body's frame. */
-export function levelsCut(
-  { anatomy, settings }: Pick<PlanState, 'anatomy' | 'settings'>,
-  choice: Choice,
-): readonly { readonly cavity: string; readonly level: Level }[] {
-  const own = choice.kind === 'pickup' ? cavityOf(anatomy, choice) : null;
-  const route = choice.kind === 'pickup' && choice.route && own ? routeLevels(choice.route, settings).map((level) => ({ cavity: own.id, level })) : [];
-  const work = actsOfChoice(choice).flatMap((w) => {
-    if (w.kind === 'addLevels') return w.levels.map((level) => ({ cavity: w.cavity, level }));
-    if (w.kind === 'addCavity') return w.cavity.levels.map((level) => ({ cavity: w.cavity.id, level }));
-    const cavity = w.kind === 'setDepth' ? anatomy.cavities.find((c) => c.id === w.cavity && c.frame === BODY_FRAME) : undefined;
-    return (cavity?.levels ?? []).flatMap((level) => (w.kind === 'setDepth' && level.id === w.level ? [{ cavity: w.cavity, level }] : []));
-  });
-  return [...route, ...work];
+/** What a choice cuts, cavity by cavity: its route, levels that are added, floors that are cut deeper; in the body's frame. Nothing where its place is gone. */
+export function levelsCut(rows: CheckRows, state: PlanState, choice: Choice): readonly { readonly cavity: string; readonly level: Level }[] {
+  if (!isThere(rows, state.anatomy, choice)) return [];
+  return worksOf(rows, choice, state).flatMap(({ does }) =>
+    does.flatMap((w) => {
+      if (w.kind === 'addLevels') return w.levels.map((level) => ({ cavity: w.cavity, level }));
+      if (w.kind === 'addCavity') return w.cavity.levels.map((level) => ({ cavity: w.cavity.id, level }));
+      const cavity = w.kind === 'setDepth' ? state.anatomy.cavities.find((c) => c.id === w.cavity && c.frame === BODY_FRAME) : undefined;
+      return (cavity?.levels ?? []).flatMap((level) => (w.kind === 'setDepth' && level.id === w.level ? [{ cavity: w.cavity, level }] : []));
+    }),
+  );
 }

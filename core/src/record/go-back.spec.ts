@@ -1,12 +1,12 @@
+import { goBack, sequence } from '../house/index.js';
 import { newHardwareChoice, type Choice, type HardwareChoice } from '../check/index.js';
 import { compareAnatomies, type Anatomy } from '../instrument/index.js';
 import type { OperationKind, WorkItem } from '../operation/index.js';
-import { RULES, sequence } from '../order/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { hole, partOf } from '../testing/hardware.js';
 import { edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { doesOf, leftBy, operationOf } from '../testing/work.js';
-import { goBack, undoRecipe, type Return, type WorkSoFar } from './index.js';
+import { undoRecipe, type Return, type WorkSoFar } from './index.js';
 
 const limits = { limit: 0.2, basis: { kind: 'planned' as const } };
 const pot = partOf('pot', 'pot', { bushing: 9.4 });
@@ -24,10 +24,7 @@ function after(choice: Choice, kinds: readonly OperationKind[], a: Anatomy): Ana
 function backFrom(choice: Choice, kinds: readonly OperationKind[], was: Anatomy): { readonly back: Return; readonly at: Anatomy } {
   const work = kinds.map((kind) => doing(kind, { state: 'done' }));
   const back = goBack({ decision: 'd', chosen: choice, work, was, state: { ...state, anatomy: after(choice, kinds, was) } });
-  const inOrder = sequence(
-    back.operations.map((kind) => operationOf(kind)),
-    RULES,
-  ).map((o) => o.kind);
+  const inOrder = sequence(back.operations.map((kind) => operationOf(kind))).map((o) => o.kind);
   return { back: { ...back, operations: inOrder }, at: after(back.choice, inOrder, back.anatomy) };
 }
 

@@ -1,6 +1,7 @@
-import { type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
+import type { Choice, PlanState } from '../check/index.js';
 import { applyChanges, compareAnatomies, type Anatomy } from '../instrument/index.js';
-import { actsOf, hasStarted, OPERATIONS, type Act, type OperationKind, type OperationState, type WorkItem } from '../operation/index.js';
+import { hasStarted, operationRow, type Act, type OperationKind, type OperationState } from '../operation/index.js';
+import { waysOf, type RemedyRows } from '../remedy/index.js';
 import { plannedWork } from '../work/index.js';
 import { actsDone, type DepthRead } from './as-left.js';
 import { placesWorkedOn } from './places-worked-on.js';
@@ -45,16 +46,16 @@ export interface GoBackInput {
  * The operations that lead back to what was there when a decision was made, the choice that they make, and what stays.
  * What of a route was not read is not measured, never guessed. Throws RangeError when the place of the choice was not there.
  */
-export function goBack({ decision, chosen, work, was, state }: GoBackInput): Return {
+export function goBack(rows: RemedyRows, { decision, chosen, work, was, state }: GoBackInput): Return {
   const begun = work.filter(hasStarted);
   const anatomy = applyChanges(
     state.anatomy,
-    begun.flatMap((w) => brokenOff(w, decision, state.anatomy)),
+    begun.flatMap((w) => brokenOff(rows, w, decision, state.anatomy)),
   );
   const started = (kind: OperationKind): boolean => begun.some((w) => w.kind === kind);
-  const choice = chosen.kind === 'pickup' ? pickupBack(chosen, started, was) : hardwareBack(chosen, started, was, anatomy);
-  const back = plannedWork({ ...state, anatomy, done: new Set() }, choice);
-  const places = placesWorkedOn(chosen, anatomy);
+  const choice = waysOf(rows, chosen).backFrom({ started, was, after: anatomy }, chosen);
+  const back = plannedWork(rows, { ...state, anatomy, done: new Set() }, choice);
+  const places = placesWorkedOn(rows, chosen, anatomy);
   const stays = undoRecipe(compareAnatomies(was, anatomy)).filter((s) => !s.possible && places.has(s.subject));
   const cutPart: readonly UndoStep[] =
     started('trimPart') && !stays.some((s) => s.kind === 'cannotReturnPart')
@@ -66,8 +67,8 @@ export function goBack({ decision, chosen, work, was, state }: GoBackInput): Ret
 const wasRead = (w: WorkSoFar, level: string): boolean => w.depths.some((d) => level.startsWith(`${d.level} `));
 
 /** What an operation that was not brought to its end has done to the instrument: nothing until the step that does it was logged. */
-function brokenOff(w: WorkSoFar, decision: string, now: Anatomy): readonly Act[] {
-  const { takes, levels } = OPERATIONS[w.kind];
+function brokenOff(rows: RemedyRows, w: WorkSoFar, decision: string, now: Anatomy): readonly Act[] {
+  const { takes, levels } = operationRow(rows, w.kind);
   if (w.state === 'done' || (w.depths.length === 0 && !w.steps.some((s) => s.kind === takes))) return [];
   const acts = actsDone({ decision, does: w.does, entry: w.entry, depths: w.depths.toReversed() }, now);
   if (levels === 'in turn') return acts.flatMap((act) => onlyRead(act, w));
@@ -92,79 +93,3 @@ function onlyRead(act: Act, w: WorkSoFar): readonly Act[] {
       return w.depths.length > 0 ? [act] : [];
   }
 }
-
-type Started = (kind: OperationKind) => boolean;
-
-const item = (wanted: boolean, kind: OperationKind, ...does: readonly Act[]): readonly WorkItem[] => (wanted ? [{ kind, does }] : []);
-
-function pickupBack(chosen: PickupChoice, started: Started, was: Anatomy): PickupChoice {
-  const position = was.positions.find((p) => p.id === chosen.position);
-  if (!position) throw new RangeError(`nothing here is called ${chosen.position}`);
-  const plate = was.plates.find((p) => p.id === position.plate);
-  const work = [
-    ...item(started('fitSpacer'), 'takeSpacerOut', { kind: 'raisePickup', position: position.id, by: position.raised ?? NOT_RAISED }),
-    ...(plate ? item(started('makePlate'), 'refitPlate', { kind: 'sizePlate', plate: plate.id, outline: plate.outline }) : []),
-    ...(position.trimmed ? item(true, 'trimPart', { kind: 'trimPickup', position: position.id, trimmed: position.trimmed }) : []),
-  ];
-  return {
-    kind: 'pickup',
-    id: chosen.id,
-    position: chosen.position,
-    part: position.part,
-    alternatives: [],
-    insertFitted: plate?.openings.find((o) => o.id === position.opening)?.insert?.fitted ?? false,
-    leadsNeeded: 0,
-    route: null,
-    work,
-    returns: true,
-  };
-}
-
-function hardwareBack(chosen: HardwareChoice, started: Started, was: Anatomy, after: Anatomy): HardwareChoice {
-  const { place } = chosen;
-  const screw = place.on === 'feature' && place.screw !== undefined;
-  const feature = place.on === 'feature' && !screw ? place.feature : null;
-  const hole = was.holes.find((h) => h.id === feature);
-  const plate = was.plates.find((p) => p.id === feature);
-  const part = hole?.part ?? was.cavities.find((c) => c.id === feature)?.part ?? plate?.part ?? null;
-  const left = after.holes.find((h) => h.id === feature);
-  const drillAgain = started('plugHole') && left?.condition === 'plugged' && hole?.diameter != null;
-  const narrower = hole?.diameter != null && left?.diameter != null && left.diameter.value < hole.diameter.value - 1e-6;
-  const pullSleeve = started('fitSleeve') && narrower;
-  const openAgain = started('plugHole') && !drillAgain && narrower;
-  const anotherPlate = started('fitHardware') || started('makePlate');
-  const covers = actsOf(
-    chosen.work.flatMap((w) => w.does),
-    'raiseCover',
-  ).map((w): Act => ({ kind: 'raiseCover', cavity: w.cavity, by: was.cavities.find((c) => c.id === w.cavity)?.raised ?? NOT_RAISED }));
-  const sized = (by: 'sleeve' | 'drill'): readonly Act[] =>
-    hole?.diameter ? [{ kind: 'sizeHole', hole: hole.id, by, diameter: by === 'sleeve' ? hole.diameter : planned(hole.diameter) }] : [];
-  const deep: readonly Act[] = hole?.depth ? [{ kind: 'deepenHole', hole: hole.id, depth: planned(hole.depth) }] : [];
-  const screwOut = screw && started('fitHardware');
-  return {
-    kind: 'hardware',
-    id: chosen.id,
-    place,
-    part,
-    alternatives: [],
-    count: chosen.count,
-    work: [
-      ...item(screwOut, 'removeHardware'),
-      ...item(started('fitSpacer'), 'takeSpacerOut', ...covers),
-      ...item(pullSleeve, 'takeSleeveOut', ...sized('sleeve')),
-      ...item(drillAgain, 'drillHole', ...sized('drill'), ...deep),
-      ...item(openAgain, 'openHole', ...sized('drill')),
-      ...(plate
-        ? item(anotherPlate, 'refitPlate', { kind: 'setPlate', plate }, ...(started('makePlate') ? covers : []))
-        : item(started('makePlate'), 'refitPlate', ...covers)),
-      ...item(screwOut, 'fitHardware'),
-    ],
-    returns: true,
-    ...(chosen.cut ? { cut: chosen.cut } : {}),
-  };
-}
-
-const NOT_RAISED = { value: 0, limit: 0, basis: { kind: 'planned' } } as const;
-
-/** What is to be drilled to an old size is planned, however well that size was known. */
-const planned = <T extends { readonly basis: unknown }>(d: T): T => ({ ...d, basis: { kind: 'planned' } });

@@ -1,19 +1,13 @@
-import { actsOfChoice, type Choice } from '../check/index.js';
+import { actsOfChoice, choiceRow, type CheckRows, type Choice } from '../check/index.js';
 import type { Anatomy } from '../instrument/index.js';
 
 /** The features that the work of a choice can change, by their ids. */
-export function placesWorkedOn(choice: Choice, a: Anatomy): ReadonlySet<string> {
-  const touched = actsOfChoice(choice).flatMap((w) =>
-    'cavity' in w
-      ? [typeof w.cavity === 'string' ? w.cavity : w.cavity.id]
-      : w.kind === 'addHole'
-        ? [w.hole.id]
-        : 'hole' in w && typeof w.hole === 'string'
-          ? [w.hole]
-          : [],
-  );
-  if (choice.kind === 'hardware') return new Set([choice.id, ...(choice.place.on === 'feature' ? [choice.place.feature] : []), ...touched]);
-  const position = a.positions.find((p) => p.id === choice.position);
-  const plates = actsOfChoice(choice).flatMap((w) => (w.kind === 'sizePlate' ? [w.plate] : []));
-  return new Set([choice.position, ...(position ? [position.cavity, position.opening] : []), ...plates, ...touched]);
+export function placesWorkedOn(rows: CheckRows, choice: Choice, anatomy: Anatomy): ReadonlySet<string> {
+  const touched = actsOfChoice(choice).flatMap((act) => {
+    if ('cavity' in act) return [typeof act.cavity === 'string' ? act.cavity : act.cavity.id];
+    if (act.kind === 'addHole') return [act.hole.id];
+    if (act.kind === 'sizePlate') return [act.plate];
+    return 'hole' in act ? [act.hole] : [];
+  });
+  return new Set([...choiceRow(rows, choice).places(choice, anatomy), ...touched]);
 }

@@ -1,4 +1,5 @@
-import { evaluateChoice, newHardwareChoice, type HardwareChoice, type PlannedLevel } from '../check/index.js';
+import { consequenceOf, evaluateChoice, placesWorkedOn } from '../house/index.js';
+import { newHardwareChoice, type HardwareChoice, type PlannedLevel } from '../check/index.js';
 import {
   acceptReading,
   anatomyFromSizes,
@@ -23,7 +24,7 @@ import { bounds, roundedRectangle } from '../shape/index.js';
 import { hole } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { doesOf, leftBy } from '../testing/work.js';
-import { asLeft, consequenceOf, placesWorkedOn, undoRecipe } from './index.js';
+import { asLeft, undoRecipe } from './index.js';
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });

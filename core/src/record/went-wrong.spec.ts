@@ -1,9 +1,10 @@
-import { evaluateChoice, newHardwareChoice } from '../check/index.js';
+import { asSlipped, beyondLine, consequenceOf, evaluateChoice } from '../house/index.js';
+import { newHardwareChoice } from '../check/index.js';
 import { depthReached, type StepCard } from '../gate/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { hole, partOf } from '../testing/hardware.js';
 import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { asksFlaw, asSlipped, beyondLine, consequenceOf, MISHAPS, type Mishap } from './index.js';
+import { asksFlaw, MISHAPS, type Mishap } from './index.js';
 
 const route = { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }] };
 const choice = plainChoice({ route });
@@ -22,16 +23,16 @@ const ways = (mishap: Mishap, of = choice): readonly string[] =>
 
 describe('a slip beyond the line', () => {
   it('takes the level’s own outline that way: from −43 to 43 and 1.5 towards the treble ends at 44.5', () => {
-    const { anatomy, settings } = plainState();
+    const state = plainState();
     const at = (side: 'bass' | 'treble' | 'neck' | 'bridge') => {
-      const b = bounds([beyondLine({ anatomy, settings }, choice, { level: 'main', side, by: 1.5, depth: 12 })!.level.outline.outline]);
+      const b = bounds([beyondLine(state, choice, { level: 'main', side, by: 1.5, depth: 12 })!.level.outline.outline]);
       return [b.minX, b.maxX, b.minY, b.maxY].map((n) => Number(n.toFixed(6)));
     };
     expect(at('treble')).toEqual([-41.5, 44.5, 90, 130]);
     expect(at('bass')).toEqual([-44.5, 41.5, 90, 130]);
     expect(at('neck')).toEqual([-43, 43, 88.5, 128.5]);
     expect(at('bridge')).toEqual([-43, 43, 91.5, 131.5]);
-    expect(beyondLine({ anatomy, settings }, choice, { level: 'moon', side: 'bass', by: 1, depth: 1 })).toBeNull();
+    expect(beyondLine(state, choice, { level: 'moon', side: 'bass', by: 1, depth: 1 })).toBeNull();
   });
 
   it('is carried on from, accepted, hidden by a wider cover, or filled, as the plate still hides it', () => {
@@ -47,23 +48,24 @@ describe('a slip beyond the line', () => {
 
   it('is left in the wood on the word of its entry, as deep as the work had gone', () => {
     const state = plainState();
-    const left = asSlipped('decision', choice, { level: 'main', side: 'treble', by: 14, depth: 12 }, 'entry', state.anatomy, state);
+    const left = asSlipped({ decision: 'decision', choice, gone: { level: 'main', side: 'treble', by: 14, depth: 12 }, entry: 'entry' }, state);
     const gone = left.cavities.find((c) => c.id === 'route')!.levels.at(-1)!;
     expect([gone.depth!.value, gone.depth!.basis, gone.set.endsWith('decision')]).toEqual([12, { kind: 'work', entry: 'entry' }, true]);
     const seen = evaluateChoice({ ...state, anatomy: left }, choice).verdicts.filter((v) => v.check === 'hiddenEdge' && v.class === 'clashes');
     expect(seen.length).toBe(1);
-    expect(asSlipped('decision', choice, { level: 'moon', side: 'bass', by: 1, depth: 1 }, 'entry', state.anatomy, state)).toBe(state.anatomy);
+    expect(asSlipped({ decision: 'decision', choice, gone: { level: 'moon', side: 'bass', by: 1, depth: 1 }, entry: 'entry' }, state)).toBe(state.anatomy);
   });
 
   it('of a floor that is cut deeper goes by the level as it is', () => {
     const deeper = newHardwareChoice('deep', { on: 'feature', feature: 'pocket' }, null);
     const of = {
       ...deeper,
+      kind: 'cut' as const,
       cut: 'deepen' as const,
       work: [{ kind: 'deepenRoute' as const, does: [{ kind: 'setDepth' as const, cavity: 'pocket', level: 'p', depth: dim(17) }] }],
     };
-    const { anatomy, settings } = plainState();
-    expect(beyondLine({ anatomy, settings }, of, { level: 'p', side: 'bridge', by: 1, depth: 17 })!.cavity).toBe('pocket');
+    const state = plainState();
+    expect(beyondLine(state, of, { level: 'p', side: 'bridge', by: 1, depth: 17 })!.cavity).toBe('pocket');
     const found = consequenceOf(plainState(), of, { kind: 'tooDeep', level: 'p', depth: 43 });
     expect(found.waysOn.filter((w) => w.possible).map((w) => w.id)).toEqual(['acceptThin', 'shimUnderPart', 'stopAndFill']);
   });

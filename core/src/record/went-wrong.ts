@@ -1,4 +1,4 @@
-import { evaluateChoice, isAbout, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
+import { evaluateChoice, isAbout, type CheckRows, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
 import type { Act } from '../operation/index.js';
 import { beyondLine, type Beyond } from './beyond-line.js';
 
@@ -54,11 +54,11 @@ export interface Consequence {
  * A level too deep, or wood gone beyond the line, is judged as it now is in the wood; a chip or a hole beside its place by whether what covers it still does.
  * What was thin or did not clear before is not held against the mishap.
  */
-export function consequenceOf(state: PlanState, choice: Choice, mishap: Mishap): Consequence {
-  const changed = afterMishap(state, choice, mishap);
-  const evaluation = evaluateChoice(state, changed);
-  const before = evaluateChoice(state, choice).verdicts;
-  const trouble = evaluation.verdicts.filter((v) => isAbout(v.check, 'mishap') && TROUBLE.has(v.class) && !before.some((b) => sameTrouble(b, v)));
+export function consequenceOf(rows: CheckRows, state: PlanState, choice: Choice, mishap: Mishap): Consequence {
+  const changed = afterMishap(rows, state, choice, mishap);
+  const evaluation = evaluateChoice(rows, state, changed);
+  const before = evaluateChoice(rows, state, choice).verdicts;
+  const trouble = evaluation.verdicts.filter((v) => isAbout(v, 'mishap') && TROUBLE.has(v.class) && !before.some((b) => sameTrouble(b, v)));
   const broken = trouble.filter((v) => v.class !== 'thin');
   return { choice: changed, evaluation, trouble, waysOn: waysOn(mishap, broken, trouble.length > broken.length, coveredBy(before)) };
 }
@@ -114,10 +114,10 @@ function waysOn(mishap: Mishap, broken: readonly Verdict[], thin: boolean, cover
   }
 }
 
-function afterMishap(state: PlanState, choice: Choice, mishap: Mishap): Choice {
+function afterMishap(rows: CheckRows, state: PlanState, choice: Choice, mishap: Mishap): Choice {
   if (mishap.kind === 'tooDeep') return asDeepAs(choice, mishap.level, mishap.depth);
   if (mishap.kind !== 'slipped' && mishap.kind !== 'tornOut') return choice;
-  const gone = beyondLine(state, choice, mishap);
+  const gone = beyondLine(rows, state, choice, mishap);
   if (!gone) return choice;
   return { ...choice, work: [...(choice.work ?? []), { kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: gone.cavity, levels: [gone.level] }] }] };
 }
@@ -126,11 +126,10 @@ function afterMishap(state: PlanState, choice: Choice, mishap: Mishap): Choice {
 function asDeepAs(choice: Choice, level: string, depth: number): Choice {
   const deepened = (act: Act): Act => (act.kind === 'setDepth' && act.level === level ? { ...act, depth: { ...act.depth, value: depth } } : act);
   const work = choice.work?.map((w) => ({ ...w, does: w.does.map(deepened) }));
-  if (choice.kind === 'hardware') return { ...choice, work: work ?? [] };
   const { route } = choice;
   return {
     ...choice,
-    route: route && { ...route, levels: route.levels.map((p) => (p.id === level ? { ...p, depth } : p)) },
+    ...(route ? { route: { ...route, levels: route.levels.map((p) => (p.id === level ? { ...p, depth } : p)) } } : {}),
     ...(work ? { work } : {}),
   };
 }

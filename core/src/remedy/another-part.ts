@@ -1,12 +1,13 @@
-import { barePickup, type PickupChoice, type PlanState } from '../check/index.js';
+import type { PickupChoice } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { isPickup, stockOf } from '../part/index.js';
+import type { PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
 
 /** Another part from the shelf in the place as it is: one proposal for each part that is in stock, with the insert as it stands. */
-export function anotherPart(state: PlanState, choice: PickupChoice): readonly Proposal[] {
+export function anotherPart({ state, choice, bare }: PickupGround): readonly Proposal<PickupChoice>[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const insert = state.anatomy.plates.find((p) => p.id === position?.plate)?.openings.find((o) => o.id === position?.opening)?.insert ?? null;
   return Object.values(state.parts)
@@ -15,7 +16,7 @@ export function anotherPart(state: PlanState, choice: PickupChoice): readonly Pr
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
-      choice: { ...barePickup(choice), part: p.id, insertFitted: insert?.fitted ?? false },
+      choice: { ...bare, part: p.id, insertFitted: insert?.fitted ?? false },
       risk: RISK.value,
       price: p.price,
       lacks: [],

@@ -7,10 +7,10 @@ const RISK = constant(0.2, 'memory', 'Risk of a remedy');
 
 /** A new hole for a part that has no place yet, of the size that its bushing asks for [trade: bushing + 0.2]. */
 export function drillNew(g: HardwareGround): readonly Proposal[] {
-  const { site, state, choice, tools } = g;
+  const { site, state, choice } = g;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
   if (!site || !through || choice.place.on !== 'face') return [];
-  const steps = newHoleSteps(through.value + state.settings.minHoleOver + through.limit, tools);
+  const steps = newHoleSteps(through.value + state.settings.minHoleOver + through.limit, state.tools);
   const work = [{ kind: 'sizeHole' as const, hole: choice.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }];
   return [
     {

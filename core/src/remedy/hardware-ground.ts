@@ -1,36 +1,45 @@
-import { siteOf, type Evaluation, type HardwareChoice, type Plan, type PlanState, type Site, type Verdict } from '../check/index.js';
+import {
+  choiceRow,
+  siteOf,
+  type CheckRows,
+  type Evaluation,
+  type HardwareChoice,
+  type Plan,
+  type PlanState,
+  type PartSite,
+  type Verdict,
+} from '../check/index.js';
 import type { Dimension } from '../measure/index.js';
-import { freeOf, type Lack, type Tool } from '../part/index.js';
+import { freeOf, type Lack } from '../part/index.js';
 
 /** What a remedy for a part that is no pickup is made from: the place, what is found there, and what is wrong. */
 export interface HardwareGround {
+  readonly rows: CheckRows;
   readonly state: PlanState;
   readonly plan: Plan;
   readonly choice: HardwareChoice;
-  readonly tools: readonly Tool[];
   /** Null when no part is chosen. */
-  readonly site: Site | null;
+  readonly site: PartSite | null;
   /** The part that is there now. */
   readonly found: string | null;
   readonly verdicts: readonly Verdict[];
 }
 
 /** Gathers it for a choice with nothing done for it yet, from what was said of that in the whole plan. */
-export function hardwareGround(state: PlanState, plan: Plan, bare: HardwareChoice, tools: readonly Tool[], evaluation: Evaluation): HardwareGround {
+export function hardwareGround(
+  { rows, state, plan }: Pick<HardwareGround, 'rows' | 'state' | 'plan'>,
+  bare: HardwareChoice,
+  evaluation: Evaluation,
+): HardwareGround {
   return {
+    rows,
     state,
     plan,
     choice: bare,
-    tools,
-    site: siteOf({ ...state, anatomy: evaluation.anatomy }, plan, bare),
-    found: foundAt(state, bare),
+    site: siteOf(rows, { ...state, anatomy: evaluation.anatomy }, plan, bare),
+    found: choiceRow(rows, bare).found(state.anatomy, bare),
     verdicts: evaluation.verdicts.filter((v) => v.choice === bare.id),
   };
-}
-
-function foundAt({ anatomy }: PlanState, { place }: HardwareChoice): string | null {
-  if (place.on === 'face' || place.screw !== undefined) return null;
-  return [...anatomy.holes, ...anatomy.cavities, ...anatomy.plates].find((f) => f.id === place.feature)?.part ?? null;
 }
 
 /** The verdict of a check that keeps a part from clearing well; null where it clears or was not asked. */

@@ -1,12 +1,12 @@
-import { evaluatePlan, newHardwareChoice, ofChoice, withChoice, type HardwareChoice, type PlaceRef, type PlanState } from '../check/index.js';
+import { evaluatePlan, optionsFor, plannedWork } from '../house/index.js';
+import { isHardwareChoice, newHardwareChoice, ofChoice, withChoice, type HardwareChoice, type PlaceRef, type PlanState } from '../check/index.js';
 import { holeSteps } from '../cut/index.js';
 import type { Cavity, Hole } from '../instrument/index.js';
 import type { Hardware, HardwareKind, SizeId, StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
-import { plannedWork } from '../work/index.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
-import { optionsFor, type Option, type OwnerRequest } from './index.js';
+import type { Option, OwnerRequest } from './index.js';
 
 const request: OwnerRequest = { kind: null, reversibleOnly: false, doNotTouch: [] };
 const tools: readonly Tool[] = [
@@ -23,10 +23,10 @@ const old = part('old', 'pot', { bushing: 7.6, threadLength: 14, body: 24, depth
 function stateWith(parts: readonly Hardware[], holes: readonly Hole[], cavities: readonly Cavity[], stock: readonly StockItem[] = []): PlanState {
   const a = plainAnatomy();
   const s = plainState({ ...a, holes, cavities: [...a.cavities, ...cavities] });
-  return { ...s, stock, parts: { ...s.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } };
+  return { ...s, stock, tools, parts: { ...s.parts, ...Object.fromEntries(parts.map((p) => [p.id, p])) } };
 }
 const at = (feature: string, id: string): HardwareChoice => newHardwareChoice(feature, { on: 'feature', feature }, id);
-const options = (s: PlanState, c: HardwareChoice, target = request): readonly Option[] => optionsFor(s, { format: 4, choices: [c] }, c, tools, target);
+const options = (s: PlanState, c: HardwareChoice, target = request): readonly Option[] => optionsFor(s, { format: 5, choices: [c] }, c, target);
 const of = (list: readonly Option[], kind: string): Option => list.find((o) => o.proposal.kind === kind)!;
 const left = (o: Option): readonly string[] => o.evaluation.verdicts.filter((v) => v.class === 'clashes' || v.class === 'tooClose').map((v) => v.check);
 
@@ -64,7 +64,7 @@ describe('ways out at a hole that is too small', () => {
 
   it('has the numbers of evaluate with its changes, and the same when it is worked out again', () => {
     for (const o of list) {
-      const again = ofChoice(evaluatePlan(s, withChoice({ format: 4, choices: [] }, o.proposal.choice)), 'volume');
+      const again = ofChoice(evaluatePlan(s, withChoice({ format: 5, choices: [] }, o.proposal.choice)), 'volume');
       expect(o.evaluation.verdicts.map((v) => [v.id, v.clearance])).toEqual(again.verdicts.map((v) => [v.id, v.clearance]));
     }
   });
@@ -133,7 +133,7 @@ describe('ways out of other clashes', () => {
     const place: PlaceRef = { on: 'feature', feature: 'cover', screw: 0 };
     const c = newHardwareChoice('cover screw 1', place, 'screw');
     // wood 44 − 30 = 14, thread 20 − 2 = 18: −4; wanted 3, ± 0.2, 0.3 of the saw: 7.5
-    const o = of(optionsFor(s, { format: 4, choices: [c] }, c, tools, request), 'trim');
+    const o = of(optionsFor(s, { format: 5, choices: [c] }, c, request), 'trim');
     expect(o.proposal.by).toBeCloseTo(7.5, 9);
     expect(left(o)).toEqual([]);
   });
@@ -154,10 +154,10 @@ describe('ways out of other clashes', () => {
     const s = stateWith([long], [], [controlOf(38)], [{ id: 's', kind: 'part', part: 'long', quantity: 1, drawer: '' }]);
     // 8 off the wall of the cavity its body of 24 stands 4 in the wood
     const c = newHardwareChoice('new', { on: 'face', face: 'top', at: { x: 82, y: 240 }, hole: 'pot' }, 'long');
-    const list = optionsFor(s, { format: 4, choices: [c] }, c, tools, request);
+    const list = optionsFor(s, { format: 5, choices: [c] }, c, request);
     const o = of(list, 'move');
     expect(left(o)).toEqual([]);
-    const place = o.proposal.choice.kind === 'hardware' && o.proposal.choice.place.on === 'face' ? o.proposal.choice.place.at : null;
+    const place = isHardwareChoice(o.proposal.choice) && o.proposal.choice.place.on === 'face' ? o.proposal.choice.place.at : null;
     // the nearest place: from the wall at x = 90 by half a body, 1.0 wanted and what is not sure, in whole millimetres
     expect(place!.x).toBeLessThanOrEqual(90 - 12 - 1);
     expect(Math.hypot(place!.x - 82, place!.y - 240)).toBeLessThan(8);
@@ -203,8 +203,8 @@ describe('a cavity, a slot or a bore that is too small', () => {
     expect(o.proposal.lacks).toContain({ kind: 'dowel', atLeast: 9.8 });
     // another pot 30 beside is 6 clear of it; 18 beside it is 6 too near
     const two = stateWith([long], [hole('volume', 'pot', 9.8), hole('tone', 'pot', 9.8, { at: { x: 60, y: 258 } })], [controlOf(36)]);
-    const plan = { format: 4 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
-    const apart = of(optionsFor(two, plan, plan.choices[0]!, tools, request), 'move');
+    const plan = { format: 5 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
+    const apart = of(optionsFor(two, plan, plan.choices[0]!, request), 'move');
     expect(apart.proposal.by).toBe(8);
     expect(apart.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
   });

@@ -1,3 +1,4 @@
+export type { Begun, ChoiceWays, RemedyRows, WaysGround } from './choice-ways.js';
 export * from './minutes.js';
 export * from './options.js';
 export type { Proposal, RemedyKind } from './proposal.js';

@@ -20,10 +20,10 @@ const WAYS = 16;
 export function move(g: HardwareGround): readonly Proposal[] {
   const { site, state, verdicts, choice } = g;
   const hole = site?.hole;
-  const crowded = (list: typeof verdicts): boolean => list.some((v) => isAbout(v.check, 'crowding') && v.class !== 'well');
-  const thinOnly = verdicts.every((v) => !isAbout(v.check, 'crowding') || v.class === 'well' || v.class === 'thin');
+  const crowded = (list: typeof verdicts): boolean => list.some((v) => isAbout(v, 'crowding') && v.class !== 'well');
+  const thinOnly = verdicts.every((v) => !isAbout(v, 'crowding') || v.class === 'well' || v.class === 'thin');
   if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
-  const left = leftBy(state, withChoice(g.plan, choice));
+  const left = leftBy(g.rows, state, withChoice(g.plan, choice));
   const no = quickNo(left, g.plan, site);
   for (let far = STEP; far <= FURTHEST; far += STEP) {
     for (let i = 0; i < WAYS; i++) {
@@ -31,9 +31,8 @@ export function move(g: HardwareGround): readonly Proposal[] {
       const at = { x: hole.at.x + far * Math.cos(a), y: hole.at.y + far * Math.sin(a) };
       if (no(at)) continue;
       const moved = movedTo(g, at);
-      const there = evaluateStep(left, g.plan, moved, [toSpot(g, at)]);
-      if (there.some((v) => isAbout(v.check, 'crowding')) && !crowded(there))
-        return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
+      const there = evaluateStep(g.rows, left, g.plan, moved, [toSpot(g, at)]);
+      if (there.some((v) => isAbout(v, 'crowding')) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
     }
   }
   return [];
@@ -68,10 +67,10 @@ function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposa
 }
 
 function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
-  const { site, state, tools, choice } = g;
+  const { site, state, choice } = g;
   const hole = site?.hole;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
-  const steps = through && newHoleSteps(through.value + state.settings.minHoleOver + through.limit, tools);
+  const steps = through && newHoleSteps(through.value + state.settings.minHoleOver + through.limit, state.tools);
   const old = hole?.diameter?.value ?? 0;
   const dowel = state.stock.some((s) => s.kind === 'dowel' && s.quantity > 0 && s.diameter >= old);
   const size = steps ? planned(steps.final, state.settings.limitDrill) : (hole?.diameter ?? null);

@@ -7,12 +7,12 @@ const RISK = constant(0.25, 'memory', 'Risk of a remedy');
 
 /** Open a hole that is too small: finish scratched back first, then by steps of 0.5 from the drills that are owned [trade]. */
 export function openHole(g: HardwareGround): readonly Proposal[] {
-  const { site, state, choice, tools } = g;
+  const { site, state, choice } = g;
   const tight = trouble(g, 'bushingInHole') ?? trouble(g, 'pressSplits') ?? trouble(g, 'wiresInBore');
   const bore = site?.hole?.diameter;
   if (!site?.hole || !bore || !tight || choice.place.on === 'face') return [];
   const target = bore.value - (tight.clearance ?? 0) + tight.minimum + (tight.worst ?? 0);
-  const steps = holeSteps(bore.value, target, tools);
+  const steps = holeSteps(bore.value, target, state.tools);
   const work = [{ kind: 'sizeHole' as const, hole: site.hole.id, by: 'drill' as const, diameter: planned(steps.final, state.settings.limitDrill) }];
   return [
     {

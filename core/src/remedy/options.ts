@@ -1,6 +1,6 @@
 import {
   bareChoice,
-  barePickup,
+  choiceRow,
   evaluatePlan,
   isAbout,
   ofChoice,
@@ -12,39 +12,12 @@ import {
   type Verdict,
 } from '../check/index.js';
 import { cuttingFor, type CuttingPlan } from '../cut/index.js';
-import { hardwareRow, isHardware, pickupIn, type Tool } from '../part/index.js';
 import { minutesOf } from '../work/index.js';
-import { anotherHardware } from './another-hardware.js';
-import { anotherPart } from './another-part.js';
-import { asItIs } from './as-it-is.js';
-import { cutAsPlanned } from './cut-as-planned.js';
-import { deepenBore } from './deepen-bore.js';
-import { deepenForPickup } from './deepen-for-pickup.js';
-import { drillNew } from './drill-new.js';
-import { fillAndReroute } from './fill-and-reroute.js';
-import { hardwareGround, type HardwareGround } from './hardware-ground.js';
-import { keepHardware } from './keep-hardware.js';
-import { keep } from './keep.js';
-import { makePlate } from './make-plate.js';
+import type { ChoiceWays, RemedyRows } from './choice-ways.js';
 import { hasTools } from './minutes.js';
-import { moreDepth } from './more-depth.js';
-import { move } from './move.js';
-import { openHole } from './open-hole.js';
-import { openSlot } from './open-slot.js';
-import type { PickupGround } from './pickup-ground.js';
-import { plateForPickup } from './plate-for-pickup.js';
-import { plugAndRedrill } from './plug-and-redrill.js';
-import { plugHole } from './plug-hole.js';
 import type { Proposal } from './proposal.js';
-import { raisePickup } from './raise-pickup.js';
-import { reroute } from './reroute.js';
-import { ownersRequest, score, type Score, type OwnerRequest } from './score.js';
-import { sleeve } from './sleeve.js';
-import { trimPickup } from './trim-pickup.js';
-import { trim } from './trim.js';
-import { widenCavity } from './widen-cavity.js';
-import { wayBackOfHardware } from './way-back-of-hardware.js';
-import { wayBack, type WayBack } from './way-back.js';
+import { score, type OwnerRequest, type Score } from './score.js';
+import type { WayBack } from './way-back.js';
 
 /** Why an option is not ranked. */
 export type Exclusion =
@@ -73,24 +46,33 @@ export interface OptionInTurn {
   readonly of: number;
 }
 
+/** The ways out of a choice’s kind. Throws RangeError for a kind that nobody registered. */
+export function waysOf({ ways }: Pick<RemedyRows, 'ways'>, { kind }: Choice): ChoiceWays {
+  const row = ways[kind];
+  if (!row) throw new RangeError(`no ways out for such a kind of choice: ${kind}`);
+  return row;
+}
+
 /** Every way out of one choice of a plan, worked out in the whole of it and ranked: the best first, the excluded after, the baseline last. */
-export function optionsFor(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], request: OwnerRequest): readonly Option[] {
-  return ranked([...optionsInTurn(state, plan, choice, tools, request)].map((o) => o.option));
+export function optionsFor(rows: RemedyRows, state: PlanState, plan: Plan, choice: Choice, request: OwnerRequest): readonly Option[] {
+  return ranked([...optionsInTurn(rows, state, plan, choice, request)].map((o) => o.option));
 }
 
 /** The same one after the other, not ranked yet: each is a sum of its own, between two of them the worker can tell how far it is. */
-export function* optionsInTurn(state: PlanState, plan: Plan, choice: Choice, tools: readonly Tool[], request: OwnerRequest): Generator<OptionInTurn, void> {
+export function* optionsInTurn(rows: RemedyRows, state: PlanState, plan: Plan, choice: Choice, request: OwnerRequest): Generator<OptionInTurn, void> {
   const judged = new Map<Choice, Evaluation>();
-  const within: Within = (c) => {
-    const known = judged.get(c) ?? evaluatePlan(state, withChoice(plan, c));
+  const within = (c: Choice): Evaluation => {
+    const known = judged.get(c) ?? evaluatePlan(rows, state, withChoice(plan, c));
     judged.set(c, known);
     return known;
   };
-  const { now, proposals } = proposalsFor(state, plan, choice, tools, within);
+  const ways = waysOf(rows, choice);
+  const now = within(bareChoice(rows, choice));
+  const proposals = ways.proposals({ rows, state, plan, now }, choice);
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);
-  for (const p of proposals) yield { option: workOut(state, p, tools, request, { within, now, found, asked: choice.part }), of: proposals.length };
+  for (const p of proposals) yield { option: workOut(p, { rows, state, request, within, now, found, asked: choice.part }), of: proposals.length };
 }
 
 /** The best first, the excluded after, the baseline last. */
@@ -98,82 +80,31 @@ export function ranked(options: readonly Option[]): readonly Option[] {
   return [...options].sort(byRank);
 }
 
-/** How things stand with nothing done for the choice, and what can be done. */
-function proposalsFor(
-  state: PlanState,
-  plan: Plan,
-  choice: Choice,
-  tools: readonly Tool[],
-  within: Within,
-): { readonly now: Evaluation; readonly proposals: readonly Proposal[] } {
-  if (choice.kind === 'pickup') {
-    const bare = barePickup(choice);
-    const now = within(bare);
-    return { now, proposals: forPickup({ state, plan, choice, bare, tools, verdicts: ofChoice(now, choice.id).verdicts }) };
-  }
-  const bare = bareChoice(choice);
-  const now = within(choice.cut ? { ...choice, work: [] } : bare);
-  if (choice.cut) return { now, proposals: cutAsPlanned({ ...choice, cut: choice.cut }, tools) };
-  return { now, proposals: forHardware(hardwareGround(state, plan, bare, tools, now)) };
-}
-
-function forPickup(g: PickupGround): readonly Proposal[] {
-  const { state, choice, tools, verdicts } = g;
-  return [
-    ...reroute(state, choice, tools),
-    ...fillAndReroute(state, choice, tools, verdicts),
-    ...deepenForPickup(g),
-    ...raisePickup(g),
-    ...trimPickup(g),
-    ...plateForPickup(g),
-    ...anotherPart(state, choice),
-    ...keep(state, choice),
-  ];
-}
-
-/** Each remedy for a part that is no pickup asks itself whether it is one here. */
-const FOR_HARDWARE: readonly ((g: HardwareGround) => readonly Proposal[])[] = [
-  asItIs,
-  drillNew,
-  openHole,
-  plugAndRedrill,
-  sleeve,
-  moreDepth,
-  widenCavity,
-  openSlot,
-  deepenBore,
-  trim,
-  move,
-  makePlate,
-  plugHole,
-  anotherHardware,
-  keepHardware,
-];
-
-function forHardware(g: HardwareGround): readonly Proposal[] {
-  return FOR_HARDWARE.flatMap((remedy) => [...remedy(g)]);
-}
-
-/** A choice judged in the whole plan. */
-type Within = (choice: Choice) => Evaluation;
-
-/** How things stand before a remedy: as planned so far, and as found; and the part that was asked for. */
-interface Before {
-  readonly within: Within;
+/** What a remedy is worked out on: how things stand before it, as planned so far, and as found; and the part that was asked for. */
+interface Ground {
+  readonly rows: RemedyRows;
+  readonly state: PlanState;
+  readonly request: OwnerRequest;
+  /** A choice judged in the whole plan. */
+  readonly within: (choice: Choice) => Evaluation;
   readonly now: Evaluation;
   readonly found: Evaluation;
   readonly asked: string | null;
 }
 
-function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], request: OwnerRequest, { within, now, found, asked }: Before): Option {
+function workOut(proposal: Proposal, ground: Ground): Option {
+  const { rows, state, request, within, now, found, asked } = ground;
   const { choice } = proposal;
   const whole = within(choice);
   const evaluation = ofChoice(whole, choice.id);
-  const cutting = cuttingFor(state, choice, tools);
-  const back = choice.kind === 'pickup' ? wayBack(state, choice, evaluation) : wayBackOfHardware(state, choice, evaluation);
-  const minutes = minutesOf(state, choice, cutting);
+  const cutting = cuttingFor(rows, state, choice);
+  const ways = waysOf(rows, choice);
+  const back = ways.wayBack(ground, choice, evaluation);
+  const minutes = minutesOf(rows, state, choice, cutting);
   const before = new Set([...now.verdicts, ...found.verdicts].filter((v) => v.class === 'clashes').map((v) => v.id));
   const newClashes = whole.verdicts.filter((v) => v.class === 'clashes' && !before.has(v.id));
+  const owner = ways.owner(ground, choice, asked, request);
+  const toolsHere = hasTools(cutting) && proposal.lacks.length === 0;
   return {
     proposal,
     evaluation,
@@ -181,40 +112,17 @@ function workOut(state: PlanState, proposal: Proposal, tools: readonly Tool[], r
     back,
     minutes,
     newClashes,
-    excluded: exclusion(state, proposal, evaluation, back, ofChoice(found, choice.id), request),
-    score: score(
-      {
-        owner: choice.kind === 'pickup' ? ownersRequest(pickupIn(state.parts, choice.part), request) : hardwareRequest(state, choice.part, asked),
-        evaluation,
-        back,
-        minutes,
-        price: proposal.price,
-        risk: proposal.risk,
-        toolsHere: hasTools(cutting) && proposal.lacks.length === 0,
-      },
-      state.settings,
-      request.weights,
-    ),
+    excluded: exclusion(ground, proposal, evaluation, back),
+    score: score({ owner, evaluation, back, minutes, price: proposal.price, risk: proposal.risk, toolsHere }, state.settings, request.weights),
   };
 }
 
-/** What another part than the one asked for is worth to its owner; which screw or wire it is nobody asks. */
-const HALF = 0.5;
-
-function hardwareRequest({ parts }: PlanState, part: string | null, asked: string | null): number {
-  const chosen = part === null ? undefined : parts[part];
-  const unseen = chosen && isHardware(chosen) && UNASKED.has(hardwareRow(chosen.kind).group);
-  return part === asked || unseen ? 1 : HALF;
-}
-
-const UNASKED: ReadonlySet<string> = new Set(['screws', 'wires']);
-
-function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: WayBack, found: Evaluation, request: OwnerRequest): Exclusion | null {
+function exclusion({ rows, state, request, found }: Ground, p: Proposal, evaluation: Evaluation, back: WayBack): Exclusion | null {
   if (p.kind === 'keep') return { kind: 'baseline' };
-  const place = p.choice.kind === 'pickup' ? p.choice.position : p.choice.place.on === 'feature' ? p.choice.place.feature : null;
-  if (back.woodCut && place !== null && request.doNotTouch.includes(place)) return { kind: 'doNotTouch' };
+  const places = choiceRow(rows, p.choice).places(p.choice, state.anatomy);
+  if (back.woodCut && places.some((place) => request.doNotTouch.includes(place))) return { kind: 'doNotTouch' };
   if (request.reversibleOnly && (back.woodCut || back.plateCut || !back.works)) return { kind: 'reversibleOnly' };
-  const weak = weakest(evaluation, found, state.settings.strengthLeast);
+  const weak = weakest(evaluation, ofChoice(found, p.choice.id), state.settings.strengthLeast);
   if (weak) return weak;
   const clashes = evaluation.verdicts.filter((v) => v.class === 'clashes').length;
   return clashes > 0 ? { kind: 'unsolved', clashes } : null;
@@ -222,7 +130,7 @@ function exclusion(state: PlanState, p: Proposal, evaluation: Evaluation, back: 
 
 /** The worst-case floor or wall below the least for strength, where the plan makes it thinner than it was found. */
 function weakest(evaluation: Evaluation, found: Evaluation, least: number): Exclusion | null {
-  const structural = (v: Verdict): boolean => isAbout(v.check, 'structural');
+  const structural = (v: Verdict): boolean => isAbout(v, 'structural');
   const left = (v: Verdict): number => (v.clearance ?? 0) - (v.worst ?? 0);
   const asFound = Math.min(Infinity, ...found.verdicts.filter((v) => structural(v) && v.clearance !== null).map(left));
   const thin = evaluation.verdicts.filter((v) => structural(v) && v.clearance !== null && left(v) < least && left(v) < asFound - 1e-6);

@@ -1,15 +1,15 @@
-import { evaluateIn, withChoice, type PickupChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
+import { evaluateIn, withChoice, type CheckRows, type PickupChoice, type Plan, type PlanState, type Verdict } from '../check/index.js';
 import { leavesOf } from '../measure/index.js';
-import { pickupIn, type Tool } from '../part/index.js';
+import { pickupIn } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 
 /** What a remedy for a pickup is made from: its choice as it is planned and with nothing done for it, and what is then wrong. */
 export interface PickupGround {
+  readonly rows: CheckRows;
   readonly state: PlanState;
   readonly plan: Plan;
   readonly choice: PickupChoice;
   readonly bare: PickupChoice;
-  readonly tools: readonly Tool[];
   /** Of the bare choice. */
   readonly verdicts: readonly Verdict[];
 }
@@ -41,7 +41,7 @@ export function depthIn(v: Verdict): { readonly target: Target; readonly value: 
 /** The verdicts on the choice with some work done, in the whole plan. */
 export function verdictsWith(g: PickupGround, work: PickupChoice['work']): readonly Verdict[] {
   const choice = work ? { ...g.bare, work } : g.bare;
-  return evaluateIn(g.state, withChoice(g.plan, choice), choice).verdicts;
+  return evaluateIn(g.rows, g.state, withChoice(g.plan, choice), choice).verdicts;
 }
 
 /** What the chosen pickup costs, in the smallest coin. */

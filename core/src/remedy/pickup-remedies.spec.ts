@@ -1,10 +1,11 @@
-import { evaluateChoice, type PlanState, worksOf } from '../check/index.js';
+import { evaluateChoice, optionsFor, worksOf } from '../house/index.js';
+import type { PlanState } from '../check/index.js';
 import { planned } from './hardware-ground.js';
 import type { Anatomy } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
-import { boxPickup, inDrawer, plainAnatomy, plainChoice, plainPlan, plainState, plainTools } from '../testing/plan.js';
-import { optionsFor, type Option, type OwnerRequest } from './index.js';
+import { boxPickup, inDrawer, plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
+import type { Option, OwnerRequest } from './index.js';
 
 const request: OwnerRequest = { kind: null, reversibleOnly: false, doNotTouch: [] };
 
@@ -22,7 +23,7 @@ function withPart(part: Pickup, anatomy = fitting()): PlanState {
 }
 function options(s: PlanState, part: string, target = request): readonly Option[] {
   const choice = plainChoice({ part });
-  return optionsFor(s, plainPlan(choice), choice, plainTools, target);
+  return optionsFor(s, plainPlan(choice), choice, target);
 }
 const of = (list: readonly Option[], kind: string): Option => list.find((o) => o.proposal.kind === kind)!;
 const clearance = (o: Option, check: string, item?: string): number =>

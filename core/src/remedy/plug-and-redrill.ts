@@ -12,7 +12,7 @@ const PILOT = 0.6;
 
 /** Plug a hole that is too wide or stripped with a dowel, let it cure, and drill it anew: the dowel from the rack where one is thick enough. */
 export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
-  const { site, state, choice, tools } = g;
+  const { site, state, choice } = g;
   const { settings, stock } = state;
   const stripped = trouble(g, 'threadBites');
   const loose = trouble(g, 'pressHolds');
@@ -21,7 +21,7 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const target = stripped
     ? (site.part.sizes.diameter?.value ?? 0) * PILOT
     : bore.value + (loose?.clearance ?? 0) - (settings.pressKnurlLeast - settings.pressSmoothLeast) / 2;
-  const drill = drillAtOrAbove(target, ownedDrills(tools));
+  const drill = drillAtOrAbove(target, ownedDrills(state.tools));
   const final = stripped ? (drill?.diameter ?? target) : target;
   const dowel = stock.flatMap((s) => (s.kind === 'dowel' && s.quantity > 0 && s.diameter >= bore.value ? [s] : [])).sort((a, b) => a.diameter - b.diameter)[0];
   return [

@@ -3,36 +3,15 @@ import type { HoleSteps } from '../cut/index.js';
 import type { TrimmedPickup } from '../instrument/index.js';
 import type { Lack } from '../part/index.js';
 
-export type RemedyKind =
-  | 'keep'
-  | 'asItIs'
-  | 'anotherPart'
-  | 'reroute'
-  | 'fillAndReroute'
-  | 'drillNew'
-  | 'openHole'
-  | 'plugAndRedrill'
-  | 'sleeve'
-  | 'deepen'
-  | 'spacer'
-  | 'trim'
-  | 'move'
-  | 'makePlate'
-  | 'reshapePlate'
-  | 'thickerCover'
-  | 'widenCavity'
-  | 'openSlot'
-  | 'deepenBore'
-  | 'plugHole'
-  | 'goBack'
-  | 'cutAsPlanned';
+/** A remedy, by its name. */
+export type RemedyKind = string;
 
 /** A way out, as the choice that it would make and what it would take. It judges nothing. */
-export interface Proposal {
+export interface Proposal<C extends Choice = Choice> {
   /** Stable: kind and part. */
   readonly id: string;
   readonly kind: RemedyKind;
-  readonly choice: Choice;
+  readonly choice: C;
   /** How likely it is to go wrong, 0 to 1. */
   readonly risk: number;
   /** In the smallest unit of currency. */

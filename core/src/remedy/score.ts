@@ -63,7 +63,7 @@ export interface Scored {
 
 /** The weighted sum of the fixed scales, by the workshop's weights or the job's own. Reversible: 1 nothing cut, 0.5 the part or a plate is, or the old part goes back in cut wood, 0 it does not. */
 export function score(o: Scored, s: Settings, weights: Weights = {}): Score {
-  const seen = o.evaluation.verdicts.some((v) => isAbout(v.check, 'appearance') && v.class !== 'well' && v.class !== 'thin');
+  const seen = o.evaluation.verdicts.some((v) => isAbout(v, 'appearance') && v.class !== 'well' && v.class !== 'thin');
   const values: Readonly<Record<ScaleId, number>> = {
     owner: o.owner,
     reversible: o.back.woodCut ? (o.back.works ? 0.5 : 0) : o.back.partCut || o.back.plateCut ? 0.5 : 1,

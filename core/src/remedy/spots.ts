@@ -1,4 +1,5 @@
-import { bodyOutline, HANGS, cavityAt, isHardwareChoice, siteOf, type Plan, type PlanState, type Site } from '../check/index.js';
+import { bodyOutline, cavityAt, isHardwareChoice, siteOf, type Plan, type PlanState, type PartSite } from '../check/index.js';
+import { isOfPart } from '../part/index.js';
 import { toBody } from '../instrument/index.js';
 import { bounds, regionContains, type Point, type Region } from '../shape/index.js';
 
@@ -16,16 +17,16 @@ const POINTS = 8;
  * A quick no to spots of a face where a part cannot be well in any case: no cavity, or less than is wanted to another body, a hole, or a wall.
  * What is left over is judged in full.
  */
-export function quickNo(left: PlanState, plan: Plan, site: Site): (at: Point) => boolean {
+export function quickNo(left: PlanState, plan: Plan, site: PartSite): (at: Point) => boolean {
   const { hole, part } = site;
   const { anatomy } = left;
   const face = hole?.face ?? 'top';
-  const hangs = HANGS.has(part.kind);
+  const hangs = isOfPart(site.rows, part.kind, 'hangs');
   const { minBodyRoom, minBesideHole } = left.settings;
   const mine = hangs ? filled(site) + minBodyRoom : 0;
   const others: readonly Hanging[] = plan.choices.flatMap((c): readonly Hanging[] => {
-    const s = isHardwareChoice(c) && c.id !== site.choice.id ? siteOf(left, plan, c) : null;
-    return s?.room && HANGS.has(s.part.kind) ? [{ at: s.at, cavity: s.room.cavity.id, radius: filled(s) }] : [];
+    const s = isHardwareChoice(c) && c.id !== site.choice.id ? siteOf(site.rows, left, plan, c) : null;
+    return s?.room && isOfPart(site.rows, s.part.kind, 'hangs') ? [{ at: s.at, cavity: s.room.cavity.id, radius: filled(s) }] : [];
   });
   const through = (part.sizes.bushing ?? part.sizes.outer)?.value ?? 0;
   const holes = anatomy.holes.flatMap((h) =>
@@ -46,7 +47,7 @@ export function quickNo(left: PlanState, plan: Plan, site: Site): (at: Point) =>
 }
 
 /** The radius of the circle round its middle that a body fills at least, mm; 0 while its size is not known. */
-function filled({ part, at }: Site): number {
+function filled({ part, at }: PartSite): number {
   const body = bodyOutline(part, at);
   if (!body) return 0;
   const b = bounds([body]);

@@ -1,3 +1,4 @@
+import type { HardwareChoice } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
 import type { Proposal } from './proposal.js';
@@ -8,7 +9,7 @@ const SURE = 0.3;
 const STEP = 0.5;
 
 /** A screw that would come through is cut shorter: it cannot be returned. */
-export function trim(g: HardwareGround): readonly Proposal[] {
+export function trim(g: HardwareGround): readonly Proposal<HardwareChoice>[] {
   const { site, state, choice } = g;
   const through = trouble(g, 'screwPoint');
   const length = site?.part.sizes.length;

@@ -1,6 +1,7 @@
+import { typicalHardware } from '../house/index.js';
 import type { Cavity, Hole, HoleKind } from '../instrument/index.js';
 import type { Dimension } from '../measure/index.js';
-import { typicalHardware, type Hardware, type HardwareKind, type SizeId } from '../part/index.js';
+import type { Hardware, HardwareKind, SizeId } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { dim, edge } from './plan.js';
 

@@ -139,7 +139,7 @@ export const plainTools: readonly Tool[] = [
 
 /** A plan of that one choice, or of those given. */
 export function plainPlan(...choices: readonly Choice[]): Plan {
-  return { format: 4, choices: choices.length > 0 ? choices : [plainChoice()] };
+  return { format: 5, choices: choices.length > 0 ? choices : [plainChoice()] };
 }
 
 export function plainChoice(more: Partial<PickupChoice> = {}): PickupChoice {

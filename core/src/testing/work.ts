@@ -1,8 +1,8 @@
-import { worksOf, type Choice, type PlanState } from '../check/index.js';
+import { plannedWork, worksOf } from '../house/index.js';
+import type { Choice, PlanState } from '../check/index.js';
 import type { Act, Operation, OperationKind } from '../operation/index.js';
 import { asLeft, type DepthRead } from '../record/index.js';
 import type { Anatomy } from '../instrument/index.js';
-import { plannedWork } from '../work/index.js';
 
 /** An operation as it stands in a job, with nothing to do but what a spec says. */
 export function operationOf(kind: OperationKind, more: Partial<Operation> = {}): Operation {

@@ -1,5 +1,5 @@
-import { evaluatePlan } from '../check/index.js';
-import { partsCsv, readPartsCsv, readReadingsCsv } from '../format/index.js';
+import { LISTS, evaluatePlan } from '../house/index.js';
+import { partsCsv, readReadingsCsv, readPartsCsv } from '../format/index.js';
 import { isPickup, typicalPickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
@@ -65,7 +65,7 @@ describe('documents of an earlier format', () => {
     const { readings } = readReadingsCsv('quantity,feature,part,value\npocketDepth,route,old,18', () => true);
     expect(readings.map((r) => r.target.quantity)).toEqual(['levelDepth']);
     const part = typicalPickup('humbucker', '00000000-0000-4000-8000-000000000003', 'Two coils');
-    const { parts } = readPartsCsv(partsCsv([part]).replace('""tiers""', '""levels""'), () => 'x');
+    const { parts } = readPartsCsv(LISTS, partsCsv([part]).replace('""tiers""', '""levels""'), () => 'x');
     expect(parts.map((p) => isPickup(p.part) && p.part.tiers.length)).toEqual([part.tiers.length]);
   });
 });

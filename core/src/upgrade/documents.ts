@@ -20,17 +20,19 @@ export function upgradeAnatomy(document: unknown): Anatomy {
 /** A plan in the format of now, from any older one. Throws RangeError for one of a later program. */
 export function upgradePlan(document: unknown): Plan {
   const format = formatOf(document);
-  if (format === 4) return document as Plan;
-  if (format !== 2 && format !== 3) throw new RangeError('this plan was written by a later version of the program');
+  if (format === 5) return document as Plan;
+  if (format !== 2 && format !== 3 && format !== 4) throw new RangeError('this plan was written by a later version of the program');
   const plan = withNewNames(document) as { readonly choices: readonly unknown[] };
-  return { format: 4, choices: plan.choices.map((c) => upgradeChoice(c)) };
+  return { format: 5, choices: plan.choices.map((c) => upgradeChoice(c)) };
 }
 
 /** A choice, which is kept with the decision that it was taken by; `option`: what was decided on. */
 export function upgradeChoice(choice: unknown, option = ''): Choice {
   const named = withNewNames(choice) as ChoiceOf3 & { readonly work?: readonly object[] };
-  if (named.work === undefined || named.work.every((w) => 'does' in w)) return named as unknown as Choice;
-  return { ...named, work: workItems(named, option) } as unknown as Choice;
+  const work = named.work === undefined || named.work.every((w) => 'does' in w) ? named.work : workItems(named, option);
+  // a cut by itself was hardware without a part
+  const kind = named.cut === undefined ? named.kind : 'cut';
+  return { ...named, kind, ...(work ? { work } : {}) } as unknown as Choice;
 }
 
 /** A part of the shelf in the format of now, from any older one. Throws RangeError for one of a later program. */

@@ -2,7 +2,7 @@ import type { Act, OperationKind, WorkItem } from '../operation/index.js';
 
 /** A choice as it was written while its work was a bare list of acts: who did what was told by their kinds. */
 export interface ChoiceOf3 {
-  readonly kind: 'pickup' | 'hardware';
+  readonly kind: string;
   readonly cut?: string;
   readonly place?: { readonly on: string };
   readonly returns?: boolean;

@@ -2,7 +2,7 @@ import { isThere, type Choice, type PlanState } from '../check/index.js';
 import { hasStarted, type Operation, type Work } from '../operation/index.js';
 import type { Move } from '../part/index.js';
 import { idOf } from './id-of.js';
-import { usualMinutes } from './plan-row.js';
+import { usualMinutes, type WorkRows } from './plan-row.js';
 import { plannedWork } from './planned.js';
 
 /** A decision in force, as far as its work is concerned, and its choice as it is planned now. */
@@ -23,18 +23,18 @@ export interface PlannedOperation extends Operation {
  * The operations of a job as they are now: what has begun stays as it was; the rest is made anew from the plan, and keeps the id and the place in the order
  * that it had under its key. What the plan has no use for any more is left out.
  */
-export function operationsNow(rows: readonly Operation[], wanted: readonly Wanted[], state: PlanState): readonly PlannedOperation[] {
+export function operationsNow(rows: WorkRows, stored: readonly Operation[], wanted: readonly Wanted[], state: PlanState): readonly PlannedOperation[] {
   return wanted.flatMap((w) => {
-    const mine = rows.filter((r) => r.decision === w.decision);
+    const mine = stored.filter((r) => r.decision === w.decision);
     const begun = mine.filter(hasStarted);
-    const made = isThere(state.anatomy, w.choice) ? plannedWork(state, w.choice) : [];
+    const made = isThere(rows, state.anatomy, w.choice) ? plannedWork(rows, state, w.choice) : [];
     const kept = new Map(mine.map((r) => [r.key, r]));
     const fresh = made
       .filter((m) => !begun.some((b) => b.key === m.key))
       .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), minutes: m.minutes, moves: m.moves ?? [] }));
     const planned = begun.map((b): PlannedOperation => {
       const same = made.find((m) => m.key === b.key);
-      return { ...withWork(b, made), minutes: same?.minutes ?? usualMinutes(b.kind, state), moves: same?.moves ?? [] };
+      return { ...withWork(b, made), minutes: same?.minutes ?? usualMinutes(rows, b.kind, state), moves: same?.moves ?? [] };
     });
     return [...planned, ...fresh];
   });

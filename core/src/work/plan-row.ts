@@ -1,11 +1,17 @@
-import type { Choice, PlanState } from '../check/index.js';
+import type { CheckRows, Choice, PlanState } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
-import { OPERATIONS, type Act, type OperationKind, type Work } from '../operation/index.js';
+import { operationRow, type Act, type OperationKind, type Work } from '../operation/index.js';
 import type { Move } from '../part/index.js';
 import type { Need } from './need.js';
 
+/** What is registered of how work is planned. */
+export interface WorkRows extends CheckRows {
+  readonly plans: Readonly<Record<OperationKind, PlanRow>>;
+}
+
 /** What a piece of work is planned on. */
 export interface PlanGround {
+  readonly rows: WorkRows;
   readonly state: PlanState;
   readonly choice: Choice;
   /** Of its route; null where nothing is routed. */
@@ -30,11 +36,11 @@ export interface PlanRow {
 }
 
 /** Working minutes of a kind, by the shop's numbers. */
-export function usualMinutes(kind: OperationKind, { settings }: PlanState): number {
-  return OPERATIONS[kind].minutes.reduce((sum, key) => sum + settings[key], 0);
+export function usualMinutes(rows: WorkRows, kind: OperationKind, { settings }: PlanState): number {
+  return operationRow(rows, kind).minutes.reduce((sum, key) => sum + settings[key], 0);
 }
 
 /** A kind that asks for things and takes its usual time. */
 export function planRow(kind: OperationKind, needs: (work: Work, ground: PlanGround) => readonly Need[]): PlanRow {
-  return { kind, plan: (work, ground) => ({ needs: needs(work, ground), minutes: usualMinutes(kind, ground.state) }) };
+  return { kind, plan: (work, ground) => ({ needs: needs(work, ground), minutes: usualMinutes(ground.rows, kind, ground.state) }) };
 }

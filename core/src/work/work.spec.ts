@@ -1,16 +1,16 @@
-import { evaluateChoice, newHardwareChoice, routeLevels, type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
-import { benchNow, restsOn, type Bench, type BenchInput } from '../gate/index.js';
+import { benchNow, evaluateChoice, operationsNow, plannedWork } from '../house/index.js';
+import { newHardwareChoice, routeLevels, type Choice, type HardwareChoice, type PickupChoice, type PlanState } from '../check/index.js';
+import { restsOn, type Bench, type BenchInput } from '../gate/index.js';
 import { applyChanges, type Anatomy } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import { doneOf, type Operation, type OperationKind, type WorkItem } from '../operation/index.js';
-import { RULES } from '../order/index.js';
 import type { Reading } from '../quantity/index.js';
 import { circle, containsPoint, roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, inDrawer, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { leftBy, operationOf } from '../testing/work.js';
 import { idOf } from './id-of.js';
-import { operationsNow, plannedWork, standingReadings } from './index.js';
+import { standingReadings } from './index.js';
 
 const level = (id: string, width: number, depth: number, corner = 5) => ({ id, outline: roundedRectangle(width, width / 2, corner), depth, bored: false });
 const well = { id: 'well', outline: circle(6, { x: 30, y: 0 }), depth: 24, bored: true };
@@ -31,7 +31,7 @@ const redrilled: HardwareChoice = {
 };
 
 function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}): Bench {
-  return benchNow({ state, job: 'j', choices: { d: choice }, operations: [], rules: RULES, waivers: [], log: [], cleared: ['d'], ...more });
+  return benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'], ...more });
 }
 
 describe('the operations of a choice', () => {

@@ -1,9 +1,8 @@
+import { atHand, beforeCut, confirmationsFor, cuttingFor } from '@rinnovo/core/house';
 import type { ClearToCut, Decision } from '@rinnovo/contract';
 import type { Choice, Evaluation } from '@rinnovo/core/check';
-import { cuttingFor } from '@rinnovo/core/cut';
-import { beforeCut, clearToCut, confirmationsFor, printWidths, type Clearance } from '@rinnovo/core/gate';
-import { RULES } from '@rinnovo/core/order';
-import { atHand, standingReadings } from '@rinnovo/core/work';
+import { clearToCut, printWidths, type Clearance } from '@rinnovo/core/gate';
+import { standingReadings } from '@rinnovo/core/work';
 import { consentTo, type JobState } from '../jobs/job-state.js';
 
 /** The gate as the server judges it, for a choice as it stands what somebody took upon themselves, and what was read on the print. */
@@ -18,7 +17,7 @@ export function judgeGate(s: JobState, decision: Decision, choice: Choice, evalu
     consent: consentTo(s, decision.id),
     asked: confirmationsFor(choice, evaluation, anatomy),
     print: drawn && { drawn, read: said.print },
-    before: beforeCut(decision.id, s.operations, RULES, s.waivers),
-    needs: atHand(s.state, choice, cuttingFor(s.state, choice, s.tools), new Date()),
+    before: beforeCut(decision.id, s.operations, s.waivers),
+    needs: atHand(s.state, choice, cuttingFor(s.state, choice), new Date()),
   });
 }

@@ -1,5 +1,6 @@
+import { evaluatePlan } from '@rinnovo/core/house';
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
-import { choiceOf, evaluatePlan, ofChoice } from '@rinnovo/core/check';
+import { choiceOf, ofChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';

@@ -1,8 +1,9 @@
 // The owner's yes: kept with the server's own price and options, refused when it says nothing or its decision is not in force.
+import { optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { ConsentRecord, Problem } from '@rinnovo/contract';
 import { choiceOf } from '@rinnovo/core/check';
-import { optionsFor, priceWithWork } from '@rinnovo/core/remedy';
+import { priceWithWork } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
 import { loadJobState } from '../jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
@@ -17,7 +18,7 @@ describe('the owner’s consent, through the API', () => {
     w = await testWorkshop();
     const s = await loadJobState(w.db, job.id);
     const choice = choiceOf(s.record.plan, 'neck pickup')!;
-    const options = optionsFor(s.state, s.record.plan, choice, s.tools, job.request);
+    const options = optionsFor(s.state, s.record.plan, choice, job.request);
     prices = options.map((o) => priceWithWork(o.proposal.price, o.minutes, s.state.settings));
     const keep = options.find((o) => o.proposal.kind === 'keep')!;
     decision = randomUUID();

@@ -53,7 +53,7 @@ ALTER TABLE anatomy_revisions DROP CONSTRAINT anatomy_revisions_document_check;
 
 const FORMATS = `
 ALTER TABLE parts ADD CONSTRAINT parts_document_check CHECK (document->>'format' = '2');
-ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' IN ('3', '4'));
+ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' IN ('3', '4', '5'));
 ALTER TABLE anatomy_revisions ADD CONSTRAINT anatomy_revisions_document_check CHECK (document->>'format' IN ('1', '2'));
 `;
 

@@ -1,12 +1,11 @@
 // What an earlier program wrote opens with nothing lost: a demo workshop, and one with jobs begun, as they were dumped before things were renamed;
-// and a job of eight decisions, one of them begun, from before an operation owned its work.
+// and a job of eight decisions, one of them begun, from before an operation owned its work, and from before a cut by itself was a kind of choice.
+import { benchNow, evaluatePlan } from '@rinnovo/core/house';
 import { createHash, randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { anatomy, part as partSchema, plan } from '@rinnovo/contract';
 import type { AnatomyRevision, Instrument, Job, KeptPart, LedgerEntry, Lesson, PlanRecord, Shop } from '@rinnovo/contract';
-import { evaluatePlan } from '@rinnovo/core/check';
-import { benchNow } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Express } from 'express';
@@ -19,6 +18,7 @@ import { emptyDatabase } from '../testing/database.js';
 import { connect } from './connect.js';
 import { openDatabase } from './prepare.js';
 
+const DUMPS = ['0007-demo', '0007-begun', '0009-eight-decisions', '0011-eight-decisions'];
 const STAYS = ['readings', 'ledger', 'anatomy_revisions', 'consents'];
 /** The words that things were called by. A feature that a person or an older plan named so keeps its id. */
 const EARLIER =
@@ -70,7 +70,7 @@ async function body<T>(o: Opened, path: string): Promise<T> {
 }
 
 describe('a workshop that an earlier program wrote', () => {
-  for (const dump of ['0007-demo', '0007-begun', '0009-eight-decisions'])
+  for (const dump of DUMPS)
     it(`${dump} keeps every row, and what is only added keeps its bytes`, async () => {
       const o = await open(dump);
       try {
@@ -91,7 +91,7 @@ describe('a workshop that an earlier program wrote', () => {
       }
     }, 60_000);
 
-  for (const dump of ['0007-demo', '0007-begun', '0009-eight-decisions'])
+  for (const dump of DUMPS)
     it(`${dump} is read under today's names, and every document is one of today's`, async () => {
       const o = await open(dump);
       try {
@@ -119,50 +119,55 @@ describe('a workshop that an earlier program wrote', () => {
       }
     }, 60_000);
 
-  it('finds the work of every decision under the operation that does it, done, ordered and judged as it was', async () => {
-    const o = await open('0009-eight-decisions');
-    try {
-      const s = await loadJobState(o.db, '00000000-0000-4000-8000-000000000021');
-      const kindsOf = (choice: string): readonly string[] => {
-        const decision = s.decisions.find((d) => d.choice === choice)!.id;
-        return s.operations.filter((x) => x.decision === decision).map((x) => `${x.kind} ${x.state}`);
-      };
-      expect(kindsOf('neck pickup')).toEqual(
-        jasmine.arrayWithExactContents([
-          ...['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate'].map((k) => `${k} done`),
-          ...['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart'].map((k) => `${k} proposed`),
-        ]),
-      );
-      expect(
-        Object.fromEntries(['volume', 'gone', 'wide', 'bore', 'fresh', 'deeper', 'strings'].map((c) => [c, kindsOf(c).map((k) => k.split(' ')[0])])),
-      ).toEqual({
-        volume: ['openHole', 'fitHardware'],
-        gone: ['plugHole'],
-        wide: ['fitSleeve', 'fitHardware'],
-        bore: ['plugHole', 'drillHole', 'fitHardware'],
-        fresh: ['drillHole', 'fitHardware'],
-        deeper: ['deepenRoute'],
-        strings: ['drillRow'],
-      });
-      // every row has its id and its place by hand
-      const rows = (await o.db('operations').select('id', 'rank')) as { id: string; rank: number }[];
-      expect(Object.fromEntries(s.operations.map((x) => [x.id, x.rank]))).toEqual(Object.fromEntries(rows.map((r) => [r.id, r.rank])));
-      // the whole plan is judged as it was when the last of them was decided
-      const last = s.decisions.at(-1)!;
-      const stood = last.options.find((x) => x.id === last.option)!.whole!;
-      const now = evaluatePlan(s.state, s.record.plan).verdicts;
-      expect(stood.length).toBeGreaterThan(30);
-      for (const was of stood) {
-        const is = now.find((v) => v.id === was.id);
-        expect([is?.class, is?.clearance?.toFixed(3)])
-          .withContext(was.id)
-          .toEqual([was.class, was.clearance?.toFixed(3)]);
+  for (const dump of ['0009-eight-decisions', '0011-eight-decisions'])
+    it(`${dump} has the work of every decision under the operation that does it, done, ordered and judged as it was`, async () => {
+      const o = await open(dump);
+      try {
+        const s = await loadJobState(o.db, '00000000-0000-4000-8000-000000000021');
+        const kindsOf = (choice: string): readonly string[] => {
+          const decision = s.decisions.find((d) => d.choice === choice)!.id;
+          return s.operations.filter((x) => x.decision === decision).map((x) => `${x.kind} ${x.state}`);
+        };
+        expect(kindsOf('neck pickup')).toEqual(
+          jasmine.arrayWithExactContents([
+            ...['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate'].map((k) => `${k} done`),
+            ...['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart'].map((k) => `${k} proposed`),
+          ]),
+        );
+        expect(
+          Object.fromEntries(['volume', 'gone', 'wide', 'bore', 'fresh', 'deeper', 'strings'].map((c) => [c, kindsOf(c).map((k) => k.split(' ')[0])])),
+        ).toEqual({
+          volume: ['openHole', 'fitHardware'],
+          gone: ['plugHole'],
+          wide: ['fitSleeve', 'fitHardware'],
+          bore: ['plugHole', 'drillHole', 'fitHardware'],
+          fresh: ['drillHole', 'fitHardware'],
+          deeper: ['deepenRoute'],
+          strings: ['drillRow'],
+        });
+        // a cut by itself is of its own kind, in the plan and where it was decided
+        const kinds = (c: { readonly id: string; readonly kind: string }): string => `${c.id} ${c.kind}`;
+        const apart = jasmine.arrayContaining(['volume hardware', 'deeper cut', 'strings cut']);
+        expect([s.record.plan.choices.map(kinds), s.decisions.map((d) => kinds(d.chosen))]).toEqual([apart, apart]);
+        // every row has its id and its place by hand
+        const rows = (await o.db('operations').select('id', 'rank')) as { id: string; rank: number }[];
+        expect(Object.fromEntries(s.operations.map((x) => [x.id, x.rank]))).toEqual(Object.fromEntries(rows.map((r) => [r.id, r.rank])));
+        // the whole plan is judged as it was when the last of them was decided
+        const last = s.decisions.at(-1)!;
+        const stood = last.options.find((x) => x.id === last.option)!.whole!;
+        const now = evaluatePlan(s.state, s.record.plan).verdicts;
+        expect(stood.length).toBeGreaterThan(30);
+        for (const was of stood) {
+          const is = now.find((v) => v.id === was.id);
+          expect([is?.class, is?.clearance?.toFixed(3)])
+            .withContext(was.id)
+            .toEqual([was.class, was.clearance?.toFixed(3)]);
+        }
+        expect(benchNow(benchInput(s)).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
+      } finally {
+        await o.close();
       }
-      expect(benchNow(benchInput(s)).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
-    } finally {
-      await o.close();
-    }
-  }, 60_000);
+    }, 60_000);
 
   it('goes on where the work stood: the next step is logged, the mishap and its lesson are there, own numbers hold', async () => {
     const o = await open('0007-begun');

@@ -10,6 +10,7 @@ import { plainNames } from './0008-plain-names.js';
 import { locale } from './0009-locale.js';
 import { ownWork } from './0010-own-work.js';
 import { movements } from './0011-movements.js';
+import { cutsApart } from './0012-cuts-apart.js';
 
 interface Migration {
   readonly name: string;
@@ -18,7 +19,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements, cutsApart];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

@@ -1,7 +1,8 @@
+import { evaluateChoice, goBack } from '@rinnovo/core/house';
 import type { Decision, LedgerEntry, ReturnPlan } from '@rinnovo/contract';
-import { evaluateChoice, type Evaluation } from '@rinnovo/core/check';
+import type { Evaluation } from '@rinnovo/core/check';
 import { hasStarted, type Operation } from '@rinnovo/core/operation';
-import { goBack, type Return, type WorkSoFar } from '@rinnovo/core/record';
+import type { Return, WorkSoFar } from '@rinnovo/core/record';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';

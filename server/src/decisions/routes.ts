@@ -1,9 +1,8 @@
+import { evaluatePlan, operationsNow, optionsFor } from '@rinnovo/core/house';
 import { chooseRemedy, idParam, noQuery } from '@rinnovo/contract';
-import { choiceOf, evaluatePlan, withChoice } from '@rinnovo/core/check';
+import { choiceOf, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted } from '@rinnovo/core/operation';
-import { optionsFor } from '@rinnovo/core/remedy';
-import { operationsNow } from '@rinnovo/core/work';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -39,7 +38,7 @@ export function decisionRoutes(db: Knex): Router {
         }
         const choice = choiceOf(s.record.plan, body.choice);
         if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is not a choice of this plan' }] });
-        const options = optionsFor(s.state, s.record.plan, choice, s.tools, s.job.request);
+        const options = optionsFor(s.state, s.record.plan, choice, s.job.request);
         const chosen = options.find((o) => o.proposal.id === body.option);
         if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'is not an option of this plan' }] });
         const differ = differences(body.seen, chosen.evaluation.verdicts);

@@ -1,7 +1,7 @@
+import { operationsNow } from '@rinnovo/core/house';
 import { goBackFrom, idParam, type DecisionOption } from '@rinnovo/contract';
 import { withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
-import { operationsNow } from '@rinnovo/core/work';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { addRevision, lockRevision } from '../anatomy/queries.js';

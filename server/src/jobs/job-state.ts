@@ -1,9 +1,9 @@
+import { operationsOfBench } from '@rinnovo/core/house';
 import type { ClearanceRecord, ConsentRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
 import { choiceOf, type Choice, type PlanState } from '@rinnovo/core/check';
-import { operationsOfBench, type BenchInput, type Consent } from '@rinnovo/core/gate';
+import type { BenchInput, Consent } from '@rinnovo/core/gate';
 import { doneOf } from '@rinnovo/core/operation';
 import type { PlannedOperation } from '@rinnovo/core/work';
-import { RULES } from '@rinnovo/core/order';
 import type { Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Knex } from 'knex';
@@ -77,7 +77,6 @@ export function benchInput(s: JobState): BenchInput {
     job: s.job.id,
     choices: choicesOf(s),
     operations: s.operations,
-    rules: RULES,
     waivers: s.waivers,
     log: s.ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
     cleared: s.decisions.filter((d) => standingClearance(s.clearances, s.ledger, d, s.record.plan) !== null).map((d) => d.id),

@@ -1,10 +1,11 @@
+import { asSlipped, benchNow, evaluatePlan, isIrreversible, levelsCut, operationRow } from '@rinnovo/core/house';
 import type { LogStep, Wrong } from '@rinnovo/contract';
-import { evaluatePlan, ofChoice, type Choice } from '@rinnovo/core/check';
-import { benchNow, depthReached, type StepCard } from '@rinnovo/core/gate';
+import { ofChoice, type Choice } from '@rinnovo/core/check';
+import { depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
-import { isIrreversible, OPERATIONS, type Operation } from '@rinnovo/core/operation';
-import { asksFlaw, asLeft, asSlipped, levelsCut, type Beyond, type DepthRead } from '@rinnovo/core/record';
+import type { Operation } from '@rinnovo/core/operation';
+import { asksFlaw, asLeft, type Beyond, type DepthRead } from '@rinnovo/core/record';
 import type { Move } from '@rinnovo/core/part';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { ProblemError } from '../http/problems.js';
@@ -58,7 +59,7 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
     numbers,
     level,
     anatomy: anatomyAfter(s, choice, body, operation, entry, level, last),
-    moves: completes(body) && card.kind === OPERATIONS[operation.kind].takes ? operation.moves : [],
+    moves: completes(body) && card.kind === operationRow(operation.kind).takes ? operation.moves : [],
     counted: bench.hindrances.length > hindrances.length ? choice.part : null,
   };
 }
@@ -102,8 +103,7 @@ function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: Ste
   }
   if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step takes a depth' : 'this step takes the gap');
   if (!measured || asks.what === 'gap') return;
-  const route = choice.kind === 'pickup' ? choice.route : null;
-  const planned = route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
+  const planned = choice.route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (body.outcome === 'done' && measured.value > most)
     throw cannotBe('/measured/value', `is deeper than the ${withUnit(fixed(planned, 1), 'mm')} planned. If it is true, log a mishap`);
@@ -123,7 +123,7 @@ function demandFlaw(s: JobState, choice: Choice, wrong: Wrong): void {
 
 function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, level: string | null, last: boolean): Anatomy | null {
   const slip = slipOf(s, body, operation);
-  const before = slip ? asSlipped(operation.decision, choice, slip, entry, s.state.anatomy, s.state) : s.state.anatomy;
+  const before = slip ? asSlipped({ decision: operation.decision, choice, gone: slip, entry }, s.state) : s.state.anatomy;
   const tooDeep = body.wrong?.mishap === 'tooDeep';
   if (!last && !tooDeep) return before === s.state.anatomy ? null : before;
   const earlier = s.ledger

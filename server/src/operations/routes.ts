@@ -1,5 +1,5 @@
+import { brokenRules, inOrder } from '@rinnovo/core/house';
 import { acceptBreak, idParam, reorderWork } from '@rinnovo/contract';
-import { brokenRules, inOrder, RULES } from '@rinnovo/core/order';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -41,7 +41,7 @@ export function orderRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         const { operations } = await loadJobState(trx, body.job);
-        const broken = brokenRules(inOrder(operations, RULES), RULES);
+        const broken = brokenRules(inOrder(operations));
         const meant = broken.some((b) => b.rule === body.rule && b.operations.every((o) => body.operations.includes(o)));
         if (!meant) throw new ProblemError('cannot-be', { errors: [{ pointer: '/rule', detail: 'this order does not break that rule' }] });
         await trx('waivers').insert({

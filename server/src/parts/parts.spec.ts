@@ -1,6 +1,7 @@
+import { typicalHardware } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { KeptPart, KeptStock, Problem } from '@rinnovo/contract';
-import { partProblems, typicalHardware, type Hardware } from '@rinnovo/core/part';
+import { partProblems, type Hardware } from '@rinnovo/core/part';
 import { roundedRectangle, type Outline } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';

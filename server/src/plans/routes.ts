@@ -1,7 +1,8 @@
+import { evaluateChoice, isIrreversible, isThere } from '@rinnovo/core/house';
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
-import { choiceOf, evaluateChoice, isThere, sameChoice, type Plan } from '@rinnovo/core/check';
+import { choiceOf, sameChoice, type Plan } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import { hasStarted, isIrreversible } from '@rinnovo/core/operation';
+import { hasStarted } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';

@@ -1,6 +1,5 @@
+import { partFound } from '@rinnovo/core/house';
 import { noQuery, type BuyListLine, type Job, type WaitingJob } from '@rinnovo/contract';
-import type { Choice } from '@rinnovo/core/check';
-import type { Anatomy } from '@rinnovo/core/instrument';
 import { buyList, type Need } from '@rinnovo/core/order';
 import { namesOf, placeOfChoice } from '@rinnovo/words';
 import { Router } from 'express';
@@ -68,16 +67,9 @@ async function neededBy(db: Knex, job: Job): Promise<Needed> {
     return {
       job: job.id,
       choice,
-      fitted: choice.part !== null && sitsAt(document, choice) === choice.part,
+      fitted: choice.part !== null && partFound(document, choice) === choice.part,
       lacks: decision?.options.find((o) => o.id === decision.option)?.missing ?? [],
     };
   });
   return { job, needs, places: new Map(choices.map((c) => [c.id, placeOfChoice(c, names)])) };
-}
-
-function sitsAt(a: Anatomy, c: Choice): string | null {
-  if (c.kind === 'pickup') return a.positions.find((p) => p.id === c.position)?.part ?? null;
-  if (c.place.on === 'face') return a.holes.find((h) => h.id === c.id)?.part ?? null;
-  const { feature } = c.place;
-  return [...a.holes, ...a.cavities, ...a.plates].find((f) => f.id === feature)?.part ?? null;
 }

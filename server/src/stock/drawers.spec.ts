@@ -1,11 +1,11 @@
 // What leaves a drawer and comes back to it, while two pots go in and one comes out again.
+import { benchNow, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { BuyListLine, KeptStock, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
-import { benchNow, type Bench } from '@rinnovo/core/gate';
+import type { Bench } from '@rinnovo/core/gate';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
-import { optionsFor } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
 import { benchInput, loadJobState } from '../jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
@@ -59,7 +59,7 @@ describe('a drawer', () => {
   async function optionOf(choice: string) {
     const s = await loadJobState(w.db, job.id);
     const of = s.record.plan.choices.find((c) => c.id === choice)!;
-    return { s, option: optionsFor(s.state, s.record.plan, of, s.tools, job.request).find((o) => o.proposal.kind === 'asItIs')! };
+    return { s, option: optionsFor(s.state, s.record.plan, of, job.request).find((o) => o.proposal.kind === 'asItIs')! };
   }
   async function decide(choice: string): Promise<string> {
     const { s, option } = await optionOf(choice);

@@ -1,5 +1,5 @@
 import { idParam, templateQuery, type TemplateQuery } from '@rinnovo/contract';
-import { choiceOf } from '@rinnovo/core/check';
+import { isPickupChoice, choiceOf } from '@rinnovo/core/check';
 import { correction, panelOf, templateOf, type TemplateDrawing } from '@rinnovo/core/cut';
 import { nameOf, namesOf } from '@rinnovo/words';
 import { Router } from 'express';
@@ -48,7 +48,8 @@ function drawn(
     return { drawing, what: `panel ${nameOf(namesOf(s.state.anatomy, {}), panel)}` };
   }
   const planned = choiceOf(s.record.plan, choice ?? null);
-  const drawing = planned?.kind === 'pickup' ? templateOf(s.state, planned, mirrored) : null;
-  if (planned?.kind !== 'pickup' || !drawing) throw new ProblemError('not-found', { detail: 'No route is planned for that choice.' });
-  return { drawing, what: planned.position };
+  const pickup = planned && isPickupChoice(planned) ? planned : null;
+  const drawing = pickup && templateOf(s.state, pickup, mirrored);
+  if (!pickup || !drawing) throw new ProblemError('not-found', { detail: 'No route is planned for that choice.' });
+  return { drawing, what: pickup.position };
 }

@@ -1,15 +1,12 @@
+import { benchNow, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
 import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Lesson, Photograph, PlanRecord, Shop, ShownReading } from '@rinnovo/contract';
-import { evaluatePlan, type Choice, type PickupChoice, type Plan, type PlanState } from '@rinnovo/core/check';
-import { cuttingFor } from '@rinnovo/core/cut';
-import { benchNow } from '@rinnovo/core/gate';
+import type { Choice, PickupChoice, Plan, PlanState } from '@rinnovo/core/check';
 import { doneOf, settingsWith } from '@rinnovo/core/operation';
-import { plannedWork, type PlannedOperation } from '@rinnovo/core/work';
-import { RULES } from '@rinnovo/core/order';
+import type { PlannedOperation } from '@rinnovo/core/work';
 import type { Pickup, StockItem, Tool } from '@rinnovo/core/part';
-import { optionsFor } from '@rinnovo/core/remedy';
 import { roundedRectangle } from '@rinnovo/core/shape';
 import { planActions } from '../app/state/plan.actions';
 import { planFeature } from '../app/state/plan.feature';
@@ -79,7 +76,9 @@ export const choice: PickupChoice = {
   route: null,
 };
 /** A plan of these choices. */
-export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 4, choices });
+/** The choice, with something else about it. */
+export const choiceWith = (more: Partial<PickupChoice>): PickupChoice => ({ ...choice, ...more });
+export const planOf = (...choices: readonly Choice[]): Plan => ({ format: 5, choices });
 export const job = {
   id: 'job',
   instrument: 'i',
@@ -201,14 +200,14 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const evaluation = evaluatePlan(state, shown);
   store.dispatch(resultActions.evaluated({ computed: { ...computed, result: { verdicts: evaluation.verdicts.map((v) => ({ ...v, working: null })) } } }));
   store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
-  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, tools, job.request) } }));
-  store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen, tools) } }));
+  store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, job.request) } }));
+  store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen) } }));
   const cleared = held.clearances.map((c) => c.decision);
   // all work that a spec does not name is done
   const named = new Set(held.operations.map((o) => o.kind));
   const others = named.size === 0 ? [] : plannedWork(state, chosen).flatMap((x) => (named.has(x.kind) ? [] : [operation(x.kind, { state: 'done' })]));
   const choices: Readonly<Record<string, Choice>> = held.operations.length > 0 ? { decision: chosen } : {};
-  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], rules: RULES, waivers: held.waivers, cleared };
+  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], waivers: held.waivers, cleared };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: benchNow({ ...input, log: entries }) } }));
   return { http, store };

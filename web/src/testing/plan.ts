@@ -26,7 +26,7 @@ const choice: PickupChoice = {
   route: { at: { x: 0, y: 105, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(72, 41, 5), depth: 18, bored: false }] },
 };
 
-export const planWith = (more: Partial<PickupChoice>): Plan => ({ format: 4, choices: [{ ...choice, ...more }] });
+export const planWith = (more: Partial<PickupChoice>): Plan => ({ format: 5, choices: [{ ...choice, ...more }] });
 
 /** A plan whose route lies at a height, mm. */
 export const planAt = (y: number): Plan => planWith({ route: { ...choice.route!, at: { x: 0, y, turn: 0 } } });

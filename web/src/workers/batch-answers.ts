@@ -1,5 +1,6 @@
-import { bestInRoute, choiceOf } from '@rinnovo/core/check';
-import { optionsInTurn, ranked, type Option } from '@rinnovo/core/remedy';
+import { bestInRoute, optionsInTurn } from '@rinnovo/core/house';
+import { choiceOf, isPickupChoice } from '@rinnovo/core/check';
+import { ranked, type Option } from '@rinnovo/core/remedy';
 import type { Holding } from './answer';
 import type { BatchAnswer, BatchQuestion } from './batch-messages';
 
@@ -9,17 +10,17 @@ export function* batchAnswers(held: Holding | null, question: BatchQuestion): Ge
     yield { kind: 'failed', message: 'the state for this question is not here' };
     return;
   }
-  const { state, tools } = held;
+  const { state } = held;
   const { plan } = question;
   const choice = choiceOf(plan, question.choice);
   try {
     if (question.kind === 'best') {
-      yield { kind: 'best', result: choice?.kind === 'pickup' ? bestInRoute(state, plan, choice) : [] };
+      yield { kind: 'best', result: choice && isPickupChoice(choice) ? bestInRoute(state, plan, choice) : [] };
       return;
     }
     const options: Option[] = [];
     if (choice)
-      for (const { option, of } of optionsInTurn(state, plan, choice, tools, question.request)) {
+      for (const { option, of } of optionsInTurn(state, plan, choice, question.request)) {
         options.push(option);
         yield { kind: 'progress', done: options.length, of };
       }

@@ -1,6 +1,6 @@
 // The real worker: progress, then the core's own result; it can be stopped and asked again.
-import { bestInRoute, type PickupChoice } from '@rinnovo/core/check';
-import { optionsFor } from '@rinnovo/core/remedy';
+import { bestInRoute, optionsFor } from '@rinnovo/core/house';
+import type { PickupChoice } from '@rinnovo/core/check';
 import { firstValueFrom, lastValueFrom, take, toArray } from 'rxjs';
 import { planAt, planState, planWith } from '../testing/plan';
 import { BatchClient } from './batch-client';
@@ -14,13 +14,13 @@ describe('the batch client', () => {
   let client: BatchClient;
   beforeEach(() => {
     client = new BatchClient();
-    client.hold('a', planState, []);
+    client.hold('a', planState);
   });
   afterEach(() => client.ngOnDestroy());
 
   it('tells after each way out how far it is, and hands over last what the core ranks', async () => {
     const given = await firstValueFrom(client.run(ways).pipe(toArray()));
-    const here = optionsFor(planState, plan, plan.choices[0]!, [], request);
+    const here = optionsFor(planState, plan, plan.choices[0]!, request);
     expect(given.length).toBe(here.length + 1);
     expect(given.slice(0, -1)).toEqual(here.map((_, i) => ({ kind: 'progress', done: i + 1, of: here.length })));
     const last = given.at(-1)!;
@@ -41,7 +41,7 @@ describe('the batch client', () => {
   });
 
   it('answers nothing for a state that has gone, and takes the new one along with the next question', async () => {
-    client.hold('b', planState, []);
+    client.hold('b', planState);
     expect(await firstValueFrom(client.run(ways).pipe(toArray()))).toEqual([]);
     expect((await lastValueFrom(client.run({ ...ways, key: 'b' }))).kind).toBe('options');
   });

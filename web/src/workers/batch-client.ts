@@ -1,6 +1,5 @@
 import { Injectable, type OnDestroy } from '@angular/core';
 import type { PlanState } from '@rinnovo/core/check';
-import type { Tool } from '@rinnovo/core/part';
 import { Observable } from 'rxjs';
 import type { BatchAnswer, BatchQuestion, BatchRequest, BatchState } from './batch-messages';
 
@@ -17,8 +16,8 @@ export class BatchClient implements OnDestroy {
   private state: BatchState | null = null;
 
   /** The state that questions stand on; it goes to a worker with the first question that needs it. */
-  hold(key: string, state: PlanState, tools: readonly Tool[]): void {
-    if (this.state?.key !== key) this.state = { kind: 'state', key, state, tools };
+  hold(key: string, state: PlanState): void {
+    if (this.state?.key !== key) this.state = { kind: 'state', key, state };
   }
 
   /** How far it is, then the result; ends without one when the state has gone on. Fails with what could not be worked out. */

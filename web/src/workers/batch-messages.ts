@@ -1,5 +1,4 @@
 import type { BestInRoute, Plan, PlanState } from '@rinnovo/core/check';
-import type { Tool } from '@rinnovo/core/part';
 import type { Option, OwnerRequest } from '@rinnovo/core/remedy';
 
 /** What takes long: the ways out of one choice, and where a pickup has most room. */
@@ -12,7 +11,6 @@ export interface BatchState {
   readonly kind: 'state';
   readonly key: string;
   readonly state: PlanState;
-  readonly tools: readonly Tool[];
 }
 
 export type BatchRequest = BatchState | BatchQuestion;

@@ -1,6 +1,5 @@
 import { Injectable, type OnDestroy } from '@angular/core';
 import type { PlanState } from '@rinnovo/core/check';
-import type { Tool } from '@rinnovo/core/part';
 import type { Answer, LiveAnswer, LiveRequest } from './live-messages';
 
 type Asking = Exclude<LiveRequest, { kind: 'state' }>;
@@ -34,10 +33,10 @@ export class LiveClient implements OnDestroy {
   }
 
   /** Hands the worker a state, once for each key. */
-  hold(key: string, state: PlanState, tools: readonly Tool[]): void {
+  hold(key: string, state: PlanState): void {
     if (this.key === key) return;
     this.key = key;
-    this.worker.postMessage({ seq: ++this.seq, kind: 'state', key, state, tools } satisfies LiveRequest);
+    this.worker.postMessage({ seq: ++this.seq, kind: 'state', key, state } satisfies LiveRequest);
   }
 
   ask<K extends Asking['kind']>(request: Extract<Question, { kind: K }>): Promise<ResultOf<K>> {

@@ -1,11 +1,10 @@
 import type { Evaluation, Plan, PlanState, Verdict } from '@rinnovo/core/check';
 import type { CuttingPlan, RouteFigures } from '@rinnovo/core/cut';
 import type { Bench, BenchInput } from '@rinnovo/core/gate';
-import type { Tool } from '@rinnovo/core/part';
 
 /** What the worker is asked; the state is sent once and kept under its key. */
 export type LiveRequest =
-  | { readonly seq: number; readonly kind: 'state'; readonly key: string; readonly state: PlanState; readonly tools: readonly Tool[] }
+  | { readonly seq: number; readonly kind: 'state'; readonly key: string; readonly state: PlanState }
   | { readonly seq: number; readonly kind: 'evaluate'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'full'; readonly key: string; readonly plan: Plan; readonly choice: string | null }
   | { readonly seq: number; readonly kind: 'cutting'; readonly key: string; readonly plan: Plan; readonly choice: string | null }

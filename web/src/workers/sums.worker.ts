@@ -8,7 +8,7 @@ let held: Holding | null = null;
 
 addEventListener('message', ({ data }: MessageEvent<LiveRequest | BatchRequest>) => {
   if (data.kind === 'state') {
-    held = { key: data.key, state: data.state, tools: data.tools };
+    held = { key: data.key, state: data.state };
     return;
   }
   if (isBatchQuestion(data)) {

@@ -70,18 +70,27 @@ const ROWS: readonly OperationWords[] = [
   widenCavity,
 ];
 
-const STEPS: Partial<Readonly<Record<StepKind, StepWords>>> = ROWS.reduce((all, r) => ({ ...all, ...r.steps }), SHARED);
-
-/** What each kind of operation is called. */
-export const OPERATION_WORDS = Object.fromEntries(ROWS.map((r) => [r.kind, r.name])) as Readonly<Record<OperationKind, string>>;
-
-/** What a card on the bench says. */
-export function stepText(card: Pick<StepCard, 'kind' | 'names'>): string {
-  return STEPS[card.kind]?.card(card.names) ?? '';
+/** What kinds of operations and their steps are called, from their rows; what has no words keeps its name. */
+export function operationWords(rows: readonly OperationWords[]): {
+  readonly operationName: (kind: OperationKind) => string;
+  readonly stepText: (card: Pick<StepCard, 'kind' | 'names'>) => string;
+  readonly loggedStepText: (operation: OperationKind, step: string) => string;
+} {
+  const steps: Readonly<Record<StepKind, StepWords>> = rows.reduce((all, r) => ({ ...all, ...r.steps }), SHARED);
+  const names = new Map(rows.map((r) => [r.kind, r.name]));
+  const operationName = (kind: OperationKind): string => names.get(kind) ?? kind;
+  return {
+    operationName,
+    stepText: (card) => steps[card.kind]?.card(card.names) ?? '',
+    loggedStepText: (operation, step) => {
+      const name = steps[step.replace(/^\d+ /, '')]?.logged;
+      return name === undefined ? operationName(operation) : `${operationName(operation)} · ${name}`;
+    },
+  };
 }
 
-/** A row of the history: ('routePasses', '4 cut') → 'Route to the template, in passes · pass'. A step of another version is left out. */
-export function loggedStepText(operation: OperationKind, step: string): string {
-  const name = STEPS[step.replace(/^\d+ /, '') as StepKind]?.logged;
-  return name === undefined ? OPERATION_WORDS[operation] : `${OPERATION_WORDS[operation]} · ${name}`;
-}
+/**
+ * `operationName`: what a kind of operation is called. `stepText`: what a card on the bench says. `loggedStepText`: a row of the history,
+ * ('routePasses', '4 cut') → 'Route to the template, in passes · pass'; a step of another version is left out.
+ */
+export const { operationName, stepText, loggedStepText } = operationWords(ROWS);

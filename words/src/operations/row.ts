@@ -10,5 +10,5 @@ export interface StepWords {
 export interface OperationWords {
   readonly kind: OperationKind;
   readonly name: string;
-  readonly steps: Partial<Readonly<Record<StepKind, StepWords>>>;
+  readonly steps: Readonly<Record<StepKind, StepWords>>;
 }

@@ -3,7 +3,7 @@ import { fixed, withUnit } from '../locale.js';
 import type { StepWords } from './row.js';
 
 /** Steps that several kinds of operation have. */
-export const SHARED: Partial<Readonly<Record<StepKind, StepWords>>> = {
+export const SHARED: Readonly<Record<StepKind, StepWords>> = {
   unplug: {
     card: () => 'Unplug the router.',
     logged: 'router unplugged',

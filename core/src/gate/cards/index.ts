@@ -1,4 +1,5 @@
-import type { CardRow } from '../card.js';
+import { byKind } from '../../operation/index.js';
+import type { CardRow, GateRows } from '../card.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -33,7 +34,7 @@ import { trimPart } from './trim-part.js';
 import { widenCavity } from './widen-cavity.js';
 
 /** The cards of every kind of operation. */
-export const CARDS: readonly CardRow[] = [
+export const CARDS: GateRows['cards'] = byKind<CardRow>([
   boreBulk,
   boreWells,
   cutCavity,
@@ -66,4 +67,4 @@ export const CARDS: readonly CardRow[] = [
   tracePlate,
   trimPart,
   widenCavity,
-];
+]);

@@ -1,13 +1,13 @@
 import { actsOf } from '../../operation/index.js';
-import { hasWires } from '../../part/index.js';
+import { isOfPart } from '../../part/index.js';
 import { plain, type CardContext, type CardRow } from '../card.js';
 
 /** What has wires is unsoldered first: the part that is there, not the one that comes. */
 export const removeHardware: CardRow = { kind: 'removeHardware', cards: (c) => [...(isWired(c) ? [plain('unsolder')] : []), plain('takeHardwareOut')] };
 
-function isWired({ operation, state: { anatomy, parts } }: CardContext): boolean {
+function isWired({ rows, operation, state: { anatomy, parts } }: CardContext): boolean {
   const feature = actsOf(operation.does, 'fitHardware')[0]?.feature;
   const there = [...anatomy.holes, ...anatomy.cavities].find((f) => f.id === feature)?.part ?? '';
   const part = parts[there];
-  return part !== undefined && hasWires(part.kind);
+  return part !== undefined && isOfPart(rows, part.kind, 'wired');
 }

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The bulk of a route is bored out. */
-export const boreBulk = operationRow({
+export const boreBulk: OperationRow = {
   kind: 'boreBulk',
   phase: 'cut',
   undo: 'no',
@@ -10,4 +10,4 @@ export const boreBulk = operationRow({
   minutes: ['minutesBore'],
   takes: 'bore',
   levels: 'together',
-});
+};

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** Wells for height screws, in the finished floor. */
-export const boreWells = operationRow({
+export const boreWells: OperationRow = {
   kind: 'boreWells',
   phase: 'cut',
   undo: 'no',
@@ -10,4 +10,4 @@ export const boreWells = operationRow({
   minutes: ['minutesWells'],
   takes: 'bore',
   levels: 'in turn',
-});
+};

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A bore goes deeper. */
-export const deepenBore = operationRow({
+export const deepenBore: OperationRow = {
   kind: 'deepenBore',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const deepenBore = operationRow({
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'boreDeeper',
-});
+};

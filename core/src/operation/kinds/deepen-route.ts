@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** Floors are cut deeper. */
-export const deepenRoute = operationRow({
+export const deepenRoute: OperationRow = {
   kind: 'deepenRoute',
   phase: 'cut',
   undo: 'no',
@@ -10,4 +10,4 @@ export const deepenRoute = operationRow({
   minutes: ['minutesSetUp', 'minutesPass'],
   takes: 'deepenTo',
   levels: 'in turn',
-});
+};

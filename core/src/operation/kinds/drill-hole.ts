@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A new hole, or one that is drilled again in its plug. */
-export const drillHole = operationRow({
+export const drillHole: OperationRow = {
   kind: 'drillHole',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const drillHole = operationRow({
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'drillNew',
-});
+};

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** What was found of a route is filled with wood. */
-export const fillRoute = operationRow({
+export const fillRoute: OperationRow = {
   kind: 'fillRoute',
   phase: 'fill',
   undo: 'no',
@@ -9,4 +9,4 @@ export const fillRoute = operationRow({
   station: 'bench',
   minutes: ['minutesFill'],
   takes: 'fillIn',
-});
+};

@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The part goes in. */
-export const fitHardware = operationRow({
+export const fitHardware: OperationRow = {
   kind: 'fitHardware',
   phase: 'assemble',
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesTestFit'],
   takes: 'fitHardware',
-});
+};

@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The pickup goes in and is soldered. */
-export const fitPart = operationRow({
+export const fitPart: OperationRow = {
   kind: 'fitPart',
   phase: 'assemble',
   undo: 'yes',
   station: 'iron',
   minutes: ['minutesSwap'],
   takes: 'fit',
-});
+};

@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A sleeve narrows a hole; it comes out again. */
-export const fitSleeve = operationRow({
+export const fitSleeve: OperationRow = {
   kind: 'fitSleeve',
   phase: 'fit in bare wood',
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
   takes: 'pressSleeve',
-});
+};

@@ -1,3 +1,4 @@
+import { byKind, type Operations } from '../rows.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -32,7 +33,7 @@ import { trimPart } from './trim-part.js';
 import { widenCavity } from './widen-cavity.js';
 
 /** Every kind of operation, in no order that matters. */
-export const ROWS = [
+export const OPERATIONS: Operations = byKind([
   meterPart,
   removePart,
   takeOffInsert,
@@ -65,4 +66,4 @@ export const ROWS = [
   cutChannel,
   drillRow,
   cutCavity,
-] as const;
+]);

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A hole is made wider, by small steps. */
-export const openHole = operationRow({
+export const openHole: OperationRow = {
   kind: 'openHole',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const openHole = operationRow({
   station: 'hand drill',
   minutes: ['minutesHole'],
   takes: 'openTo',
-});
+};

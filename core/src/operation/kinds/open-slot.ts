@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A slot is filed longer or wider. */
-export const openSlot = operationRow({
+export const openSlot: OperationRow = {
   kind: 'openSlot',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const openSlot = operationRow({
   station: 'vice',
   minutes: ['minutesTrace'],
   takes: 'openSlotTo',
-});
+};

@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A window is filed wider. */
-export const openWindow = operationRow({
+export const openWindow: OperationRow = {
   kind: 'openWindow',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const openWindow = operationRow({
   station: 'vice',
   minutes: ['minutesTrace'],
   takes: 'fileWindow',
-});
+};

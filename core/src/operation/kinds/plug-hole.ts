@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A hole is closed with a dowel. */
-export const plugHole = operationRow({
+export const plugHole: OperationRow = {
   kind: 'plugHole',
   phase: 'fill',
   undo: 'no',
@@ -9,4 +9,4 @@ export const plugHole = operationRow({
   station: 'hand drill',
   minutes: ['minutesPlug'],
   takes: 'gluePlug',
-});
+};

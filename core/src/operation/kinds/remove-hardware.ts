@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The part that is there comes out. */
-export const removeHardware = operationRow({
+export const removeHardware: OperationRow = {
   kind: 'removeHardware',
   phase: 'strip',
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
   takes: 'takeHardwareOut',
-});
+};

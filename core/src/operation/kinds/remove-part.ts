@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The pickup that is there comes out. */
-export const removePart = operationRow({
+export const removePart: OperationRow = {
   kind: 'removePart',
   phase: 'strip',
   undo: 'yes',
   station: 'iron',
   minutes: ['minutesSwap'],
   takes: 'takeOut',
-});
+};

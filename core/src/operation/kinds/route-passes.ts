@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A route is cut to its template, in passes; the passes and their set-ups count one by one. */
-export const routePasses = operationRow({
+export const routePasses: OperationRow = {
   kind: 'routePasses',
   phase: 'cut',
   undo: 'no',
@@ -10,4 +10,4 @@ export const routePasses = operationRow({
   minutes: [],
   takes: 'cut',
   levels: 'together',
-});
+};

@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The insert of a window comes off. */
-export const takeOffInsert = operationRow({
+export const takeOffInsert: OperationRow = {
   kind: 'takeOffInsert',
   phase: 'strip',
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
   takes: 'takePlateOff',
-});
+};

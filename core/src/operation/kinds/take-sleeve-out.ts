@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A sleeve comes out again. */
-export const takeSleeveOut = operationRow({
+export const takeSleeveOut: OperationRow = {
   kind: 'takeSleeveOut',
   phase: 'strip',
   undo: 'yes',
   station: 'hand drill',
   minutes: ['minutesSetUp'],
   takes: null,
-});
+};

@@ -1,11 +1,11 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A spacer comes out again. */
-export const takeSpacerOut = operationRow({
+export const takeSpacerOut: OperationRow = {
   kind: 'takeSpacerOut',
   phase: 'strip',
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
   takes: null,
-});
+};

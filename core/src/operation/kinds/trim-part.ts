@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** The part itself is cut shorter or narrower: it cannot be returned. */
-export const trimPart = operationRow({
+export const trimPart: OperationRow = {
   kind: 'trimPart',
   phase: 'fit in bare wood',
   undo: 'part',
@@ -9,4 +9,4 @@ export const trimPart = operationRow({
   station: 'vice',
   minutes: ['minutesSetUp'],
   takes: 'cutDown',
-});
+};

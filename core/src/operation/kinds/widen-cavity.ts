@@ -1,7 +1,7 @@
-import { operationRow } from '../row.js';
+import type { OperationRow } from '../row.js';
 
 /** A cavity is widened round a part. */
-export const widenCavity = operationRow({
+export const widenCavity: OperationRow = {
   kind: 'widenCavity',
   phase: 'cut',
   undo: 'no',
@@ -9,4 +9,4 @@ export const widenCavity = operationRow({
   station: 'router',
   minutes: ['minutesTrace', 'minutesSetUp', 'minutesPass'],
   takes: 'widenTo',
-});
+};

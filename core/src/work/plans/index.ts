@@ -1,4 +1,5 @@
-import type { PlanRow } from '../plan-row.js';
+import { byKind } from '../../operation/index.js';
+import type { PlanRow, WorkRows } from '../plan-row.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -20,7 +21,7 @@ import { routePasses } from './route-passes.js';
 import { widenCavity } from './widen-cavity.js';
 
 /** The kinds that ask for things, or that may have nothing to do; the others take their usual time and no tools of their own. */
-export const PLANS: readonly PlanRow[] = [
+export const PLANS: WorkRows['plans'] = byKind<PlanRow>([
   boreBulk,
   boreWells,
   cutCavity,
@@ -40,4 +41,4 @@ export const PLANS: readonly PlanRow[] = [
   removePart,
   routePasses,
   widenCavity,
-];
+]);

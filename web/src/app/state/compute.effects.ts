@@ -40,7 +40,7 @@ function ready(store: Store, live: Pick<LiveClient, 'hold'>): Observable<Ready> 
   return store.select(selectComputable).pipe(
     mergeMap((all) => {
       if (!all) return EMPTY;
-      live.hold(all.key, all.state, all.tools);
+      live.hold(all.key, all.state);
       return of({ key: all.key, plan: all.plan, choice: all.choice });
     }),
     distinctUntilChanged((a, b) => a.key === b.key && a.plan === b.plan && a.choice === b.choice),

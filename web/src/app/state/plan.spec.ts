@@ -3,7 +3,7 @@ import type { HttpTestingController } from '@angular/common/http/testing';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
-import { newPickupChoice, type PickupChoice, type Plan } from '@rinnovo/core/check';
+import { isPickupChoice, newPickupChoice, type PickupChoice, type Plan } from '@rinnovo/core/check';
 import { setUp } from '../../testing/fixture';
 import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
@@ -12,8 +12,8 @@ import { planFeature, type PlanFeature } from './plan.feature';
 import { anatomy, work } from './resources';
 
 const choice = newPickupChoice('pickup', null);
-const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 4, choices: [{ ...choice, ...more }] });
-const leadsOf = (plan: Plan | null): number | undefined => plan?.choices.map((c) => (c.kind === 'pickup' ? c.leadsNeeded : 0))[0];
+const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 5, choices: [{ ...choice, ...more }] });
+const leadsOf = (plan: Plan | null): number | undefined => plan?.choices.map((c) => (isPickupChoice(c) ? c.leadsNeeded : 0))[0];
 const record = (version: number, more: Partial<PickupChoice> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: planWith(more) });
 
 class NoDrafts {

@@ -4,7 +4,6 @@ import type { ShownReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
 import type { BenchInput, Consent } from '@rinnovo/core/gate';
-import { RULES } from '@rinnovo/core/order';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
@@ -36,7 +35,7 @@ export const selectChoice = createSelector(
 );
 /** The same where it is a pickup's; on Cut the first one that has a route. */
 export const selectPickupChoice = createSelector(selectPlan, selectChoice, (plan, choice): PickupChoice | null => {
-  if (choice?.kind === 'pickup') return choice;
+  if (choice && isPickupChoice(choice)) return choice;
   const pickups = plan?.choices.filter(isPickupChoice) ?? [];
   return pickups.find((c) => c.route !== null) ?? pickups[0] ?? null;
 });
@@ -100,8 +99,8 @@ function readable(r: ShownReading): readonly Reading[] {
 export const selectSettings = createSelector(shop.select, (s) => s.data?.settings ?? settingsWith());
 export const selectTools = createSelector(shop.select, (s) => s.data?.tools ?? []);
 /** All that the worker computes from, in one piece: never half of an old and half of a new state. */
-export const selectComputable = createSelector(selectPlanState, selectStateKey, selectTools, selectPlan, selectChoice, (state, key, tools, plan, choice) =>
-  state && plan ? { state, key, tools, plan, choice: choice?.id ?? null } : null,
+export const selectComputable = createSelector(selectPlanState, selectStateKey, selectPlan, selectChoice, (state, key, plan, choice) =>
+  state && plan ? { state, key, plan, choice: choice?.id ?? null } : null,
 );
 
 /** The newest verdicts on the choice that is looked at; none of another's. */
@@ -154,7 +153,6 @@ export const selectBenchInput = createSelector(
     job: job?.id ?? '',
     choices: Object.fromEntries(decisions.map((d) => [d.id, (plan && choiceOf(plan, d.choice)) ?? d.chosen])),
     operations: w?.operations ?? [],
-    rules: RULES,
     waivers: w?.waivers ?? [],
     log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
     cleared: standing.map((c) => c.decision),

@@ -1,4 +1,4 @@
-import { evaluatePlan } from '@rinnovo/core/check';
+import { evaluatePlan } from '@rinnovo/core/house';
 import { settingsWith } from '@rinnovo/core/operation';
 import { anatomy } from '../../testing/fixture';
 import { choice, pickup, planOf, route } from '../../testing/job';

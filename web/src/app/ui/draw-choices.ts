@@ -1,4 +1,4 @@
-import { actsOfChoice, type Choice, type HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, type Choice, isCutChoice, isPickupChoice, isPlaced, type PlacedChoice } from '@rinnovo/core/check';
 import { boundsOf, featureOf, frameOfFace, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
 import { isPickup, pickupIn, type Part, type Shelf } from '@rinnovo/core/part';
 import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
@@ -6,7 +6,7 @@ import { pathData } from '@rinnovo/core/format';
 import { drawPart, frameRound, UNKNOWN_HOLE, type DrawnPath, type Frame } from './drawing';
 
 /** The middle of the place of a part that is no pickup, in the body's frame. */
-export function pointOfPlace(a: Anatomy, { place }: HardwareChoice): Point {
+export function pointOfPlace(a: Anatomy, { place }: Pick<PlacedChoice, 'place'>): Point {
   if (place.on === 'face') return placePoint(place.at, placementOf(a, frameOfFace(place.face)));
   const f = featureOf(a, place.feature);
   if (!f) return { x: 0, y: 0 };
@@ -41,13 +41,13 @@ export function drawHardware(part: Part): readonly DrawnPath[] {
 export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf): readonly DrawnPath[] {
   return choices.flatMap((c): readonly DrawnPath[] => {
     const named = (p: DrawnPath): DrawnPath => ({ ...p, id: `${c.id}/${p.id}` });
-    if (c.kind === 'pickup') {
+    if (isPickupChoice(c)) {
       const part = pickupIn(shelf, c.part);
       const position = a.positions.find((p) => p.id === c.position);
       return part && position ? drawPart(part, position.at).map(named) : [];
     }
     const part = shelf[c.part ?? ''];
-    if (!part || isPickup(part)) return [];
+    if (!part || isPickup(part) || !isPlaced(c)) return [];
     const at = pointOfPlace(a, c);
     const d = part.sizes.washer?.value ?? part.sizes.flange?.value ?? part.sizes.head?.value ?? part.sizes.bushing?.value ?? 6;
     return [{ id: `${c.id}/part`, kind: 'part', d: pathData(moveOutline(circle(d), at.x, at.y)), title: part.name }];
@@ -55,7 +55,7 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
 }
 
 /** What a cut by itself takes, in the body's frame: floors that go deeper, channels, holes in a row. */
-export function outlinesOfCut(a: Anatomy, choice: HardwareChoice): readonly Outline[] {
+export function outlinesOfCut(a: Anatomy, choice: PlacedChoice): readonly Outline[] {
   return actsOfChoice(choice).flatMap((w): readonly Outline[] => {
     if (w.kind === 'addHole') return [toBody(a, w.hole.frame, circle(w.hole.diameter?.value ?? UNKNOWN_HOLE, w.hole.at))];
     if (w.kind === 'addCavity') return w.cavity.levels.map((p) => toBody(a, w.cavity.frame, p.outline.outline));
@@ -67,12 +67,12 @@ export function outlinesOfCut(a: Anatomy, choice: HardwareChoice): readonly Outl
 }
 
 /** A cut that is moved whole, round the middle of its place. */
-export function drawMovableCut(a: Anatomy, choice: HardwareChoice): readonly DrawnPath[] {
+export function drawMovableCut(a: Anatomy, choice: PlacedChoice): readonly DrawnPath[] {
   const at = pointOfPlace(a, choice);
   return outlinesOfCut(a, choice).map((o, i) => ({ id: `cut ${i + 1}`, kind: 'planned', d: pathData(moveOutline(o, -at.x, -at.y)), title: 'Planned' }));
 }
 
-export function drawCut(a: Anatomy, choice: HardwareChoice): readonly DrawnPath[] {
+export function drawCut(a: Anatomy, choice: PlacedChoice): readonly DrawnPath[] {
   return outlinesOfCut(a, choice).map((o, i) => ({ id: `planned/cut ${i + 1}`, kind: 'planned', d: pathData(o), title: 'Planned' }));
 }
 
@@ -82,8 +82,8 @@ const ROOM = 26;
 const ROUND = 75;
 
 /** The surroundings of a place: the part itself, and enough of what is round it. */
-export function frameOfPlace(a: Anatomy, choice: HardwareChoice, shelf: Shelf): Frame {
-  const cut = choice.cut ? outlinesOfCut(a, choice) : [];
+export function frameOfPlace(a: Anatomy, choice: PlacedChoice, shelf: Shelf): Frame {
+  const cut = isCutChoice(choice) ? outlinesOfCut(a, choice) : [];
   if (cut.length > 0) return frameRound(cut, ROOM);
   const { x, y } = pointOfPlace(a, choice);
   const part = shelf[choice.part ?? ''];

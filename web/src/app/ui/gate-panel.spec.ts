@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { settingsWith } from '@rinnovo/core/operation';
-import { button, choice, clearance, decision, host, jobOnScreen, operation, route, settle, tools, type } from '../../testing/job';
+import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, operation, route, settle, tools, type } from '../../testing/job';
 import { shop, WORKSHOP } from '../state/resources';
 import { GatePanel } from './gate-panel';
 
@@ -144,7 +144,7 @@ describe('clear to cut, on the screen', () => {
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('● Clear to cut');
     TestBed.resetTestingModule();
-    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: { ...planned, leadsNeeded: 2 } }] } });
+    jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: choiceWith({ ...planned, leadsNeeded: 2 }) }] } });
     const other = TestBed.createComponent(GatePanel);
     await other.whenStable();
     expect(host(other).textContent).not.toContain('● Clear to cut');

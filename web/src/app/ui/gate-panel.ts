@@ -1,3 +1,4 @@
+import { atHand, beforeCut, confirmationsFor } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
@@ -5,9 +6,8 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { beforeCut, clearToCut, confirmationsFor, confirmKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
-import { atHand, needKey } from '@rinnovo/core/work';
-import { RULES } from '@rinnovo/core/order';
+import { clearToCut, confirmKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
+import { needKey } from '@rinnovo/core/work';
 import { dateTimeText, gateText, verdictTitle } from '@rinnovo/words';
 import { problemOf, problemText } from '../api/api';
 import { Commands } from '../state/commands';
@@ -240,11 +240,11 @@ export class GatePanel {
     const state = this.state();
     const cutting = this.cutting();
     if (!choice || !state) return null;
-    const routed = choice.kind === 'pickup' && choice.route !== null;
+    const routed = choice.route != null;
     if (routed && (cutting?.choice !== choice.id || cutting.plan !== this.plan())) return null;
     return atHand(state, choice, routed ? (cutting?.result ?? null) : null, new Date());
   });
-  private readonly before = computed(() => beforeCut(this.decision()?.id ?? '', this.operations(), RULES, this.work()?.waivers ?? []));
+  private readonly before = computed(() => beforeCut(this.decision()?.id ?? '', this.operations(), this.work()?.waivers ?? []));
   protected readonly missing = computed(() => {
     const judged = this.judged();
     if (!judged) return 'Computing what the cut needs …';

@@ -7,6 +7,7 @@ const verdict = (id: string, kind: Verdict['class'], x: number, y: number): Verd
   choice: 'pickup',
   subject: { feature: 'route', item: 'planned/18' },
   unit: 'mm',
+  about: [],
   at: { x, y },
   working: null,
   missing: [],

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import type { PlanRecord } from '@rinnovo/contract';
-import { sameChoice, type Choice, type Plan } from '@rinnovo/core/check';
+import { sameChoice, type Choice, type Plan, isPickupChoice } from '@rinnovo/core/check';
 import { nameOf, upperFirst, fixed } from '@rinnovo/words';
 import { planActions } from '../state/plan.actions';
 import { selectNames } from '../state/selectors';
@@ -55,8 +55,8 @@ export class PlanConflict {
     const names = this.names();
     const one = (c: Choice): string => {
       const part = c.part === null ? 'no part' : nameOf(names, c.part);
-      const where = upperFirst(nameOf(names, c.kind === 'pickup' ? c.position : c.id));
-      if (c.kind === 'hardware') return `${where}: ${part}.`;
+      const where = upperFirst(nameOf(names, isPickupChoice(c) ? c.position : c.id));
+      if (!isPickupChoice(c)) return `${where}: ${part}.`;
       const route = c.route ? `route at ${fixed(c.route.at.x, 2)}, ${fixed(c.route.at.y, 2)}, rotated ${fixed(c.route.at.turn, 1)}°` : 'no new route';
       return `${where}: ${part}; ${c.insertFitted ? 'insert fitted' : 'insert off'}; ${route}.`;
     };

@@ -1,6 +1,6 @@
+import { evaluateChoice } from '@rinnovo/core/house';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { evaluateChoice } from '@rinnovo/core/check';
 import { settingsWith } from '@rinnovo/core/operation';
 import { host, choice, jobOnScreen, pickup, route } from '../../testing/job';
 import { anatomy } from '../../testing/fixture';

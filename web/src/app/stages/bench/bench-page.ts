@@ -1,10 +1,10 @@
+import { isIrreversible } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { isIrreversible } from '@rinnovo/core/operation';
 import type { LogStep } from '@rinnovo/contract';
 import type { SetUpId } from '@rinnovo/core/cut';
 import { valueOf } from '@rinnovo/core/measure';
@@ -16,7 +16,7 @@ import {
   labelText,
   lengthText,
   MISHAP_WORDS,
-  OPERATION_WORDS,
+  operationName,
   otherLengthText,
   RULE_WORDS,
   stepText,
@@ -74,7 +74,7 @@ export class BenchPage {
   protected readonly card = computed(() => this.bench()?.cards[this.bench()?.now ?? -1] ?? null);
   protected readonly title = computed(() => {
     const o = this.bench()?.operation;
-    return o ? OPERATION_WORDS[o.kind] : '';
+    return o ? operationName(o.kind) : '';
   });
   private readonly places = this.store.selectSignal(selectPlacesOfWork);
   protected readonly where = computed(() => this.places()[this.bench()?.operation?.decision ?? ''] ?? '');
@@ -129,7 +129,7 @@ export class BenchPage {
   protected readonly soFar = computed(() =>
     (this.bench()?.ordered ?? []).map((o) => ({
       id: o.id,
-      word: OPERATION_WORDS[o.kind],
+      word: operationName(o.kind),
       where: this.places()[o.decision] ?? '',
       state: o.state,
       now: o.id === this.bench()?.operation?.id,

@@ -1,3 +1,4 @@
+import { consequenceOf, isIrreversible, levelsCut } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -7,9 +8,8 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import type { Wrong } from '@rinnovo/contract';
 import { depthReached } from '@rinnovo/core/gate';
-import { isIrreversible } from '@rinnovo/core/operation';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { CAUSES, consequenceOf, MISHAPS, levelsCut, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
+import { CAUSES, MISHAPS, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
 import { area } from '@rinnovo/core/shape';
 import { CAUSE_WORDS, MISHAP_WORDS, SIDE_WORDS, verdictSentence, WAY_ON_WORDS } from '@rinnovo/words';
 import type { Typed } from '../../state/commands';
@@ -96,7 +96,7 @@ export class WentWrong {
   protected readonly kinds = computed(() => {
     const kind = this.bench()?.result.operation?.kind;
     const cuts = kind !== undefined && isIrreversible(kind);
-    const drills = cuts && this.choice()?.kind === 'hardware' && this.levels().length === 0;
+    const drills = cuts && this.bench()?.result.operation?.does.some((act) => 'hole' in act) === true;
     const here: Readonly<Partial<Record<MishapId, boolean>>> = { tooDeep: this.asksDepth(), slipped: cuts, tornOut: cuts, wandered: drills };
     return MISHAPS.filter((k) => here[k] ?? true);
   });

@@ -1,8 +1,9 @@
+import { evaluatePlan } from '@rinnovo/core/house';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { By } from '@angular/platform-browser';
 import type { Store } from '@ngrx/store';
-import { evaluatePlan, type PickupChoice } from '@rinnovo/core/check';
+import type { PickupChoice } from '@rinnovo/core/check';
 import { settingsWith } from '@rinnovo/core/operation';
 import { button, host, jobOnScreen, choice, pickup, planOf, route, type } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';

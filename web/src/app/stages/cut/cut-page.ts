@@ -1,9 +1,10 @@
+import { isIrreversible } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { alongPart, lengthOf, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
-import type { PlannedRoute } from '@rinnovo/core/check';
+import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
@@ -27,7 +28,6 @@ import {
   selectVerdicts,
 } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { isIrreversible } from '@rinnovo/core/operation';
 import { drawBores, drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
@@ -238,7 +238,11 @@ export class CutPage {
 
   protected reroute(route: PlannedRoute): void {
     const plan = this.plan();
-    if (plan && !this.begun()) this.store.dispatch(planActions.choiceEdited({ choice: { ...plan, insertFitted: false, route } }));
+    if (plan && !this.begun()) this.put({ ...plan, insertFitted: false, route });
+  }
+
+  private put(choice: PickupChoice): void {
+    this.store.dispatch(planActions.choiceEdited({ choice }));
   }
 
   protected move(move: Move): void {

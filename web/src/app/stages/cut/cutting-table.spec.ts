@@ -12,7 +12,7 @@ const cavity = anatomy.cavities.find((c) => c.id === 'route')!;
 async function table(drawer: readonly Tool[], fill = false) {
   jobOnScreen();
   const fixture = TestBed.createComponent(CuttingTable);
-  fixture.componentRef.setInput('cutting', planCutting(state, cavity, route, drawer, fill));
+  fixture.componentRef.setInput('cutting', planCutting({ ...state, tools: drawer }, cavity, route, fill));
   await fixture.whenStable();
   return fixture;
 }

@@ -1,9 +1,9 @@
+import { evaluatePlan } from '@rinnovo/core/house';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { newHardwareChoice } from '@rinnovo/core/check';
 import { holeRow } from '@rinnovo/core/cut';
 import { settingsWith } from '@rinnovo/core/operation';
-import { evaluatePlan } from '@rinnovo/core/check';
 import { anatomy } from '../../../testing/fixture';
 import { button, host, jobOnScreen, planOf } from '../../../testing/job';
 import { planActions } from '../../state/plan.actions';

@@ -3,7 +3,7 @@ import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
 import { provideRouter, Router } from '@angular/router';
 import { roundedRectangle } from '@rinnovo/core/shape';
 import { of } from 'rxjs';
-import { actsOfChoice, type HardwareChoice } from '@rinnovo/core/check';
+import { actsOfChoice, isCutChoice } from '@rinnovo/core/check';
 import { button, host, jobOnScreen, settle } from '../../../testing/job';
 import { planFeature } from '../../state/plan.feature';
 import { OtherCuts } from './other-cuts';
@@ -22,10 +22,7 @@ async function panel() {
     await settle(30);
     await fixture.whenStable();
   };
-  const planned = () =>
-    store
-      .selectSignal(planFeature.selectDraft)()!
-      .choices.filter((c): c is HardwareChoice => c.kind === 'hardware' && c.cut !== undefined);
+  const planned = () => store.selectSignal(planFeature.selectDraft)()!.choices.filter(isCutChoice);
   const said = (): string => host(fixture).querySelector('[role=alert]')?.textContent.trim() ?? '';
   return { fixture, it, add, planned, said };
 }

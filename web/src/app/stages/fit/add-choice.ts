@@ -1,11 +1,12 @@
+import { kindsFor, placesOf } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { HOLE_TAKES, newHardwareChoice, newPickupChoice, placesOf, spotForHole, type Placeable } from '@rinnovo/core/check';
-import { HOLE_FACES, type HoleFace, type HoleKind } from '@rinnovo/core/instrument';
+import { newHardwareChoice, newPickupChoice, spotForHole, type Placeable } from '@rinnovo/core/check';
+import { HOLE_FACES, type HoleFace, type HoleKind, HOLE_KINDS } from '@rinnovo/core/instrument';
 import { isHardware, isPickup } from '@rinnovo/core/part';
 import { planActions } from '../../state/plan.actions';
 import { parts } from '../../state/resources';
@@ -109,7 +110,7 @@ export class AddChoice {
   protected readonly fresh = NEW;
   protected readonly nothing = NOTHING;
   protected readonly faces = HOLE_FACES;
-  protected readonly holes = Object.keys(HOLE_TAKES) as readonly HoleKind[];
+  protected readonly holes = HOLE_KINDS;
   protected readonly places = computed((): readonly Placeable[] => {
     const a = this.anatomy();
     const taken = new Set(this.plan()?.choices.map((c) => c.id));
@@ -130,7 +131,7 @@ export class AddChoice {
   /** What of the shelf goes there. */
   protected readonly shelf = computed(() => {
     const place = this.place();
-    const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : HOLE_TAKES[this.hole()];
+    const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : kindsFor('holes', this.hole());
     return Object.values(this.kept().data ?? {})
       .flatMap((k) => (k.archived ? [] : [k.part]))
       .filter((p) => (place?.kind === 'pickup' ? isPickup(p) : isHardware(p) && kinds.includes(p.kind)))

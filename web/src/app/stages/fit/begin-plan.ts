@@ -98,6 +98,6 @@ export class BeginPlan {
   protected async keep(choices: readonly Choice[]): Promise<void> {
     const job = this.job();
     const revision = this.held().version;
-    if (job && revision !== null) await this.attempt.run(() => this.commands.beginPlan(job, revision, { format: 4, choices }));
+    if (job && revision !== null) await this.attempt.run(() => this.commands.beginPlan(job, revision, { format: 5, choices }));
   }
 }

@@ -1,3 +1,4 @@
+import { bareChoice, kindsFor, placesOf } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -5,7 +6,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import { barePickup, HOLE_TAKES, placesOf, type Choice, type PickupChoice } from '@rinnovo/core/check';
+import { isPickupChoice, isPlaced, type Choice, type PickupChoice } from '@rinnovo/core/check';
 import { isHardware, isPickup, stockOf, type Part } from '@rinnovo/core/part';
 import { nameOf } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
@@ -90,14 +91,14 @@ export class ChoiceBar {
   private readonly kept = this.store.selectSignal(parts.select);
   protected readonly pickup = computed((): PickupChoice | null => {
     const c = this.choice();
-    return c.kind === 'pickup' ? c : null;
+    return isPickupChoice(c) ? c : null;
   });
   private readonly goes = computed((): ((p: Part) => boolean) => {
     const c = this.choice();
-    if (c.kind === 'pickup') return isPickup;
+    if (isPickupChoice(c)) return isPickup;
     const a = this.anatomy();
     const found = a ? placesOf(a).find((p) => p.id === c.id) : undefined;
-    const kinds: readonly string[] = found?.kind === 'hardware' ? found.kinds : c.place.on === 'face' ? HOLE_TAKES[c.place.hole] : [];
+    const kinds: readonly string[] = found?.kind === 'hardware' ? found.kinds : isPlaced(c) && c.place.on === 'face' ? kindsFor('holes', c.place.hole) : [];
     return (p) => isHardware(p) && kinds.includes(p.kind);
   });
   /** What of the shelf goes there, each with what matters of it before it is chosen. */
@@ -126,7 +127,7 @@ export class ChoiceBar {
   protected take(part: string | null): void {
     const c = this.choice();
     const alternatives = [...c.alternatives.filter((id) => id !== part), ...(c.part === null || c.part === part ? [] : [c.part])].slice(-20);
-    const choice: Choice = c.kind === 'pickup' ? { ...barePickup(c), part, alternatives } : { ...c, part, alternatives, work: [] };
+    const choice: Choice = { ...bareChoice(c), part, alternatives };
     this.store.dispatch(planActions.choiceEdited({ choice }));
   }
 

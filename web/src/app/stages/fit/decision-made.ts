@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
 import { hasStarted } from '@rinnovo/core/operation';
-import { dateText, exclusionText, fixed, nameOf, moneyText, REMEDY_WORDS, undoText, wayBackText } from '@rinnovo/words';
+import { dateText, exclusionText, fixed, nameOf, moneyText, remedyName, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
@@ -115,7 +115,7 @@ export class DecisionMade {
   protected readonly stays = computed(() => (this.option()?.stays ?? []).map((u) => undoText(u, this.names())));
   protected readonly cuts = computed(() => {
     const { chosen } = this.decision();
-    return chosen.kind === 'pickup' && chosen.route !== null;
+    return chosen.route != null;
   });
   protected readonly now = computed(() => this.held().version);
   protected readonly stale = computed(() => this.now() !== null && this.now() !== this.decision().revision);
@@ -125,7 +125,7 @@ export class DecisionMade {
   protected readonly rows = computed(() =>
     this.decision().options.map((o) => ({
       id: o.id,
-      title: `${REMEDY_WORDS[o.kind]}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
+      title: `${remedyName(o.kind)}${o.part === null ? '' : `: ${nameOf(this.names(), o.part)}`}`,
       note: o.excluded ? (o.excluded.kind === 'baseline' ? 'baseline' : 'not offered') : o.kind === 'goBack' ? '' : fixed(o.total, 1),
       why: o.excluded ? exclusionText(o.excluded) : '',
       minutes: o.minutes,
@@ -142,7 +142,7 @@ export class DecisionMade {
 
   protected kind(option: string): string {
     const o = this.decision().options.find((x) => x.id === option);
-    return o ? REMEDY_WORDS[o.kind] : option;
+    return o ? remedyName(o.kind) : option;
   }
 
   protected async takeBack(): Promise<void> {

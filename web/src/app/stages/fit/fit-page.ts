@@ -1,3 +1,4 @@
+import { isCutChoice, isPickupChoice, isPlaced, type PlacedChoice } from '@rinnovo/core/check';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
@@ -10,7 +11,7 @@ import { anatomy } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
+import { drawLines, drawPlace, drawRoute, frameOfAnatomy, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { drawChosen, drawCut, drawHardware, drawMovableCut, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
@@ -79,7 +80,8 @@ export class FitPage {
     const { a, mirrored } = this.inView();
     const c = untracked(this.choice);
     if (!a || !c) return { x: 0, y: 0, width: 100, height: 100 };
-    return seenFrame(c.kind === 'pickup' ? frameOfPosition(a, c.position) : frameOfPlace(a, c, untracked(this.parts)), mirrored);
+    if (!isPlaced(c)) return seenFrame(isPickupChoice(c) ? frameOfPosition(a, c.position) : frameOfAnatomy(a), mirrored);
+    return seenFrame(frameOfPlace(a, c, untracked(this.parts)), mirrored);
   });
   /** The lengths of the verdict that is open, for the drawing. */
   protected readonly spans = computed(() => {
@@ -96,7 +98,7 @@ export class FitPage {
   private readonly place = computed(
     () => {
       const c = this.drawn();
-      return c?.kind === 'pickup' ? { position: c.position, insertFitted: c.insertFitted, part: c.part } : { position: '', insertFitted: true, part: null };
+      return c && isPickupChoice(c) ? { position: c.position, insertFitted: c.insertFitted, part: c.part } : { position: '', insertFitted: true, part: null };
     },
     { equal: same },
   );
@@ -107,7 +109,7 @@ export class FitPage {
   private readonly shownAnatomy = computed(() => {
     const option = this.preview();
     const c = option?.proposal.choice;
-    return option && !(c?.kind === 'pickup' && c.route) ? option.evaluation.anatomy : this.anatomy();
+    return option && !c?.route ? option.evaluation.anatomy : this.anatomy();
   });
   protected readonly paths = computed(() => {
     const a = this.shownAnatomy();
@@ -124,26 +126,27 @@ export class FitPage {
   /** A cut that no part asks for. */
   protected readonly cut = computed(() => {
     const c = this.drawn();
-    return c?.kind === 'hardware' && c.cut ? c : null;
+    return c && isCutChoice(c) ? c : null;
   });
   protected readonly moving = computed(() => {
     const c = this.drawn();
-    if (c?.kind === 'pickup') return c.route ? drawRoute(c.route) : [];
+    if (c && isPickupChoice(c)) return c.route ? drawRoute(c.route) : [];
     const a = this.shownAnatomy();
-    if (c && a && isMovableCut(c)) return drawMovableCut(a, c);
+    if (c && a && isCutChoice(c) && isMovableCut(c)) return drawMovableCut(a, c);
     const part = c ? this.parts()[c.part ?? ''] : undefined;
     return c && part ? drawHardware(part) : [];
   });
   protected readonly at = computed(() => {
     const c = this.drawn();
     const a = this.shownAnatomy();
-    if (c?.kind === 'pickup') return c.route?.at ?? { x: 0, y: 0, turn: 0 };
-    return c && a ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
+    if (c && isPickupChoice(c)) return c.route?.at ?? { x: 0, y: 0, turn: 0 };
+    return c && a && isPlaced(c) ? { ...pointOfPlace(a, c), turn: 0 } : { x: 0, y: 0, turn: 0 };
   });
   /** A new hole, a row or a new cavity goes where the hand puts it, until it is decided; not while a way out is looked at. */
   protected readonly movable = computed(() => {
     const c = this.choice();
-    return c?.kind === 'hardware' && c.place.on === 'face' && (!c.cut || isMovableCut(c)) && this.decision() === null && this.preview() === null;
+    const moves = c && isPlaced(c) && c.place.on === 'face' && (!isCutChoice(c) || isMovableCut(c));
+    return moves === true && this.decision() === null && this.preview() === null;
   });
   protected readonly lines = computed(() => {
     const a = this.anatomy();
@@ -163,8 +166,9 @@ export class FitPage {
 
   protected move({ to }: Move): void {
     const c = this.choice();
-    if (c?.kind !== 'hardware' || c.place.on !== 'face') return;
+    if (!c || !isPlaced(c) || c.place.on !== 'face') return;
     const at = { x: to.x, y: to.y };
-    this.store.dispatch(planActions.choiceEdited({ choice: c.cut ? moveCut(c, at) : { ...c, place: { ...c.place, at } } }));
+    const choice: PlacedChoice = isCutChoice(c) ? moveCut(c, at) : { ...c, place: { ...c.place, at } };
+    this.store.dispatch(planActions.choiceEdited({ choice }));
   }
 }

@@ -5,7 +5,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import type { Decision, ReturnPlan } from '@rinnovo/contract';
-import { OPERATION_WORDS, undoText } from '@rinnovo/words';
+import { operationName, undoText } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
@@ -24,7 +24,7 @@ import { attempt } from '../../ui/attempt';
     @if (summary(); as way) {
       <ol>
         @for (o of way.operations; track o) {
-          <li>{{ words[o] }}</li>
+          <li>{{ words(o) }}</li>
         } @empty {
           <li>No work needed: nothing has changed so far.</li>
         }
@@ -112,7 +112,7 @@ export class GoBack {
     const fits = [goes, open > 0 ? `${open} not measured` : '', minutes > 0 ? `${minutes}\u202fmin` : ''].filter((x) => x !== '').join('; ');
     return { operations, stays: stays.map((u) => undoText(u, this.names())), fits: fits === '' ? '' : `${fits}.` };
   });
-  protected readonly words = OPERATION_WORDS;
+  protected readonly words = operationName;
   protected readonly open = signal(false);
   protected readonly reason = signal('');
   protected readonly act = attempt();

@@ -2,7 +2,7 @@ import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, Elemen
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
-import type { Choice } from '@rinnovo/core/check';
+import { type Choice, isCutChoice } from '@rinnovo/core/check';
 import { byGravity, type VerdictClass } from '@rinnovo/core/measure';
 import { CLASS_WORDS, cutSizeText, nameOf, placeOfChoice } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
@@ -93,7 +93,7 @@ export class PlaceList {
     return {
       id: c.id,
       where: this.where(c),
-      part: c.kind === 'hardware' && c.cut ? cutSizeText(c, this.unit()) : c.part === null ? 'none' : nameOf(this.names(), c.part),
+      part: isCutChoice(c) ? cutSizeText(c, this.unit()) : c.part === null ? 'none' : nameOf(this.names(), c.part),
       class: gravest ?? '',
       sign: gravest ? CLASS_WORDS[gravest].sign : '…',
       word: gravest === null ? (this.whole() ? 'no checks' : '') : gravest === 'well' ? 'clears well' : headline(verdicts),

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { button, host, jobOnScreen, settle, type } from '../../../testing/job';
 import { planActions } from '../../state/plan.actions';
-import { choice, planOf } from '../../../testing/job';
+import { choice, choiceWith, planOf } from '../../../testing/job';
 import { resultActions } from '../../state/results.feature';
 import { RemedyList } from './remedy-list';
 
@@ -57,7 +57,7 @@ describe('the ways out', () => {
   it('say how far they are while they are worked out, can be stopped, and asked for again', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
-    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsNeeded: 2 } }));
+    store.dispatch(planActions.choiceEdited({ choice: choiceWith({ leadsNeeded: 2 }) }));
     store.dispatch(resultActions.optionsWentOn({ done: 2, of: 7 }));
     await fixture.whenStable();
     const bar = host(fixture).querySelector('progress')!;
@@ -80,7 +80,7 @@ describe('the ways out', () => {
   it('cannot be chosen while the plan is still being kept', async () => {
     const { store } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);
-    store.dispatch(planActions.choiceEdited({ choice: { ...choice, leadsNeeded: 2 } }));
+    store.dispatch(planActions.choiceEdited({ choice: choiceWith({ leadsNeeded: 2 }) }));
     await fixture.whenStable();
     expect(button(fixture, 'Choose option …').disabled).toBeTrue();
     expect(host(fixture).textContent).toContain('Computing options');

@@ -116,7 +116,7 @@ export class DescribePage {
           worth: null,
           active: true,
         },
-        { format: 4, choices: [newPickupChoice('pickup', part)] },
+        { format: 5, choices: [newPickupChoice('pickup', part)] },
       );
       await this.router.navigate(['/i', id, 'fit']);
     } catch (error) {

@@ -1,3 +1,4 @@
+import { brokenRules, edgesOf, inOrder, isIrreversible, LISTS } from '@rinnovo/core/house';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -5,9 +6,8 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { brokenRules, edgesOf, inOrder, isWaived, RULES } from '@rinnovo/core/order';
-import { isIrreversible, type OperationKind } from '@rinnovo/core/operation';
-import { brokenText, OPERATION_WORDS, RULE_WORDS } from '@rinnovo/words';
+import { isWaived } from '@rinnovo/core/order';
+import { brokenText, operationName, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
@@ -40,11 +40,11 @@ export class OrderPage {
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
 
   private readonly places = this.store.selectSignal(selectPlacesOfWork);
-  protected readonly ordered = computed(() => inOrder(this.operations(), RULES));
+  protected readonly ordered = computed(() => inOrder(this.operations()));
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
   private readonly kinds = computed(() => new Map(this.operations().map((o) => [o.id, o.kind])));
   protected readonly broken = computed(() =>
-    brokenRules(this.ordered(), RULES).map((b) => ({
+    brokenRules(this.ordered()).map((b) => ({
       ...b,
       key: `${b.rule} ${b.operations.join(' ')}`,
       text: brokenText(b, (id) => this.kinds().get(id)),
@@ -58,7 +58,7 @@ export class OrderPage {
     return this.ordered().map((o, i) => ({
       id: o.id,
       place: i + 1,
-      title: OPERATION_WORDS[o.kind],
+      title: operationName(o.kind),
       where: this.places()[o.decision] ?? '',
       minutes: o.minutes,
       irreversible: isIrreversible(o.kind),
@@ -76,13 +76,13 @@ export class OrderPage {
     if (!o) return null;
     const word = (op: string): string => {
       const kind = this.kinds().get(op);
-      return kind ? OPERATION_WORDS[kind] : '';
+      return kind ? operationName(kind) : '';
     };
-    const edges = edgesOf(this.operations(), RULES);
-    const gates = RULES.filter((r) => r.type === 'gate' && (r.kinds as readonly OperationKind[]).includes(o.kind));
-    const steps = RULES.filter((r) => r.type === 'step' && (r.kinds as readonly OperationKind[]).includes(o.kind));
+    const edges = edgesOf(this.operations());
+    const gates = LISTS.rules.filter((r) => r.type === 'gate' && r.kinds.includes(o.kind));
+    const steps = LISTS.rules.filter((r) => r.type === 'step' && r.kinds.includes(o.kind));
     return {
-      title: OPERATION_WORDS[o.kind],
+      title: operationName(o.kind),
       after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
       before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
       also: [...gates, ...steps].map((r) => RULE_WORDS[r.id] ?? ''),

@@ -17,7 +17,7 @@ import {
   loggedStepText,
   placeOfChoice,
   moneyText,
-  REMEDY_WORDS,
+  remedyName,
   SIDE_WORDS,
   targetText,
   undoText,
@@ -63,7 +63,7 @@ export class RecordPage {
       return {
         id: d.id,
         place: placeOfChoice(d.chosen, this.names()),
-        what: chosen ? REMEDY_WORDS[chosen.kind] : '',
+        what: chosen ? remedyName(chosen.kind) : '',
         reason: d.reason,
         until: d.undoneAt === null ? null : `Undone ${dateText(d.undoneAt)}.`,
         overrides: (this.work()?.clearances ?? [])

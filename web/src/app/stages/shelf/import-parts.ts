@@ -1,3 +1,4 @@
+import { LISTS } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';
@@ -5,7 +6,7 @@ import { Store } from '@ngrx/store';
 import { part as partSchema } from '@rinnovo/contract';
 import { MOST_PART_LINES, readPartsCsv } from '@rinnovo/core/format';
 import { partProblems, replacementsFirst, type Part } from '@rinnovo/core/part';
-import { PART_KIND_WORDS, partCsvProblemText, partProblemText } from '@rinnovo/words';
+import { partKindWord, partCsvProblemText, partProblemText } from '@rinnovo/words';
 import { parts } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
 import { ShelfCommands } from '../../state/shelf-commands';
@@ -95,7 +96,7 @@ export class ImportParts {
   protected readonly said = signal('');
   protected readonly count = signal(0);
   protected stopped = false;
-  protected readonly rows = computed(() => this.read().map((p) => ({ name: p.name, kind: PART_KIND_WORDS[p.kind], known: p.id in this.shelf() })));
+  protected readonly rows = computed(() => this.read().map((p) => ({ name: p.name, kind: partKindWord(p.kind), known: p.id in this.shelf() })));
 
   constructor() {
     inject(DestroyRef).onDestroy(() => (this.stopped = true));
@@ -109,7 +110,7 @@ export class ImportParts {
     this.problems.set([]);
     this.problem.set(file.size > MOST_BYTES ? `The file is too large. The limit is ${MOST_PART_LINES} lines and 8 MB` : null);
     if (file.size > MOST_BYTES) return;
-    const { parts: found, problems } = readPartsCsv(await file.text(), () => crypto.randomUUID());
+    const { parts: found, problems } = readPartsCsv(LISTS, await file.text(), () => crypto.randomUUID());
     const shelf = { ...this.shelf(), ...Object.fromEntries(found.map(({ part }) => [part.id, part])) };
     const judged = found.map(({ part, line }) => ({ part, line, why: this.wrongWith(part, shelf) }));
     this.read.set(replacementsFirst(judged.filter((j) => j.why === null).map((j) => j.part)));

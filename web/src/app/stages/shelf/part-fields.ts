@@ -1,6 +1,6 @@
+import { partRow } from '@rinnovo/core/house';
 import type { Dimension } from '@rinnovo/core/measure';
 import {
-  hardwareRow,
   isPickup,
   PICKUP_FIELD_IDS,
   PICKUP_FIELDS,
@@ -18,7 +18,7 @@ import type { SizeField } from './size-fields';
 /** Every size that a part of this kind can have, with what is known of it. */
 export function fieldsOf(part: Part): readonly SizeField[] {
   if (!isPickup(part)) {
-    const ids = Object.keys(hardwareRow(part.kind).sizes) as SizeId[];
+    const ids = Object.keys(partRow(part.kind).sizes) as SizeId[];
     return ids.map((key) => ({ key, label: SIZE_WORDS[key], range: SIZES[key], known: part.sizes[key] ?? null, optional: true }));
   }
   const known = sizesOfPickup(part);

@@ -1,3 +1,4 @@
+import { partRow } from '@rinnovo/core/house';
 import {
   afterRenderEffect,
   ChangeDetectionStrategy,
@@ -22,7 +23,6 @@ import { Store } from '@ngrx/store';
 import { part as partSchema } from '@rinnovo/contract';
 import {
   COVER_GROUNDS,
-  hardwareRow,
   isPickup,
   partProblems,
   type Coil,
@@ -35,7 +35,7 @@ import {
   type ThreadId,
   type TraitId,
 } from '@rinnovo/core/part';
-import { PART_KIND_WORDS, partProblemText, amountText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
+import { partKindWord, partProblemText, amountText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
 import { attempt } from '../../ui/attempt';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { same } from '../../ui/same';
@@ -109,18 +109,18 @@ export class PartForm {
     const p = this.settled();
     return isPickup(p) ? p : null;
   });
-  protected readonly kindWord = computed(() => PART_KIND_WORDS[this.settled().kind]);
+  protected readonly kindWord = computed(() => partKindWord(this.settled().kind));
   protected readonly fields = computed(() => fieldsOf(this.settled()), { equal: same });
   protected readonly row = computed(() => {
     const h = this.hardware();
-    return h ? hardwareRow(h.kind) : null;
+    return h ? partRow(h.kind) : null;
   });
   protected readonly choices = computed(() =>
     (Object.entries(this.row()?.traits ?? {}) as [TraitId, readonly string[]][]).map(([id, words]) => ({ id, label: TRAIT_WORDS[id], words })),
   );
   protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
   protected readonly levelIds = computed(() => this.tiers().map((l) => l.id));
-  protected readonly isPot = computed(() => ['pot', 'push-pull pot'].includes(this.settled().kind));
+  protected readonly isPot = computed(() => this.row()?.resists === true);
 
   /** Every field that is typed, for the draft. */
   private readonly typed: Readonly<Record<string, WritableSignal<unknown>>> = {

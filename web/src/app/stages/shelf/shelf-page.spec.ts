@@ -1,9 +1,10 @@
+import { typicalHardware } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { KeptPart } from '@rinnovo/contract';
-import { typicalHardware, typicalPickup, type Hardware, type Part } from '@rinnovo/core/part';
+import { typicalPickup, type Hardware, type Part } from '@rinnovo/core/part';
 import { provideHeld } from '../../state/held';
 import { Drafts } from '../../state/drafts';
 import { outlines, parts, stock, WORKSHOP } from '../../state/resources';

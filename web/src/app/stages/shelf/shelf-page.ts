@@ -1,3 +1,4 @@
+import { typicalHardware, LISTS, partRow } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -8,19 +9,8 @@ import { Store } from '@ngrx/store';
 import type { KeptPart } from '@rinnovo/contract';
 import { partsCsv } from '@rinnovo/core/format';
 import { isMeasured } from '@rinnovo/core/measure';
-import {
-  HARDWARE_KINDS,
-  hardwareRow,
-  isPickup,
-  PICKUP_KINDS,
-  stockOf,
-  typicalHardware,
-  typicalPickup,
-  type Hardware,
-  type Part,
-  type PartGroup,
-} from '@rinnovo/core/part';
-import { GROUP_WORDS, PART_KIND_WORDS } from '@rinnovo/words';
+import { isPickup, PICKUP_KINDS, stockOf, typicalPickup, type Part, type PartGroup } from '@rinnovo/core/part';
+import { GROUP_WORDS, partKindWord } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Drafts } from '../../state/drafts';
 import { ShelfCommands } from '../../state/shelf-commands';
@@ -36,7 +26,7 @@ import { StockLine } from './stock-line';
 const GROUPS = Object.keys(GROUP_WORDS) as readonly PartGroup[];
 
 function groupOf(part: Part): PartGroup {
-  return isPickup(part) ? 'pickups' : hardwareRow(part.kind).group;
+  return isPickup(part) ? 'pickups' : partRow(part.kind).group;
 }
 
 /** The part shelf: every part's spec, typed once; what it looks like to scale, how its sizes are known, how many are there. */
@@ -62,10 +52,10 @@ export class ShelfPage {
   protected readonly group = signal<PartGroup | null>(null);
   protected readonly archived = signal(false);
   protected readonly groups = GROUPS.map((id) => ({ id, word: GROUP_WORDS[id] }));
-  protected readonly kinds = [...PICKUP_KINDS, ...HARDWARE_KINDS].map((kind) => ({
+  protected readonly kinds = [...PICKUP_KINDS, ...Object.keys(LISTS.partKinds)].map((kind) => ({
     kind,
-    word: PART_KIND_WORDS[kind],
-    group: (PICKUP_KINDS as readonly string[]).includes(kind) ? ('pickups' as const) : hardwareRow(kind as Hardware['kind']).group,
+    word: partKindWord(kind),
+    group: (PICKUP_KINDS as readonly string[]).includes(kind) ? ('pickups' as const) : partRow(kind).group,
   }));
   /** A part that is begun and not on the shelf yet. */
   protected readonly draft = signal<Part | null>(null);
@@ -77,7 +67,7 @@ export class ShelfPage {
       .map((k) => ({
         id: k.part.id,
         name: k.part.name,
-        kind: PART_KIND_WORDS[k.part.kind],
+        kind: partKindWord(k.part.kind),
         there: stockOf(this.stock(), k.part.id),
         typical: isTypical(k.part),
       }))
@@ -95,7 +85,7 @@ export class ShelfPage {
   protected readonly shown = computed(() => this.draft() ?? this.chosen()?.part ?? null);
   protected readonly kindWord = computed(() => {
     const p = this.shown();
-    return p ? PART_KIND_WORDS[p.kind] : '';
+    return p ? partKindWord(p.kind) : '';
   });
   /** Whether the chosen part is being typed; not any more when another one is chosen. */
   protected readonly typing = linkedSignal<string | undefined, boolean>({ source: () => this.part(), computation: () => false });
@@ -156,8 +146,8 @@ export class ShelfPage {
 
   begin(kind: Part['kind']): void {
     const id = crypto.randomUUID();
-    const name = PART_KIND_WORDS[kind];
-    this.draft.set(isPickup({ kind }) ? typicalPickup(kind as (typeof PICKUP_KINDS)[number], id, name) : typicalHardware(kind as Hardware['kind'], id, name));
+    const name = partKindWord(kind);
+    this.draft.set(isPickup({ kind }) ? typicalPickup(kind as (typeof PICKUP_KINDS)[number], id, name) : typicalHardware(kind, id, name));
   }
 
   /** The same part once more, to be altered; what was measured on the first is only stated of the second. */
@@ -198,7 +188,7 @@ export class ShelfPage {
 }
 
 function textOf(part: Part): string {
-  return `${part.name} ${PART_KIND_WORDS[part.kind]} ${part.note ?? ''} ${isPickup(part) ? '' : (part.thread ?? '')}`.toLowerCase();
+  return `${part.name} ${partKindWord(part.kind)} ${part.note ?? ''} ${isPickup(part) ? '' : (part.thread ?? '')}`.toLowerCase();
 }
 
 /** Does anything of it rest on what such parts usually are, or on a listing? */

@@ -1,0 +1,80 @@
+import { cavityOf } from '../../instrument/index.js';
+import type { Act, WorkItem } from '../../operation/index.js';
+import { workKey } from '../../operation/index.js';
+import { boresIn } from '../bores.js';
+import type { ChoiceRow } from '../choice-row.js';
+import { FOUND_SET, joinsOf, routeLevels, type PickupChoice } from '../choice.js';
+import { only, type Ground } from '../works.js';
+
+/** A pickup for a pickup place. */
+export const pickup: ChoiceRow<PickupChoice> = {
+  kind: 'pickup',
+  isThere(anatomy, choice) {
+    const position = anatomy.positions.find((p) => p.id === choice.position);
+    return position !== undefined && anatomy.cavities.some((c) => c.id === position.cavity);
+  },
+  places({ position }, anatomy) {
+    const where = anatomy.positions.find((p) => p.id === position);
+    return [position, ...(where ? [where.cavity, where.opening] : [])];
+  },
+  works,
+  bare(choice) {
+    const { fill, work, returns, ...rest } = choice;
+    return fill === undefined && work === undefined && returns === undefined && choice.route === null ? choice : { ...rest, route: null };
+  },
+  fits: 'fitPart',
+  found: (anatomy, choice) => anatomy.positions.find((p) => p.id === choice.position)?.part ?? null,
+  cavity: cavityOf,
+};
+
+/** The old one out, what is done to the place, the new one tried and in. */
+function works({ anatomy, settings, done }: Ground, choice: PickupChoice): readonly WorkItem[] {
+  const where = anatomy.positions.find((p) => p.id === choice.position);
+  if (!where) throw new RangeError(`nothing here is called ${choice.position}`);
+  const { part, route, insertFitted } = choice;
+  const insert = anatomy.plates.find((p) => p.id === where.plate)?.openings.find((o) => o.id === where.opening)?.insert;
+  const items = choice.work ?? [];
+  // once the new one is in, what comes out again is other work
+  const isIn = done.has(workKey(choice.id, 'fitPart'));
+  const nothing = part === where.part && !route && items.length === 0 && (insert?.fitted ?? false) === insertFitted;
+  if (nothing && !isIn) return [];
+  const set = (fitted: boolean): Act => ({ kind: 'setInsert', plate: where.plate, opening: where.opening, fitted });
+  const levels = route ? routeLevels(route, settings) : [];
+  const bores = boresIn(
+    choice.id,
+    anatomy.cavities.find((c) => c.id === where.cavity),
+  );
+  const cut = (bored: boolean): Act => ({
+    kind: 'addLevels',
+    cavity: where.cavity,
+    levels: levels.filter((p) => p.bored === bored),
+    ...(route ? joinsOf(route) : {}),
+    ...(bored || bores.length === 0 ? {} : { replaces: bores }),
+  });
+  const anew = part !== null && choice.returns !== true;
+  // a part is cut on the bench: it is cut once it sits there
+  const trimmed = items.find((w) => w.kind === 'trimPart');
+  return [
+    ...only('meterPart', anew && (part !== where.part || isIn)),
+    ...only('removePart', where.part !== null && !isIn, { kind: 'fitPart', position: where.id, part: null }),
+    ...only('takeOffInsert', insert?.fitted === true && !insertFitted, set(false)),
+    ...only('fillRoute', choice.fill === true, { kind: 'fillLevels', cavity: where.cavity, set: FOUND_SET }),
+    ...only('tracePlate', route !== null),
+    ...only('fixTemplate', route !== null),
+    ...only('boreBulk', route !== null),
+    ...only(
+      'routePasses',
+      levels.some((p) => !p.bored),
+      cut(false),
+    ),
+    ...only(
+      'boreWells',
+      levels.some((p) => p.bored),
+      cut(true),
+    ),
+    ...items.flatMap((w) => (w !== trimmed ? [w] : choice.returns ? [] : [{ kind: w.kind, does: [] }])),
+    ...only('putInsertBack', insert?.fitted === false && insertFitted, set(true)),
+    ...only('testFit', anew),
+    ...only('fitPart', part !== null, { kind: 'fitPart', position: where.id, part }, ...(trimmed?.does ?? [])),
+  ];
+}

@@ -1,0 +1,19 @@
+import { CHECKS } from '../check/checks.js';
+import { CARDS } from '../gate/cards/index.js';
+import type { GateRows } from '../gate/index.js';
+import type { RemedyRows } from '../remedy/index.js';
+import { WAYS } from '../remedy/ways/index.js';
+import { PLANS } from '../work/plans/index.js';
+import { LISTS } from './lists.js';
+
+/** All that is registered: kinds of parts, operations and choices, checks, rules, ways out, plans and cards. */
+export interface House extends RemedyRows, GateRows {}
+
+/** The house as it stands: the only place that knows every row. */
+export const HOUSE: House = {
+  ...LISTS,
+  checks: CHECKS,
+  plans: PLANS,
+  ways: WAYS,
+  cards: CARDS,
+};

@@ -1,0 +1,31 @@
+import { bound } from './bound.js';
+import { HOUSE } from './house.js';
+
+export const {
+  asSlipped,
+  atHand,
+  beforeCut,
+  benchNow,
+  bestInRoute,
+  beyondLine,
+  cardsOf,
+  confirmationsFor,
+  consequenceOf,
+  cuttingFor,
+  evaluateChoice,
+  evaluateIn,
+  evaluatePlan,
+  evaluateStep,
+  goBack,
+  leftBy,
+  levelsCut,
+  minutesOf,
+  operationsNow,
+  operationsOfBench,
+  optionsFor,
+  optionsInTurn,
+  placesWorkedOn,
+  plannedWork,
+  waysOf,
+  worksOf,
+} = bound(HOUSE);

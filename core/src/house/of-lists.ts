@@ -1,0 +1,23 @@
+import { boundLists } from './bound-lists.js';
+import { LISTS } from './lists.js';
+
+export const {
+  allAccepted,
+  bareChoice,
+  brokenRules,
+  cavityOfRoute,
+  cautionsOf,
+  edgesOf,
+  hindrances,
+  inOrder,
+  isIrreversible,
+  isOfPart,
+  isThere,
+  kindsFor,
+  operationRow,
+  partFound,
+  partRow,
+  placesOf,
+  sequence,
+  typicalHardware,
+} = boundLists(LISTS);

@@ -33,6 +33,7 @@ function stateOf(thickness: number, backDepth: number): PlanState {
     settings: settingsWith(),
     tools,
     done: new Set(),
+    fitted: [],
   };
 }
 

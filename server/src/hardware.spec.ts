@@ -59,7 +59,17 @@ describe('a part that is no pickup, through the API', () => {
       if (!bench.operation || !card || bench.hindrances.length > 0) break;
       done.push(card.kind);
       const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-      const step = { operation: bench.operation.id, step: card.key, outcome: 'done', wrong: null, note: '', minutes: 1, measured: null, seen: numbers };
+      const step = {
+        operation: bench.operation.id,
+        job: job.id,
+        step: card.key,
+        outcome: 'done',
+        wrong: null,
+        note: '',
+        minutes: 1,
+        measured: null,
+        seen: numbers,
+      };
       await w.create(`/api/ledger/${randomUUID()}`, step).expect(201);
     }
     return done;
@@ -128,7 +138,7 @@ describe('a part that is no pickup, through the API', () => {
     const half = await wayBack(decision);
     expect([half.operations, half.stays.map((x) => x.kind)]).toEqual([[], ['cannotNarrowHole']]);
     const done = await work(40);
-    expect(done).toEqual(['openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware', 'solder']);
+    expect(done).toEqual(['openTo', 'openTo', 'openTo', 'tryPart', 'fitHardware', 'solder', 'turnToStop', 'putKnobOn']);
     const hole = (await anatomy()).document.holes.find((h) => h.id === 'volume')!;
     // 9.4 + 0.2 wanted + what is not sure of hole and bushing: the next drill is 9.7
     expect([hole.diameter?.value, hole.diameter?.basis.kind, hole.part]).toEqual([9.7, 'work', pot.id]);

@@ -49,6 +49,7 @@ describe('the spine, through the API', () => {
         settings: s.settings,
         tools: s.tools,
         done: new Set(),
+        fitted: [],
       },
       record,
       revision: revision.revision,
@@ -160,10 +161,10 @@ describe('the spine, through the API', () => {
       const { body } = await w.create(`/api/clearances/${randomUUID()}`, clearance());
       return (body as { current: { kind: string }[] }).current.map((i) => i.kind);
     };
-    expect(await missing()).toEqual(['before', 'before', 'before', 'print', 'confirm', 'confirm']);
+    expect(await missing()).toEqual(['before', 'before', 'before', 'before', 'print', 'confirm', 'confirm']);
     // nor until what comes before it was done
     const ready = await workThrough('boreBulk');
-    expect(ready).toEqual(['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate']);
+    expect(ready).toEqual(['meterPart', 'takeStringsOff', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate']);
     now = await load();
     evaluation = evaluatePlan(now.state, now.record.plan);
     expect(await missing()).toEqual(['print', 'confirm', 'confirm']);
@@ -176,7 +177,7 @@ describe('the spine, through the API', () => {
     expect([(cleared.body as ClearanceRecord).accepted.length, (cleared.body as ClearanceRecord).print]).toEqual([thin.length + 2, print]);
 
     const kinds = await workThrough(null);
-    expect(kinds).toEqual(['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart']);
+    expect(kinds).toEqual(['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart', 'stringUp']);
 
     const left = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
     const route = left.document.cavities.find((c) => c.id === 'neck route')!;
@@ -203,6 +204,7 @@ describe('the spine, through the API', () => {
         operations: work.operations,
         waivers: work.waivers,
         log: ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
+        agreed: [],
         cleared: [live!.id],
       };
       const bench = benchNow(input);
@@ -212,6 +214,7 @@ describe('the spine, through the API', () => {
       const asked = card.asks;
       const body = {
         operation: bench.operation.id,
+        job: job.id,
         step: card.key,
         outcome: 'done',
         wrong: null,

@@ -36,6 +36,10 @@ async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
     numbers: '[]',
     person: w.person,
   });
+  const { operation, cards } = benchNow(benchInput(await loadJobState(w.db, job.id)));
+  const off = { operation: operation!.id, job: job.id, step: cards[0]!.key, outcome: 'done', wrong: null, note: '', minutes: 5, measured: null, seen: {} };
+  expect(operation!.kind).toBe('takeStringsOff');
+  await w.create(`/api/ledger/${randomUUID()}`, off).expect(201);
   return { w, decision };
 }
 
@@ -117,7 +121,18 @@ describe('a slip at the machine', () => {
         const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
         const card = bench.cards[bench.now]!;
         const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-        const body = { operation: bench.operation!.id, step: card.key, outcome: 'done', wrong: null, note: '', minutes: 1.5, measured: null, seen, ...more };
+        const body = {
+          operation: bench.operation!.id,
+          job: job.id,
+          step: card.key,
+          outcome: 'done',
+          wrong: null,
+          note: '',
+          minutes: 1.5,
+          measured: null,
+          seen,
+          ...more,
+        };
         return { kind: card.kind, answer: await w.create(`/api/ledger/${randomUUID()}`, body) };
       };
       const pointer = (body: unknown): string | undefined => (body as Problem).errors?.[0]?.pointer;
@@ -125,7 +140,8 @@ describe('a slip at the machine', () => {
       for (;;) {
         const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
         if (bench.cards[bench.now]?.kind === 'cut') break;
-        expect((await log()).answer.status).toBe(201);
+        const { answer } = await log();
+        if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
       }
       const slipped = { outcome: 'wentWrong', note: 'the tape let go' };
       expect(pointer((await log({ ...slipped })).answer.body)).toBe('/wrong');
@@ -164,6 +180,7 @@ describe('mishap', () => {
     const card = cardsOf(bench.operation!, input)[bench.now]!;
     const r = await w.create(`/api/ledger/${randomUUID()}`, {
       operation: bench.operation!.id,
+      job: job.id,
       step: card.key,
       outcome: 'done',
       wrong: null,
@@ -180,14 +197,15 @@ describe('mishap', () => {
     // up to the third depth reading: 18.0 is the main level's floor
     for (let reads = 0; reads < 2;) {
       const s = await step();
-      expect(s.status).toBe(201);
+      if (s.status !== 201) throw new Error(JSON.stringify(s.body));
       if (s.kind === 'measureDepth') reads += 1;
     }
     for (;;) {
       const s = await loadJobState(w.db, job.id);
       const bench = benchNow(benchInput(s));
       if (bench.cards[bench.now]?.kind === 'measureDepth') break;
-      expect((await step()).status).toBe(201);
+      const { status, body } = await step();
+      if (status !== 201) throw new Error(JSON.stringify(body));
     }
     const before = (await w.get(`/api/instruments/${instrument}/anatomy`)).body as AnatomyRevision;
     const refused = await step({ measured: { value: 19, limit: 0.05, raw: '19', tool: gauge } });

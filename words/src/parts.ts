@@ -98,6 +98,7 @@ const PART_KIND_WORDS: Readonly<Record<string, string>> = {
   'toggle switch': 'Toggle switch',
   'mini toggle': 'Mini toggle',
   'rotary switch': 'Rotary switch',
+  'slide switch': 'Slide switch',
   jack: 'Jack',
   'end-pin jack': 'End-pin jack',
   plate: 'Plate',

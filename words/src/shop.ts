@@ -61,6 +61,8 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   minutesHole: 'Drill or enlarge a hole (min)',
   minutesPlug: 'Plug a hole (min)',
   minutesFill: 'Fill a route (min)',
+  minutesStrings: 'Strings off, or on and to pitch (min)',
+  minutesElectronics: 'Electronics out, or back in (min)',
   minutesPlate: 'Make a plate (min)',
   waitForGlue: 'Glue curing time (min)',
   ratePerHour: 'Hourly rate (price)',

@@ -1,7 +1,7 @@
 import type { AskedGap, ConfirmId, GateItem } from '@rinnovo/core/gate';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import type { CautionId, OperationKind } from '@rinnovo/core/operation';
-import type { BrokenRule, Hindrance } from '@rinnovo/core/order';
+import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import { lengthText } from './length.js';
@@ -33,17 +33,36 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   templateBeforeCuts: 'Fix the template and check the hidden edge before removing any wood.',
   bulkBeforeTemplateBit: 'Bore the bulk before using the template bit. A deep bite burns and tears.',
   floorBeforeWells: 'Bore wells in the finished floor: their depth is read from it.',
-  cutBeforeTestFit: 'Test-fit once the cutting is finished.',
+  cutBeforeTestFit: 'Test-fit once all cutting in its cavity is finished.',
+  placeBeforeTestFit: 'Prepare the place and the part before the test-fit.',
   testFitBeforeGoingOn: 'Test-fit the real part with its screws before continuing.',
   templateNeedsTrace: 'A template without a traced plate has no line to follow.',
   cutNeedsTestFit: 'Without a test-fit, a wrong cut shows only at assembly.',
   twoReadings: 'An irreversible cut needs two independent readings that agree.',
-  oldHardwareOutFirst: 'Remove the old part before cutting or changing its place.',
+  oldHardwareOutFirst: 'Remove the old part before changing its place.',
   plugBeforeDrilling: 'Let a plug cure before re-drilling: a fresh one turns with the drill.',
   holeBeforeFitting: 'Finish the place before fitting the part.',
-  fillBeforeCutting: 'Let a fill cure before tracing and cutting the new line in it.',
+  fillBeforeCutting: 'Let a fill cure before tracing and cutting a line in it.',
+  outBeforeFilling: 'Empty the cavity before filling it.',
+  outBeforePlugging: 'Remove the part before plugging its hole.',
+  outBeforeCutting: 'Empty the cavity before cutting in it.',
+  outBeforeDrilling: 'Remove the part before cutting its place.',
+  plugBeforeCutting: 'Plug old holes before cutting near them. Cuts stay clean.',
+  plateBeforeItsRelief: 'Settle the place of a plate before cutting its relief. The cut then decides.',
+  cutBeforeFitting: 'Finish all cutting and drilling on a face before fitting or soldering there.',
+  channelBeforeSoldering: 'Cut a channel before soldering what it crosses.',
+  groundHoleBeforeBridge: 'Drill the ground wire’s hole before the bridge goes down.',
+  ownerAgreed: 'The owner agrees before a part is cut down.',
+  glueCures: 'Glue cures before wood is cut near it.',
+  clampsBeforeGlue: 'Lay clamps and tape out before opening the glue.',
+  magnetsCovered: 'Cover magnets before filing. They collect the filings.',
+  markBeforeLifting: 'Mark through the mounting holes before lifting a plate.',
+  threadByHand: 'Start a screw in its old thread, by hand.',
+  potToItsStop: 'Turn a pot to its stop before its knob goes on.',
+  photographFirst: 'Photograph and measure as found before the first screw.',
+  screwsInOrder: 'Keep screws, springs and saddles in order from the first minute.',
+  lastLook: 'Check strap pins, covers and screws last of all.',
   backBeforeRefitting: 'Restore the place before refitting the old pickup.',
-  oldPartOutBeforeFilling: 'Remove the old pickup before filling its route.',
   partInHand: 'Have the part in hand before its step starts.',
   unplugBeforeChange: 'Unplug the router before every bit or depth change.',
 };
@@ -56,8 +75,14 @@ export function brokenText(b: BrokenRule, kindOf: (operation: string) => Operati
   return b.kind === 'order' ? `${first} should come before ${second}.` : `${first} needs an operation that is not in the plan.`;
 }
 
+const HINDRANCES: Readonly<Record<GateRule['state'], string>> = {
+  clearToCut: 'Not clear to cut.',
+  partInHand: 'The part is not in stock.',
+  ownerAgreed: 'Ask the owner: a part is cut down only with consent.',
+};
+
 export function hindranceText(h: Hindrance, kindOf: (operation: string) => OperationKind | undefined): string {
-  if (h.kind === 'gate') return h.state === 'clearToCut' ? 'Not clear to cut.' : 'The part is not in stock.';
+  if (h.kind === 'gate') return HINDRANCES[h.state];
   const kind = kindOf(h.operation);
   return `First: ${kind ? operationName(kind) : 'earlier work'}.`;
 }

@@ -1,3 +1,4 @@
+import { isOfPart } from '../part/index.js';
 import { leaf, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { gapInside } from '../shape/index.js';
@@ -15,7 +16,7 @@ import { MM, rowsOf } from './row.js';
  */
 function jackWithPlug(site: PartSite): readonly Verdict[] {
   const { part, hole, state, room, at } = site;
-  if ((part.kind !== 'jack' && part.kind !== 'end-pin jack') || !hole) return [];
+  if (!isOfPart(site.rows, part.kind, 'plugged') || !hole) return [];
   const { settings, anatomy } = state;
   const { behind, target, label } = roomBehind(site, hole);
   const tip = judged(site, 'plugInside', '', { targets: [[behind, target]], sizes: ['plugInside'] }, settings.minDepth, () =>

@@ -3,6 +3,7 @@ import { toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem, type Tool } from '../part/index.js';
+import type { Fitted } from '../survey/index.js';
 import { asFitted } from './as-fitted.js';
 import type { PickupChoice } from './choice.js';
 import { placeOutline, type Outline, type Region } from '../shape/index.js';
@@ -16,6 +17,8 @@ export interface PlanState {
   readonly settings: Settings;
   /** What the shop cuts and drills with. */
   readonly tools: readonly Tool[];
+  /** What the instrument has that others do not. */
+  readonly fitted: readonly Fitted[];
   /** Source and key of the work that is done already: what a plan wants of it counts no more. */
   readonly done: ReadonlySet<string>;
 }

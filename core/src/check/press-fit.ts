@@ -1,3 +1,4 @@
+import { partRow } from '../part/index.js';
 import type { Hole } from '../instrument/index.js';
 import { leaf, setting, sum, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
@@ -13,11 +14,11 @@ import { MM, rowsOf } from './row.js';
  */
 function pressFit(site: PartSite): readonly Verdict[] {
   const { part, hole, state, choice } = site;
-  const pressed = part.kind === 'ferrule' || part.kind === 'bush' || (part.kind === 'tuner' && part.traits.fixing === 'press-in bushing');
-  if (!pressed || !hole) return [];
-  const size = part.kind === 'tuner' ? ('bushing' as const) : ('outer' as const);
+  const { press } = partRow(site.rows, part.kind);
+  if (!press || !hole || (press.where && part.traits[press.where[0]] !== press.where[1])) return [];
+  const { size } = press;
   const s = state.settings;
-  const knurled = part.traits.surface !== 'smooth' && part.kind !== 'tuner';
+  const knurled = press.knurls && part.traits.surface !== 'smooth';
   const [least, most] = knurled ? (['pressKnurlLeast', 'pressKnurlMost'] as const) : (['pressSmoothLeast', 'pressSmoothMost'] as const);
   const open = openingOf(hole, s.filmThickness);
   if (!open) {

@@ -1,5 +1,6 @@
 import type { OperationRows } from '../operation/index.js';
 import type { PartRows } from '../part/index.js';
+import type { BenchRow } from './bench-row.js';
 import type { ChoiceRow } from './choice-row.js';
 import type { Choice, Plan } from './choice.js';
 import type { PlanState } from './place.js';
@@ -30,6 +31,7 @@ export interface CheckRow {
 export interface CheckRows extends OperationRows, PartRows {
   readonly checks: readonly CheckRow[];
   readonly choiceKinds: Readonly<Record<string, ChoiceRow>>;
+  readonly bench: readonly BenchRow[];
 }
 
 /** What the row of a check says beside its name. */

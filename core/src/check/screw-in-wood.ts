@@ -15,8 +15,8 @@ import { MM, rowsOf } from './row.js';
  */
 function screwInWood(site: PartSite): readonly Verdict[] {
   const { part, choice, plate, state, at, hole } = site;
-  const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
-  if (!woody || !partRow(site.rows, part.kind).gauge) return [];
+  const { holdsInWood } = partRow(site.rows, part.kind);
+  if (!holdsInWood) return [];
   const { anatomy, settings } = state;
   const face = plate?.face ?? (hole?.face === 'back' ? 'back' : 'top');
   const through = choice.place.on === 'feature' && choice.place.screw !== undefined && plate;
@@ -25,7 +25,7 @@ function screwInWood(site: PartSite): readonly Verdict[] {
   const held = (): Working =>
     through ? sum('inWood', [1, known(site, 'length')], [-1, leaf('plateThickness', sure(passes), plateThick)]) : sum('inWood', [1, known(site, 'length')]);
   const targets = through ? [[passes, plateThick] as const] : [];
-  const minimum = part.kind === 'strap pin' ? settings.minHoldStrap : settings.minHold;
+  const minimum = settings[holdsInWood];
   const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, minimum, held);
   // what goes into an edge or the neck has no cavity of a face beside it that is known
   if (hole && hole.face !== 'top' && hole.face !== 'back') return [holds];
@@ -90,8 +90,7 @@ function besideOf(site: PartSite, cavity: Cavity): Verdict {
 /** A thread bites when its shank is wider than the hole it goes into: an old hole that is wider is stripped. */
 function threadBites(site: PartSite): readonly Verdict[] {
   const { part, hole, state, choice } = site;
-  const woody = part.kind === 'wood screw' || part.kind === 'strap pin';
-  if (!woody || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
+  if (!partRow(site.rows, part.kind).holdsInWood || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   return [
     judged(site, 'threadBites', '', { targets: [[hole.diameter, target]], sizes: ['diameter'] }, state.settings.minBite, () =>

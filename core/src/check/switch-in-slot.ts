@@ -1,3 +1,4 @@
+import { partRow } from '../part/index.js';
 import type { FeatureOutline } from '../instrument/index.js';
 import { leaf, sum, type Dimension } from '../measure/index.js';
 import { bounds } from '../shape/index.js';
@@ -10,7 +11,7 @@ import { MM, rowsOf } from './row.js';
 function switchInSlot(site: PartSite): readonly Verdict[] {
   const { part, slot, state } = site;
   const outline = slot?.levels[0]?.outline;
-  if (part.kind !== 'lever switch' || !slot || !outline) return [];
+  if (!partRow(site.rows, part.kind).goes.slots || !slot || !outline) return [];
   const { long, narrow } = spans(outline);
   const ref = { quantity: 'outline', feature: slot.id };
   return (

@@ -1,3 +1,4 @@
+import { isOfPart } from '../part/index.js';
 import { HEADSTOCK_FRAME, placementOf, toBody, type Hole } from '../instrument/index.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
@@ -13,7 +14,7 @@ const OWN = 25;
 /** Does a tuner suit the headstock: its thickness, the next tuner, and the old screw holes that its housing must cover? */
 function tunerOnHeadstock(site: PartSite): readonly Verdict[] {
   const { part, hole, state } = site;
-  if (part.kind !== 'tuner' || !hole) return [];
+  if (!isOfPart(site.rows, part.kind, 'onHeadstock') || !hole) return [];
   const { thickness } = state.anatomy.headstock;
   const target: Target = { quantity: 'headstockThickness', feature: 'headstock' };
   const thick = () => leaf('headstockThickness', sure(thickness), target);
@@ -41,7 +42,7 @@ function tunerOnHeadstock(site: PartSite): readonly Verdict[] {
 /** The nearest other tuner hole, against the room that this tuner needs from post to post. */
 function nextTuner(site: PartSite, hole: Hole): readonly Verdict[] {
   const { state, part } = site;
-  const others = state.anatomy.holes.filter((h) => h.kind === 'tuner' && h.id !== hole.id && h.frame === hole.frame);
+  const others = state.anatomy.holes.filter((h) => h.kind === hole.kind && h.id !== hole.id && h.frame === hole.frame);
   const apart = (h: Hole): number => Math.hypot(h.at.x - hole.at.x, h.at.y - hole.at.y);
   const next = others.reduce<Hole | null>((n, h) => (n && apart(n) <= apart(h) ? n : h), null);
   if (!next || !part.sizes.pitch) return [];

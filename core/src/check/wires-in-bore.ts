@@ -1,5 +1,5 @@
 import { leaf, setting, sum, type Working } from '../measure/index.js';
-import { isHardware } from '../part/index.js';
+import { isHardware, isOfPart } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { isHardwareChoice, type HardwareChoice } from './choice.js';
 import type { Verdict } from './verdict.js';
@@ -10,14 +10,14 @@ import { MM, rowsOf } from './row.js';
 /** Do all wires go through their bore: the sum of their diameters against it [trade]? Five of 1.4 and one of 2.8 are 9.8: too much for 8. Told once, at the first of them. */
 function wiresInBore(site: PartSite): readonly Verdict[] {
   const { part, hole, plan, choice, state } = site;
-  if (part.kind !== 'wire' || !hole) return [];
+  if (!isOfPart(site.rows, part.kind, 'reeled') || !hole) return [];
   const here = plan.choices.filter((c): c is HardwareChoice => isHardwareChoice(c) && c.place.on === 'feature' && c.place.feature === hole.id);
   const mine = here.length > 0 ? here : [choice];
   if (mine[0]?.id !== choice.id) return [];
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   const wires = mine.flatMap((c) => {
     const wire = c.part === null ? undefined : state.parts[c.part];
-    return wire && isHardware(wire) && wire.kind === 'wire' ? [{ wire, count: c.count }] : [];
+    return wire && isHardware(wire) && isOfPart(site.rows, wire.kind, 'reeled') ? [{ wire, count: c.count }] : [];
   });
   const unknown = wires.some(({ wire }) => !wire.sizes.diameter);
   return [

@@ -1,10 +1,12 @@
 import { lapsesOf, type Anatomy, type Cavity } from '../instrument/index.js';
-import { workKey, type Act, type OperationKind, type Settings, type Work, type WorkItem } from '../operation/index.js';
+import { workKey, type Act, type OperationKind, type Placed, type Settings, type Work, type WorkItem } from '../operation/index.js';
 import type { Shelf } from '../part/index.js';
+import type { Fitted } from '../survey/index.js';
 import type { ChoiceRow } from './choice-row.js';
 import { isCut, type Choice } from './choice.js';
 import type { PlanState } from './place.js';
 import type { CheckRows } from './row.js';
+import { workPlace } from './work-place.js';
 
 /** What choices are turned into work on. */
 export interface Ground {
@@ -12,6 +14,8 @@ export interface Ground {
   readonly anatomy: Anatomy;
   readonly settings: Settings;
   readonly parts: Shelf;
+  /** What the instrument has that others do not. */
+  readonly fitted: readonly Fitted[];
   /** Source and key of what is done already. */
   readonly done: ReadonlySet<string>;
 }
@@ -39,14 +43,26 @@ export function isThere(rows: Pick<CheckRows, 'choiceKinds'>, anatomy: Anatomy, 
  */
 export function worksOf(rows: CheckRows, choice: Choice, state: Omit<Ground, 'rows'>): readonly Work[] {
   const row = choiceRow(rows, choice);
-  const subject = { aspect: 'anatomy' as const, id: row.places(choice, state.anatomy)[0] };
-  return row.works({ ...state, rows }, choice).map(({ kind, does }) => ({ key: kind, kind, subject, does, lapses: does.flatMap(lapsesOf) }));
+  const ground = { ...state, rows };
+  const places = row.places(choice, state.anatomy);
+  const subject = { aspect: 'anatomy' as const, id: places[0] };
+  return row.works(ground, choice).map(({ kind, does }) => {
+    const work = { key: kind, kind, subject, does, lapses: does.flatMap(lapsesOf) };
+    return { ...work, ...placed(ground, places, work) };
+  });
+}
+
+/** Where some work is done, and what it asks of the bench. */
+export function placed(ground: Ground, places: readonly string[], work: Omit<Work, keyof Placed>): Placed {
+  const at = workPlace(ground.anatomy, places, work.does);
+  return { at, bench: { needs: ground.rows.bench.flatMap((b) => b.needs({ ...work, at }, ground)), makes: [] } };
 }
 
 /** A choice as changes to the instrument it is for: what its work does, less what is done. */
 export function choiceChanges(rows: CheckRows, choice: Choice, state: Omit<Ground, 'rows'>): readonly Act[] {
-  return worksOf(rows, choice, state)
-    .filter((w) => !state.done.has(workKey(choice.id, w.key)))
+  return choiceRow(rows, choice)
+    .works({ ...state, rows }, choice)
+    .filter((w) => !state.done.has(workKey(choice.id, w.kind)))
     .flatMap((w) => w.does)
     .flatMap((act) => stillToDo(state.anatomy, act));
 }

@@ -1,4 +1,4 @@
-import { asSlipped, benchNow, evaluateChoice, evaluatePlan, goBack, optionsFor, placesWorkedOn, worksOf } from '../house/index.js';
+import { asSlipped, evaluateChoice, evaluatePlan, goBack, optionsFor, placesWorkedOn, worksOf } from '../house/index.js';
 import { actsOfChoice, ofChoice, type Choice, type CutChoice, type Verdict } from '../check/index.js';
 import { clearToCut } from '../gate/index.js';
 import { compareAnatomies, type Anatomy } from '../instrument/index.js';
@@ -8,7 +8,7 @@ import { undoRecipe, type WorkSoFar } from '../record/index.js';
 import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
 import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
-import { doesOf, leftBy } from '../testing/work.js';
+import { noBench, doesOf, leftBy } from '../testing/work.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { channelFor, deepening, holeRow, isMovableCut, moveCut, newCavity, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
 
@@ -24,6 +24,8 @@ function choiceOf(made: PlannedCut): CutChoice {
 const problem = (made: PlannedCut): string | null => ('problem' in made ? made.problem : null);
 const verdicts = (a: Anatomy, choice: CutChoice): readonly Verdict[] => evaluateChoice(plainState(a), choice).verdicts;
 const row: HoleRow = { kind: 'string', face: 'top', first: { x: -26, y: 260 }, pitch: 10.4, count: 6, way: 'across', diameter: 7.9, depth: null };
+
+const { benchNow } = noBench;
 
 describe('a floor that is cut deeper for its own sake', () => {
   const deeper = (depth: number): PlannedCut => deepening(plainAnatomy(), 'deeper', { cavity: 'pocket', level: 'p' }, depth, s);
@@ -53,7 +55,7 @@ describe('a floor that is cut deeper for its own sake', () => {
     expect(options[0]!.back.woodCut).toBeTrue();
     const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 5, choices: [choice] }), 'deeper'), found: state.anatomy }));
     expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [i.target.quantity] : []))).toEqual(['bodyThickness', 'levelDepth']);
-    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
+    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
     expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['unplug', null],
       ['deepenTo', 17.5],
@@ -139,7 +141,7 @@ describe('holes in a row', () => {
 
   it('are drilled by one template, left as drilled, and once', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['pitch'] ?? null])).toEqual([
       ['markOut', jasmine.any(Number)],
       ['backBoard', null],
@@ -222,7 +224,7 @@ describe('a cavity where none was', () => {
 
   it('is cut by cards that ask its depth, left as it was read, and once; a slip before its end is in the wood and the rest still planned', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
     expect(cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['layOutline', null],
       ['unplug', null],

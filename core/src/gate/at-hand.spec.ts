@@ -1,6 +1,6 @@
 import { HOUSE, atHand, beforeCut, cuttingFor, isIrreversible } from '../house/index.js';
 import { newHardwareChoice, type Choice, type HardwareChoice, type PlanState } from '../check/index.js';
-import type { Operation, OperationKind, OperationState, WorkItem } from '../operation/index.js';
+import type { OperationKind, OperationState, PlacedOperation, WorkItem } from '../operation/index.js';
 import type { StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
@@ -133,7 +133,7 @@ describe('what a cut asks of the drawers', () => {
 });
 
 describe('what rules put before a cut', () => {
-  const of = (kind: OperationKind, state: OperationState = 'proposed', decision = 'd'): Operation => operationOf(kind, { state, decision });
+  const of = (kind: OperationKind, state: OperationState = 'proposed', decision = 'd'): PlacedOperation => operationOf(kind, { state, decision });
   const all = [of('removePart', 'done'), of('tracePlate'), of('fixTemplate'), of('boreBulk'), of('routePasses'), of('testFit')];
 
   it('is stated for the next cut, done or not, and not what a rule only prefers', () => {

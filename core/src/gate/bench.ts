@@ -1,9 +1,9 @@
 import { cavityOfRoute, isFitted, type Choice, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import { isIrreversible, operationRow, type Operation } from '../operation/index.js';
-import { hindrances, inOrder, nextOperation, type Hindrance, type Waiver } from '../order/index.js';
+import { isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
+import { benchState, hindrances, inOrder, nextOperation, withBench, type BenchChange, type Hindrance, type Waiver } from '../order/index.js';
 import { freeOf, isOfPart } from '../part/index.js';
-import { operationsNow, type PlannedOperation } from '../work/index.js';
+import { idOf, operationsNow, usualMinutes, type PlannedOperation } from '../work/index.js';
 import type { CardContext, GateRows, StepCard } from './card.js';
 import { stepCards } from './step-cards.js';
 
@@ -27,6 +27,8 @@ export interface BenchInput {
   readonly operations: readonly Operation[];
   readonly waivers: readonly Waiver[];
   readonly log: readonly LoggedStep[];
+  /** The decisions that need no owner's yes, or have it. */
+  readonly agreed: readonly string[];
   /** The decisions for which a clearance stands. */
   readonly cleared: readonly string[];
 }
@@ -34,27 +36,57 @@ export interface BenchInput {
 /** The operation at hand, its cards, the one to do now, and what hinders. */
 export interface Bench {
   /** As they are now: made anew from the plan where they have not begun. */
-  readonly ordered: readonly Operation[];
+  readonly ordered: readonly PlannedOperation[];
   /** What has no step left to do by the plan of now, though it was begun. */
   readonly skipped: readonly string[];
-  readonly operation: Operation | null;
+  readonly operation: PlannedOperation | null;
   readonly cards: readonly StepCard[];
   /** Index of the card to do now; the number of cards when all are done. */
   readonly now: number;
   readonly hindrances: readonly Hindrance[];
 }
 
-/** The operations of the decisions in force as the plan makes them now. */
+/** The operations of the decisions in force as the plan makes them now, in their order, with the changes of the bench that they ask for. */
 export function operationsOfBench(
   rows: GateRows,
-  { operations, choices, job, state }: Pick<BenchInput, 'operations' | 'choices' | 'job' | 'state'>,
+  { operations, choices, job, state, log }: Pick<BenchInput, 'operations' | 'choices' | 'job' | 'state' | 'log'>,
 ): readonly PlannedOperation[] {
-  return operationsNow(
+  const wanted = Object.entries(choices).map(([decision, choice]) => ({ decision, job, choice }));
+  const made = operationsNow(rows, operations, wanted, state);
+  const changes = made.filter((o) => o.source.of === 'job');
+  const ordered = inOrder(
     rows,
-    operations,
-    Object.entries(choices).map(([decision, choice]) => ({ decision, job, choice })),
-    state,
+    made.filter((o) => o.source.of !== 'job'),
   );
+  const finished = new Map(log.map((l) => [l.operation, l.at]));
+  const over = new Set(changes.flatMap((c) => (c.state === 'done' ? [c.id] : [])));
+  const asked = withBench(rows, ordered, benchState(rows, changes, finished)).map((x) => {
+    if (!('makes' in x)) return x;
+    // the same change for the same operation once more: strings that came off again
+    const keys = Array.from({ length: over.size + 1 }, (_, i) => (i === 0 ? x.key : `${x.key} ${i + 1}`));
+    const key = keys.find((k) => !over.has(idOf(x.by.decision, k))) ?? x.key;
+    return benchOperation(rows, { ...x, key }, job, state, changes);
+  });
+  return [...changes.filter((c) => !asked.some((o) => o.id === c.id)), ...asked];
+}
+
+/** The operation of a change of the bench: made for the decision that asks for it, kept under its key once it has begun. */
+function benchOperation(
+  rows: GateRows,
+  { key, kind, of, at, by, makes }: BenchChange,
+  job: string,
+  state: PlanState,
+  begun: readonly PlannedOperation[],
+): PlannedOperation {
+  const id = idOf(by.decision, key);
+  const kept = begun.find((o) => o.id === id);
+  if (kept) return kept;
+  const subject = { aspect: 'anatomy' as const, id: at ?? of };
+  const work = { key, kind, subject, does: [], lapses: [] };
+  const place = { features: at === null ? [] : [at], cavities: [], zones: [], holes: [] };
+  const source = { of: 'job' as const, id: job };
+  const planned = { at: place, bench: { needs: [], makes: [makes] }, minutes: usualMinutes(rows, kind, state), moves: [] };
+  return { ...work, ...planned, id, job, decision: by.decision, source, state: 'proposed', rank: null };
 }
 
 /** What is to be done now: the next step of the first operation that is not finished. One that was begun and has no step left by the plan of now is skipped, and said so. */
@@ -64,18 +96,18 @@ export function benchNow(rows: GateRows, input: BenchInput): Bench {
   const over = made.filter((o) => isOpen(o) && (o.state === 'doing' || input.log.some((l) => l.operation === o.id)) && isLogged(rows, o, input));
   const skipped = over.filter((o) => o.state === 'doing').map((o) => o.id);
   const live = made.filter((o) => !over.includes(o));
-  const ordered = inOrder(rows, made);
-  const operation = nextOperation(ordered.filter((o) => live.includes(o)));
-  if (!operation) return { ordered, skipped, operation: null, cards: [], now: 0, hindrances: [] };
+  const operation = nextOperation(live);
+  if (!operation) return { ordered: made, skipped, operation: null, cards: [], now: 0, hindrances: [] };
   const cards = cardsOf(rows, operation, input);
   const completed = completedSteps(operation.id, input.log);
   const open = cards.findIndex((c) => !completed.has(c.key));
   const gates = {
     clearToCut: input.cleared.includes(operation.decision) || !isIrreversible(rows, operation.kind),
     partInHand: partInHand(rows, operation, input),
+    ownerAgreed: input.agreed.includes(operation.decision),
   };
   return {
-    ordered,
+    ordered: made,
     skipped,
     operation,
     cards,
@@ -87,13 +119,13 @@ export function benchNow(rows: GateRows, input: BenchInput): Bench {
 const isOpen = (o: Operation): boolean => o.state !== 'done' && o.state !== 'dropped';
 
 /** Has every step of an operation been logged that it has by the plan of now? */
-function isLogged(rows: GateRows, o: Operation, input: BenchInput): boolean {
+function isLogged(rows: GateRows, o: PlacedOperation, input: BenchInput): boolean {
   const completed = completedSteps(o.id, input.log);
   return cardsOf(rows, o, input).every((c) => completed.has(c.key));
 }
 
 /** The cards of one operation with what was measured in it so far. */
-export function cardsOf(rows: GateRows, operation: Operation, input: BenchInput): readonly StepCard[] {
+export function cardsOf(rows: GateRows, operation: PlacedOperation, input: BenchInput): readonly StepCard[] {
   const { state } = input;
   const choice = input.choices[operation.decision] ?? null;
   const part = state.parts[choice?.part ?? ''];

@@ -56,7 +56,7 @@ export interface GateRows extends WorkRows, OrderRows {
 /** What the cards of an operation are written from. */
 export interface CardContext {
   readonly rows: GateRows;
-  readonly operation: Pick<Work, 'kind' | 'does'>;
+  readonly operation: Pick<Work, 'kind' | 'does' | 'at'>;
   readonly choice: Choice | null;
   /** The instrument as it is now, the shelf, the tools, the drawers. */
   readonly state: PlanState;

@@ -1,11 +1,11 @@
-import { HOUSE, bound, benchNow, confirmationsFor, evaluateChoice } from '../house/index.js';
+import { HOUSE, bound, confirmationsFor, evaluateChoice } from '../house/index.js';
 import { type PlannedLevel, newHardwareChoice } from '../check/index.js';
 import type { Operation } from '../operation/index.js';
 import { valueOf } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
-import { operationOf } from '../testing/work.js';
+import { noBench, operationOf } from '../testing/work.js';
 import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
 import { clearToCut, confirmKey, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
@@ -37,6 +37,8 @@ function reading(target: Target, value: number, blind: boolean): Reading {
 
 const targets = restsOn(evaluation.verdicts, state.anatomy);
 const twice = targets.flatMap((t) => [reading(t, 10, false), reading(t, 10.05, true)]);
+
+const { benchNow } = noBench;
 
 describe('clear to cut', () => {
   it('rests on thickness, the depths of what overlaps, and two check widths of plate and window', () => {
@@ -221,6 +223,7 @@ describe('the bench', () => {
 
     waivers: [],
     log: [],
+    agreed: [],
     cleared: [operation.decision],
   };
 
@@ -233,7 +236,7 @@ describe('the bench', () => {
           .toContain(kinds[i - 1]!);
     });
     expect(kinds.filter((k) => k === 'unplug').length).toBeGreaterThan(3);
-    const without = bound({ ...HOUSE, rules: HOUSE.rules.filter((r) => r.id !== 'unplugBeforeChange') }).benchNow(input);
+    const without = bound({ ...HOUSE, bench: [], rules: HOUSE.rules.filter((r) => r.id !== 'unplugBeforeChange') }).benchNow(input);
     expect(without.cards.some((c) => c.kind === 'unplug')).toBeFalse();
   });
 
@@ -288,7 +291,7 @@ describe('the bench', () => {
   });
 
   it('is hindered by a shut gate', () => {
-    expect(benchNow({ ...input, cleared: [] }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+    expect(benchNow({ ...input, agreed: [], cleared: [] }).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     expect(benchNow(input).hindrances).toEqual([]);
   });
 

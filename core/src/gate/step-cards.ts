@@ -1,13 +1,16 @@
 import { PLANNED_SET } from '../check/index.js';
 import { cautionsOf, type StepKind } from '../operation/index.js';
-import type { StepRule } from '../order/index.js';
+import { isMeant, type StepRule } from '../order/index.js';
 import { plain, type CardContext, type StepCard } from './card.js';
+import { CONDITIONS } from './conditions.js';
 
 /** The cards of an operation in their fixed order, with the steps that step rules put in; each carries the cautions of its own step. */
 export function stepCards(context: CardContext): readonly StepCard[] {
   const { rows, operation } = context;
   const { kind } = operation;
-  const stepRules = rows.rules.filter((r): r is StepRule => r.type === 'step' && r.kinds.includes(kind));
+  const stepRules = rows.rules.filter(
+    (r): r is StepRule => r.type === 'step' && isMeant(rows, r.to, operation) && (!r.condition || CONDITIONS[r.condition](context)),
+  );
   const drafts = (rows.cards[kind]?.cards(context) ?? []).flatMap((d) => {
     const rule = stepRules.find((r) => r.before.includes(d.kind));
     const own = { ...d, rule: null as string | null };

@@ -1,5 +1,5 @@
 import { bareChoice, cavityOfRoute, isThere, partFound, placesOf, type Choice } from '../check/index.js';
-import { cautionsOf, isIrreversible, operationRow, type Operation } from '../operation/index.js';
+import { cautionsOf, isIrreversible, operationRow, type PlacedOperation } from '../operation/index.js';
 import { allAccepted, brokenRules, edgesOf, hindrances, inOrder, sequence } from '../order/index.js';
 import { isOfPart, kindsFor, partRow, typicalHardware, type Hardware, type HardwareKind } from '../part/index.js';
 import type { Lists } from './lists.js';
@@ -29,8 +29,8 @@ export function boundLists(lists: Lists) {
     cavityOfRoute: of(cavityOfRoute),
     bareChoice: <C extends Choice>(choice: C): C => bareChoice(lists, choice),
     edgesOf: of(edgesOf),
-    sequence: <T extends Operation>(operations: readonly T[], tie?: (a: T, b: T) => number): readonly T[] => sequence(lists, operations, tie),
-    inOrder: <T extends Operation>(operations: readonly T[]): readonly T[] => inOrder(lists, operations),
+    sequence: <T extends PlacedOperation>(operations: readonly T[], tie?: (a: T, b: T) => number): readonly T[] => sequence(lists, operations, tie),
+    inOrder: <T extends PlacedOperation>(operations: readonly T[]): readonly T[] => inOrder(lists, operations),
     brokenRules: of(brokenRules),
     hindrances: of(hindrances),
     allAccepted: of(allAccepted),

@@ -1,3 +1,4 @@
+import { BENCH } from '../check/bench/index.js';
 import { CHOICES } from '../check/choices/index.js';
 import type { CheckRows } from '../check/index.js';
 import { OPERATIONS } from '../operation/kinds/index.js';
@@ -9,4 +10,4 @@ import { PART_KINDS } from '../part/kinds/index.js';
 /** What of the house is only data, or nearly: a page that asks no more of it loads no sums. */
 export type Lists = Omit<CheckRows, 'checks'> & OrderRows;
 
-export const LISTS: Lists = { partKinds: PART_KINDS, operations: OPERATIONS, steps: STEPS, rules: RULES, choiceKinds: CHOICES };
+export const LISTS: Lists = { partKinds: PART_KINDS, operations: OPERATIONS, steps: STEPS, rules: RULES, choiceKinds: CHOICES, bench: BENCH };

@@ -18,8 +18,32 @@ export interface WorkItem {
   readonly does: readonly Act[];
 }
 
+/** Where chips fall and what lies together: cutting in one leaves the others alone. */
+export type Zone = 'body top' | 'body back' | 'neck' | 'headstock';
+
+/** Where work is done: the features and cavities that it touches, the zones that they lie in, and the kinds of the holes among them. */
+export interface WorkPlace {
+  readonly features: readonly string[];
+  readonly cavities: readonly string[];
+  readonly zones: readonly Zone[];
+  readonly holes: readonly string[];
+}
+
+/** A state of something on the bench, at a feature or of the whole instrument: any of these. */
+export interface BenchFact {
+  readonly of: string;
+  readonly at?: string;
+  readonly is: readonly string[];
+}
+
+/** Where work is done, and what it asks of the bench and leaves there. */
+export interface Placed {
+  readonly at: WorkPlace;
+  readonly bench: { readonly needs: readonly BenchFact[]; readonly makes: readonly BenchFact[] };
+}
+
 /** Work that something wants: the operation owns what it does. */
-export interface Work extends WorkItem {
+export interface Work extends WorkItem, Placed {
   /** Unique within its source. */
   readonly key: string;
   readonly subject: { readonly aspect: Aspect; readonly id: string; readonly part?: string };
@@ -29,8 +53,8 @@ export interface Work extends WorkItem {
 
 export type OperationState = 'proposed' | 'ready' | 'doing' | 'done' | 'failed' | 'dropped';
 
-/** Work that can be scheduled: a row, and what it does. */
-export interface Operation extends Work {
+/** Work that can be scheduled: a row, and what it does. Where it is done follows from the instrument each time. */
+export interface Operation extends Omit<Work, keyof Placed> {
   readonly id: string;
   readonly job: string;
   readonly decision: string;
@@ -39,6 +63,9 @@ export interface Operation extends Work {
   /** The technician's own place in the order; null while the rules decide. */
   readonly rank: number | null;
 }
+
+/** The same with where it is done. */
+export type PlacedOperation = Operation & Placed;
 
 /** Has work on it begun? Then it is not made anew nor taken back. */
 export function hasStarted(o: { readonly state: OperationState }): boolean {

@@ -72,6 +72,8 @@ export const DEFAULT_SETTINGS = {
   minutesHole: minutes(8),
   minutesPlug: minutes(12),
   minutesFill: minutes(45),
+  minutesStrings: minutes(15),
+  minutesElectronics: minutes(20),
   minutesPlate: minutes(60),
   waitForGlue: { value: 720, min: 0, max: 10_080, unit: 'min', source: 'memory', ref: 'Waiting for glue' },
   limitDrill: mm(0.1, 0, 1, 'memory', 'Limits of planned work'),

@@ -1,5 +1,5 @@
-import type { Operation } from '../operation/index.js';
-import type { OrderRows, Strength } from './rule.js';
+import type { PlacedOperation } from '../operation/index.js';
+import { isMeant, isNear, type OrderRows, type Strength } from './rule.js';
 import { edgesOf } from './sequence.js';
 
 /** A rule that the order breaks; accepting it takes a reason. */
@@ -21,19 +21,18 @@ export interface Waiver {
 }
 
 /** Every rule that an order breaks, in the order of the work. */
-export function brokenRules({ rules }: Pick<OrderRows, 'rules'>, ordered: readonly Operation[]): readonly BrokenRule[] {
+export function brokenRules(rows: OrderRows, ordered: readonly PlacedOperation[]): readonly BrokenRule[] {
+  const { rules } = rows;
   const place = new Map(ordered.map((o, i) => [o.id, i]));
   const strength = new Map(rules.map((r) => [r.id, r.strength]));
-  const wrong = edgesOf({ rules }, ordered)
+  const wrong = edgesOf(rows, ordered)
     .filter((e) => (place.get(e.before) ?? 0) > (place.get(e.after) ?? 0))
     .map((e): BrokenRule => ({ rule: e.rule, strength: strength.get(e.rule) ?? 'must', operations: [e.before, e.after], kind: 'order' }));
+  const live = ordered.filter((o) => o.state !== 'dropped');
   const missing = rules.flatMap((r) => {
     if (r.type !== 'require') return [];
-    return ordered
-      .filter(
-        (o) =>
-          r.for.includes(o.kind) && o.state !== 'dropped' && !ordered.some((x) => x.kind === r.needs && x.decision === o.decision && x.state !== 'dropped'),
-      )
+    return live
+      .filter((o) => isMeant(rows, r.to, o) && !live.some((x) => isMeant(rows, r.from, x) && isNear(r.scope, x, o)))
       .map((o): BrokenRule => ({ rule: r.id, strength: r.strength, operations: [o.id], kind: 'missing' }));
   });
   return [...wrong, ...missing];

@@ -3,3 +3,4 @@ export * from './buy-list.js';
 export * from './next.js';
 export * from './rule.js';
 export * from './sequence.js';
+export * from './with-bench.js';

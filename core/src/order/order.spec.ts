@@ -1,5 +1,5 @@
 import { HOUSE, brokenRules, hindrances, inOrder, sequence } from '../house/index.js';
-import type { Operation, OperationKind } from '../operation/index.js';
+import type { OperationKind, PlacedOperation } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { operationOf } from '../testing/work.js';
 import { byTie, isWaived, nextOperation, RuleCircleError, sequence as sequenceBy, type Rule } from './index.js';
@@ -17,12 +17,12 @@ const KINDS: readonly OperationKind[] = [
   'tracePlate',
 ];
 
-function operation(kind: OperationKind, more: Partial<Operation> = {}): Operation {
+function operation(kind: OperationKind, more: Partial<PlacedOperation> = {}): PlacedOperation {
   return operationOf(kind, more);
 }
 
 const all = KINDS.map((k) => operation(k));
-const kindsOf = (list: readonly Operation[]): readonly OperationKind[] => list.map((o) => o.kind);
+const kindsOf = (list: readonly PlacedOperation[]): readonly OperationKind[] => list.map((o) => o.kind);
 
 describe('sequence', () => {
   it('puts a re-route in the order in which it is done', () => {
@@ -64,7 +64,7 @@ describe('sequence', () => {
     const odd = ['zebra', 'apple'].map((k) => operation(k));
     const row = HOUSE.operations['testFit']!;
     const operations = { zebra: { ...row, kind: 'zebra' }, apple: { ...row, kind: 'apple' } };
-    const rule: Rule = { id: 'odd', type: 'precede', before: ['zebra'], after: ['apple'], strength: 'must' };
+    const rule: Rule = { id: 'odd', type: 'precede', scope: 'job', from: { kinds: ['zebra'] }, to: { kinds: ['apple'] }, strength: 'must' };
     expect(sequenceBy({ operations, rules: [] }, odd).map((o) => o.id)).toEqual(['apple', 'zebra']);
     expect(sequenceBy({ operations, rules: [rule] }, odd).map((o) => o.id)).toEqual(['zebra', 'apple']);
     expect(() => sequence(odd)).toThrowError(RangeError);
@@ -72,8 +72,8 @@ describe('sequence', () => {
 
   it('says when rules contradict one another', () => {
     const circle: readonly Rule[] = [
-      { id: 'a', type: 'precede', before: ['tracePlate'], after: ['fixTemplate'], strength: 'must' },
-      { id: 'b', type: 'precede', before: ['fixTemplate'], after: ['tracePlate'], strength: 'must' },
+      { id: 'a', type: 'precede', scope: 'decision', from: { kinds: ['tracePlate'] }, to: { kinds: ['fixTemplate'] }, strength: 'must' },
+      { id: 'b', type: 'precede', scope: 'decision', from: { kinds: ['fixTemplate'] }, to: { kinds: ['tracePlate'] }, strength: 'must' },
     ];
     expect(() => sequenceBy({ ...HOUSE, rules: circle }, all)).toThrowError(RuleCircleError);
   });
@@ -109,14 +109,14 @@ describe('what must exist', () => {
 });
 
 describe('hindrances', () => {
-  const open = { clearToCut: true, partInHand: true };
+  const open = { clearToCut: true, partInHand: true, ownerAgreed: true };
 
   it('are earlier work of a must rule that is not done, and shut gates', () => {
     const cut = all.find((o) => o.kind === 'boreBulk')!;
     const before = hindrances(cut, all, [], { ...open, clearToCut: false });
     expect(before.some((h) => h.kind === 'gate' && h.state === 'clearToCut')).toBeTrue();
     expect(before.flatMap((h) => (h.kind === 'waitsFor' ? [h.operation] : []))).toEqual(
-      jasmine.arrayWithExactContents(['removePart', 'tracePlate', 'fixTemplate']),
+      jasmine.arrayWithExactContents(['removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate']),
     );
     const done = all.map((o) => (o.kind === 'boreBulk' ? o : { ...o, state: 'done' as const }));
     expect(hindrances(cut, done, [], open)).toEqual([]);

@@ -1,5 +1,5 @@
-import { operationRow, PHASES, STATIONS, type Operation } from '../operation/index.js';
-import type { OrderRows, PrecedeRule } from './rule.js';
+import { operationRow, PHASES, STATIONS, type Operation, type PlacedOperation } from '../operation/index.js';
+import { isMeant, isNear, type OrderRows, type PrecedeRule } from './rule.js';
 
 /** One operation that a rule puts before another. */
 export interface Edge {
@@ -8,45 +8,48 @@ export interface Edge {
   readonly after: string;
 }
 
-/** The rules' edges among the operations of a plan; done and dropped ones bind nothing. */
-export function edgesOf({ rules }: Pick<OrderRows, 'rules'>, operations: readonly Operation[]): readonly Edge[] {
+/** The rules' edges among the operations of a job; dropped ones bind nothing, and nothing binds what is done. */
+export function edgesOf(rows: OrderRows, operations: readonly PlacedOperation[]): readonly Edge[] {
   const live = operations.filter((o) => o.state !== 'dropped');
-  return rules
+  return rows.rules
     .filter((r): r is PrecedeRule => r.type === 'precede')
-    .flatMap((r) =>
-      live
-        .filter((a) => r.before.includes(a.kind))
-        .flatMap((a) =>
-          live.filter((b) => r.after.includes(b.kind) && b.decision === a.decision && b.id !== a.id).map((b) => ({ rule: r.id, before: a.id, after: b.id })),
-        ),
-    );
+    .flatMap((r) => {
+      const after = live.filter((b) => b.state !== 'done' && isMeant(rows, r.to, b));
+      return live
+        .filter((a) => isMeant(rows, r.from, a))
+        .flatMap((a) => after.filter((b) => b.id !== a.id && isNear(r.scope, a, b)).map((b) => ({ rule: r.id, before: a.id, after: b.id })));
+    });
 }
 
-/** Two operations that rules put before each other both ways. */
-export class RuleCircleError extends RangeError {}
+/** Operations that rules put before one another all round, by their ids. */
+export class RuleCircleError extends RangeError {
+  constructor(readonly members: readonly string[]) {
+    super('rules contradict one another');
+  }
+}
 
 /**
  * The operations in an order that breaks no rule: topological; where the rules leave it free by the stage of the work, the place where it is done, its kind, its
  * subject, then by id.
  * Knows no kind: only the rules decide. Throws RuleCircleError when the rules contradict one another.
  */
-export function sequence<T extends Operation>(rows: OrderRows, operations: readonly T[], tie?: (a: T, b: T) => number): readonly T[] {
-  const edges = edgesOf(rows, operations);
+export function sequence<T extends PlacedOperation>(rows: OrderRows, operations: readonly T[], tie?: (a: T, b: T) => number): readonly T[] {
   const rest = [...operations].sort(tie ?? byTie(rows));
+  const waits = new Map(rest.map((o) => [o.id, new Set<string>()]));
+  for (const e of edgesOf(rows, operations)) waits.get(e.after)?.add(e.before);
   const out: T[] = [];
-  const placed = new Set<string>();
   while (rest.length > 0) {
-    const i = rest.findIndex((o) => edges.every((e) => e.after !== o.id || placed.has(e.before) || !operations.some((x) => x.id === e.before)));
+    const i = rest.findIndex((o) => waits.get(o.id)?.size === 0);
     const [next] = rest.splice(i, 1);
-    if (i < 0 || !next) throw new RuleCircleError('rules contradict one another');
-    placed.add(next.id);
+    if (i < 0 || !next) throw new RuleCircleError([...rest, ...(next ? [next] : [])].map((o) => o.id));
+    for (const before of waits.values()) before.delete(next.id);
     out.push(next);
   }
   return out;
 }
 
 /** The technician's own order where every operation has a rank, else the rules'. */
-export function inOrder<T extends Operation>(rows: OrderRows, operations: readonly T[]): readonly T[] {
+export function inOrder<T extends PlacedOperation>(rows: OrderRows, operations: readonly T[]): readonly T[] {
   const byRules = sequence(rows, operations);
   if (operations.some((o) => o.rank === null)) return byRules;
   return [...byRules].sort((a, b) => (a.rank ?? 0) - (b.rank ?? 0));

@@ -34,8 +34,18 @@ export interface PartRow {
   readonly resists?: true;
   /** Which one it is no owner asks. */
   readonly ordinary?: true;
-  /** The kinds that it is screwed into, which stay where they are. */
-  readonly into?: readonly HardwareKind[];
+  /** The kinds that are screwed into it, by its thread: it stays where it is. */
+  readonly takes?: readonly HardwareKind[];
+  /** It is pressed into its hole by this size, smooth or knurled, or only where a trait of it says so. */
+  readonly press?: { readonly size: SizeId; readonly knurls: boolean; readonly where?: readonly [TraitId, string] };
+  /** Its thread holds in wood, by the shop's least for light parts or for a strap. */
+  readonly holdsInWood?: 'minHold' | 'minHoldStrap';
+  /** A plug goes into it. */
+  readonly plugged?: true;
+  /** It sits on a headstock, beside others of its kind. */
+  readonly onHeadstock?: true;
+  /** It comes off a reel, is not counted by pieces, and several share a bore. */
+  readonly reeled?: true;
 }
 
 export type PartKinds = Readonly<Record<HardwareKind, PartRow>>;
@@ -58,11 +68,11 @@ export function partRow({ partKinds }: PartRows, kind: HardwareKind): PartRow {
 
 /** Does a part of this kind go into one of that kind, by its thread? A pickup goes into none. */
 export function goesInto({ partKinds }: PartRows, kind: string, into: string): boolean {
-  return partKinds[kind]?.into?.includes(into) ?? false;
+  return partKinds[into]?.takes?.includes(kind) ?? false;
 }
 
 /** Is something so of a kind of part? A pickup's leads are its own, and it hangs in its route. */
-export function isOfPart({ partKinds }: PartRows, kind: string, what: 'hangs' | 'wired' | 'ordinary'): boolean {
+export function isOfPart({ partKinds }: PartRows, kind: string, what: 'hangs' | 'wired' | 'ordinary' | 'plugged' | 'onHeadstock' | 'reeled'): boolean {
   return partKinds[kind]?.[what] === true;
 }
 

@@ -19,12 +19,8 @@ interface InDrawer {
 export const MOVEMENT_REASONS = ['bought', 'counted', 'reserved', 'fitted', 'used', 'returned', 'scrapped'] as const;
 export type MovementReason = (typeof MOVEMENT_REASONS)[number];
 
-/** What a step takes from the drawers or brings back: of a part, so many. */
-export interface Move {
-  readonly part: string;
-  readonly amount: number;
-  readonly why: MovementReason;
-}
+/** What a step takes from the drawers or brings back: of a part, or of what lies in one drawer, so much. */
+export type Move = { readonly amount: number; readonly why: MovementReason } & ({ readonly part: string } | { readonly item: string });
 
 export const MATERIAL_UNITS = ['pieces', 'm', 'ml', 'g'] as const;
 export type MaterialUnit = (typeof MATERIAL_UNITS)[number];

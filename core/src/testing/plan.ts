@@ -127,6 +127,7 @@ export function plainState(anatomy: Anatomy = plainAnatomy()): PlanState {
     settings: settingsWith(),
     tools: plainTools,
     done: new Set(),
+    fitted: [],
   };
 }
 

@@ -1,11 +1,14 @@
-import { plannedWork, worksOf } from '../house/index.js';
+import { bound, HOUSE, plannedWork, worksOf } from '../house/index.js';
 import type { Choice, PlanState } from '../check/index.js';
-import type { Act, Operation, OperationKind } from '../operation/index.js';
+import type { Act, OperationKind, PlacedOperation } from '../operation/index.js';
 import { asLeft, type DepthRead } from '../record/index.js';
 import type { Anatomy } from '../instrument/index.js';
 
+/** The house without what lies on the bench: nobody takes the strings off before a spec looks at a card. */
+export const noBench = bound({ ...HOUSE, bench: [] });
+
 /** An operation as it stands in a job, with nothing to do but what a spec says. */
-export function operationOf(kind: OperationKind, more: Partial<Operation> = {}): Operation {
+export function operationOf(kind: OperationKind, more: Partial<PlacedOperation> = {}): PlacedOperation {
   return {
     id: kind,
     job: 'j',
@@ -18,6 +21,8 @@ export function operationOf(kind: OperationKind, more: Partial<Operation> = {}):
     lapses: [],
     state: 'proposed',
     rank: null,
+    at: { features: ['f'], cavities: ['route'], zones: ['body top'], holes: [] },
+    bench: { needs: [], makes: [] },
     ...more,
   };
 }

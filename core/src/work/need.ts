@@ -55,9 +55,16 @@ export function depthTool(tools: readonly Tool[]): Need {
 
 /** A piece of wood that is large enough, by its grain. */
 export function block(state: PlanState, blank: Blank | null): Need {
-  const piece =
-    blank && state.stock.find((s) => s.kind === 'offcut' && s.quantity > 0 && s.length >= blank.along && s.width >= blank.across && s.thickness >= blank.thick);
-  return { need: 'offcut', size: null, has: piece?.kind === 'offcut' ? `${piece.wood}, ${piece.drawer}` : null, dull: false };
+  const piece = pieceFor(state, blank);
+  return { need: 'offcut', size: null, has: piece && `${piece.wood}, ${piece.drawer}`, dull: false };
+}
+
+/** The first piece of wood that is large enough; null where none is. */
+export function pieceFor({ stock }: Pick<PlanState, 'stock'>, blank: Blank | null): Extract<StockItem, { readonly kind: 'offcut' }> | null {
+  const large = (s: StockItem): boolean =>
+    blank !== null && s.kind === 'offcut' && s.quantity > 0 && s.length >= blank.along && s.width >= blank.across && s.thickness >= blank.thick;
+  const piece = stock.find(large);
+  return piece?.kind === 'offcut' ? piece : null;
 }
 
 /** The thinnest dowel of the rack that closes a hole; null where none is thick enough. */
@@ -73,7 +80,12 @@ export function dowel(state: PlanState, atLeast: number): Need {
 }
 
 /** Glue is known by its name. */
-export function glue({ stock }: PlanState): Need {
+export function glueIn({ stock }: Pick<PlanState, 'stock'>): Extract<StockItem, { readonly kind: 'material' }> | null {
   const found = stock.find((s) => s.kind === 'material' && s.quantity > 0 && /glue/i.test(s.name));
-  return { need: 'glue', size: null, has: found?.kind === 'material' ? `${found.name}, ${found.drawer}` : null, dull: false };
+  return found?.kind === 'material' ? found : null;
+}
+
+export function glue(state: PlanState): Need {
+  const found = glueIn(state);
+  return { need: 'glue', size: null, has: found && `${found.name}, ${found.drawer}`, dull: false };
 }

@@ -1,8 +1,8 @@
-import { isThere, type Choice, type PlanState } from '../check/index.js';
-import { hasStarted, type Operation, type Work } from '../operation/index.js';
+import { isThere, placed, type Choice, type PlanState } from '../check/index.js';
+import { hasStarted, type Operation, type Placed, type Work } from '../operation/index.js';
 import type { Move } from '../part/index.js';
 import { idOf } from './id-of.js';
-import { usualMinutes, type WorkRows } from './plan-row.js';
+import { usualMinutes, type Wait, type WorkRows } from './plan-row.js';
 import { plannedWork } from './planned.js';
 
 /** A decision in force, as far as its work is concerned, and its choice as it is planned now. */
@@ -13,10 +13,11 @@ export interface Wanted {
 }
 
 /** An operation with its working time as it is reckoned, min. */
-export interface PlannedOperation extends Operation {
+export interface PlannedOperation extends Operation, Placed {
   readonly minutes: number;
   /** What it takes from the drawers or brings back. */
   readonly moves: readonly Move[];
+  readonly waitAfter?: Wait;
 }
 
 /**
@@ -31,10 +32,12 @@ export function operationsNow(rows: WorkRows, stored: readonly Operation[], want
     const kept = new Map(mine.map((r) => [r.key, r]));
     const fresh = made
       .filter((m) => !begun.some((b) => b.key === m.key))
-      .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), minutes: m.minutes, moves: m.moves ?? [] }));
+      .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), at: m.at, bench: m.bench, minutes: m.minutes, moves: m.moves ?? [], ...waits(m) }));
     const planned = begun.map((b): PlannedOperation => {
       const same = made.find((m) => m.key === b.key);
-      return { ...withWork(b, made), minutes: same?.minutes ?? usualMinutes(rows, b.kind, state), moves: same?.moves ?? [] };
+      const work = withWork(b, made);
+      const where = same ? { at: same.at, bench: same.bench } : placed({ ...state, rows }, [b.subject.id], work);
+      return { ...work, ...where, minutes: same?.minutes ?? usualMinutes(rows, b.kind, state), moves: same?.moves ?? [], ...waits(same) };
     });
     return [...planned, ...fresh];
   });
@@ -61,3 +64,6 @@ function withWork(row: Operation, made: readonly Work[]): Operation {
   const same = row.does.length === 0 && row.state === 'doing' ? made.find((m) => m.key === row.key) : undefined;
   return same ? { ...row, does: same.does, lapses: same.lapses } : row;
 }
+
+const waits = (planned: { readonly waitAfter?: Wait } | undefined): { readonly waitAfter?: Wait } =>
+  planned?.waitAfter ? { waitAfter: planned.waitAfter } : {};

@@ -19,6 +19,12 @@ export interface PlanGround {
   readonly today: Date;
 }
 
+/** How long something cures or dries: until it may be touched, worked, or is hard. */
+export interface Wait {
+  readonly until: 'touch' | 'work' | 'cure';
+  readonly minutes: number;
+}
+
 /** What a piece of work asks for, and what it does where only its plan can say. */
 export interface Planned {
   readonly needs: readonly Need[];
@@ -27,6 +33,8 @@ export interface Planned {
   readonly does?: readonly Act[];
   /** What it takes from the drawers or brings back, once the step that does it is logged. */
   readonly moves?: readonly Move[];
+  /** What cures after it before work goes on there. */
+  readonly waitAfter?: Wait;
 }
 
 /** How work of a kind is planned; null: there is nothing to do, and no operation is made. */

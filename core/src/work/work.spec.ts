@@ -8,7 +8,7 @@ import type { Reading } from '../quantity/index.js';
 import { circle, containsPoint, roundedRectangle } from '../shape/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, inDrawer, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
-import { leftBy, operationOf } from '../testing/work.js';
+import { noBench, leftBy, operationOf } from '../testing/work.js';
 import { idOf } from './id-of.js';
 import { standingReadings } from './index.js';
 
@@ -30,8 +30,9 @@ const redrilled: HardwareChoice = {
   ],
 };
 
-function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}): Bench {
-  return benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], cleared: ['d'], ...more });
+/** Nothing lies on this bench, unless `now` is the house's own. */
+function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}, now = noBench.benchNow): Bench {
+  return now({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], ...more });
 }
 
 describe('the operations of a choice', () => {
@@ -109,7 +110,7 @@ describe('the bench', () => {
     const seen: string[] = [];
     let now = state;
     for (let i = 0; i < 40; i++) {
-      const b = bench(now, choice, { operations: rows });
+      const b = bench(now, choice, { operations: rows }, benchNow);
       if (!b.operation) return seen;
       expect(b.cards.length).withContext(b.operation.kind).toBeGreaterThan(0);
       expect(b.hindrances).withContext(b.operation.kind).toEqual([]);
@@ -124,6 +125,7 @@ describe('the bench', () => {
     const blunt = { ...plainState(), tools: plainTools.filter((t) => t.kind !== 'boring') };
     expect(finish(blunt, reroute())).toEqual([
       'meterPart',
+      'takeStringsOff',
       'removePart',
       'takeOffInsert',
       'tracePlate',
@@ -132,6 +134,7 @@ describe('the bench', () => {
       'boreWells',
       'testFit',
       'fitPart',
+      'stringUp',
     ]);
     expect(finish(plainState(), reroute())).toContain('boreBulk');
     // corners that no bit of the shop reaches: whoever cuts all the same has the depths
@@ -208,6 +211,7 @@ describe('the bench', () => {
     const cards = bench(state, choice).cards;
     expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['dowel'] ?? null, c.numbers[0] ? valueOf(c.numbers[0].working) : null])).toEqual([
       ['boreForPlug', '8.5 mm', 8.5],
+      ['layOutClamps', null, null],
       ['gluePlug', 'maple dowel', 8.5],
       ['waitForGlue', null, null],
       ['levelPlug', null, null],
@@ -217,7 +221,9 @@ describe('the bench', () => {
   it('has the cautions of a step on that step: the iron on every soldering card, of any part with wires, not on slackening strings', () => {
     const pickup = bench(plainState(), plainChoice({ insertFitted: true }), { operations: [operationOf('meterPart', { state: 'done' })] }).cards;
     const of = (list: typeof pickup, kind: string) => list.find((c) => c.kind === kind)!.cautions;
-    expect([of(pickup, 'slackenStrings'), of(pickup, 'unsolder')]).toEqual([['stringTension'], ['soldering']]);
+    expect([of(pickup, 'unsolder'), of(pickup, 'takeOut')]).toEqual([['soldering'], []]);
+    const strings = bench(plainState(), reroute(), { operations: [operationOf('meterPart', { state: 'done' })] }, benchNow);
+    expect([strings.operation!.kind, strings.cards.map((c) => c.cautions)]).toEqual(['takeStringsOff', [['stringTension']]]);
     for (const [kind, hole0] of [
       ['pot', 'pot'],
       ['toggle switch', 'switch'],
@@ -249,7 +255,9 @@ describe('operations made anew', () => {
   it('keep id and place under their key; what began stays as it was; what the plan has no use for goes', () => {
     const rows = [row('removePart', { state: 'done' }), row('routePasses', { rank: 3 }), row('boreWells', { rank: 4 }), row('fitSpacer', { rank: 5 })];
     const now = operationsNow(rows, wanted(reroute()), plainState());
-    expect(now.find((o) => o.kind === 'removePart')).toEqual({ ...rows[0]!, minutes: 40, moves: jasmine.any(Array) as never });
+    expect(now.find((o) => o.kind === 'removePart')).toEqual(
+      jasmine.objectContaining({ ...rows[0]!, at: jasmine.anything() as never, bench: jasmine.anything() as never, minutes: 40 }),
+    );
     expect(now.filter((o) => o.rank !== null).map((o) => [o.id, o.kind, o.rank])).toEqual([
       ['id routePasses', 'routePasses', 3],
       ['id boreWells', 'boreWells', 4],

@@ -124,9 +124,11 @@ describe('a workshop that an earlier program wrote', () => {
       const o = await open(dump);
       try {
         const s = await loadJobState(o.db, '00000000-0000-4000-8000-000000000021');
+        // what lies on the bench is asked of no decision
+        const own = s.operations.filter((x) => x.source.of !== 'job');
         const kindsOf = (choice: string): readonly string[] => {
           const decision = s.decisions.find((d) => d.choice === choice)!.id;
-          return s.operations.filter((x) => x.decision === decision).map((x) => `${x.kind} ${x.state}`);
+          return own.filter((x) => x.decision === decision).map((x) => `${x.kind} ${x.state}`);
         };
         expect(kindsOf('neck pickup')).toEqual(
           jasmine.arrayWithExactContents([
@@ -135,12 +137,19 @@ describe('a workshop that an earlier program wrote', () => {
           ]),
         );
         expect(
-          Object.fromEntries(['volume', 'gone', 'wide', 'bore', 'fresh', 'deeper', 'strings'].map((c) => [c, kindsOf(c).map((k) => k.split(' ')[0])])),
+          Object.fromEntries(
+            ['volume', 'gone', 'wide', 'bore', 'fresh', 'deeper', 'strings'].map((c) => [
+              c,
+              kindsOf(c)
+                .map((k) => k.split(' ')[0])
+                .sort(),
+            ]),
+          ),
         ).toEqual({
-          volume: ['openHole', 'fitHardware'],
+          volume: ['fitHardware', 'openHole'],
           gone: ['plugHole'],
-          wide: ['fitSleeve', 'fitHardware'],
-          bore: ['plugHole', 'drillHole', 'fitHardware'],
+          wide: ['fitHardware', 'fitSleeve'],
+          bore: ['drillHole', 'fitHardware', 'plugHole'],
           fresh: ['drillHole', 'fitHardware'],
           deeper: ['deepenRoute'],
           strings: ['drillRow'],
@@ -151,7 +160,7 @@ describe('a workshop that an earlier program wrote', () => {
         expect([s.record.plan.choices.map(kinds), s.decisions.map((d) => kinds(d.chosen))]).toEqual([apart, apart]);
         // every row has its id and its place by hand
         const rows = (await o.db('operations').select('id', 'rank')) as { id: string; rank: number }[];
-        expect(Object.fromEntries(s.operations.map((x) => [x.id, x.rank]))).toEqual(Object.fromEntries(rows.map((r) => [r.id, r.rank])));
+        expect(Object.fromEntries(own.map((x) => [x.id, x.rank]))).toEqual(Object.fromEntries(rows.map((r) => [r.id, r.rank])));
         // the whole plan is judged as it was when the last of them was decided
         const last = s.decisions.at(-1)!;
         const stood = last.options.find((x) => x.id === last.option)!.whole!;
@@ -163,7 +172,8 @@ describe('a workshop that an earlier program wrote', () => {
             .withContext(was.id)
             .toEqual([was.class, was.clearance?.toFixed(3)]);
         }
-        expect(benchNow(benchInput(s)).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
+        const bench = benchNow(benchInput(s));
+        expect([bench.operation?.kind, bench.hindrances]).toEqual(['takeStringsOff', []]);
       } finally {
         await o.close();
       }

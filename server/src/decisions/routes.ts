@@ -67,7 +67,10 @@ export function decisionRoutes(db: Knex): Router {
         const operations = operationsNow([], [{ decision: params.id, job: body.job, choice: decided }], s.state);
         await keepOperations(trx, operations, writeId);
         await reserve(trx, decided.returns ? null : decided.part, { decision: params.id, person, writeId });
-        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations } };
+        return {
+          status: 201,
+          body: { decision: await decisionById(trx, params.id), plan: record, operations: (await loadJobState(trx, body.job)).operations },
+        };
       },
     }),
   );

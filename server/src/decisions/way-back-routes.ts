@@ -7,6 +7,7 @@ import type { Knex } from 'knex';
 import { addRevision, lockRevision } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
+import { loadJobState } from '../jobs/job-state.js';
 import { keepOperations } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { release } from '../stock/take.js';
@@ -59,7 +60,10 @@ export function wayBackRoutes(db: Knex): Router {
         const then = { ...s.state, anatomy: back.anatomy, done: new Set<string>() };
         const operations = operationsNow([], [{ decision: params.id, job: decision.job, choice: back.choice }], then);
         await keepOperations(trx, operations, writeId);
-        return { status: 201, body: { decision: await decisionById(trx, params.id), plan: record, operations } };
+        return {
+          status: 201,
+          body: { decision: await decisionById(trx, params.id), plan: record, operations: (await loadJobState(trx, decision.job)).operations },
+        };
       },
     }),
   );

@@ -1,7 +1,9 @@
+import { instrumentById } from '../instruments/queries.js';
+import { surveyedOf } from '@rinnovo/core/survey';
 import { operationsOfBench } from '@rinnovo/core/house';
 import type { ClearanceRecord, ConsentRecord, Decision, Job, LedgerEntry, PlanRecord, WaiverRecord } from '@rinnovo/contract';
 import { choiceOf, type Choice, type PlanState } from '@rinnovo/core/check';
-import type { BenchInput, Consent } from '@rinnovo/core/gate';
+import type { BenchInput, Consent, LoggedStep } from '@rinnovo/core/gate';
 import { doneOf } from '@rinnovo/core/operation';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import type { Tool } from '@rinnovo/core/part';
@@ -52,7 +54,9 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
   const decisions = await liveDecisions(db, jobId);
   const ids = decisions.map((d) => d.id);
   const rows = await operationsOf(db, ids);
-  const state = { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools, done: doneOf(rows) };
+  const ledger = await ledgerOfJob(db, jobId);
+  const { fitted } = surveyedOf(anatomy.document, await instrumentById(db, job.instrument));
+  const state = { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools, done: doneOf(rows), fitted };
   return {
     job,
     record,
@@ -61,12 +65,12 @@ export async function loadJobState(db: Knex, jobId: string): Promise<JobState> {
     tools: shop.tools,
     readings: await readingsOf(db, job.instrument),
     decisions,
-    operations: operationsOfBench({ operations: rows, choices: choicesOf({ decisions, record }), job: jobId, state }),
+    operations: operationsOfBench({ operations: rows, choices: choicesOf({ decisions, record }), job: jobId, state, log: ledger.map(logged) }),
     waivers: await waiversOf(db, jobId),
     clearances: await clearancesOf(db, ids),
     consents: await consentsOf(db, ids),
     clients: await isClients(db, job.instrument),
-    ledger: await ledgerOfJob(db, jobId),
+    ledger,
   };
 }
 
@@ -78,10 +82,14 @@ export function benchInput(s: JobState): BenchInput {
     choices: choicesOf(s),
     operations: s.operations,
     waivers: s.waivers,
-    log: s.ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
+    log: s.ledger.map(logged),
+    agreed: s.decisions.flatMap((d) => (consentTo(s, d.id) === 'needed' ? [] : [d.id])),
     cleared: s.decisions.filter((d) => standingClearance(s.clearances, s.ledger, d, s.record.plan) !== null).map((d) => d.id),
   };
 }
+
+/** A ledger entry as far as the bench is concerned. */
+const logged = (l: LedgerEntry): LoggedStep => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at });
 
 /** Was the owner asked about a decision? */
 export function consentTo(s: Pick<JobState, 'consents' | 'clients'>, decision: string): Consent {

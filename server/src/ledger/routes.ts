@@ -59,7 +59,7 @@ export function ledgerRoutes(db: Knex): Router {
         await moveParts(trx, first.job.id, outcome.moves, params.id, taking);
         const now = await loadJobState(trx, first.job.id);
         const entry = now.ledger.find((l) => l.id === params.id);
-        return { status: 201, body: { entry, revision: after, operations: now.operations.filter((o) => o.decision === outcome.operation.decision) } };
+        return { status: 201, body: { entry, revision: after, operations: now.operations } };
       },
     }),
   );

@@ -10,6 +10,9 @@ export async function operationsOf(db: Knex, decisions: readonly string[]): Prom
     .select('id', 'job', 'decision', 'source', 'key', 'kind', 'subject', 'does', 'lapses', 'state', 'rank')) as Operation[];
 }
 
+/** What a decision asks for; what it asks of the bench is worked out anew until it has begun. */
+export const isOwn = (o: Operation): boolean => o.source.of !== 'job';
+
 /** Writes operations down that were worked out: new ones with what they do, those that have not begun as they are made now; what another hand has begun meanwhile stays as it is. */
 export async function keepOperations(trx: Knex.Transaction, operations: readonly Operation[], writeId: string): Promise<void> {
   const open = operations.filter((o) => !hasStarted(o));

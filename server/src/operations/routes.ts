@@ -1,4 +1,4 @@
-import { brokenRules, inOrder } from '@rinnovo/core/house';
+import { brokenRules } from '@rinnovo/core/house';
 import { acceptBreak, idParam, reorderWork } from '@rinnovo/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -6,7 +6,7 @@ import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { planOf } from '../plans/queries.js';
-import { keepOperations, waiversOf } from './queries.js';
+import { isOwn, keepOperations, waiversOf } from './queries.js';
 
 /** /api/jobs/:id/order and /api/waivers/:id. */
 export function orderRoutes(db: Knex): Router {
@@ -27,9 +27,9 @@ export function orderRoutes(db: Knex): Router {
         }
         const rankOf = (id: string): number | null => (body.order.length > 0 ? body.order.indexOf(id) : null);
         const ranked = operations.map((o) => ({ ...o, rank: rankOf(o.id) }));
-        await keepOperations(trx, ranked, writeId);
+        await keepOperations(trx, ranked.filter(isOwn), writeId);
         for (const { id, rank } of ranked) await trx('operations').where({ id }).update({ rank, write_id: writeId });
-        return { status: 200, body: { operations: ranked } };
+        return { status: 200, body: { operations: (await loadJobState(trx, params.id)).operations } };
       },
     }),
   );
@@ -41,7 +41,7 @@ export function orderRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         const { operations } = await loadJobState(trx, body.job);
-        const broken = brokenRules(inOrder(operations));
+        const broken = brokenRules(operations);
         const meant = broken.some((b) => b.rule === body.rule && b.operations.every((o) => body.operations.includes(o)));
         if (!meant) throw new ProblemError('cannot-be', { errors: [{ pointer: '/rule', detail: 'this order does not break that rule' }] });
         await trx('waivers').insert({

@@ -14,7 +14,7 @@ import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
 import { liveDecisions } from '../decisions/queries.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { keepOperations, operationsOf } from '../operations/queries.js';
+import { isOwn, keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from './queries.js';
 
 /** Routes below /api/jobs/:id/plan. */
@@ -44,7 +44,7 @@ export function planRoutes(db: Knex): Router {
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
         const record = await keepPlan(context.trx, params.id, body.plan, body.revision, (old?.version ?? 0) + 1, context.writeId);
         // work that has not begun is made anew from the plan
-        if (old) await keepOperations(context.trx, (await loadJobState(context.trx, params.id)).operations, context.writeId);
+        if (old) await keepOperations(context.trx, (await loadJobState(context.trx, params.id)).operations.filter(isOwn), context.writeId);
         return { status: old ? 200 : 201, body: record, version: record.version };
       },
     }),
@@ -79,7 +79,7 @@ async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anato
       throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place no longer exists on this instrument' }] });
     }
     try {
-      evaluateChoice({ anatomy, parts, stock: [], settings, tools, done: new Set() }, choice);
+      evaluateChoice({ anatomy, parts, stock: [], settings, tools, done: new Set(), fitted: [] }, choice);
     } catch (error) {
       if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: error.message }] });
       throw error;

@@ -90,11 +90,11 @@ describe('a drawer', () => {
     expect(await lies()).toEqual([1, 1]);
     // the next one that wants it has to buy it
     expect((await optionOf('tone')).option.proposal.lacks).toEqual([{ kind: 'part', part: pot.id }]);
-    expect((await bench()).cards.map((c) => c.kind)).toEqual(['fitHardware', 'solder']);
+    expect((await bench()).cards.map((c) => c.kind)).toEqual(['fitHardware', 'solder', 'turnToStop', 'putKnobOn']);
     await log().then((r) => expect(r.status).toBe(201));
     expect(await lies()).toEqual([0, 0]);
     // fitted, it is soldered though no other lies there
-    await log().then((r) => expect(r.status).toBe(201));
+    for (let i = 0; i < 3; i++) await log().then((r) => expect(r.status).toBe(201));
     // one was to buy, and still is
     expect(await buy()).toBe(before);
 
@@ -107,7 +107,7 @@ describe('a drawer', () => {
     const counted = await log({ counted: 'it came with the guitar' });
     expect(counted.status).toBe(201);
     expect(await lies()).toEqual([0, 0]);
-    await log().then((r) => expect(r.status).toBe(201));
+    for (let i = 0; i < 3; i++) await log().then((r) => expect(r.status).toBe(201));
     expect((await moved()).slice(earlier).map((r) => [r['amount'], r['why'], r['note']])).toEqual([
       [1, 'reserved', ''],
       [-1, 'fitted', ''],

@@ -50,11 +50,22 @@ export async function countOne(trx: Knex.Transaction, part: string, note: string
 /** What a step takes from the drawers, and what it brings back of what this job took from them. */
 export async function moveParts(trx: Knex.Transaction, job: string, moves: readonly Move[], entry: string, taking: Taking): Promise<void> {
   for (const move of moves) {
+    if ('item' in move) {
+      await useUp(trx, move, entry, taking);
+      continue;
+    }
     const item = move.amount < 0 ? await drawerOf(trx, move.part) : await takenFrom(trx, job, move.part);
     if (item === null) continue;
     await addMovements(trx, [{ item, amount: move.amount, why: move.why, entry, ...by(taking) }]);
     if (move.amount < 0) await release(trx, taking);
   }
+}
+
+/** What is used up of what lies in one drawer; never more than the drawer says is there. */
+async function useUp(trx: Knex.Transaction, move: Extract<Move, { readonly item: string }>, entry: string, taking: Taking): Promise<void> {
+  const there = (await allStock(trx)).find((s) => s.id === move.item)?.quantity ?? 0;
+  const amount = Math.max(-there, move.amount);
+  if (amount !== 0) await addMovements(trx, [{ item: move.item, amount, why: move.why, entry, ...by(taking) }]);
 }
 
 /** The drawer that a job took a part from and has not brought it back to. */

@@ -1,4 +1,4 @@
-import { benchNow, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
+import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
@@ -105,6 +105,9 @@ export const decision: Decision = {
   undoneAt: null,
 };
 
+/** The house without what lies on the bench: nobody takes strings off before a spec looks at a card. */
+const noBench = bound({ ...HOUSE, bench: [] });
+
 export const operation = (kind: PlannedOperation['kind'], more: Partial<PlannedOperation> = {}): PlannedOperation => ({
   id: kind,
   job: 'job',
@@ -119,6 +122,8 @@ export const operation = (kind: PlannedOperation['kind'], more: Partial<PlannedO
   rank: null,
   minutes: 10,
   moves: [],
+  at: { features: ['pickup'], cavities: ['route'], zones: ['body top'], holes: [] },
+  bench: { needs: [], makes: [] },
   ...more,
 });
 
@@ -173,7 +178,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const shown = planOf(chosen);
   const settings = settingsWith();
   const done = doneOf(more.work?.operations ?? []);
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done };
+  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
@@ -207,9 +212,9 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const named = new Set(held.operations.map((o) => o.kind));
   const others = named.size === 0 ? [] : plannedWork(state, chosen).flatMap((x) => (named.has(x.kind) ? [] : [operation(x.kind, { state: 'done' })]));
   const choices: Readonly<Record<string, Choice>> = held.operations.length > 0 ? { decision: chosen } : {};
-  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], waivers: held.waivers, cleared };
+  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], waivers: held.waivers, agreed: ['decision'], cleared };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
-  store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: benchNow({ ...input, log: entries }) } }));
+  store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: noBench.benchNow({ ...input, log: entries }) } }));
   return { http, store };
 }
 

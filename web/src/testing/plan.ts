@@ -19,7 +19,7 @@ const pickup: Pickup = {
 };
 
 /** What the workers of specs hold. */
-export const planState: PlanState = { anatomy, parts: { p: pickup }, stock: [], done: new Set(), settings: settingsWith(), tools: [] };
+export const planState: PlanState = { anatomy, parts: { p: pickup }, stock: [], done: new Set(), fitted: [], settings: settingsWith(), tools: [] };
 
 const choice: PickupChoice = {
   ...newPickupChoice('pickup', 'p'),

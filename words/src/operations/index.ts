@@ -1,5 +1,6 @@
 import type { StepCard } from '@rinnovo/core/gate';
 import type { OperationKind, StepKind } from '@rinnovo/core/operation';
+import { takeStringsOff } from './take-strings-off.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -32,6 +33,16 @@ import { testFit } from './test-fit.js';
 import { tracePlate } from './trace-plate.js';
 import { trimPart } from './trim-part.js';
 import { widenCavity } from './widen-cavity.js';
+import { slackenStrings } from './slacken-strings.js';
+import { stringUp } from './string-up.js';
+import { takeBatteryOut } from './take-battery-out.js';
+import { putBatteryIn } from './put-battery-in.js';
+import { liftElectronics } from './lift-electronics.js';
+import { putElectronicsBack } from './put-electronics-back.js';
+import { takeArmOff } from './take-arm-off.js';
+import { putArmOn } from './put-arm-on.js';
+import { takePartOff } from './take-part-off.js';
+import { putPartBack } from './put-part-back.js';
 import type { OperationWords, StepWords } from './row.js';
 import { SHARED } from './shared-steps.js';
 
@@ -68,6 +79,17 @@ const ROWS: readonly OperationWords[] = [
   tracePlate,
   trimPart,
   widenCavity,
+  takeStringsOff,
+  slackenStrings,
+  stringUp,
+  takeBatteryOut,
+  putBatteryIn,
+  liftElectronics,
+  putElectronicsBack,
+  takeArmOff,
+  putArmOn,
+  takePartOff,
+  putPartBack,
 ];
 
 /** What kinds of operations and their steps are called, from their rows; what has no words keeps its name. */

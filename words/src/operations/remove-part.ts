@@ -4,10 +4,6 @@ export const removePart: OperationWords = {
   kind: 'removePart',
   name: 'Remove the pickup',
   steps: {
-    slackenStrings: {
-      card: () => 'Slacken the strings.',
-      logged: 'strings slackened',
-    },
     takeOut: {
       card: () => 'Remove the pickup. Bag it with its screws.',
       logged: 'pickup removed',

@@ -4,6 +4,7 @@ import type { StepWords } from './row.js';
 
 /** Steps that several kinds of operation have. */
 export const SHARED: Readonly<Record<StepKind, StepWords>> = {
+  layOutClamps: { card: () => 'Lay out clamps, release film, tape and cauls before the glue is opened.', logged: 'clamps laid out' },
   unplug: {
     card: () => 'Unplug the router.',
     logged: 'router unplugged',

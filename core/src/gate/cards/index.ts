@@ -1,5 +1,16 @@
 import { byKind } from '../../operation/index.js';
 import type { CardRow, GateRows } from '../card.js';
+import { takeStringsOff } from './take-strings-off.js';
+import { slackenStrings } from './slacken-strings.js';
+import { stringUp } from './string-up.js';
+import { takeBatteryOut } from './take-battery-out.js';
+import { putBatteryIn } from './put-battery-in.js';
+import { liftElectronics } from './lift-electronics.js';
+import { putElectronicsBack } from './put-electronics-back.js';
+import { takeArmOff } from './take-arm-off.js';
+import { putArmOn } from './put-arm-on.js';
+import { takePartOff } from './take-part-off.js';
+import { putPartBack } from './put-part-back.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -67,4 +78,15 @@ export const CARDS: GateRows['cards'] = byKind<CardRow>([
   tracePlate,
   trimPart,
   widenCavity,
+  takeStringsOff,
+  slackenStrings,
+  stringUp,
+  takeBatteryOut,
+  putBatteryIn,
+  liftElectronics,
+  putElectronicsBack,
+  takeArmOff,
+  putArmOn,
+  takePartOff,
+  putPartBack,
 ]);

@@ -1,3 +1,3 @@
 import { plain, type CardRow } from '../card.js';
 
-export const removePart: CardRow = { kind: 'removePart', cards: () => [plain('slackenStrings'), plain('unsolder'), plain('takeOut')] };
+export const removePart: CardRow = { kind: 'removePart', cards: () => [plain('unsolder'), plain('takeOut')] };

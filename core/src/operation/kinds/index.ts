@@ -1,4 +1,15 @@
 import { byKind, type Operations } from '../rows.js';
+import { takeStringsOff } from './take-strings-off.js';
+import { slackenStrings } from './slacken-strings.js';
+import { stringUp } from './string-up.js';
+import { takeBatteryOut } from './take-battery-out.js';
+import { putBatteryIn } from './put-battery-in.js';
+import { liftElectronics } from './lift-electronics.js';
+import { putElectronicsBack } from './put-electronics-back.js';
+import { takeArmOff } from './take-arm-off.js';
+import { putArmOn } from './put-arm-on.js';
+import { takePartOff } from './take-part-off.js';
+import { putPartBack } from './put-part-back.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
 import { cutCavity } from './cut-cavity.js';
@@ -66,4 +77,15 @@ export const OPERATIONS: Operations = byKind([
   cutChannel,
   drillRow,
   cutCavity,
+  takeStringsOff,
+  slackenStrings,
+  stringUp,
+  takeBatteryOut,
+  putBatteryIn,
+  liftElectronics,
+  putElectronicsBack,
+  takeArmOff,
+  putArmOn,
+  takePartOff,
+  putPartBack,
 ]);

@@ -8,4 +8,6 @@ export const bush: PartRow = {
   threads: ['M8 × 1.25', '5/16-24', 'M4', 'M5', '6-32'],
   traits: { surface: ['smooth', 'knurled'] },
   goes: { holes: ['stud'] },
+  takes: ['stud'],
+  press: { size: 'outer', knurls: true },
 };

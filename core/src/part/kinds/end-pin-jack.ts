@@ -7,4 +7,5 @@ export const endPinJack: PartRow = {
   sizes: { bushing: range(11.9, 12.6), threadLength: null, washer: null, length: null, plugInside: range(30, 32) },
   goes: { holes: ['jack', 'other'] },
   wired: true,
+  plugged: true,
 };

@@ -7,4 +7,5 @@ export const ferrule: PartRow = {
   sizes: { outer: range(8, 9.6), flange: range(10, 12), length: null, stringHole: null },
   traits: { surface: ['smooth', 'knurled'] },
   goes: { holes: ['string'] },
+  press: { size: 'outer', knurls: true },
 };

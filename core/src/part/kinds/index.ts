@@ -14,6 +14,7 @@ import { pushPullPot } from './push-pull-pot.js';
 import { ring } from './ring.js';
 import { rotarySwitch } from './rotary-switch.js';
 import { strapPin } from './strap-pin.js';
+import { slideSwitch } from './slide-switch.js';
 import { stud } from './stud.js';
 import { toggleSwitch } from './toggle-switch.js';
 import { tuner } from './tuner.js';
@@ -28,6 +29,7 @@ export const PART_KINDS: PartKinds = byPartKind([
   toggleSwitch,
   miniToggle,
   rotarySwitch,
+  slideSwitch,
   jack,
   endPinJack,
   plate,

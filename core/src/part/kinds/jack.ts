@@ -10,4 +10,5 @@ export const jack: PartRow = {
   goes: { holes: ['pot', 'jack', 'other'] },
   hangs: true,
   wired: true,
+  plugged: true,
 };

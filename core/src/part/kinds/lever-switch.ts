@@ -9,4 +9,5 @@ export const leverSwitch: PartRow = {
   goes: { slots: true },
   hangs: true,
   wired: true,
+  takes: ['machine screw'],
 };

@@ -9,5 +9,4 @@ export const machineScrew: PartRow = {
   traits: { headForm: ['countersunk', 'oval', 'round'] },
   goes: { holes: ['screw'], plateScrews: true },
   ordinary: true,
-  into: ['lever switch'],
 };

@@ -8,4 +8,5 @@ export const strapPin: PartRow = {
   gauge: true,
   goes: { holes: ['screw', 'other'] },
   ordinary: true,
+  holdsInWood: 'minHoldStrap',
 };

@@ -7,5 +7,4 @@ export const stud: PartRow = {
   sizes: { diameter: about(8, 0.1), length: null, head: null },
   threads: ['M8 × 1.25', '5/16-24'],
   goes: { holes: ['stud'] },
-  into: ['bush'],
 };

@@ -16,4 +16,6 @@ export const tuner: PartRow = {
   shaped: true,
   traits: { fixing: ['press-in bushing', 'screwed bushing'] },
   goes: { holes: ['tuner'] },
+  press: { size: 'bushing', knurls: false, where: ['fixing', 'press-in bushing'] },
+  onHeadstock: true,
 };

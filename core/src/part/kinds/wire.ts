@@ -7,4 +7,5 @@ export const wire: PartRow = {
   sizes: { diameter: range(1.2, 1.8) },
   goes: { holes: ['wire'] },
   ordinary: true,
+  reeled: true,
 };

@@ -9,4 +9,5 @@ export const woodScrew: PartRow = {
   traits: { headForm: ['countersunk', 'oval', 'round'] },
   goes: { holes: ['screw'], plateScrews: true },
   ordinary: true,
+  holdsInWood: 'minHold',
 };

@@ -54,19 +54,31 @@ const selectGround = createSelector(
   (a, p, d, s) => a.data && p.data && d.data && s.data && { anatomy: a, parts: p.data, stock: d.data, shop: s.data },
 );
 
-/** Everything the core evaluates a plan from; null until all of it is here. */
 /** What is done of the decisions in force, by source and key. */
 const selectDone = createSelector(selectWork, (w) => doneOf(w?.operations ?? []));
 
-export const selectPlanState = createSelector(selectGround, selectParts, selectStock, selectDone, (g, parts, stock, done): PlanState | null =>
-  g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, tools: g.shop.tools, done } : null,
+/** What the instrument has that others do not, in a word each: the same words are the same list. */
+const selectFittedWords = createSelector(instrument.select, anatomy.select, (i, a) =>
+  i.data && a.data ? surveyedOf(a.data.now.document, i.data).fitted.join(' ') : '',
+);
+const selectFitted = createSelector(selectFittedWords, (words): PlanState['fitted'] => words.split(' ').filter(Boolean) as unknown as PlanState['fitted']);
+
+/** Everything the core evaluates a plan from; null until all of it is here. */
+export const selectPlanState = createSelector(
+  selectGround,
+  selectParts,
+  selectStock,
+  selectDone,
+  selectFitted,
+  (g, parts, stock, done, fitted): PlanState | null =>
+    g?.anatomy.data ? { anatomy: g.anatomy.data.now.document, parts, stock, settings: g.shop.settings, tools: g.shop.tools, done, fitted } : null,
 );
 
 /** What the state is called in the worker: it changes when the instrument, the shelf, the drawers, the shop or what is done do, not while the plan is moved. */
-export const selectStateKey = createSelector(selectGround, selectDone, (g, done) => {
+export const selectStateKey = createSelector(selectGround, selectDone, selectFittedWords, (g, done, fitted) => {
   const of = (list: readonly { readonly version: number }[] | null | undefined): string =>
     `${list?.length ?? 0}.${(list ?? []).reduce((n, x) => n + x.version, 0)}`;
-  return [g?.anatomy.of, g?.anatomy.version, of(g && Object.values(g.parts)), of(g?.stock), g?.shop.version, ...done].join('/');
+  return [g?.anatomy.of, g?.anatomy.version, of(g && Object.values(g.parts)), of(g?.stock), g?.shop.version, fitted, ...done].join('/');
 });
 
 export const selectReadings = createSelector(readings.select, (r): readonly Reading[] => (r.data ?? []).flatMap(readable));
@@ -149,12 +161,14 @@ export const selectBenchInput = createSelector(
   ledger.select,
   selectAllStanding,
   selectJob,
-  (w, decisions, plan, l, standing, job): Omit<BenchInput, 'state'> => ({
+  selectOwn,
+  (w, decisions, plan, l, standing, job, own): Omit<BenchInput, 'state'> => ({
     job: job?.id ?? '',
     choices: Object.fromEntries(decisions.map((d) => [d.id, (plan && choiceOf(plan, d.choice)) ?? d.chosen])),
     operations: w?.operations ?? [],
     waivers: w?.waivers ?? [],
     log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
+    agreed: decisions.flatMap((d) => (own || w?.consents.some((c) => c.decision === d.id) ? [d.id] : [])),
     cleared: standing.map((c) => c.decision),
   }),
 );

@@ -4,7 +4,7 @@ import { anatomy } from '../../testing/fixture';
 import { choice, pickup, planOf, route } from '../../testing/job';
 import { frameOfSpans, spansOf } from './close-up';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), stock: [], settings: settingsWith(), tools: [] };
+const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), fitted: [], stock: [], settings: settingsWith(), tools: [] };
 const { verdicts } = evaluatePlan(state, planOf({ ...choice, route }));
 
 describe('the close-up of a verdict', () => {

@@ -7,7 +7,7 @@ import { anatomy } from '../../testing/fixture';
 import { viewActions } from '../state/view.feature';
 import { VerdictList } from './verdict-list';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), stock: [], settings: settingsWith(), tools: [] };
+const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), fitted: [], stock: [], settings: settingsWith(), tools: [] };
 
 describe('a list of verdicts', () => {
   async function list(shown = choice) {

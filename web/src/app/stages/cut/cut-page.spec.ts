@@ -53,7 +53,7 @@ describe('the typed place of the route', () => {
 describe('verdicts while the hand holds the route', () => {
   it('are stated at once by marks and headline, stand in the list long enough to be read, and are all new when it lets go', async () => {
     const { fixture, store, view } = await page();
-    const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), stock: [], settings: settingsWith(), tools: [] };
+    const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), fitted: [], stock: [], settings: settingsWith(), tools: [] };
     const arrive = async (y: number): Promise<number> => {
       const moved = planOf({ ...choice, route: { ...route, at: at(y) } });
       const { verdicts } = evaluatePlan(state, moved);

@@ -6,7 +6,7 @@ import { button, host, jobOnScreen, pickup, route, tools } from '../../../testin
 import { anatomy } from '../../../testing/fixture';
 import { CuttingTable } from './cutting-table';
 
-const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), stock: [], settings: settingsWith(), tools: [], leadsNeeded: 4 };
+const state = { anatomy, parts: { 'two-coil': pickup }, done: new Set<string>(), fitted: [], stock: [], settings: settingsWith(), tools: [], leadsNeeded: 4 };
 const cavity = anatomy.cavities.find((c) => c.id === 'route')!;
 
 async function table(drawer: readonly Tool[], fill = false) {

@@ -32,7 +32,7 @@ describe('the sheet of holes', () => {
     );
     if ('problem' in row) throw new Error(row.problem);
     const plan = planOf(row.choice, newHardwareChoice('gone', { on: 'feature', feature: 'gone' }, null));
-    const state = { anatomy, parts: {}, done: new Set<string>(), stock: [], settings, tools: [] };
+    const state = { anatomy, parts: {}, done: new Set<string>(), fitted: [], stock: [], settings, tools: [] };
     store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan }, draft: null }));
     store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan, choice: 'row', result: { ...evaluatePlan(state, plan), figures: null } } }));
     const fixture = TestBed.createComponent(HolesPage);

@@ -1,3 +1,4 @@
+import { inOrder } from '@rinnovo/core/house';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { button, decision, host, jobOnScreen, operation, settle, type } from '../../../testing/job';
 import { OrderPage } from './order-page';
@@ -7,7 +8,7 @@ const operations = (['boreBulk', 'fixTemplate', 'meterPart', 'removePart', 'rout
 async function order(
   ranks: Readonly<Record<string, number>> | null = null,
 ): Promise<{ fixture: ComponentFixture<OrderPage>; http: ReturnType<typeof jobOnScreen>['http'] }> {
-  const ranked = operations.map((o) => ({ ...o, rank: ranks ? (ranks[o.kind] ?? 0) : null }));
+  const ranked = inOrder(operations.map((o) => ({ ...o, rank: ranks ? (ranks[o.kind] ?? 0) : null })));
   const { http } = jobOnScreen({ work: { decisions: [decision], operations: ranked } });
   const fixture = TestBed.createComponent(OrderPage);
   await fixture.whenStable();

@@ -1,4 +1,4 @@
-import { brokenRules, edgesOf, inOrder, isIrreversible, LISTS } from '@rinnovo/core/house';
+import { brokenRules, edgesOf, isIrreversible, LISTS } from '@rinnovo/core/house';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -6,7 +6,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { isWaived } from '@rinnovo/core/order';
+import { isWaived, isMeant } from '@rinnovo/core/order';
 import { brokenText, operationName, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
@@ -40,7 +40,8 @@ export class OrderPage {
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
 
   private readonly places = this.store.selectSignal(selectPlacesOfWork);
-  protected readonly ordered = computed(() => inOrder(this.operations()));
+  /** As the server orders them, with what they ask of the bench. */
+  protected readonly ordered = this.operations;
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
   private readonly kinds = computed(() => new Map(this.operations().map((o) => [o.id, o.kind])));
   protected readonly broken = computed(() =>
@@ -79,13 +80,12 @@ export class OrderPage {
       return kind ? operationName(kind) : '';
     };
     const edges = edgesOf(this.operations());
-    const gates = LISTS.rules.filter((r) => r.type === 'gate' && r.kinds.includes(o.kind));
-    const steps = LISTS.rules.filter((r) => r.type === 'step' && r.kinds.includes(o.kind));
+    const also = LISTS.rules.filter((r) => (r.type === 'gate' || r.type === 'step' || r.type === 'wait' || r.type === 'tidy') && isMeant(LISTS, r.to, o));
     return {
       title: operationName(o.kind),
       after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
       before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
-      also: [...gates, ...steps].map((r) => RULE_WORDS[r.id] ?? ''),
+      also: also.map((r) => RULE_WORDS[r.id] ?? ''),
     };
   });
 

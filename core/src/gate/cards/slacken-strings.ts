@@ -1,0 +1,3 @@
+import { plain, type CardRow } from '../card.js';
+
+export const slackenStrings: CardRow = { kind: 'slackenStrings', cards: () => [plain('slackenStrings')] };

@@ -198,6 +198,7 @@ const neck = Joi.object<Loose<Neck>, true>({
   zeroFret: Joi.boolean().required(),
   squareFret: count.max(40).required(),
   angle: maybeDimension,
+  jointHeight: maybeDimension,
   nutToMouth: maybeDimension.required(),
   nutWidth: maybeDimension.required(),
   endWidth: maybeDimension.required(),

@@ -1,7 +1,10 @@
 // One good example of each shape, and every field of it broken in turn. Runs on Node and in the browser: Joi has a build for each.
 import { ADDED_KINDS, addFeature, firstFeature, startingAnatomy, STARTING_KINDS } from '@rinnovo/core/instrument';
-import type Joi from 'joi';
+import { HOUSE, LISTS } from '@rinnovo/core/house';
+import Joi from 'joi';
 import {
+  CHOICE_SCHEMAS,
+  choiceSchema,
   anatomy,
   basis,
   beginSurvey,
@@ -196,5 +199,32 @@ describe('what is done so that a pickup goes in', () => {
     expect(withWork({ kind: 'widen' })).toBeFalse();
     const raised = { kind: 'raisePickup', position: 'neck', by: { value: 2, ...limits } };
     expect([withItem(raised), withItem({ kind: 'raise', does: [raised] }), withItem({ kind: 'fitSpacer' })]).toEqual([false, false, false]);
+  });
+});
+
+describe('a choice', () => {
+  const registered = choiceSchema(
+    { operations: { ...LISTS.operations, engrave: { ...LISTS.operations['cutCavity']!, kind: 'engrave' } } },
+    {
+      ...CHOICE_SCHEMAS,
+      engraving: (chosen) => Joi.object({ ...chosen, kind: Joi.string().valid('engraving').required(), cavity: Joi.string().required() }),
+    },
+  );
+  const engraving = { kind: 'engraving', id: 'name', part: null, alternatives: [], cavity: 'back', work: [{ kind: 'engrave', does: [] }] };
+  const said = (schema: Joi.Schema, value: unknown): string | undefined => schema.validate(value, OPTIONS).error?.details[0]?.path.join('/');
+
+  it('is of the kinds and its work of the operations that are registered, and of no other', () => {
+    expect(said(registered, engraving)).toBeUndefined();
+    expect(said(choice, engraving)).toBe('kind');
+    expect(said(choice, { ...examples.pickupChoice, work: engraving.work })).toBe('work/0/kind');
+    for (const kind of Object.keys(HOUSE.choiceKinds)) expect(Object.keys(CHOICE_SCHEMAS)).toContain(kind);
+  });
+
+  it('that is a cut has no part, and a part is no cut', () => {
+    const place = { on: 'feature', feature: 'pocket' };
+    const cut = { kind: 'cut', cut: 'deepen', id: 'deeper', part: null, alternatives: [], place, count: 1, work: [] };
+    expect(said(choice, cut)).toBeUndefined();
+    expect(said(choice, { ...cut, part: 'a0000000-0000-4000-8000-000000000001' })).toBe('part');
+    expect(said(choice, { ...cut, kind: 'hardware' })).toBe('cut');
   });
 });

@@ -70,6 +70,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await page.goto(`${workshop.url}/i/${FIRST}/order`);
   for (const work of ['Deepen the cavity', 'Drill the row of holes']) await expect(page.getByText(work).first()).toBeVisible();
   await page.getByRole('link', { name: 'Open Bench' }).click();
+  await workUntil(page, (crumbs) => crumbs.includes('Deepen the cavity'));
   // what is asked before a cut is asked for the work at hand
   const gate = page.locator('rn-gate-panel');
   await expect(gate).toContainText('neck pocket');

@@ -142,6 +142,7 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   scaleLength: 'scale length',
   scaleLengthBass: 'bass scale length',
   nutToMouth: 'nut to the mouth of the neck pocket',
+  jointHeight: 'fingerboard over the body at the joint',
   nutWidth: 'width at the nut',
   boardEndWidth: 'width at the end of the fingerboard',
   boardRadius: 'fingerboard radius',

@@ -1,4 +1,4 @@
-import { LISTS, cautionsOf } from '@rinnovo/core/house';
+import { HOUSE, LISTS, cautionsOf } from '@rinnovo/core/house';
 import { newHardwareChoice, newPickupChoice, type Corner, type PlaceRef, type Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { SETTING_KEYS } from '@rinnovo/core/operation';
@@ -18,6 +18,8 @@ import {
   CAUTION_WORDS,
   loggedStepText,
   operationName,
+  operationWords,
+  partKindWord,
   stepText,
   RULE_WORDS,
   clearanceText,
@@ -32,6 +34,7 @@ import {
   otherLengthText,
   targetText,
   verdictSentence,
+  verdictTitle,
   workingLines,
 } from './index.js';
 
@@ -273,5 +276,28 @@ describe('what stands at the machine', () => {
     expect(beside('row 2')).toContain('New hole to the next hole of the row');
     expect(beside('back cavity', 'exit')).toContain('Exit of the new hole to the long back cavity');
     expect(beside('body')).toContain('the edge of the body');
+  });
+});
+
+describe('words that are only registered', () => {
+  it('name an operation, its steps and a check; what has none keeps its name', () => {
+    const { operationName, stepText, loggedStepText } = operationWords([
+      { kind: 'engrave', name: 'Engrave the name', steps: { engraveTo: { card: (n) => `Engrave with the ${n['bit']}.`, logged: 'engraved' } } },
+    ]);
+    expect(operationName('engrave')).toBe('Engrave the name');
+    expect(stepText({ kind: 'engraveTo', names: { bit: '3 mm' } })).toBe('Engrave with the 3 mm.');
+    expect(loggedStepText('engrave', '2 engraveTo')).toBe('Engrave the name · engraved');
+    expect([operationName('gild'), loggedStepText('gild', '1 rub')]).toEqual(['gild', 'gild']);
+    const v = verdictOf({ check: 'woodLeft' });
+    expect(verdictTitle(v, names, { woodLeft: () => 'Wood under the name' })).toBe('Wood under the name');
+    expect(verdictTitle(v, names)).toBe('Neck route: woodLeft');
+  });
+
+  it('are there for every check, remedy and kind of part of the house', () => {
+    for (const { id } of HOUSE.checks)
+      expect(verdictTitle(verdictOf({ check: id }), names))
+        .withContext(id)
+        .not.toContain(id);
+    for (const kind of Object.keys(HOUSE.partKinds)) expect(partKindWord(kind)).withContext(kind).not.toBe(kind);
   });
 });

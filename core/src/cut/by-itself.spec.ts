@@ -7,7 +7,7 @@ import { actsOf, settingsWith } from '../operation/index.js';
 import { undoRecipe, type WorkSoFar } from '../record/index.js';
 import { gateOf } from '../testing/gate.js';
 import { controlOf } from '../testing/hardware.js';
-import { plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
+import { dim, plainAnatomy, plainChoice, plainState, plainTools } from '../testing/plan.js';
 import { noBench, doesOf, leftBy } from '../testing/work.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { channelFor, deepening, holeRow, isMovableCut, moveCut, newCavity, relief, slantedBore, surfacing, type HoleRow, type PlannedCut } from './index.js';
@@ -42,6 +42,36 @@ describe('a floor that is cut deeper for its own sake', () => {
       'notDeeper',
       'notThere',
     ]);
+  });
+
+  it('of a neck pocket lowers the joint by as much: 16 to 18.0 takes 6 to 4; stopped at 17.2 it is to 18.0 still, and what is read replaces both', () => {
+    const base = plainAnatomy();
+    const state = plainState({ ...base, neck: { ...base.neck, jointHeight: dim(6) } });
+    const choice = choiceOf(deepening(state.anatomy, 'deeper', { cavity: 'pocket', level: 'p' }, 18, s));
+    const of = (a: Anatomy) => [a.cavities.find((c) => c.id === 'pocket')!.levels[0]!.depth!.value, Number(a.neck.jointHeight!.value.toFixed(6))];
+    expect(of(evaluateChoice(state, choice).anatomy)).toEqual([18, 4]);
+    const judged = clearToCut(gateOf({ evaluation: ofChoice(evaluatePlan(state, { format: 5, choices: [choice] }), 'deeper'), found: state.anatomy }));
+    expect(judged.items.flatMap((i) => (i.kind === 'reading' ? [`${i.target.quantity} ${i.target.feature} ${i.state}`] : []))).toEqual([
+      'bodyThickness body none',
+      'levelDepth pocket none',
+    ]);
+    // a depth was read on the way: the act is absolute
+    const begun = { state, job: 'j', choices: { d: choice }, operations: [], waivers: [], agreed: [], cleared: ['d'] };
+    const { operation } = benchNow({ ...begun, log: [] });
+    const log = [{ operation: operation!.id, step: '2 deepenTo', outcome: 'wentWrong' as const, measured: 17.2, at: '2026-01-01T10:00:00.000Z' }];
+    expect(of(evaluateChoice(state, choice).anatomy)).toEqual([18, 4]);
+    expect(benchNow({ ...begun, operations: [{ ...operation!, state: 'doing' }], log }).cards.find((c) => c.kind === 'deepenTo')!.asks!.expected).toBe(18);
+    const read = (value: number) => [{ level: 'p', value, limit: 0.05, entry: 'r' }];
+    expect(of(leftBy('deepenRoute', choice, state, { depths: read(18.1) }))).toEqual([18.1, 3.9]);
+    // a pocket that nobody had measured: the joint is to be read again
+    const unread = plainState({
+      ...state.anatomy,
+      cavities: state.anatomy.cavities.map((c) => ({ ...c, levels: c.levels.map((p) => ({ ...p, depth: null })) })),
+    });
+    expect(leftBy('deepenRoute', choice, unread, { depths: read(18) }).neck.jointHeight).toBeNull();
+    // no other cavity touches it
+    const back = choiceOf(deepening(state.anatomy, 'b', { cavity: 'back', level: 'b' }, 20, s));
+    expect(of(evaluateChoice(state, back).anatomy)).toEqual([16, 6]);
   });
 
   it('is decided on or left, rests on readings, is read at the machine and left as it was read', () => {

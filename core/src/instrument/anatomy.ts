@@ -162,6 +162,8 @@ export interface Neck {
   readonly thicknessTwelfth: Dimension | null;
   /** Of the board's plane against the body's top, degrees, positive backwards; not there on an instrument of which nobody said it. */
   readonly angle?: Dimension | null;
+  /** The board's top over the body's top at the joint; not there while nobody read it. A deeper pocket lowers it. */
+  readonly jointHeight?: Dimension | null;
   /** From the nut to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }

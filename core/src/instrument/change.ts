@@ -88,7 +88,11 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'closeHole':
       return withHole(a, change.hole, (h) => ({ ...h, diameter: null, bare: null, depth: null, condition: 'plugged', part: null }));
     case 'setDepth':
-      return withLevel(a, change.cavity, change.level, (p) => ({ ...p, depth: change.depth }));
+      return lowered(
+        withLevel(a, change.cavity, change.level, (p) => ({ ...p, depth: change.depth })),
+        a,
+        change,
+      );
     case 'sizeLevel':
       return withLevel(a, change.cavity, change.level, (p) => ({ ...p, outline: change.outline }));
     case 'deepenHole':
@@ -156,4 +160,14 @@ export function levelsOfSet(cavity: Cavity, set: string): readonly Level[] {
 /** The cuts of a cavity, oldest first. */
 export function setsOf(cavity: Cavity): readonly string[] {
   return [...new Set(cavity.levels.map((p) => p.set))];
+}
+
+/** A deeper neck pocket lowers the neck by as much as it was deepened; of a pocket whose depth nobody knew the joint is to be read again. */
+function lowered(now: Anatomy, was: Anatomy, { cavity, level, depth }: Extract<Change, { readonly kind: 'setDepth' }>): Anatomy {
+  const height = was.neck.jointHeight;
+  const pocket = was.cavities.find((c) => c.id === cavity);
+  if (!height || pocket?.kind !== 'neck pocket') return now;
+  const before = pocket.levels.find((p) => p.id === level)?.depth ?? null;
+  const jointHeight = before && { value: height.value - (depth.value - before.value), limit: height.limit + before.limit + depth.limit, basis: depth.basis };
+  return { ...now, neck: { ...now.neck, jointHeight } };
 }

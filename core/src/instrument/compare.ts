@@ -142,6 +142,7 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     { quantity: 'scaleLength', feature: 'neck' },
     ...(a.neck.scaleBass ? [{ quantity: 'scaleLengthBass' as const, feature: 'neck' }] : []),
     { quantity: 'nutToMouth', feature: 'neck' },
+    ...(a.neck.jointHeight ? [{ quantity: 'jointHeight' as const, feature: 'neck' }] : []),
     { quantity: 'nutWidth', feature: 'neck' },
     { quantity: 'boardEndWidth', feature: 'neck' },
     { quantity: 'boardRadius', feature: 'neck' },

@@ -18,6 +18,7 @@ export type QuantityId =
   | 'scaleLength'
   | 'scaleLengthBass'
   | 'nutToMouth'
+  | 'jointHeight'
   | 'nutWidth'
   | 'boardEndWidth'
   | 'boardRadius'
@@ -39,6 +40,7 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   scaleLength: { id: 'scaleLength', unit: 'mm', min: 250, max: 1100 },
   scaleLengthBass: { id: 'scaleLengthBass', unit: 'mm', min: 250, max: 1100 },
   nutToMouth: { id: 'nutToMouth', unit: 'mm', min: 100, max: 900 },
+  jointHeight: { id: 'jointHeight', unit: 'mm', min: 0, max: 30 },
   nutWidth: { id: 'nutWidth', unit: 'mm', min: 20, max: 130 },
   boardEndWidth: { id: 'boardEndWidth', unit: 'mm', min: 25, max: 160 },
   boardRadius: { id: 'boardRadius', unit: 'mm', min: 100, max: 2000 },

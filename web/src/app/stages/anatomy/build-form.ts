@@ -28,6 +28,7 @@ const TARGETS: readonly Target[] = [
   { quantity: 'scaleLength', feature: 'neck' },
   { quantity: 'scaleLengthBass', feature: 'neck' },
   { quantity: 'nutToMouth', feature: 'neck' },
+  { quantity: 'jointHeight', feature: 'neck' },
   { quantity: 'nutWidth', feature: 'neck' },
   { quantity: 'boardEndWidth', feature: 'neck' },
   { quantity: 'boardRadius', feature: 'neck' },

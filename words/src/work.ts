@@ -67,6 +67,15 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   unplugBeforeChange: 'Unplug the router before every bit or depth change.',
 };
 
+/** Why something on the bench is changed first; common practice. */
+export const BENCH_WORDS: Readonly<Record<string, string>> = {
+  strings: 'Strings off before routing, tuners and studs. Slack before a pickup under them is touched.',
+  battery: 'Battery out before iron, drill or router come near.',
+  arm: 'Tremolo arm off before the body is turned over.',
+  part: 'What lies over the work comes off first.',
+  electronics: 'Lift out what is soldered in before cutting in its cavity.',
+};
+
 export function brokenText(b: BrokenRule, kindOf: (operation: string) => OperationKind | undefined): string {
   const [first, second] = b.operations.map((o) => {
     const kind = kindOf(o);

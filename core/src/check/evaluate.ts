@@ -85,6 +85,8 @@ function levelsApart(changes: readonly Change[]): readonly Change[] {
   });
 }
 
+const NOTHING: readonly never[] = [];
+
 /** What the checks of its kind say of a choice; what is to be measured or traced first is said alone. */
 function verdictsOn(site: Site): readonly Verdict[] {
   const { rows, after, choice } = site;
@@ -92,9 +94,9 @@ function verdictsOn(site: Site): readonly Verdict[] {
   if (!isThere(rows, after.anatomy, choice)) return [of(goneVerdict(choice))];
   const missing = choiceRow(rows, choice).missing?.(site.found, choice) ?? [];
   if (missing.length > 0) return [of(missingVerdict('measureFirst', { feature: choice.id }, missing, 0))];
-  return rows.checks
-    .filter((row) => row.choices.includes(choice.kind))
-    .flatMap((row) => row.run(site).map((v) => ({ ...v, choice: choice.id, unit: row.unit, about: row.about ?? [] })));
+  return rows.checks.flatMap((row) =>
+    row.choices.includes(choice.kind) ? row.run(site).map((v) => ({ ...v, choice: choice.id, unit: row.unit, about: row.about ?? NOTHING })) : [],
+  );
 }
 
 /** The place that a choice was made for is not on the instrument any more: it says so, and no number. */

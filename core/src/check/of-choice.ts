@@ -11,8 +11,19 @@ export function ofPickup(compare: (place: PlaceOfPart) => readonly Verdict[]): (
 
 /** A comparison at the place of any other part; nothing where no part is chosen. */
 export function ofHardware(compare: (site: PartSite) => readonly Verdict[]): (site: Site) => readonly Verdict[] {
-  return ({ rows, after, plan, choice }) => {
-    const site = isHardwareChoice(choice) ? siteOf(rows, after, plan, choice) : null;
-    return site ? compare(site) : [];
+  return (site) => {
+    const here = partSite(site);
+    return here ? compare(here) : [];
   };
+}
+
+/** All comparisons ask for the same place one after the other: the last one is kept. */
+let last: { readonly site: Site; readonly here: PartSite | null } | null = null;
+
+function partSite(site: Site): PartSite | null {
+  if (last?.site !== site) {
+    const { rows, after, plan, choice } = site;
+    last = { site, here: isHardwareChoice(choice) ? siteOf(rows, after, plan, choice) : null };
+  }
+  return last.here;
 }

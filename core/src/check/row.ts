@@ -41,15 +41,16 @@ export const MM: About = { unit: 'mm' };
 export const COUNT: About = { unit: 'count' };
 export const YES_OR_NO: About = { unit: 'choice' };
 
-/** The rows of one comparison that says several things; it is made once for a site. */
+/** The rows of one comparison that says several things; it is made once for a site: its rows are asked one after the other, so that the last one is all that is kept. */
 export function rowsOf(choices: readonly string[], compare: (site: Site) => readonly Verdict[], says: Readonly<Record<CheckId, About>>): readonly CheckRow[] {
-  const made = new WeakMap<Site, readonly Verdict[]>();
+  let last: { readonly site: Site; readonly made: readonly Verdict[] } | null = null;
   const of = (site: Site): readonly Verdict[] => {
-    const known = made.get(site) ?? compare(site);
-    const stray = known.find((v) => !(v.check in says));
-    if (stray) throw new RangeError(`no row says what ${stray.check} is about`);
-    made.set(site, known);
-    return known;
+    if (last?.site !== site) {
+      last = { site, made: compare(site) };
+      const stray = last.made.find((v) => !(v.check in says));
+      if (stray) throw new RangeError(`no row says what ${stray.check} is about`);
+    }
+    return last.made;
   };
   return Object.entries(says).map(([id, about]) => ({ id, choices, ...about, run: (site) => of(site).filter((v) => v.check === id) }));
 }

@@ -42,19 +42,20 @@ export function isThere(rows: Pick<CheckRows, 'choiceKinds'>, anatomy: Anatomy, 
  * Nothing where all stays as it is. Throws RangeError when its place is not there.
  */
 export function worksOf(rows: CheckRows, choice: Choice, state: Omit<Ground, 'rows'>): readonly Work[] {
+  return unplacedWorks(rows, choice, state).map((work) => ({ ...work, ...placed(rows, choice, state, work) }));
+}
+
+/** The same without where it is done and what it asks of the bench: what is only counted, or looked up in the drawers. */
+export function unplacedWorks(rows: CheckRows, choice: Choice, state: Omit<Ground, 'rows'>): readonly Omit<Work, keyof Placed>[] {
   const row = choiceRow(rows, choice);
-  const ground = { ...state, rows };
-  const places = row.places(choice, state.anatomy);
-  const subject = { aspect: 'anatomy' as const, id: places[0] };
-  return row.works(ground, choice).map(({ kind, does }) => {
-    const work = { key: kind, kind, subject, does, lapses: does.flatMap(lapsesOf) };
-    return { ...work, ...placed(ground, places, work) };
-  });
+  const subject = { aspect: 'anatomy' as const, id: row.places(choice, state.anatomy)[0] };
+  return row.works({ ...state, rows }, choice).map(({ kind, does }) => ({ key: kind, kind, subject, does, lapses: does.flatMap(lapsesOf) }));
 }
 
 /** Where some work is done, and what it asks of the bench. */
-export function placed(ground: Ground, places: readonly string[], work: Omit<Work, keyof Placed>): Placed {
-  const at = workPlace(ground.anatomy, places, work.does);
+export function placed(rows: CheckRows, choice: Choice, state: Omit<Ground, 'rows'>, work: Omit<Work, keyof Placed>): Placed {
+  const ground = { ...state, rows };
+  const at = workPlace(state.anatomy, choiceRow(rows, choice).places(choice, state.anatomy), work.does);
   return { at, bench: { needs: ground.rows.bench.flatMap((b) => b.needs({ ...work, at }, ground)), makes: [] } };
 }
 

@@ -29,7 +29,8 @@ export interface Begun {
 /** The ways out of a kind of choice, and the way back from them. */
 export interface ChoiceWays<C extends Choice = Choice> {
   readonly kind: string;
-  proposals(ground: WaysGround, choice: C): readonly Proposal[];
+  /** `bare`: the choice with nothing done for it, which `now` of the ground is of. */
+  proposals(ground: WaysGround, choice: C, bare: C): readonly Proposal[];
   /** How far a proposal is what the owner asked for, 0 to 1. `asked`: the part that was asked for. */
   owner(ground: Pick<WaysGround, 'rows' | 'state'>, choice: C, asked: string | null, request: OwnerRequest): number;
   /** The part that was there in the place as it would be left: does it go back, and was anything cut? */

@@ -67,8 +67,9 @@ export function* optionsInTurn(rows: RemedyRows, state: PlanState, plan: Plan, c
     return known;
   };
   const ways = waysOf(rows, choice);
-  const now = within(bareChoice(rows, choice));
-  const proposals = ways.proposals({ rows, state, plan, now }, choice);
+  const bare = bareChoice(rows, choice);
+  const now = within(bare);
+  const proposals = ways.proposals({ rows, state, plan, now }, choice, bare);
   const kept = proposals.find((p) => p.kind === 'keep');
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(kept.choice);

@@ -30,20 +30,20 @@ export function operationsNow(rows: WorkRows, stored: readonly Operation[], want
     const begun = mine.filter(hasStarted);
     const made = isThere(rows, state.anatomy, w.choice) ? plannedWork(rows, state, w.choice) : [];
     const kept = new Map(mine.map((r) => [r.key, r]));
+    const where = (work: Parameters<typeof placed>[3]): Placed => placed(rows, w.choice, state, work);
     const fresh = made
       .filter((m) => !begun.some((b) => b.key === m.key))
-      .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), at: m.at, bench: m.bench, minutes: m.minutes, moves: m.moves ?? [], ...waits(m) }));
+      .map((m) => ({ ...asOperation(m, w, kept.get(m.key)), ...where(m), minutes: m.minutes, moves: m.moves ?? [], ...waits(m) }));
     const planned = begun.map((b): PlannedOperation => {
       const same = made.find((m) => m.key === b.key);
       const work = withWork(b, made);
-      const where = same ? { at: same.at, bench: same.bench } : placed({ ...state, rows }, [b.subject.id], work);
-      return { ...work, ...where, minutes: same?.minutes ?? usualMinutes(rows, b.kind, state), moves: same?.moves ?? [], ...waits(same) };
+      return { ...work, ...where(work), minutes: same?.minutes ?? usualMinutes(rows, b.kind, state), moves: same?.moves ?? [], ...waits(same) };
     });
     return [...planned, ...fresh];
   });
 }
 
-function asOperation({ key, kind, subject, does, lapses }: Work, { decision, job, choice }: Wanted, row: Operation | undefined): Operation {
+function asOperation({ key, kind, subject, does, lapses }: Omit<Work, keyof Placed>, { decision, job, choice }: Wanted, row: Operation | undefined): Operation {
   return {
     id: row?.id ?? idOf(decision, key),
     job,
@@ -60,7 +60,7 @@ function asOperation({ key, kind, subject, does, lapses }: Work, { decision, job
 }
 
 /** Work that was begun before operations kept what they do is what its plan makes of it. */
-function withWork(row: Operation, made: readonly Work[]): Operation {
+function withWork(row: Operation, made: readonly Omit<Work, keyof Placed>[]): Operation {
   const same = row.does.length === 0 && row.state === 'doing' ? made.find((m) => m.key === row.key) : undefined;
   return same ? { ...row, does: same.does, lapses: same.lapses } : row;
 }

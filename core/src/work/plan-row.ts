@@ -1,6 +1,6 @@
 import type { CheckRows, Choice, PlanState } from '../check/index.js';
 import type { CuttingPlan } from '../cut/index.js';
-import { operationRow, type Act, type OperationKind, type Work } from '../operation/index.js';
+import { operationRow, type Act, type OperationKind, type Placed, type Work } from '../operation/index.js';
 import type { Move } from '../part/index.js';
 import type { Need } from './need.js';
 
@@ -40,7 +40,7 @@ export interface Planned {
 /** How work of a kind is planned; null: there is nothing to do, and no operation is made. */
 export interface PlanRow {
   readonly kind: OperationKind;
-  readonly plan: (work: Work, ground: PlanGround) => Planned | null;
+  readonly plan: (work: Omit<Work, keyof Placed>, ground: PlanGround) => Planned | null;
 }
 
 /** Working minutes of a kind, by the shop's numbers. */
@@ -49,6 +49,6 @@ export function usualMinutes(rows: WorkRows, kind: OperationKind, { settings }: 
 }
 
 /** A kind that asks for things and takes its usual time. */
-export function planRow(kind: OperationKind, needs: (work: Work, ground: PlanGround) => readonly Need[]): PlanRow {
+export function planRow(kind: OperationKind, needs: (work: Omit<Work, keyof Placed>, ground: PlanGround) => readonly Need[]): PlanRow {
   return { kind, plan: (work, ground) => ({ needs: needs(work, ground), minutes: usualMinutes(ground.rows, kind, ground.state) }) };
 }

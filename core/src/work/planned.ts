@@ -1,11 +1,11 @@
-import { worksOf, type Choice, type PlanState } from '../check/index.js';
+import { unplacedWorks, type Choice, type PlanState } from '../check/index.js';
 import { cuttingFor, type CuttingPlan } from '../cut/index.js';
-import type { Work } from '../operation/index.js';
+import type { Placed, Work } from '../operation/index.js';
 import { needKey, type Need } from './need.js';
 import { usualMinutes, type Planned, type WorkRows } from './plan-row.js';
 
 /** A piece of work with what it asks for. */
-export interface PlannedWork extends Work, Omit<Planned, 'does'> {}
+export interface PlannedWork extends Omit<Work, keyof Placed>, Omit<Planned, 'does'> {}
 
 /**
  * The work of a choice as it would be done with this shop's tools; what there is nothing to do of is left out.
@@ -18,7 +18,7 @@ export function plannedWork(
   cutting: CuttingPlan | null = cuttingFor(rows, state, choice),
   today = NEVER,
 ): readonly PlannedWork[] {
-  return worksOf(rows, choice, state).flatMap((work): readonly PlannedWork[] => {
+  return unplacedWorks(rows, choice, state).flatMap((work): readonly PlannedWork[] => {
     const row = rows.plans[work.kind];
     const planned = row ? row.plan(work, { rows, state, choice, cutting, today }) : { needs: [], minutes: usualMinutes(rows, work.kind, state) };
     return planned ? [{ ...work, ...planned }] : [];

@@ -47,8 +47,8 @@ const HALF = 0.5;
 /** The ways out for a part that is no pickup. */
 export const hardware: ChoiceWays<HardwareChoice> = {
   kind: 'hardware',
-  proposals(ground, choice) {
-    const g = hardwareGround(ground, bareChoice(ground.rows, choice), ground.now);
+  proposals(ground, _choice, bare) {
+    const g = hardwareGround(ground, bare, ground.now);
     return REMEDIES.flatMap((remedy) => remedy(g));
   },
   owner({ rows, state }, { part }, asked) {

@@ -32,8 +32,8 @@ const REMEDIES: readonly ((g: PickupGround) => readonly Proposal[])[] = [
 /** The ways out for a pickup. */
 export const pickup: ChoiceWays<PickupChoice> = {
   kind: 'pickup',
-  proposals({ rows, state, plan, now }, choice) {
-    const g = { rows, state, plan, choice, bare: bareChoice(rows, choice), verdicts: ofChoice(now, choice.id).verdicts };
+  proposals({ rows, state, plan, now }, choice, bare) {
+    const g = { rows, state, plan, choice, bare, verdicts: ofChoice(now, choice.id).verdicts };
     return REMEDIES.flatMap((remedy) => remedy(g));
   },
   owner: ({ state }, { part }, _asked, request) => ownersRequest(pickupIn(state.parts, part), request),

@@ -1,4 +1,4 @@
-import { doneOf, settingsWith } from '@rinnovo/core/operation';
+import { doneOf, settingsWith, type Operation } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
 import type { ShownReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
@@ -8,7 +8,7 @@ import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { standingReadings } from '@rinnovo/core/work';
-import { namesOf, placeOfChoice } from '@rinnovo/words';
+import { nameOf, namesOf, placeOfChoice, upperFirst } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
 import { anatomy, instrument, jobs, ledger, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
@@ -179,6 +179,17 @@ export const selectStandingReadings = createSelector(selectReadings, selectOpera
 );
 
 /** Where the work of each decision in force is done, in words. */
-export const selectPlacesOfWork = createSelector(selectDecisions, selectPlan, selectNames, (decisions, plan, names): Readonly<Record<string, string>> =>
+const selectPlacesOfWork = createSelector(selectDecisions, selectPlan, selectNames, (decisions, plan, names): Readonly<Record<string, string>> =>
   Object.fromEntries(decisions.map((d) => [d.id, placeOfChoice((plan && choiceOf(plan, d.choice)) ?? d.chosen, names)])),
+);
+
+/** Where an operation is done, in words: at the place of its decision; what is changed on the bench at its own, or on the whole instrument. */
+export const selectWhereOf = createSelector(
+  selectPlacesOfWork,
+  selectNames,
+  (places, names) =>
+    (o: Pick<Operation, 'source' | 'subject' | 'decision'>): string => {
+      if (o.source.of !== 'job') return places[o.decision] ?? '';
+      return names[o.subject.id] === undefined ? 'Whole instrument' : upperFirst(nameOf(names, o.subject.id));
+    },
 );

@@ -29,7 +29,7 @@ import type { Typed } from '../../state/commands';
 import { planActions } from '../../state/plan.actions';
 import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectChoice, selectDecisions, selectJob, selectOperations, selectPlacesOfWork, selectStanding } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectJob, selectOperations, selectWhereOf, selectStanding } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
@@ -76,8 +76,11 @@ export class BenchPage {
     const o = this.bench()?.operation;
     return o ? operationName(o.kind) : '';
   });
-  private readonly places = this.store.selectSignal(selectPlacesOfWork);
-  protected readonly where = computed(() => this.places()[this.bench()?.operation?.decision ?? ''] ?? '');
+  private readonly whereOf = this.store.selectSignal(selectWhereOf);
+  protected readonly where = computed(() => {
+    const o = this.bench()?.operation;
+    return o ? this.whereOf()(o) : '';
+  });
   protected readonly step = computed(() => {
     const card = this.card();
     return card ? stepText(card) : '';
@@ -130,7 +133,7 @@ export class BenchPage {
     (this.bench()?.ordered ?? []).map((o) => ({
       id: o.id,
       word: operationName(o.kind),
-      where: this.places()[o.decision] ?? '',
+      where: this.whereOf()(o),
       state: o.state,
       now: o.id === this.bench()?.operation?.id,
       skipped: this.bench()?.skipped.includes(o.id) ?? false,

@@ -7,11 +7,11 @@ import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { isWaived, isMeant } from '@rinnovo/core/order';
-import { brokenText, operationName, RULE_WORDS } from '@rinnovo/words';
+import { BENCH_WORDS, brokenText, operationName, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
-import { selectDecision, selectJob, selectOperations, selectPlacesOfWork, selectWork } from '../../state/selectors';
+import { selectDecision, selectJob, selectOperations, selectWhereOf, selectWork } from '../../state/selectors';
 import { Icon } from '../../ui/icon';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'mishap', dropped: 'dropped' } as const;
@@ -39,7 +39,7 @@ export class OrderPage {
   protected readonly selected = signal<string | null>(null);
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
 
-  private readonly places = this.store.selectSignal(selectPlacesOfWork);
+  private readonly whereOf = this.store.selectSignal(selectWhereOf);
   /** As the server orders them, with what they ask of the bench. */
   protected readonly ordered = this.operations;
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
@@ -60,9 +60,11 @@ export class OrderPage {
       id: o.id,
       place: i + 1,
       title: operationName(o.kind),
-      where: this.places()[o.decision] ?? '',
+      where: this.whereOf()(o),
       minutes: o.minutes,
       irreversible: isIrreversible(o.kind),
+      // what is changed on the bench goes where the work asks for it
+      bench: o.source.of === 'job',
       state: STATE_WORDS[o.state],
       done: o.state === 'done',
       broken: broken.has(o.id),
@@ -85,7 +87,7 @@ export class OrderPage {
       title: operationName(o.kind),
       after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
       before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
-      also: also.map((r) => RULE_WORDS[r.id] ?? ''),
+      also: [...o.bench.makes.map((m) => BENCH_WORDS[m.of] ?? ''), ...also.map((r) => RULE_WORDS[r.id] ?? '')],
     };
   });
 

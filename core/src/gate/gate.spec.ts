@@ -299,3 +299,19 @@ describe('the bench', () => {
     expect(benchNow({ ...input, operations: alone({ ...operation, state: 'done' }) }).operation).toBeNull();
   });
 });
+
+describe('a part that is cut down', () => {
+  it('waits for its owner’s yes, and for nothing once that is there', () => {
+    const trim = { kind: 'trimPart', does: [{ kind: 'trimPickup' as const, position: 'here', trimmed: { ears: 1, screws: 0 } }] };
+    const choice = plainChoice({ part: 'other', work: [trim] });
+    const done = ['meterPart', 'removePart', 'takeOffInsert'].map((kind) => operationOf(kind, { state: 'done' }));
+    const now = (agreed: readonly string[]) =>
+      benchNow({ state: plainState(), job: 'j', choices: { d: choice }, operations: done, waivers: [], log: [], agreed, cleared: [] });
+    expect([now([]).operation!.kind, now([]).hindrances]).toEqual(['trimPart', [{ kind: 'gate', rule: 'ownerAgreed', state: 'ownerAgreed' }]]);
+    expect(now(['d']).hindrances).toEqual([]);
+    // what can be put back asks nobody
+    const swap = { ...plainChoice({ part: 'other' }) };
+    const first = benchNow({ state: plainState(), job: 'j', choices: { d: swap }, operations: [], waivers: [], log: [], agreed: [], cleared: [] });
+    expect(first.hindrances).toEqual([]);
+  });
+});

@@ -131,6 +131,8 @@ const nell = { id: 'nell', name: 'Nell', role: 'technician' as const };
 const client = { id: 'client', name: 'Client', role: 'owner' as const };
 
 export interface JobOnScreen {
+  /** The decisions that the owner agreed to; else all. */
+  readonly agreed?: readonly string[];
   /** What lies in the drawers; else one of the part. */
   readonly stock?: readonly StockItem[];
   readonly choice?: PickupChoice;
@@ -212,7 +214,15 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const named = new Set(held.operations.map((o) => o.kind));
   const others = named.size === 0 ? [] : plannedWork(state, chosen).flatMap((x) => (named.has(x.kind) ? [] : [operation(x.kind, { state: 'done' })]));
   const choices: Readonly<Record<string, Choice>> = held.operations.length > 0 ? { decision: chosen } : {};
-  const input = { state, job: 'job', choices, operations: [...others, ...held.operations], waivers: held.waivers, agreed: ['decision'], cleared };
+  const input = {
+    state,
+    job: 'job',
+    choices,
+    operations: [...others, ...held.operations],
+    waivers: held.waivers,
+    agreed: more.agreed ?? ['decision'],
+    cleared,
+  };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: noBench.benchNow({ ...input, log: entries }) } }));
   return { http, store };

@@ -1,3 +1,4 @@
+import type { PlannedOperation } from '@rinnovo/core/work';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { LedgerEntry, Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
@@ -210,6 +211,21 @@ describe('the bench', () => {
     const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
     expect((put.request.body as LogStep).counted).toBe('it came with the guitar');
     put.flush({ entry: {} });
+    http.match(() => true);
+  });
+
+  it('asks the owner before a part is cut down, there and then', async () => {
+    const trimmed: PlannedOperation = operation('trimPart');
+    const does = [{ kind: 'trimPickup' as const, position: 'pickup', trimmed: { ears: 1, screws: 0 } }];
+    const choice = { ...planned, work: [{ kind: 'trimPart', does }] };
+    const { fixture, http } = await bench({ choice, work: { ...cleared, operations: [trimmed] }, agreed: [] });
+    expect(host(fixture).textContent).toContain('Ask the owner');
+    await type(fixture, 'rn-ask-owner input', 'file it');
+    button(fixture, 'Save consent').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/consents/'));
+    expect(put.request.body).toEqual(jasmine.objectContaining({ decision: 'decision', said: 'file it' }));
+    put.flush({});
     http.match(() => true);
   });
 

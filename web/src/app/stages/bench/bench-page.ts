@@ -31,6 +31,7 @@ import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectDecisions, selectJob, selectOperations, selectWhereOf, selectStanding } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+import { AskOwner } from '../../ui/ask-owner';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
 import { WorkingView } from '../../ui/working-view';
@@ -50,7 +51,7 @@ const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projec
 /** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
 @Component({
   selector: 'rn-bench-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, GatePanel, LengthField, WorkingView, WentWrong, StepPhotos, StopWatch],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, AskOwner, GatePanel, LengthField, WorkingView, WentWrong, StepPhotos, StopWatch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -121,6 +122,8 @@ export class BenchPage {
       gate: h.kind === 'gate' && h.state === 'clearToCut',
     }));
   });
+  /** A part is cut down only when its owner agreed: asked where the work waits for it. */
+  protected readonly asksOwner = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'ownerAgreed'));
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
   protected readonly cutting = computed(() => {
     const kind = this.bench()?.operation?.kind;

@@ -315,3 +315,19 @@ describe('a part that is cut down', () => {
     expect(first.hindrances).toEqual([]);
   });
 });
+
+describe('a plate that is lifted', () => {
+  it('is marked through its screw holes first, where it has any', () => {
+    const cards = (screws: number): readonly string[] => {
+      const a = plainAnatomy();
+      const anatomy = { ...a, plates: a.plates.map((p) => ({ ...p, screws: Array.from({ length: screws }, (_, i) => ({ x: i, y: 80, gauge: 4 })) })) };
+      const operation = operationOf('removeHardware', {
+        does: [{ kind: 'fitHardware', feature: 'plate', part: null }],
+        at: { features: ['plate'], cavities: [], zones: ['body top'], holes: [] },
+      });
+      const input = { state: plainState(anatomy), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [] };
+      return noBench.cardsOf(operation, input).map((c) => c.kind);
+    };
+    expect([cards(4), cards(0)]).toEqual([['markThrough', 'takeHardwareOut'], ['takeHardwareOut']]);
+  });
+});

@@ -122,3 +122,48 @@ describe('every rule', () => {
     expect(new Set(HOUSE.rules.map((r) => r.id)).size).toBe(HOUSE.rules.length);
   });
 });
+
+describe('a rule that orders no two operations', () => {
+  /** What it asks for | of which operations, written down apart. */
+  const SAYS: Readonly<Record<string, string>> = {
+    templateNeedsTrace: 'require decision | kinds tracePlate → kinds fixTemplate',
+    cutNeedsTestFit: 'require decision | kinds testFit → kinds routePasses',
+    twoReadings: 'gate clearToCut | undo no',
+    partInHand: 'gate partInHand | kinds testFit fitPart meterPart fitHardware trimPart',
+    ownerAgreed: 'gate ownerAgreed | undo part',
+    glueCures: 'wait waitForGlue zone | phases fill → phases cut, undo no',
+    unplugBeforeChange: 'step unplug before changeBit setDepth | kinds boreBulk routePasses',
+    clampsBeforeGlue: 'step layOutClamps before gluePlug fillIn | phases fill',
+    magnetsCovered: 'step coverMagnets before fileWindow | kinds openWindow',
+    markBeforeLifting: 'step markThrough before takeHardwareOut if screwedDown | kinds removeHardware',
+    threadByHand: 'step startThread before fitHardware if threadInWood | kinds fitHardware',
+    potToItsStop: 'step turnToStop before putKnobOn | kinds fitHardware',
+    photographFirst: 'tidy | phases strip',
+    screwsInOrder: 'tidy | phases strip',
+    lastLook: 'tidy | phases assemble',
+  };
+  const which = (w: object): string =>
+    Object.entries(w)
+      .map(([k, v]) => `${k} ${(v as readonly string[]).join(' ')}`)
+      .join(', ');
+
+  it('asks for what the trade asks for', () => {
+    const said = HOUSE.rules.flatMap((r): readonly (readonly [string, string])[] => {
+      switch (r.type) {
+        case 'precede':
+          return [];
+        case 'require':
+          return [[r.id, `require ${r.scope} | ${which(r.from)} → ${which(r.to)}`]];
+        case 'gate':
+          return [[r.id, `gate ${r.state} | ${which(r.to)}`]];
+        case 'wait':
+          return [[r.id, `wait ${r.minutes} ${r.scope} | ${which(r.from)} → ${which(r.to)}`]];
+        case 'step':
+          return [[r.id, `step ${r.insert} before ${r.before.join(' ')}${r.condition ? ` if ${r.condition}` : ''} | ${which(r.to)}`]];
+        case 'tidy':
+          return [[r.id, `tidy | ${which(r.to)}`]];
+      }
+    });
+    expect(Object.fromEntries(said)).toEqual(SAYS);
+  });
+});

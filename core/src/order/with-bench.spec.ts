@@ -1,11 +1,12 @@
 // What a job asks of the bench: strings, battery, arm, what lies over the work, what is soldered in. Common practice, no source.
-import { benchNow, bound, HOUSE, operationsOfBench, worksOf } from '../house/index.js';
+import { benchNow, bound, cardsOf, HOUSE, operationsOfBench, worksOf } from '../house/index.js';
 import { newHardwareChoice, newPickupChoice, type Choice, type CutChoice, type PlanState } from '../check/index.js';
 import type { BenchInput } from '../gate/index.js';
 import type { Anatomy } from '../instrument/index.js';
 import type { Operation } from '../operation/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
+import { operationOf } from '../testing/work.js';
 import { roundedRectangle } from '../shape/index.js';
 import type { Cavity, Plate } from '../instrument/index.js';
 
@@ -101,6 +102,17 @@ describe('what else lies on the bench', () => {
     expect(active.indexOf('takeBatteryOut')).toBeLessThan(active.indexOf('removePart'));
     expect(active.slice(-2)).toEqual(['putBatteryIn', 'stringUp']);
     expect(kinds(stateWith(), pickup('here'))).not.toContain('takeBatteryOut');
+  });
+
+  it('is changed by one card each, that does it', () => {
+    const state = stateWith();
+    for (const kind of HOUSE.bench.flatMap((b) => Object.values(b.states))) {
+      const operation = operationOf(kind, { source: { of: 'job', id: 'j' } });
+      const cards = cardsOf(operation, input(state, []));
+      expect(cards.map((c) => c.kind))
+        .withContext(kind)
+        .toEqual([HOUSE.operations[kind]!.takes!]);
+    }
   });
 
   it('is the arm of a tremolo before the body is turned over', () => {

@@ -109,7 +109,7 @@ export default tseslint.config(
   ...coreOrder,
   ...roomOrder,
   // what is bound has the types of the functions that it binds
-  { files: ['core/src/house/bound*.ts'], rules: { '@typescript-eslint/explicit-module-boundary-types': 'off' } },
+  { files: ['core/src/house/bound.ts', 'core/src/house/lists/bound-lists.ts'], rules: { '@typescript-eslint/explicit-module-boundary-types': 'off' } },
   {
     files: ['web/src/**/*.ts'],
     extends: [...angular.configs.tsRecommended],

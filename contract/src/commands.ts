@@ -1,5 +1,5 @@
 import type { Loose } from './loose.js';
-import { LISTS } from '@rinnovo/core/house';
+import { LISTS } from '@rinnovo/core/house/lists';
 import { SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';

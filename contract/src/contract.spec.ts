@@ -1,6 +1,7 @@
 // One good example of each shape, and every field of it broken in turn. Runs on Node and in the browser: Joi has a build for each.
 import { ADDED_KINDS, addFeature, firstFeature, startingAnatomy, STARTING_KINDS } from '@rinnovo/core/instrument';
-import { HOUSE, LISTS } from '@rinnovo/core/house';
+import { HOUSE } from '@rinnovo/core/house';
+import { LISTS } from '@rinnovo/core/house/lists';
 import Joi from 'joi';
 import {
   CHOICE_SCHEMAS,

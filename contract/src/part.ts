@@ -1,4 +1,4 @@
-import { LISTS } from '@rinnovo/core/house';
+import { LISTS } from '@rinnovo/core/house/lists';
 import type { Loose } from './loose.js';
 import {
   COVER_GROUNDS,

@@ -13,7 +13,7 @@ import {
 import { HOLE_FACES } from '@rinnovo/core/instrument';
 import { SCALES, type OwnerRequest } from '@rinnovo/core/remedy';
 import { PICKUP_KINDS } from '@rinnovo/core/part';
-import { LISTS } from '@rinnovo/core/house';
+import { LISTS } from '@rinnovo/core/house/lists';
 import type { OperationRows, WorkItem } from '@rinnovo/core/operation';
 import Joi from 'joi';
 import { count, localId, size, uuid } from './scalars.js';

@@ -4,14 +4,13 @@ import * as gate from '../gate/index.js';
 import * as record from '../record/index.js';
 import * as remedy from '../remedy/index.js';
 import * as work from '../work/index.js';
-import { boundLists, handed } from './bound-lists.js';
+import { boundLists, handed } from './lists/index.js';
 import type { House } from './house.js';
 
-/** Every function that asks what is registered, with a house handed to it. */
-export function bound(house: House) {
+/** What judges a plan. */
+export function boundChecks(house: House) {
   const of = handed(house);
   return {
-    ...boundLists(house),
     evaluatePlan: of(check.evaluatePlan),
     evaluateIn: of(check.evaluateIn),
     evaluateStep: of(check.evaluateStep),
@@ -20,18 +19,35 @@ export function bound(house: House) {
     bestInRoute: of(check.bestInRoute),
     worksOf: of(check.worksOf),
     cuttingFor: of(cut.cuttingFor),
+  };
+}
+
+/** What makes work of it, and puts it on the bench. */
+export function boundWork(house: House) {
+  const of = handed(house);
+  return {
     plannedWork: of(work.plannedWork),
     atHand: of(work.atHand),
     minutesOf: of(work.minutesOf),
     operationsNow: of(work.operationsNow),
-    optionsFor: of(remedy.optionsFor),
-    optionsInTurn: of(remedy.optionsInTurn),
-    waysOf: of(remedy.waysOf),
     beforeCut: of(gate.beforeCut),
     confirmationsFor: of(gate.confirmationsFor),
     operationsOfBench: of(gate.operationsOfBench),
     benchNow: of(gate.benchNow),
     cardsOf: of(gate.cardsOf),
+  };
+}
+
+/** What can be done instead. */
+export function boundRemedies(house: House) {
+  const of = handed(house);
+  return { optionsFor: of(remedy.optionsFor), optionsInTurn: of(remedy.optionsInTurn), waysOf: of(remedy.waysOf) };
+}
+
+/** What is left, went wrong, and leads back. */
+export function boundRecord(house: House) {
+  const of = handed(house);
+  return {
     placesWorkedOn: of(record.placesWorkedOn),
     levelsCut: of(record.levelsCut),
     beyondLine: of(record.beyondLine),
@@ -39,4 +55,9 @@ export function bound(house: House) {
     consequenceOf: of(record.consequenceOf),
     goBack: of(record.goBack),
   };
+}
+
+/** Every function that asks what is registered, with a house handed to it. */
+export function bound(house: House) {
+  return { ...boundLists(house), ...boundChecks(house), ...boundWork(house), ...boundRemedies(house), ...boundRecord(house) };
 }

@@ -1,5 +1,7 @@
 export { bound } from './bound.js';
 export { HOUSE, type House } from './house.js';
-export { LISTS, type Lists } from './lists.js';
-export * from './of-house.js';
-export * from './of-lists.js';
+export * from './lists/index.js';
+export * from './of-checks.js';
+export * from './of-record.js';
+export * from './of-remedies.js';
+export * from './of-work.js';

@@ -1,4 +1,5 @@
-import { benchNow, cavityOfRoute, cuttingFor, evaluateIn, evaluatePlan } from '@rinnovo/core/house';
+import { benchNow, cuttingFor, evaluateIn, evaluatePlan } from '@rinnovo/core/house';
+import { cavityOfRoute } from '@rinnovo/core/house/lists';
 import { choiceOf, type PlanState } from '@rinnovo/core/check';
 import { routeFigures } from '@rinnovo/core/cut';
 import type { Answer, LiveRequest } from './live-messages';

@@ -1,4 +1,4 @@
-import { isIrreversible } from '@rinnovo/core/house';
+import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';

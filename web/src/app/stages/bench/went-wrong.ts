@@ -1,4 +1,5 @@
-import { consequenceOf, isIrreversible, levelsCut } from '@rinnovo/core/house';
+import { consequenceOf, levelsCut } from '@rinnovo/core/house';
+import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';

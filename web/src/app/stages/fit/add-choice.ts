@@ -1,4 +1,4 @@
-import { kindsFor, placesOf } from '@rinnovo/core/house';
+import { kindsFor, placesOf } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';

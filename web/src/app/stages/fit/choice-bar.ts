@@ -1,4 +1,4 @@
-import { bareChoice, kindsFor, placesOf } from '@rinnovo/core/house';
+import { bareChoice, kindsFor, placesOf } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';

@@ -1,4 +1,4 @@
-import { inOrder } from '@rinnovo/core/house';
+import { inOrder } from '@rinnovo/core/house/lists';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { button, decision, host, jobOnScreen, operation, settle, type } from '../../../testing/job';
 import { OrderPage } from './order-page';

@@ -1,4 +1,4 @@
-import { brokenRules, edgesOf, isIrreversible, LISTS } from '@rinnovo/core/house';
+import { brokenRules, edgesOf, isIrreversible, LISTS } from '@rinnovo/core/house/lists';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';

@@ -1,4 +1,4 @@
-import { LISTS } from '@rinnovo/core/house';
+import { LISTS } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule, MatDialogRef } from '@angular/material/dialog';

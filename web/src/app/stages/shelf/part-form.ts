@@ -1,4 +1,4 @@
-import { partRow } from '@rinnovo/core/house';
+import { partRow } from '@rinnovo/core/house/lists';
 import {
   afterRenderEffect,
   ChangeDetectionStrategy,

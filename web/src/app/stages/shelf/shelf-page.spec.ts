@@ -1,4 +1,4 @@
-import { typicalHardware } from '@rinnovo/core/house';
+import { typicalHardware } from '@rinnovo/core/house/lists';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';

@@ -1,4 +1,4 @@
-import { typicalHardware, LISTS, partRow } from '@rinnovo/core/house';
+import { typicalHardware, LISTS, partRow } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';

@@ -1,7 +1,7 @@
-import { bareChoice, cavityOfRoute, isThere, partFound, placesOf, type Choice } from '../check/index.js';
-import { cautionsOf, isIrreversible, operationRow, type PlacedOperation } from '../operation/index.js';
-import { allAccepted, brokenRules, edgesOf, hindrances, inOrder, sequence } from '../order/index.js';
-import { isOfPart, kindsFor, partRow, typicalHardware, type Hardware, type HardwareKind } from '../part/index.js';
+import { bareChoice, cavityOfRoute, isThere, partFound, placesOf, type Choice } from '../../check/index.js';
+import { cautionsOf, isIrreversible, operationRow, type PlacedOperation } from '../../operation/index.js';
+import { allAccepted, brokenRules, edgesOf, hindrances, inOrder, sequence } from '../../order/index.js';
+import { isOfPart, kindsFor, partRow, typicalHardware, type Hardware, type HardwareKind } from '../../part/index.js';
 import type { Lists } from './lists.js';
 
 /** A function that takes what is registered, with that handed to it. */

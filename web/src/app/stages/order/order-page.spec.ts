@@ -36,6 +36,24 @@ describe('the order of the work', () => {
     expect(host(fixture).textContent).toContain('after ‘Trace the mounted plate’.');
   });
 
+  it('moves work past what is changed on the bench, which goes where it is asked for: no click does nothing', async () => {
+    const bench = operation('takeStringsOff', { source: { of: 'job', id: 'job' }, bench: { needs: [], makes: [{ of: 'strings', is: ['off'] }] } });
+    const sorted = inOrder(operations);
+    const { http } = jobOnScreen({ work: { decisions: [decision], operations: [sorted[0]!, bench, ...sorted.slice(1)] } });
+    const fixture = TestBed.createComponent(OrderPage);
+    await fixture.whenStable();
+    const named = (label: string) => host(fixture).querySelector<HTMLButtonElement>(`[aria-label^="${label}"]`);
+    expect([named('Earlier: Take the strings off'), named('Later: Take the strings off')]).toEqual([null, null]);
+    expect([named('Earlier: Meter')!.disabled, named('Earlier: Remove')!.disabled]).toEqual([true, false]);
+    named('Earlier: Remove')!.click();
+    await settle();
+    const put = http.expectOne('/api/jobs/job/order');
+    expect((put.request.body as { order: string[] }).order.slice(0, 2)).toEqual(['removePart', 'meterPart']);
+    expect((put.request.body as { order: string[] }).order.length).toBe(sorted.length + 1);
+    put.flush({});
+    http.match(() => true);
+  });
+
   it('sends the whole order when one is moved by a button', async () => {
     const { fixture, http } = await order();
     host(fixture).querySelector<HTMLButtonElement>('[aria-label^="Later: Trace the mounted plate, "]')!.click();

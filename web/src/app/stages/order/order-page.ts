@@ -92,14 +92,29 @@ export class OrderPage {
   });
 
   protected drop(event: CdkDragDrop<unknown>): void {
-    this.put(event.previousIndex, event.currentIndex);
+    const ids = this.ordered().map((o) => o.id);
+    moveItemInArray(ids, event.previousIndex, event.currentIndex);
+    const own = new Set(this.ownIds());
+    this.reorder(ids.filter((id) => own.has(id)));
   }
 
-  protected put(from: number, to: number): void {
-    const ids = this.ordered().map((o) => o.id);
-    if (to < 0 || to >= ids.length || from === to) return;
-    moveItemInArray(ids, from, to);
-    this.run((job) => this.commands.reorder(job, ids));
+  /** What has a place of its own: the changes of the bench go where the work asks for them. */
+  private readonly ownIds = computed(() => this.ordered().flatMap((o) => (o.source.of === 'job' ? [] : [o.id])));
+  protected readonly firstOwn = computed(() => this.ownIds()[0]);
+  protected readonly lastOwn = computed(() => this.ownIds().at(-1));
+
+  /** One place earlier or later among what has a place of its own. */
+  protected step(id: string, by: -1 | 1): void {
+    const ids = [...this.ownIds()];
+    const from = ids.indexOf(id);
+    moveItemInArray(ids, from, from + by);
+    this.reorder(ids);
+  }
+
+  private reorder(own: readonly string[]): void {
+    if (own.join() === this.ownIds().join()) return;
+    const bench = this.ordered().flatMap((o) => (o.source.of === 'job' ? [o.id] : []));
+    this.run((job) => this.commands.reorder(job, [...own, ...bench]));
   }
 
   protected byRules(): void {

@@ -1,4 +1,4 @@
-// Makes the tables of the trade docs anew from the rows: npm run docs
+// Re-makes the tables of the trade docs from the rows: npm run docs
 import { readFileSync, writeFileSync } from 'node:fs';
 import { TRADE_TABLES, withTables } from '../words/src/testing/trade-tables.ts';
 

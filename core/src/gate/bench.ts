@@ -1,6 +1,6 @@
 import { cavityOfRoute, isFitted, type Choice, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import { isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
+import { hasStarted, isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
 import { benchState, hindrances, inOrder, nextOperation, withBench, type BenchChange, type Hindrance, type Waiver } from '../order/index.js';
 import { freeOf, isOfPart } from '../part/index.js';
 import { idOf, operationsNow, usualMinutes, type PlannedOperation } from '../work/index.js';
@@ -52,16 +52,14 @@ export function operationsOfBench(
   { operations, choices, job, state, log }: Pick<BenchInput, 'operations' | 'choices' | 'job' | 'state' | 'log'>,
 ): readonly PlannedOperation[] {
   const wanted = Object.entries(choices).map(([decision, choice]) => ({ decision, job, choice }));
-  const made = operationsNow(rows, operations, wanted, state);
-  const changes = made.filter((o) => o.source.of === 'job');
-  const ordered = inOrder(
-    rows,
-    made.filter((o) => o.source.of !== 'job'),
-  );
+  // how things lie on the bench outlasts the decision that asked for it
+  const changes = operations.flatMap((o) => (isChange(o) && hasStarted(o) ? [asChange(rows, o, state)] : []));
+  const own = operations.filter((o) => !isChange(o));
+  const ordered = inOrder(rows, operationsNow(rows, own, wanted, state));
   const finished = new Map(log.map((l) => [l.operation, l.at]));
   const over = new Set(changes.flatMap((c) => (c.state === 'done' ? [c.id] : [])));
   const asked = withBench(rows, ordered, benchState(rows, changes, finished)).map((x) => {
-    if (!('makes' in x)) return x;
+    if (!('by' in x)) return x;
     // the same change for the same operation once more: strings that came off again
     const keys = Array.from({ length: over.size + 1 }, (_, i) => (i === 0 ? x.key : `${x.key} ${i + 1}`));
     const key = keys.find((k) => !over.has(idOf(x.by.decision, k))) ?? x.key;
@@ -70,10 +68,26 @@ export function operationsOfBench(
   return [...changes.filter((c) => !asked.some((o) => o.id === c.id)), ...asked];
 }
 
+const isChange = (o: Operation): boolean => o.source.of === 'job';
+
+/** A change of the bench, with what it makes by the row of what it changes. */
+function asChange(rows: GateRows, o: Operation, state: PlanState): PlannedOperation {
+  const row = rows.bench.find((b) => Object.values(b.states).includes(o.kind));
+  const whole = row === undefined || o.subject.id === row.of;
+  const is = Object.entries(row?.states ?? {}).flatMap(([made, kind]) => (kind === o.kind ? [made] : []));
+  return {
+    ...o,
+    at: { features: whole ? [] : [o.subject.id], cavities: [], zones: [], holes: [] },
+    bench: { needs: [], makes: row ? [{ of: row.of, ...(whole ? {} : { at: o.subject.id }), is }] : [] },
+    minutes: usualMinutes(rows, o.kind, state),
+    moves: [],
+  };
+}
+
 /** The operation of a change of the bench: made for the decision that asks for it, kept under its key once it has begun. */
 function benchOperation(
   rows: GateRows,
-  { key, kind, of, at, by, makes }: BenchChange,
+  { key, kind, of, at, by }: BenchChange,
   job: string,
   state: PlanState,
   begun: readonly PlannedOperation[],
@@ -81,12 +95,21 @@ function benchOperation(
   const id = idOf(by.decision, key);
   const kept = begun.find((o) => o.id === id);
   if (kept) return kept;
-  const subject = { aspect: 'anatomy' as const, id: at ?? of };
-  const work = { key, kind, subject, does: [], lapses: [] };
-  const place = { features: at === null ? [] : [at], cavities: [], zones: [], holes: [] };
   const source = { of: 'job' as const, id: job };
-  const planned = { at: place, bench: { needs: [], makes: [makes] }, minutes: usualMinutes(rows, kind, state), moves: [] };
-  return { ...work, ...planned, id, job, decision: by.decision, source, state: 'proposed', rank: null };
+  const row: Operation = {
+    id,
+    job,
+    decision: by.decision,
+    source,
+    key,
+    kind,
+    subject: { aspect: 'anatomy', id: at ?? of },
+    does: [],
+    lapses: [],
+    state: 'proposed',
+    rank: null,
+  };
+  return asChange(rows, row, state);
 }
 
 /** What is to be done now: the next step of the first operation that is not finished. One that was begun and has no step left by the plan of now is skipped, and said so. */

@@ -96,6 +96,26 @@ describe('the strings', () => {
   });
 });
 
+describe('what was changed for a decision that is no more', () => {
+  it('is still so: strings that are off stay off for the next one, and go on again though nothing else is left to do', () => {
+    const state = stateWith();
+    const off = operationsOfBench(input(state, [deepened('pocket', 'p')])).find((o) => o.kind === 'takeStringsOff')!;
+    const gone: Operation = { ...off, decision: 'taken back', state: 'done' };
+    const log = [{ operation: off.id, step: '1 takeStringsOff', outcome: 'done' as const, measured: null, at: '2026-01-01T10:00:00.000Z' }];
+    const left = operationsOfBench(input(state, [], { operations: [gone], log }));
+    expect(left.map((o) => [o.kind, o.state, o.decision])).toEqual([
+      ['takeStringsOff', 'done', 'taken back'],
+      ['stringUp', 'proposed', 'taken back'],
+    ]);
+    expect(benchNow(input(state, [], { operations: [gone], log })).cards.map((c) => c.kind)).toEqual(['tuneUp']);
+    const next = operationsOfBench(input(state, [pickup('here')], { operations: [gone], log }));
+    expect(next.filter((o) => o.source.of === 'job').map((o) => [o.kind, o.state])).toEqual([
+      ['takeStringsOff', 'done'],
+      ['stringUp', 'proposed'],
+    ]);
+  });
+});
+
 describe('what else lies on the bench', () => {
   it('is a battery, out before iron, drill or router come near, where the instrument has one', () => {
     const active = kinds(stateWith({}, ['active']), pickup('here'));

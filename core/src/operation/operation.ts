@@ -67,9 +67,14 @@ export interface Operation extends Omit<Work, keyof Placed> {
 /** The same with where it is done. */
 export type PlacedOperation = Operation & Placed;
 
-/** Has work on it begun? Then it is not made anew nor taken back. */
+/** Has work on it begun? Then it is neither made again nor taken back. */
 export function hasStarted(o: { readonly state: OperationState }): boolean {
   return o.state === 'doing' || o.state === 'done' || o.state === 'failed';
+}
+
+/** Is it a decision's own work? What is changed on the bench for it is not: that outlasts it, and keeps none from being taken back. */
+export function isOwn(o: { readonly source: Source }): boolean {
+  return o.source.of !== 'job';
 }
 
 /** What a piece of work is called among what is done: its source and its key. */

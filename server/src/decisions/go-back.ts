@@ -1,7 +1,7 @@
 import { evaluateChoice, goBack } from '@rinnovo/core/house';
 import type { Decision, LedgerEntry, ReturnPlan } from '@rinnovo/contract';
 import type { Evaluation } from '@rinnovo/core/check';
-import { hasStarted, type Operation } from '@rinnovo/core/operation';
+import { hasStarted, isOwn, type Operation } from '@rinnovo/core/operation';
 import type { Return, WorkSoFar } from '@rinnovo/core/record';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
@@ -24,7 +24,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   const decision = await decisionById(db, id);
   if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
   const s = await loadJobState(db, decision.job);
-  const operations = s.operations.filter((o) => o.decision === id);
+  const operations = s.operations.filter((o) => o.decision === id && isOwn(o));
   if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'No work on it has started. Undo the decision instead.' });
   const was = await anatomyOf(db, s.job.instrument, decision.revision);
   const work = operations.map((o) => soFar(o, s.ledger));

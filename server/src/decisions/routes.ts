@@ -2,7 +2,7 @@ import { evaluatePlan, operationsNow, optionsFor } from '@rinnovo/core/house';
 import { chooseRemedy, idParam, noQuery } from '@rinnovo/contract';
 import { choiceOf, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
-import { hasStarted } from '@rinnovo/core/operation';
+import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -10,7 +10,7 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { keepOperations, operationsOf } from '../operations/queries.js';
+import { dropOperations, keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { release, reserve } from '../stock/take.js';
 import { returnSummary, wayBackOf } from './go-back.js';
@@ -88,11 +88,11 @@ export function decisionRoutes(db: Knex): Router {
         const decision = await decisionById(trx, params.id);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
         const operations = await operationsOf(trx, [params.id]);
-        const started = operations.filter(hasStarted);
+        const started = operations.filter((o) => isOwn(o) && hasStarted(o));
         if (started.length > 0) {
           throw new ProblemError('work-started', { detail: 'Wood is already cut. Plan the way back instead.', current: started });
         }
-        await trx('operations').where({ decision: params.id }).update({ state: 'dropped', write_id: writeId });
+        await dropOperations(trx, params.id, writeId);
         await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
         await release(trx, { decision: params.id, person, writeId });
         return { status: 200, body: await decisionById(trx, params.id) };

@@ -8,7 +8,7 @@ import { addRevision, lockRevision } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { keepOperations } from '../operations/queries.js';
+import { dropOperations, keepOperations } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { release } from '../stock/take.js';
 import { returnSummary, wayBackOf, type WayBackOf } from './go-back.js';
@@ -40,7 +40,7 @@ export function wayBackRoutes(db: Knex): Router {
           back.anatomy === s.state.anatomy
             ? newest
             : await addRevision(trx, newest, { instrument: s.job.instrument, document: back.anatomy, cause: 'work', entry, person, writeId });
-        await trx('operations').where({ decision: decision.id }).whereNot({ state: 'done' }).update({ state: 'dropped', write_id: writeId });
+        await dropOperations(trx, decision.id, writeId);
         await trx('decisions').where({ id: decision.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
         await release(trx, { decision: decision.id, person, writeId });
         await trx('decisions').insert({

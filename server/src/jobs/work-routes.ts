@@ -19,7 +19,7 @@ export function workRoutes(db: Knex): Router {
       const decisions = await decisionsOf(db, id);
       const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
       const [operations, waivers, clearances, consents] = await Promise.all([
-        live.length === 0 ? [] : loadJobState(db, id).then((s) => s.operations),
+        decisions.length === 0 ? [] : loadJobState(db, id).then((s) => s.operations),
         waiversOf(db, id),
         clearancesOf(db, live),
         consentsOf(db, live),

@@ -4,7 +4,7 @@ import { ofChoice, type Choice } from '@rinnovo/core/check';
 import { depthReached, type StepCard } from '@rinnovo/core/gate';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
-import type { Operation } from '@rinnovo/core/operation';
+import { isOwn, type Operation } from '@rinnovo/core/operation';
 import { asksFlaw, asLeft, type Beyond, type DepthRead } from '@rinnovo/core/record';
 import type { Move } from '@rinnovo/core/part';
 import type { PlannedOperation } from '@rinnovo/core/work';
@@ -48,8 +48,9 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
   if (isIrreversible(operation.kind)) demandStillClear(s, operation);
   const numbers = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
   demandSameNumbers(numbers, body.seen);
-  const choice = choicesOf(s)[operation.decision];
-  if (!choice) throw new ProblemError('not-now', { detail: 'That operation has no choice.' });
+  const choice = choicesOf(s)[operation.decision] ?? null;
+  // what is changed on the bench may outlast its decision
+  if (!choice && isOwn(operation)) throw new ProblemError('not-now', { detail: 'That operation has no choice.' });
   demandReading(s, choice, body, card);
   const level = card.asks?.what === 'depth' && body.measured ? (card.asks.target.part ?? null) : null;
   const last = now === cards.length - 1 && completes(body);
@@ -60,7 +61,7 @@ export function judgeStep(s: JobState, body: LogStep, entry: string): StepOutcom
     level,
     anatomy: anatomyAfter(s, choice, body, operation, entry, level, last),
     moves: completes(body) && card.kind === operationRow(operation.kind).takes ? operation.moves : [],
-    counted: bench.hindrances.length > hindrances.length ? choice.part : null,
+    counted: bench.hindrances.length > hindrances.length ? (choice?.part ?? null) : null,
   };
 }
 
@@ -92,18 +93,18 @@ function demandSameNumbers(now: Readonly<Record<string, number>>, seen: Readonly
 const cannotBe = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
 
 /** A card that asks for a reading gets one; a depth beyond what was planned is not 'done'; what went wrong comes with its number. */
-function demandReading(s: JobState, choice: Choice, body: LogStep, { asks }: StepCard): void {
+function demandReading(s: JobState, choice: Choice | null, body: LogStep, { asks }: StepCard): void {
   const { measured, wrong } = body;
   if (body.outcome === 'wentWrong' && !wrong) throw cannotBe('/wrong', 'choose the kind of mishap');
   if (wrong?.mishap === 'tooDeep' && !measured) throw cannotBe('/measured', 'type the depth');
-  if (wrong && asksFlaw(wrong.mishap)) demandFlaw(s, choice, wrong);
+  if (wrong && choice && asksFlaw(wrong.mishap)) demandFlaw(s, choice, wrong);
   if (!asks) {
     if (measured) throw cannotBe('/measured', 'this step takes no reading');
     return;
   }
   if (body.outcome === 'done' && !measured) throw cannotBe('/measured', asks.what === 'depth' ? 'this step takes a depth' : 'this step takes the gap');
   if (!measured || asks.what === 'gap') return;
-  const planned = choice.route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
+  const planned = choice?.route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (body.outcome === 'done' && measured.value > most)
     throw cannotBe('/measured/value', `is deeper than the ${withUnit(fixed(planned, 1), 'mm')} planned. If it is true, log a mishap`);
@@ -121,9 +122,17 @@ function demandFlaw(s: JobState, choice: Choice, wrong: Wrong): void {
     throw cannotBe('/wrong/flaw', 'choose the level and the direction');
 }
 
-function anatomyAfter(s: JobState, choice: Choice, body: LogStep, operation: Operation, entry: string, level: string | null, last: boolean): Anatomy | null {
+function anatomyAfter(
+  s: JobState,
+  choice: Choice | null,
+  body: LogStep,
+  operation: Operation,
+  entry: string,
+  level: string | null,
+  last: boolean,
+): Anatomy | null {
   const slip = slipOf(s, body, operation);
-  const before = slip ? asSlipped({ decision: operation.decision, choice, gone: slip, entry }, s.state) : s.state.anatomy;
+  const before = slip && choice ? asSlipped({ decision: operation.decision, choice, gone: slip, entry }, s.state) : s.state.anatomy;
   const tooDeep = body.wrong?.mishap === 'tooDeep';
   if (!last && !tooDeep) return before === s.state.anatomy ? null : before;
   const earlier = s.ledger

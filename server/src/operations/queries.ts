@@ -2,16 +2,25 @@ import type { WaiverRecord } from '@rinnovo/contract';
 import { hasStarted, type Operation } from '@rinnovo/core/operation';
 import type { Knex } from 'knex';
 
+const COLUMNS = ['id', 'job', 'decision', 'source', 'key', 'kind', 'subject', 'does', 'lapses', 'state', 'rank'] as const;
+
 /** The operations of some decisions, as they are stored. */
 export async function operationsOf(db: Knex, decisions: readonly string[]): Promise<readonly Operation[]> {
   return (await db('operations')
     .whereIn('decision', [...decisions])
     .orderBy(['kind', 'id'])
-    .select('id', 'job', 'decision', 'source', 'key', 'kind', 'subject', 'does', 'lapses', 'state', 'rank')) as Operation[];
+    .select(...COLUMNS)) as Operation[];
 }
 
-/** What a decision asks for; what it asks of the bench is worked out anew until it has begun. */
-export const isOwn = (o: Operation): boolean => o.source.of !== 'job';
+/** What a job has changed on the bench, whichever decision asked for it, and whether that is still in force. */
+export async function changesOfBench(db: Knex, job: string): Promise<readonly Operation[]> {
+  return (await db('operations')
+    .where({ job })
+    .whereRaw(`source->>'of' = 'job'`)
+    .whereIn('state', ['doing', 'done'])
+    .orderBy(['kind', 'id'])
+    .select(...COLUMNS)) as Operation[];
+}
 
 /** Writes operations down that were worked out: new ones with what they do, those that have not begun as they are made now; what another hand has begun meanwhile stays as it is. */
 export async function keepOperations(trx: Knex.Transaction, operations: readonly Operation[], writeId: string): Promise<void> {
@@ -36,6 +45,11 @@ export async function keepOperations(trx: Knex.Transaction, operations: readonly
     .onConflict('id')
     .merge(['does', 'lapses', 'subject', 'rank', 'write_id'])
     .whereIn('operations.state', ['proposed', 'ready']);
+}
+
+/** What of a decision is not done is not wanted any more; what is done stays done, also on the bench. */
+export async function dropOperations(trx: Knex.Transaction, decision: string, writeId: string): Promise<void> {
+  await trx('operations').where({ decision }).whereNot({ state: 'done' }).update({ state: 'dropped', write_id: writeId });
 }
 
 export async function waiversOf(db: Knex, job: string): Promise<readonly WaiverRecord[]> {

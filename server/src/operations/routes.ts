@@ -1,12 +1,13 @@
 import { brokenRules } from '@rinnovo/core/house';
 import { acceptBreak, idParam, reorderWork } from '@rinnovo/contract';
+import { isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { planOf } from '../plans/queries.js';
-import { isOwn, keepOperations, waiversOf } from './queries.js';
+import { keepOperations, waiversOf } from './queries.js';
 
 /** /api/jobs/:id/order and /api/waivers/:id. */
 export function orderRoutes(db: Knex): Router {

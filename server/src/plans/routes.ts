@@ -2,7 +2,7 @@ import { evaluateChoice, isIrreversible, isThere } from '@rinnovo/core/house';
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
 import { choiceOf, sameChoice, type Plan } from '@rinnovo/core/check';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import { hasStarted } from '@rinnovo/core/operation';
+import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
@@ -14,7 +14,7 @@ import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
 import { liveDecisions } from '../decisions/queries.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { isOwn, keepOperations, operationsOf } from '../operations/queries.js';
+import { keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from './queries.js';
 
 /** Routes below /api/jobs/:id/plan. */
@@ -43,7 +43,7 @@ export function planRoutes(db: Knex): Router {
         const now = await anatomyOf(context.trx, job.instrument, body.revision);
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
         const record = await keepPlan(context.trx, params.id, body.plan, body.revision, (old?.version ?? 0) + 1, context.writeId);
-        // work that has not begun is made anew from the plan
+        // work that has not begun is made again from the plan
         if (old) await keepOperations(context.trx, (await loadJobState(context.trx, params.id)).operations.filter(isOwn), context.writeId);
         return { status: old ? 200 : 201, body: record, version: record.version };
       },

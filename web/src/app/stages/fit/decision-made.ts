@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Decision } from '@rinnovo/contract';
-import { hasStarted } from '@rinnovo/core/operation';
+import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { dateText, exclusionText, fixed, nameOf, moneyText, remedyName, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
@@ -108,7 +108,7 @@ export class DecisionMade {
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
-  protected readonly started = computed(() => this.operations().some((o) => o.decision === this.decision().id && hasStarted(o)));
+  protected readonly started = computed(() => this.operations().some((o) => o.decision === this.decision().id && isOwn(o) && hasStarted(o)));
   private readonly option = computed(() => this.decision().options.find((o) => o.id === this.decision().option));
   /** Is it a way back itself? */
   protected readonly goesBack = computed(() => this.option()?.kind === 'goBack');

@@ -17,6 +17,7 @@ const CORE_ROWS = [
   ['remedy'],
   ['order'],
   ['gate'],
+  ['job'],
   ['record'],
   ['house'],
 ];

@@ -6,7 +6,7 @@ import { cpus, tmpdir } from 'node:os';
 import path from 'node:path';
 import ts from 'typescript';
 
-const FOLDERS = { operation: 0.9, order: 0.9, gate: 0.9, check: 0.8 };
+const FOLDERS = { operation: 0.9, order: 0.9, gate: 0.9, job: 0.9, check: 0.8 };
 const arg = (name, otherwise) => {
   const i = process.argv.indexOf(`--${name}`);
   return i < 0 ? otherwise : (process.argv[i + 1] ?? otherwise);
@@ -98,7 +98,7 @@ function red(at) {
     const jasmine = path.join(root, 'node_modules/jasmine/bin/jasmine.js');
     const child = spawn(
       process.execPath,
-      [jasmine, 'src/{check,order,gate,work,remedy,record,house,operation,cut}/**/*.spec.js', '--fail-fast', '--random=false'],
+      [jasmine, 'src/{check,order,gate,job,work,remedy,record,house,operation,cut}/**/*.spec.js', '--fail-fast', '--random=false'],
       {
         cwd: path.join(at, 'core'),
         stdio: 'ignore',

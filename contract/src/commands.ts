@@ -1,3 +1,4 @@
+import { CAUSES, CONSENT_WAYS, MISHAPS, SIDES, WAYS_ON, type AcceptedThin, type Consent, type Job, type SeenNumber, type Wrong } from '@rinnovo/core/job';
 import type { Loose } from './loose.js';
 import { LISTS } from '@rinnovo/core/house/lists';
 import { SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
@@ -6,26 +7,11 @@ import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
 import type { Plan } from '@rinnovo/core/check';
 import type { Widths } from '@rinnovo/core/gate';
-import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import Joi from 'joi';
 import type { Outline } from '@rinnovo/core/shape';
 import { anatomy } from './anatomy.js';
 import { plan, request } from './plan.js';
-import {
-  CONSENT_WAYS,
-  IDENTITY_KEYS,
-  LONGEST_SOURCE,
-  type AcceptedThin,
-  type BlindSession,
-  type ConsentRecord,
-  type DrawingSource,
-  type IdentityFact,
-  type Instrument,
-  type Job,
-  type Person,
-  type SeenNumber,
-  type Wrong,
-} from './resources.js';
+import { IDENTITY_KEYS, LONGEST_SOURCE, type BlindSession, type DrawingSource, type IdentityFact, type Instrument, type Person } from './resources.js';
 import { outline } from './shapes.js';
 import { count, day, localId, limit, mm, note, size, text, uuid } from './scalars.js';
 
@@ -277,7 +263,7 @@ export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
 /** The owner agreed to a decision: how, and in which words. Price and options are the server's. */
 export interface KeepConsent {
   readonly decision: string;
-  readonly how: ConsentRecord['how'];
+  readonly how: Consent['how'];
   readonly said: string;
 }
 export const keepConsent = Joi.object<Loose<KeepConsent>, true>({

@@ -1,14 +1,11 @@
-import type { Choice, Plan } from '@rinnovo/core/check';
-import type { Widths } from '@rinnovo/core/gate';
 import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
+import type { CauseId, KeptNumber, MishapId, UndoStep } from '@rinnovo/core/job';
 import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operation';
-import type { BuyLine, Waiver } from '@rinnovo/core/order';
-import type { Lack, Part, StockItem, Tool } from '@rinnovo/core/part';
+import type { BuyLine } from '@rinnovo/core/order';
+import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
-import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import type { Outline } from '@rinnovo/core/shape';
 import type { Profile, RuleId, Severity, Survey } from '@rinnovo/core/survey';
-import type { Option, WayBack, OwnerRequest } from '@rinnovo/core/remedy';
 
 /** Someone who works here or owns an instrument. */
 export interface Person {
@@ -91,26 +88,6 @@ export interface FoundInstrument extends Instrument {
   readonly job: string | null;
 }
 
-export interface Job {
-  readonly id: string;
-  readonly instrument: string;
-  readonly title: string;
-  readonly request: OwnerRequest;
-  readonly ownerSays: string;
-  /** How it should look. */
-  readonly look: string;
-  readonly limits: {
-    /** In the shop's smallest coin. */
-    readonly budget: number | null;
-    /** ISO date. */
-    readonly due: string | null;
-  };
-  /** What the instrument is worth, in the shop's smallest coin. */
-  readonly worth: number | null;
-  /** One job of an instrument is active at a time. */
-  readonly active: boolean;
-}
-
 /** One state of an instrument's anatomy. */
 export interface AnatomyRevision {
   readonly instrument: string;
@@ -120,14 +97,6 @@ export interface AnatomyRevision {
   readonly entry: string | null;
   readonly person: string;
   readonly at: string;
-}
-
-/** A plan as kept: which version, and the revision it was checked against. */
-export interface PlanRecord {
-  readonly job: string;
-  readonly version: number;
-  readonly revision: number;
-  readonly plan: Plan;
 }
 
 /** A reading as the server tells it: while its target is being read again blind, the value is withheld. */
@@ -145,35 +114,6 @@ export interface BlindSession {
   readonly zeroed: true;
 }
 
-/** A number that was on the screen when a command was given. */
-export interface SeenNumber {
-  readonly id: string;
-  /** null: not measured. */
-  readonly clearance: number | null;
-}
-
-/** The options as they stood when one was chosen. */
-export interface DecisionOption {
-  readonly id: string;
-  readonly kind: Option['proposal']['kind'];
-  readonly part: string | null;
-  readonly total: number;
-  readonly minutes: number;
-  /** Working time aside, minutes. */
-  readonly wait?: number;
-  /** What was missing in the shop. */
-  readonly missing?: readonly Lack[];
-  readonly price: number;
-  readonly excluded: Option['excluded'];
-  readonly numbers: readonly KeptNumber[];
-  /** The way back as it stood. */
-  readonly back?: Omit<WayBack, 'verdicts'>;
-  /** Of the one that was chosen: what the whole plan came to with it. */
-  readonly whole?: readonly KeptNumber[];
-  /** Of a way back: what stays for good. */
-  readonly stays?: readonly UndoStep[];
-}
-
 /** What leads back from a decision whose work has begun. */
 export interface ReturnPlan {
   readonly operations: readonly OperationKind[];
@@ -181,98 +121,6 @@ export interface ReturnPlan {
   readonly minutes: number;
   /** What was there, in the instrument as it would be again. */
   readonly numbers: readonly KeptNumber[];
-}
-
-/** A verdict as it stood. */
-export interface KeptNumber extends SeenNumber {
-  readonly class: string;
-}
-
-export interface Decision {
-  readonly id: string;
-  readonly job: string;
-  readonly option: string;
-  readonly reason: string;
-  readonly person: string;
-  readonly at: string;
-  readonly planVersion: number;
-  readonly revision: number;
-  /** Its place in the plan, and what was chosen for it. */
-  readonly choice: string;
-  readonly chosen: Choice;
-  readonly options: readonly DecisionOption[];
-  readonly undoneAt: string | null;
-}
-
-/** How an owner was asked. */
-export const CONSENT_WAYS = ['in person', 'by phone', 'in writing'] as const;
-
-/** What the owner agreed to: the options and prices as they stood. */
-export interface ConsentRecord {
-  readonly id: string;
-  readonly job: string;
-  readonly decision: string;
-  readonly how: (typeof CONSENT_WAYS)[number];
-  readonly said: string;
-  /** Parts and work together, in the smallest coin. */
-  readonly price: number;
-  readonly options: readonly { readonly id: string; readonly kind: string; readonly price: number }[];
-  readonly person: string;
-  readonly at: string;
-}
-
-/** A thin clearance that a person took upon themselves. */
-export interface AcceptedThin {
-  readonly verdict: string;
-  readonly reason: string;
-}
-
-export interface ClearanceRecord {
-  readonly id: string;
-  readonly job: string;
-  readonly decision: string;
-  readonly planVersion: number;
-  /** It holds for this choice as it stood and no other; null: of a plan that is no more. */
-  readonly chosen: Choice | null;
-  readonly revision: number;
-  readonly accepted: readonly AcceptedThin[];
-  /** What was read on the 1:1 print; null where nothing is routed. */
-  readonly print: Widths | null;
-  readonly numbers: readonly (SeenNumber & { readonly class: string })[];
-  readonly person: string;
-  readonly at: string;
-}
-
-/** What went wrong: how far it went, where it comes from, what is done about it, and what the next job is to know. */
-export interface Wrong {
-  readonly mishap: MishapId;
-  /** How far beyond the line or beside the place, mm; of a cut also of which level and which way. */
-  readonly flaw: { readonly by: number; readonly level: string | null; readonly side: Side | null } | null;
-  readonly cause: CauseId | null;
-  readonly way: WayOnId | null;
-  readonly lesson: string;
-}
-
-export interface LedgerEntry {
-  readonly id: string;
-  readonly instrument: string;
-  readonly job: string;
-  readonly operation: string;
-  readonly kind: OperationKind;
-  readonly step: string;
-  readonly outcome: 'done' | 'wentWrong';
-  readonly note: string;
-  readonly minutes: number | null;
-  readonly wrong: Wrong | null;
-  /** What was read; of no level: the gap that was left when the part was tried. */
-  readonly measured: { readonly level: string | null; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
-  /** The numbers of the card as it was shown, by label, mm. */
-  readonly numbers: Readonly<Record<string, number>>;
-  /** Revisions before and after, when the entry changed the instrument. */
-  readonly revisionBefore: number;
-  readonly revisionAfter: number;
-  readonly person: string;
-  readonly at: string;
 }
 
 /** A picture that was taken of a step; its bytes are asked for by themselves. */
@@ -298,11 +146,6 @@ export interface Lesson {
   readonly lesson: string;
   readonly instrument: string;
   readonly label: string;
-  readonly at: string;
-}
-
-export interface WaiverRecord extends Waiver {
-  readonly job: string;
   readonly at: string;
 }
 

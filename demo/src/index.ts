@@ -1,4 +1,5 @@
-import type { AnatomyRevision, Instrument, Job, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
+import type { Job } from '@rinnovo/core/job';
+import type { AnatomyRevision, Instrument, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
 import type { PickupChoice, Plan } from '@rinnovo/core/check';
 import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
@@ -33,7 +34,12 @@ export interface DemoWorkshop {
 
 const MORNING = '2026-11-02T08:40:00.000Z';
 
-function reading(n: number, instrument: string, target: Reading['target'], value: number, tool: string, minute: number): Reading {
+interface DemoReading extends Pick<Reading, 'instrument' | 'target' | 'value' | 'tool'> {
+  readonly n: number;
+  readonly minute: number;
+}
+
+function reading({ n, instrument, target, value, tool, minute }: DemoReading): Reading {
   const at = new Date(Date.parse(MORNING) + minute * 60_000).toISOString();
   return {
     id: ids.reading(n),
@@ -148,10 +154,10 @@ export const demoWorkshop: DemoWorkshop = {
   findings,
   profiles,
   readings: [
-    reading(1, ids.first, thickness, 41.5, ids.calliper, 5),
-    reading(2, ids.first, backDepth, 12, ids.depthGauge, 8),
-    reading(3, ids.second, thickness, 39, ids.calliper, 31),
-    reading(4, ids.second, backDepth, 18.5, ids.depthGauge, 34),
+    reading({ n: 1, instrument: ids.first, target: thickness, value: 41.5, tool: ids.calliper, minute: 5 }),
+    reading({ n: 2, instrument: ids.first, target: backDepth, value: 12, tool: ids.depthGauge, minute: 8 }),
+    reading({ n: 3, instrument: ids.second, target: thickness, value: 39, tool: ids.calliper, minute: 31 }),
+    reading({ n: 4, instrument: ids.second, target: backDepth, value: 18.5, tool: ids.depthGauge, minute: 34 }),
     ...states,
   ],
   plans: [

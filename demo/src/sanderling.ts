@@ -1,5 +1,6 @@
+import type { Job } from '@rinnovo/core/job';
 import { newHardwareChoice, newPickupChoice, type Plan, type PickupChoice } from '@rinnovo/core/check';
-import type { AnatomyRevision, Instrument, Job } from '@rinnovo/contract';
+import type { AnatomyRevision, Instrument } from '@rinnovo/contract';
 import type { Anatomy, Cavity, FeatureOutline, Hole, HoleKind, Plate } from '@rinnovo/core/instrument';
 import type { Basis, Dimension } from '@rinnovo/core/measure';
 import { roundedRectangle, stadium, type Outline } from '@rinnovo/core/shape';
@@ -10,7 +11,16 @@ const traced: Basis = { kind: 'sheet', part: 'tracing' };
 const mm = (value: number, limit = 0.05): Dimension => ({ value, limit, basis: traced });
 const drawn = (outline: Outline): FeatureOutline => ({ outline, limit: 0.1, basis: traced, across: null, along: null });
 
-function hole(id: string, name: string, kind: HoleKind, x: number, y: number, diameter: number, more: Partial<Hole> = {}): Hole {
+interface RoundHole {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: HoleKind;
+  readonly x: number;
+  readonly y: number;
+  readonly diameter: number;
+}
+
+function hole({ id, name, kind, x, y, diameter }: RoundHole, more: Partial<Hole> = {}): Hole {
   return {
     id,
     name,
@@ -30,7 +40,12 @@ function hole(id: string, name: string, kind: HoleKind, x: number, y: number, di
   };
 }
 
-function cavity(id: string, name: string, kind: Cavity['kind'], face: Cavity['face'], outline: Outline, depth: number, hiddenBy: string | null): Cavity {
+interface PlainCavity extends Pick<Cavity, 'id' | 'name' | 'kind' | 'face' | 'hiddenBy'> {
+  readonly outline: Outline;
+  readonly depth: number;
+}
+
+function cavity({ id, name, kind, face, outline, depth, hiddenBy }: PlainCavity): Cavity {
   const level = { id: 'floor', set: 'found', outline: drawn(outline), depth: mm(depth), bored: false };
   return { id, name, kind, face, frame: 'body', levels: [level], hiddenBy, condition: 'sound' };
 }
@@ -63,19 +78,41 @@ function anatomy(): Anatomy {
       ...base.cavities.map((c) =>
         c.id === 'neck route' ? { ...c, hiddenBy: null } : c.id === 'back cavity' ? { ...c, levels: c.levels.map((p) => ({ ...p, depth: mm(12) })) } : c,
       ),
-      cavity('control cavity', 'Control cavity', 'control', 'back', roundedRectangle(64, 132, 8, { x: 84, y: 262 }), 35.5, 'control cover'),
-      cavity('switch slot', 'Switch slot', 'slot', 'top', stadium(2.6, 30, { x: 70, y: 224 }), 6.5, null),
-      cavity('bridge recess', 'Bridge recess', 'recess', 'top', roundedRectangle(104, 40, 6, { x: 0, y: 300 }), 27, null),
+      cavity({
+        id: 'control cavity',
+        name: 'Control cavity',
+        kind: 'control',
+        face: 'back',
+        outline: roundedRectangle(64, 132, 8, { x: 84, y: 262 }),
+        depth: 35.5,
+        hiddenBy: 'control cover',
+      }),
+      cavity({ id: 'switch slot', name: 'Switch slot', kind: 'slot', face: 'top', outline: stadium(2.6, 30, { x: 70, y: 224 }), depth: 6.5, hiddenBy: null }),
+      cavity({
+        id: 'bridge recess',
+        name: 'Bridge recess',
+        kind: 'recess',
+        face: 'top',
+        outline: roundedRectangle(104, 40, 6, { x: 0, y: 300 }),
+        depth: 27,
+        hiddenBy: null,
+      }),
     ],
     plates: [...base.plates, cover],
     holes: [
-      hole('volume hole', 'Volume hole', 'pot', 88, 262, 8, { part: ids.part(3) }),
-      hole('tone hole', 'Tone hole', 'pot', 88, 298, 8, { part: ids.part(3) }),
-      hole('jack hole', 'Jack hole', 'jack', 21, 330, 9.8, { face: 'side', depth: mm(28), through: false }),
-      hole('strap hole', 'Strap pin hole', 'screw', 21, 352, 4.6, { face: 'side', depth: mm(24), through: false, condition: 'stripped' }),
-      hole('tuner 1', 'Tuner hole 1', 'tuner', -18, -40, 8.8, { ...head, part: ids.part(18) }),
-      hole('tuner 2', 'Tuner hole 2', 'tuner', -20, -66, 8.8, { ...head, part: ids.part(18) }),
-      hole('tuner screw 1', 'Tuner screw hole', 'screw', -18, -28, 2, { face: 'headstock back', frame: 'headstock', through: false, depth: mm(9) }),
+      hole({ id: 'volume hole', name: 'Volume hole', kind: 'pot', x: 88, y: 262, diameter: 8 }, { part: ids.part(3) }),
+      hole({ id: 'tone hole', name: 'Tone hole', kind: 'pot', x: 88, y: 298, diameter: 8 }, { part: ids.part(3) }),
+      hole({ id: 'jack hole', name: 'Jack hole', kind: 'jack', x: 21, y: 330, diameter: 9.8 }, { face: 'side', depth: mm(28), through: false }),
+      hole(
+        { id: 'strap hole', name: 'Strap pin hole', kind: 'screw', x: 21, y: 352, diameter: 4.6 },
+        { face: 'side', depth: mm(24), through: false, condition: 'stripped' },
+      ),
+      hole({ id: 'tuner 1', name: 'Tuner hole 1', kind: 'tuner', x: -18, y: -40, diameter: 8.8 }, { ...head, part: ids.part(18) }),
+      hole({ id: 'tuner 2', name: 'Tuner hole 2', kind: 'tuner', x: -20, y: -66, diameter: 8.8 }, { ...head, part: ids.part(18) }),
+      hole(
+        { id: 'tuner screw 1', name: 'Tuner screw hole', kind: 'screw', x: -18, y: -28, diameter: 2 },
+        { face: 'headstock back', frame: 'headstock', through: false, depth: mm(9) },
+      ),
     ],
   };
 }

@@ -1,8 +1,8 @@
 // What was changed on the bench is no work of the decision that asked for it: that one can still be taken back, and nothing is forgotten.
 import { randomUUID } from 'node:crypto';
-import { benchNow, optionsFor } from '@rinnovo/core/house';
+import { optionsFor } from '@rinnovo/core/house';
 import { demoWorkshop } from '@rinnovo/demo';
-import { benchInput, loadJobState } from './jobs/job-state.js';
+import { benchOf, loadJobState } from './jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -12,7 +12,7 @@ describe('strings that came off for a decision', () => {
   beforeAll(async () => (w = await testWorkshop()), 30_000);
   afterAll(() => w.close());
 
-  const bench = async () => benchNow(benchInput(await loadJobState(w.db, job.id)));
+  const bench = async () => benchOf(await loadJobState(w.db, job.id));
   async function log(): Promise<string> {
     const { operation, cards, now } = await bench();
     const step = { operation: operation!.id, job: job.id, step: cards[now]!.key, outcome: 'done', wrong: null, note: '', minutes: 1, measured: null, seen: {} };

@@ -1,14 +1,15 @@
 // A hole that is too small for the chosen pot: chosen, decided, read twice, cleared, opened step by step, and recorded.
-import { benchNow, confirmationsFor, evaluatePlan, optionsFor } from '@rinnovo/core/house';
+import type { Decision } from '@rinnovo/core/job';
+import { confirmationsFor, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, Decision, Problem, ReturnPlan } from '@rinnovo/contract';
+import type { AnatomyRevision, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
 import { confirmKey } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
 import { demoWorkshop } from '@rinnovo/demo';
-import { benchInput, loadJobState } from './jobs/job-state.js';
+import { benchOf, loadJobState } from './jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -54,7 +55,7 @@ describe('a part that is no pickup, through the API', () => {
   async function work(most: number): Promise<readonly string[]> {
     const done: string[] = [];
     while (done.length < most) {
-      const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+      const bench = benchOf(await loadJobState(w.db, job.id));
       const card = bench.cards[bench.now];
       if (!bench.operation || !card || bench.hindrances.length > 0) break;
       done.push(card.kind);

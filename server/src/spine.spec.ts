@@ -1,7 +1,8 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
+import { logged, type Clearance, type Consent, type Decision, type LedgerEntry, type PlanRecord } from '@rinnovo/core/job';
 import { benchNow, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, ClearanceRecord, ConsentRecord, Decision, KeptPart, KeptStock, LedgerEntry, PlanRecord, Shop } from '@rinnovo/contract';
+import type { AnatomyRevision, KeptPart, KeptStock, Shop } from '@rinnovo/contract';
 import { isPickupChoice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
 import { confirmKey, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
@@ -152,8 +153,7 @@ describe('the spine, through the API', () => {
     now = await load();
     evaluation = evaluatePlan(now.state, now.record.plan);
     expect((await w.create(`/api/clearances/${randomUUID()}`, clearance())).status).toBe(409);
-    const consent = (await w.create(`/api/consents/${randomUUID()}`, { decision: decisionId, how: 'by phone', said: 'go on' }).expect(201))
-      .body as ConsentRecord;
+    const consent = (await w.create(`/api/consents/${randomUUID()}`, { decision: decisionId, how: 'by phone', said: 'go on' }).expect(201)).body as Consent;
     expect(consent.price).toBe(option.proposal.price + Math.round((option.minutes * first.state.settings.ratePerHour) / 60));
     expect(consent.options.length).toBe(3);
     // nor until somebody laid the print on, looked at the bits and read the cautions
@@ -174,7 +174,7 @@ describe('the spine, through the API', () => {
     expect(await missing()).toEqual(['print']);
     print = { across: 88.2, along: 40.4 };
     const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
-    expect([(cleared.body as ClearanceRecord).accepted.length, (cleared.body as ClearanceRecord).print]).toEqual([thin.length + 2, print]);
+    expect([(cleared.body as Clearance).accepted.length, (cleared.body as Clearance).print]).toEqual([thin.length + 2, print]);
 
     const kinds = await workThrough(null);
     expect(kinds).toEqual(['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart', 'stringUp']);
@@ -203,7 +203,7 @@ describe('the spine, through the API', () => {
         choices: { [live!.id]: pickupChoice(record) },
         operations: work.operations,
         waivers: work.waivers,
-        log: ledger.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at })),
+        log: ledger.map(logged),
         agreed: [],
         cleared: [live!.id],
       };

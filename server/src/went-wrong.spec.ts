@@ -1,12 +1,14 @@
 // 'Log mishap' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
+import { benchInput } from '@rinnovo/core/job';
+import type { Decision, LedgerEntry } from '@rinnovo/core/job';
 import { benchNow, cardsOf, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
-import type { AnatomyRevision, Decision, LedgerEntry, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
+import type { AnatomyRevision, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
 import { withChoice, type PickupChoice, newHardwareChoice } from '@rinnovo/core/check';
 import { valueOf } from '@rinnovo/core/measure';
 import { bounds } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
-import { benchInput, loadJobState } from './jobs/job-state.js';
+import { benchOf, loadJobState } from './jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -36,7 +38,7 @@ async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
     numbers: '[]',
     person: w.person,
   });
-  const { operation, cards } = benchNow(benchInput(await loadJobState(w.db, job.id)));
+  const { operation, cards } = benchOf(await loadJobState(w.db, job.id));
   const off = { operation: operation!.id, job: job.id, step: cards[0]!.key, outcome: 'done', wrong: null, note: '', minutes: 5, measured: null, seen: {} };
   expect(operation!.kind).toBe('takeStringsOff');
   await w.create(`/api/ledger/${randomUUID()}`, off).expect(201);
@@ -47,7 +49,7 @@ describe('a clearance', () => {
   it('holds for the choice as it stood when it was given, and the choice stays once wood is cut', async () => {
     const { w } = await readyToRoute();
     try {
-      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
+      expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toEqual([]);
       const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 5, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
@@ -60,11 +62,11 @@ describe('a clearance', () => {
       const beside = withChoice(plan, newHardwareChoice('volume', place, pot));
       await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: beside }).expect(200);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
-      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toEqual([]);
+      expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toEqual([]);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
       const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
       await w.change(`/api/jobs/${job.id}/plan`, 3, { revision: 1, plan: moved }).expect(200);
-      expect(benchNow(benchInput(await loadJobState(w.db, job.id))).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
+      expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     } finally {
       await w.close();
     }
@@ -118,7 +120,7 @@ describe('a slip at the machine', () => {
     const { w } = await readyToRoute();
     try {
       const log = async (more: object = {}) => {
-        const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+        const bench = benchOf(await loadJobState(w.db, job.id));
         const card = bench.cards[bench.now]!;
         const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
         const body = {
@@ -138,7 +140,7 @@ describe('a slip at the machine', () => {
       const pointer = (body: unknown): string | undefined => (body as Problem).errors?.[0]?.pointer;
       const wrong = { mishap: 'slipped', flaw: { by: 1.5, level: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
       for (;;) {
-        const bench = benchNow(benchInput(await loadJobState(w.db, job.id)));
+        const bench = benchOf(await loadJobState(w.db, job.id));
         if (bench.cards[bench.now]?.kind === 'cut') break;
         const { answer } = await log();
         if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
@@ -175,7 +177,7 @@ describe('mishap', () => {
 
   async function step(more: object = {}): Promise<{ status: number; body: unknown; kind: string }> {
     const s = await loadJobState(w.db, job.id);
-    const input = benchInput(s);
+    const input = { ...benchInput(s), state: s.state };
     const bench = benchNow(input);
     const card = cardsOf(bench.operation!, input)[bench.now]!;
     const r = await w.create(`/api/ledger/${randomUUID()}`, {
@@ -202,7 +204,7 @@ describe('mishap', () => {
     }
     for (;;) {
       const s = await loadJobState(w.db, job.id);
-      const bench = benchNow(benchInput(s));
+      const bench = benchOf(s);
       if (bench.cards[bench.now]?.kind === 'measureDepth') break;
       const { status, body } = await step();
       if (status !== 201) throw new Error(JSON.stringify(body));
@@ -237,7 +239,7 @@ describe('mishap', () => {
       ['routePasses', 'tooDeep', 'measured', 'read the set-up aloud', instrument],
     ]);
     // the step itself is no price again: the wood is gone
-    expect(benchNow(benchInput(s)).cards[benchNow(benchInput(s)).now]?.kind).not.toBe('measureDepth');
+    expect(benchOf(s).cards[benchOf(s).now]?.kind).not.toBe('measureDepth');
 
     const { body } = (await w.get(`/api/jobs/${job.id}/work`)) as { body: { decisions: Decision[] } };
     expect(body.decisions[0]!.undoneAt).toBeNull();

@@ -18,5 +18,6 @@ export * from './shop.js';
 export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';
+export * from './step-refusals.js';
 export * from './survey.js';
 export * from './sheet.js';

@@ -1,9 +1,9 @@
+import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/job';
 import { HOUSE, LISTS, cautionsOf } from '@rinnovo/core/house';
 import { newHardwareChoice, newPickupChoice, type Corner, type PlaceRef, type Verdict } from '@rinnovo/core/check';
 import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { SETTING_KEYS } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
-import { CAUSES, MISHAPS, SIDES, WAYS_ON } from '@rinnovo/core/record';
 import {
   bestPlaceText,
   holeStepsText,

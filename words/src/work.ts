@@ -1,9 +1,9 @@
+import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/job';
 import type { AskedGap, ConfirmId, GateItem } from '@rinnovo/core/gate';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import type { CautionId, OperationKind } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
-import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/record';
 import { lengthText } from './length.js';
 import { operationName } from './operations/index.js';
 import { nameOf, upperFirst, type Names } from './names.js';

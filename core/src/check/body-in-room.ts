@@ -20,17 +20,14 @@ function bodyInRoom(site: PartSite): readonly Verdict[] {
   const subject = { feature: site.choice.id, item: 'body', against: cavity.id };
   const walls: readonly Verdict[] = outline
     ? [besideWalls(site, [outline], cavity.id)]
-    : [lackingVerdict('bodyInRoom', subject, [{ part: part.id, size: 'body' }], [], settings.minBodyRoom, at)];
+    : [lackingVerdict('bodyInRoom', subject, { lacks: [{ part: part.id, size: 'body' }], missing: [], minimum: settings.minBodyRoom, at })];
   const below = depthAt(anatomy, cavity, at);
   const depth = !below
     ? []
     : [
         judged(
           site,
-          'depthForPart',
-          '',
-          { targets: [[below.depth, below.target]], sizes: ['depthBelow'] },
-          settings.minDepth,
+          { check: 'depthForPart', needs: { targets: [[below.depth, below.target]], sizes: ['depthBelow'] }, minimum: settings.minDepth, against: cavity.id },
           () =>
             sum(
               'depthLeft',
@@ -38,7 +35,6 @@ function bodyInRoom(site: PartSite): readonly Verdict[] {
               ...(cavity.raised ? [[1, leaf('coverRaised', cavity.raised)] as const] : []),
               [-1, known(site, 'depthBelow')],
             ),
-          cavity.id,
         ),
       ];
   return [...walls, ...depth, ...woodOver(site), ...neighbours(site)];
@@ -54,14 +50,8 @@ function woodOver(site: PartSite): readonly Verdict[] {
   const { thickness } = state.anatomy.body;
   const needs = [[thickness, body] as const, [below.depth, below.target] as const];
   return [
-    judged(
-      site,
-      'woodOver',
-      '',
-      { targets: needs },
-      state.settings.minFloor,
-      () => sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('levelDepth', sure(below.depth), below.target)]),
-      room.cavity.id,
+    judged(site, { check: 'woodOver', needs: { targets: needs }, minimum: state.settings.minFloor, against: room.cavity.id }, () =>
+      sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('levelDepth', sure(below.depth), below.target)]),
     ),
   ];
 }

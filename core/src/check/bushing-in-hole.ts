@@ -16,7 +16,7 @@ function bushingInHole(site: PartSite): readonly Verdict[] {
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   const { diameter } = hole;
   return [
-    judged(site, 'bushingInHole', '', { targets: [[diameter, target]], sizes: ['bushing'] }, state.settings.minHoleOver, () =>
+    judged(site, { check: 'bushingInHole', needs: { targets: [[diameter, target]], sizes: ['bushing'] }, minimum: state.settings.minHoleOver }, () =>
       sum('roomRound', [1, leaf('holeDiameter', sure(diameter), target)], [-1, known(site, 'bushing')]),
     ),
   ];

@@ -15,7 +15,7 @@ function cavityBehind(site: PartSite): readonly Verdict[] {
   const { minDepth } = state.settings;
   if (choice.place.on === 'feature') return [missingVerdict('cavityBehind', { feature: choice.id, item: '' }, [], minDepth, site.at)];
   return [
-    judged(site, 'cavityBehind', '', { sizes: ['depthBelow'] }, minDepth, () =>
+    judged(site, { check: 'cavityBehind', needs: { sizes: ['depthBelow'] }, minimum: minDepth }, () =>
       sum('depthLeft', [1, setting('cavityHere', 0, 'plan')], [-1, known(site, 'depthBelow')]),
     ),
   ];

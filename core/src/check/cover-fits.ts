@@ -26,7 +26,8 @@ function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Ver
   }
   if (choice.coverApart) {
     const subject = { feature, item: 'cover' };
-    if (part.coverGround === undefined) out.push(lackingVerdict('coverGround', subject, [{ part: part.id, size: 'coverGround' }], [], 0, null));
+    if (part.coverGround === undefined)
+      out.push(lackingVerdict('coverGround', subject, { lacks: [{ part: part.id, size: 'coverGround' }], missing: [], minimum: 0, at: null }));
     else out.push(countVerdict('coverGround', subject, part.coverGround === 'with the coil' ? 0 : 1, 1));
   }
   if (part.strings !== undefined) {

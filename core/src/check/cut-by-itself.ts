@@ -35,7 +35,7 @@ function ofRow(state: PlanState, choice: CutChoice): readonly Verdict[] {
   const placed = fresh.map((hole) => ({ hole, at: placePoint(hole.at, placementOf(anatomy, hole.frame)) }));
   const apart = placed.flatMap(({ hole, at }) => {
     const mine = edgeOf(hole, at);
-    const others = mine && holeToOthers(state, choice.id, hole, at, mine, true);
+    const others = mine && holeToOthers({ state, choice: choice.id, hole, at, mine }, true);
     return others ? [others] : [];
   });
   const behind = placed.flatMap(({ hole, at }) => {
@@ -52,7 +52,7 @@ function ofRow(state: PlanState, choice: CutChoice): readonly Verdict[] {
     ];
   const edges = placed.flatMap(({ hole, at }) => {
     const mine = edgeOf(hole, at);
-    return mine && outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [];
+    return mine && outline ? [holeToEdge({ state, choice: choice.id, hole, at, mine }, outline, gapInside(mine, [outline.outline]))] : [];
   });
   return [...least(apart), ...least(behind), ...least(edges)];
 }

@@ -15,7 +15,7 @@ function hidesHole(site: PartSite): readonly Verdict[] {
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   const over = sum('coverOver', [1, sizeLeaf(part, cover.size, cover.is)], [-1, leaf('holeDiameter', diameter, target)]);
   const working: Working = { op: 'quotient', label: 'hiddenRound', a: over, b: setting('two', 2, 'two') };
-  return [judged(site, 'hidesHole', cover.size, {}, state.settings.minHides, () => working)];
+  return [judged(site, { check: 'hidesHole', item: cover.size, needs: {}, minimum: state.settings.minHides }, () => working)];
 }
 
 /** A washer or knob over its hole. */

@@ -15,42 +15,64 @@ import { rowsOf, type About } from './row.js';
 function holeBeside(site: PartSite): readonly Verdict[] {
   const { choice, part, hole, state, at, room } = site;
   const through = part.sizes.bushing ?? part.sizes.outer ?? part.sizes.diameter;
-  const fresh = choice.place.on === 'face' || actsOfChoice(choice).some((w) => w.kind === 'moveHole');
-  if (!fresh || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
+  const isNew = choice.place.on === 'face' || actsOfChoice(choice).some((w) => w.kind === 'moveHole');
+  if (!isNew || !hole || !through || (hole.face !== 'top' && hole.face !== 'back')) return [];
   const mine: Region = [circle(through.value + state.settings.minHoleOver, at)];
   // in a plate over a cavity there is no wood beside it
-  const nearest = holeToOthers(state, choice.id, hole, at, mine, !room?.from);
+  const drilled = { state, choice: choice.id, hole, at, mine };
+  const nearest = holeToOthers(drilled, !room?.from);
   const { outline } = state.anatomy.body;
-  return [...(nearest ? [nearest] : []), ...(outline ? [holeToEdge(state, choice.id, hole, mine, outline, gapInside(mine, [outline.outline]))] : [])];
+  return [...(nearest ? [nearest] : []), ...(outline ? [holeToEdge(drilled, outline, gapInside(mine, [outline.outline]))] : [])];
+}
+
+/** A hole to be drilled: its middle, its edge with what it is drilled larger, and the choice that wants it. */
+export interface FreshHole {
+  readonly state: PlanState;
+  readonly choice: string;
+  readonly hole: Hole;
+  readonly at: Point;
+  readonly mine: Region;
 }
 
 /** The wood between a hole and the nearest other hole, and where asked the nearest cavity, of its face: the lesser of the two. */
-export function holeToOthers(state: PlanState, choice: string, hole: Hole, at: Point, mine: Region, cavities: boolean): Verdict | null {
+export function holeToOthers(fresh: FreshHole, cavities: boolean): Verdict | null {
+  const { state, hole, at, mine } = fresh;
   const beside = nearestHole(state, hole, at);
   const near = cavities ? nearestCavity(state, hole, at, mine) : null;
   const found = [
-    ...(beside ? [between(state, choice, hole, beside.hole.id, 'apart', mine, beside.edge, gapApart(mine, beside.edge), ofHole(beside.hole))] : []),
-    ...(near ? [between(state, choice, hole, near.cavity.id, 'apart', mine, near.region, near.gap, levelsLeaf(near.cavity, near.cavity.levels))] : []),
+    ...(beside
+      ? [between(fresh, { against: beside.hole.id, measure: 'apart', theirs: beside.edge, gap: gapApart(mine, beside.edge), allowance: ofHole(beside.hole) })]
+      : []),
+    ...(near
+      ? [
+          between(fresh, {
+            against: near.cavity.id,
+            measure: 'apart',
+            theirs: near.region,
+            gap: near.gap,
+            allowance: levelsLeaf(near.cavity, near.cavity.levels),
+          }),
+        ]
+      : []),
   ];
   return found.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
 }
 
 /** The wood between a hole and the body's edge. */
-export function holeToEdge(state: PlanState, choice: string, hole: Hole, mine: Region, body: FeatureOutline, gap: Gap): Verdict {
-  return between(state, choice, hole, 'body', 'inside', mine, [body.outline], gap, outlineLeaf(body, 'body'));
+export function holeToEdge(fresh: FreshHole, body: FeatureOutline, gap: Gap): Verdict {
+  return between(fresh, { against: 'body', measure: 'inside', theirs: [body.outline], gap, allowance: outlineLeaf(body, 'body') });
 }
 
-function between(
-  state: PlanState,
-  choice: string,
-  hole: Hole,
-  against: string,
-  measure: GeometryNode['measure'],
-  mine: Region,
-  theirs: Region,
-  gap: Gap,
-  allowance: Leaf,
-): Verdict {
+/** What a hole is held against: its region, the gap between the two, and its own limit. */
+interface Neighbour {
+  readonly against: string;
+  readonly measure: GeometryNode['measure'];
+  readonly theirs: Region;
+  readonly gap: Gap;
+  readonly allowance: Leaf;
+}
+
+function between({ state, choice, hole, mine }: FreshHole, { against, measure, theirs, gap, allowance }: Neighbour): Verdict {
   const place = leaf('holePlace', { value: 0, limit: hole.limit, basis: hole.basis }, { quantity: 'holePlace', feature: choice });
   return verdict(
     'holeBeside',

@@ -3,6 +3,7 @@ export type { Corner } from './corner.js';
 export * from './evaluate.js';
 export * from './choice.js';
 export { boreOf } from './bores.js';
+export { levelsCut } from './levels-cut.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';
 export { bodyOutline, depthAt, cavityAt, siteOf, type PartSite } from './site.js';

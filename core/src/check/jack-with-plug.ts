@@ -19,7 +19,7 @@ function jackWithPlug(site: PartSite): readonly Verdict[] {
   if (!isOfPart(site.rows, part.kind, 'plugged') || !hole) return [];
   const { settings, anatomy } = state;
   const { behind, target, label } = roomBehind(site, hole);
-  const tip = judged(site, 'plugInside', '', { targets: [[behind, target]], sizes: ['plugInside'] }, settings.minDepth, () =>
+  const tip = judged(site, { check: 'plugInside', needs: { targets: [[behind, target]], sizes: ['plugInside'] }, minimum: settings.minDepth }, () =>
     sum(
       'plugLeft',
       [1, leaf(label, sure(behind), target)],

@@ -33,7 +33,7 @@ function partInRoute(place: PlaceOfPart): readonly Verdict[] {
     const subject = { feature: position.id, item: tier.id };
     const outline = verdict('partInRoute', subject, inside(place, region, room, room.gap.clearance, partLeaf(shape, part.id)), s.minPartInRoute, room.gap.at);
     if (tier.id === 'cover') return [outline];
-    return [outline, depthVerdict(place, 'depthUnderPart', tier.id, tier.lowest, room, s.minDepth)];
+    return [outline, depthVerdict(place, { check: 'depthUnderPart', item: tier.id, lowest: tier.lowest, room, minimum: s.minDepth })];
   });
   tiers.push(...smallestCorner(place, part.id, laidIn));
   const wells = part.screws.at.map((p) => {
@@ -47,7 +47,7 @@ function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   return [
     ...tiers,
     verdict('screwInRoute', subject, inside(place, tight.region, tight.room, tight.room.gap.clearance, screwLeaf), s.minPartInRoute, tight.room.gap.at),
-    depthVerdict(place, 'depthUnderScrews', 'screws', part.screws.lowest, tight.room, s.minDepth),
+    depthVerdict(place, { check: 'depthUnderScrews', item: 'screws', lowest: part.screws.lowest, room: tight.room, minimum: s.minDepth }),
   ];
 }
 
@@ -102,14 +102,15 @@ function partLeaf(shape: PartOutline, part: string): Leaf {
   return leaf('partOutline', { value: 0, limit: shape.limit, basis: shape.basis }, { quantity: 'partOutline', feature: part });
 }
 
-function depthVerdict(
-  place: PlaceOfPart,
-  check: CheckId,
-  item: string,
-  lowest: { value: number; limit: number; basis: PartOutline['basis'] },
-  room: Room,
-  minimum: number,
-): Verdict {
+interface Depth {
+  readonly check: CheckId;
+  readonly item: string;
+  readonly lowest: { readonly value: number; readonly limit: number; readonly basis: PartOutline['basis'] };
+  readonly room: Room;
+  readonly minimum: number;
+}
+
+function depthVerdict(place: PlaceOfPart, { check, item, lowest, room, minimum }: Depth): Verdict {
   const subject = { feature: place.position.id, item };
   const target: Target = { quantity: 'levelDepth', feature: place.cavity.id, part: room.floor.id };
   if (!room.floor.depth) return missingVerdict(check, subject, [target], minimum, room.gap.at);

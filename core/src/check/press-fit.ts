@@ -28,8 +28,12 @@ function pressFit(site: PartSite): readonly Verdict[] {
   }
   const tight = (): Working => sum('interference', [1, known(site, size)], [-1, open]);
   return [
-    judged(site, 'pressHolds', '', { sizes: [size] }, 0, () => sum('tighterThanLeast', [1, tight()], [-1, setting('leastInterference', s[least], least)])),
-    judged(site, 'pressSplits', '', { sizes: [size] }, 0, () => sum('looserThanMost', [1, setting('mostInterference', s[most], most)], [-1, tight()])),
+    judged(site, { check: 'pressHolds', needs: { sizes: [size] }, minimum: 0 }, () =>
+      sum('tighterThanLeast', [1, tight()], [-1, setting('leastInterference', s[least], least)]),
+    ),
+    judged(site, { check: 'pressSplits', needs: { sizes: [size] }, minimum: 0 }, () =>
+      sum('looserThanMost', [1, setting('mostInterference', s[most], most)], [-1, tight()]),
+    ),
   ];
 }
 

@@ -26,7 +26,7 @@ function screwInWood(site: PartSite): readonly Verdict[] {
     through ? sum('inWood', [1, known(site, 'length')], [-1, leaf('plateThickness', sure(passes), plateThick)]) : sum('inWood', [1, known(site, 'length')]);
   const targets = through ? [[passes, plateThick] as const] : [];
   const minimum = settings[holdsInWood];
-  const holds = judged(site, 'screwHolds', '', { targets, sizes: ['length'] }, minimum, held);
+  const holds = judged(site, { check: 'screwHolds', needs: { targets, sizes: ['length'] }, minimum }, held);
   // what goes into an edge or the neck has no cavity of a face beside it that is known
   if (hole && hole.face !== 'top' && hole.face !== 'back') return [holds];
   const air = cavityAt(site, face);
@@ -36,7 +36,7 @@ function screwInWood(site: PartSite): readonly Verdict[] {
   const under = below ? depthAt(anatomy, below, at) : null;
   const body = anatomy.body.thickness;
   const needs = [...targets, [body, thick] as const, ...(under ? [[under.depth, under.target] as const] : [])];
-  const point = judged(site, 'screwPoint', '', { targets: needs, sizes: ['length'] }, settings.minUnderPoint, () => {
+  const point = judged(site, { check: 'screwPoint', needs: { targets: needs, sizes: ['length'] }, minimum: settings.minUnderPoint }, () => {
     const wood = sum(
       'woodHere',
       [1, leaf('bodyThickness', sure(body), thick)],
@@ -93,7 +93,7 @@ function threadBites(site: PartSite): readonly Verdict[] {
   if (!partRow(site.rows, part.kind).holdsInWood || hole?.kind !== 'screw' || choice.place.on === 'face') return [];
   const target: Target = { quantity: 'holeDiameter', feature: hole.id };
   return [
-    judged(site, 'threadBites', '', { targets: [[hole.diameter, target]], sizes: ['diameter'] }, state.settings.minBite, () =>
+    judged(site, { check: 'threadBites', needs: { targets: [[hole.diameter, target]], sizes: ['diameter'] }, minimum: state.settings.minBite }, () =>
       sum('bite', [1, known(site, 'diameter')], [-1, leaf('holeDiameter', sure(hole.diameter), target)]),
     ),
   ];

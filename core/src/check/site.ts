@@ -130,12 +130,21 @@ export interface Needs {
   readonly sizes?: readonly SizeId[];
 }
 
+/** What is judged: of which item and against which other, what it needs, and what is wanted at least, mm. */
+export interface Judging {
+  readonly check: CheckId;
+  readonly item?: string;
+  readonly against?: string;
+  readonly needs: Needs;
+  readonly minimum: number;
+}
+
 /** A verdict from a sum, or what has to be measured before it can be made, on the instrument and on the part. */
-export function judged(site: PartSite, check: CheckId, item: string, needs: Needs, minimum: number, sum: () => Working, against?: string): Verdict {
+export function judged(site: PartSite, { check, item = '', needs, minimum, against }: Judging, sum: () => Working): Verdict {
   const subject = { feature: site.choice.id, item, ...(against === undefined ? {} : { against }) };
   const missing = (needs.targets ?? []).flatMap(([d, t]) => (d === null ? [t] : []));
   const lacks = (needs.sizes ?? []).flatMap((size): readonly Lacking[] => (site.part.sizes[size] ? [] : [{ part: site.part.id, size }]));
-  if (lacks.length > 0) return lackingVerdict(check, subject, lacks, missing, minimum, site.at);
+  if (lacks.length > 0) return lackingVerdict(check, subject, { lacks, missing, minimum, at: site.at });
   return missing.length > 0 ? missingVerdict(check, subject, missing, minimum, site.at) : verdict(check, subject, sum(), minimum, site.at);
 }
 

@@ -20,7 +20,7 @@ function switchInSlot(site: PartSite): readonly Verdict[] {
       ['across', narrow, 'slotWidth'],
     ] as const
   ).map(([item, span, size]) =>
-    judged(site, 'switchInSlot', item, { sizes: [size] }, state.settings.minHoleOver, () =>
+    judged(site, { check: 'switchInSlot', item, needs: { sizes: [size] }, minimum: state.settings.minHoleOver }, () =>
       sum('slotLeft', [1, leaf('slotSpan', span, ref)], [-1, known(site, size)]),
     ),
   );

@@ -18,7 +18,7 @@ function threadThrough(site: PartSite): readonly Verdict[] {
     const target: Target = { quantity: 'plateThickness', feature: room.from.id };
     const thick = room.from.thickness;
     return [
-      judged(site, 'threadThrough', '', { targets: [[thick, target]], sizes: ['threadLength'] }, settings.minThreadOver, () =>
+      judged(site, { check: 'threadThrough', needs: { targets: [[thick, target]], sizes: ['threadLength'] }, minimum: settings.minThreadOver }, () =>
         sum('threadLeft', [1, known(site, 'threadLength')], [-1, leaf('plateThickness', sure(thick), target)], [-1, nut]),
       ),
     ];
@@ -32,7 +32,7 @@ function threadThrough(site: PartSite): readonly Verdict[] {
     [below.depth, below.target],
   ];
   return [
-    judged(site, 'threadThrough', '', { targets, sizes: ['threadLength'] }, settings.minThreadOver, () => {
+    judged(site, { check: 'threadThrough', needs: { targets, sizes: ['threadLength'] }, minimum: settings.minThreadOver }, () => {
       const wood = sum('woodHere', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('depthBelow', sure(below.depth), below.target)]);
       return sum('threadLeft', [1, known(site, 'threadLength')], [-1, wood], [-1, nut]);
     }),

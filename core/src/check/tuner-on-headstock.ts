@@ -22,14 +22,14 @@ function tunerOnHeadstock(site: PartSite): readonly Verdict[] {
   return [
     ...(part.sizes.headstockLeast
       ? [
-          judged(site, 'headstockThick', 'least', { targets, sizes: ['headstockLeast'] }, 0, () =>
+          judged(site, { check: 'headstockThick', item: 'least', needs: { targets, sizes: ['headstockLeast'] }, minimum: 0 }, () =>
             sum('headstockOver', [1, thick()], [-1, known(site, 'headstockLeast')]),
           ),
         ]
       : []),
     ...(part.sizes.headstockMost
       ? [
-          judged(site, 'headstockThick', 'most', { targets, sizes: ['headstockMost'] }, 0, () =>
+          judged(site, { check: 'headstockThick', item: 'most', needs: { targets, sizes: ['headstockMost'] }, minimum: 0 }, () =>
             sum('headstockUnder', [1, known(site, 'headstockMost')], [-1, thick()]),
           ),
         ]
@@ -47,7 +47,11 @@ function nextTuner(site: PartSite, hole: Hole): readonly Verdict[] {
   const next = others.reduce<Hole | null>((n, h) => (n && apart(n) <= apart(h) ? n : h), null);
   if (!next || !part.sizes.pitch) return [];
   const distance = leaf('postToPost', { value: apart(next), limit: hole.limit + next.limit, basis: hole.basis }, { quantity: 'holePlace', feature: hole.id });
-  return [judged(site, 'nextTuner', '', { sizes: ['pitch'] }, 0, () => sum('pitchLeft', [1, distance], [-1, known(site, 'pitch')]), next.id)];
+  return [
+    judged(site, { check: 'nextTuner', needs: { sizes: ['pitch'] }, minimum: 0, against: next.id }, () =>
+      sum('pitchLeft', [1, distance], [-1, known(site, 'pitch')]),
+    ),
+  ];
 }
 
 /** Old screw holes near the post: does the housing cover each of them? One that it does not would show. */

@@ -97,10 +97,12 @@ export function missingVerdict(check: string, subject: Subject, missing: readonl
 export function lackingVerdict(
   check: string,
   subject: Subject,
-  lacks: readonly Lacking[],
-  missing: readonly Target[],
-  minimum: number,
-  at: Point | null,
+  {
+    lacks,
+    missing,
+    minimum,
+    at,
+  }: { readonly lacks: readonly Lacking[]; readonly missing: readonly Target[]; readonly minimum: number; readonly at: Point | null },
 ): Verdict {
   return { ...missingVerdict(check, subject, missing, minimum, at), lacks };
 }

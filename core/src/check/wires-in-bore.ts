@@ -21,14 +21,18 @@ function wiresInBore(site: PartSite): readonly Verdict[] {
   });
   const unknown = wires.some(({ wire }) => !wire.sizes.diameter);
   return [
-    judged(site, 'wiresInBore', '', { targets: [[hole.diameter, target]], sizes: unknown ? ['diameter'] : [] }, state.settings.minWireRoom, () => {
-      const all = wires.flatMap(({ wire, count }): readonly (readonly [-1, Working])[] =>
-        wire.sizes.diameter
-          ? [[-1, { op: 'product', label: 'wiresTogether', a: setting('wireCount', count, 'count'), b: sizeLeaf(wire, 'diameter', wire.sizes.diameter) }]]
-          : [],
-      );
-      return sum('boreLeft', [1, leaf('holeDiameter', sure(hole.diameter), target)], ...all);
-    }),
+    judged(
+      site,
+      { check: 'wiresInBore', needs: { targets: [[hole.diameter, target]], sizes: unknown ? ['diameter'] : [] }, minimum: state.settings.minWireRoom },
+      () => {
+        const all = wires.flatMap(({ wire, count }): readonly (readonly [-1, Working])[] =>
+          wire.sizes.diameter
+            ? [[-1, { op: 'product', label: 'wiresTogether', a: setting('wireCount', count, 'count'), b: sizeLeaf(wire, 'diameter', wire.sizes.diameter) }]]
+            : [],
+        );
+        return sum('boreLeft', [1, leaf('holeDiameter', sure(hole.diameter), target)], ...all);
+      },
+    ),
   ];
 }
 

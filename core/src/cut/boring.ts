@@ -132,11 +132,21 @@ function* layouts(inner: Region, diameter: number): Generator<readonly Point[]> 
       .filter((p) => regionContains(inner, p));
     for (const turn of TURNS)
       for (const sx of SHIFTS)
-        for (const sy of SHIFTS) yield hexagons(inner, middle, step, turn, sx, sy, Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2);
+        for (const sy of SHIFTS) yield hexagons(inner, { middle, step, turn, sx, sy, far: Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2 });
   }
 }
 
-function hexagons(inner: Region, middle: Point, step: number, turn: number, sx: number, sy: number, far: number): readonly Point[] {
+/** A pattern of hexagons: its middle, how wide its step, how it is turned (°) and shifted (in steps), and how far it reaches, mm. */
+interface Pattern {
+  readonly middle: Point;
+  readonly step: number;
+  readonly turn: number;
+  readonly sx: number;
+  readonly sy: number;
+  readonly far: number;
+}
+
+function hexagons(inner: Region, { middle, step, turn, sx, sy, far }: Pattern): readonly Point[] {
   const a = (turn * Math.PI) / 180;
   const [c, s] = [Math.cos(a), Math.sin(a)];
   const rows = Math.ceil(far / (step * 0.866)) + 1;

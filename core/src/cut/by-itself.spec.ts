@@ -204,7 +204,7 @@ describe('holes in a row', () => {
 });
 
 describe('a relief that a plate sinks into', () => {
-  const made = relief(plainAnatomy(), 'sink', 'plate', 0.2, null, s);
+  const made = relief(plainAnatomy(), { id: 'sink', plate: 'plate', room: 0.2, depth: null }, s);
 
   it('is the plate’s own edge with room, as deep as it is thick, joined with what it lies over; what hangs in the plate comes down', () => {
     const choice = choiceOf(made);
@@ -231,8 +231,11 @@ describe('a relief that a plate sinks into', () => {
   it('is none of a plate that is not there, or whose thickness nobody knows', () => {
     const a = plainAnatomy();
     const unknown = { ...a, plates: a.plates.map((p) => ({ ...p, thickness: null })) };
-    expect([problem(relief(a, 'x', 'moon', 0.2, 2, s)), problem(relief(unknown, 'x', 'plate', 0.2, null, s))]).toEqual(['notThere', 'noThickness']);
-    expect(problem(relief(unknown, 'x', 'plate', 0, 3, s))).toBeNull();
+    expect([
+      problem(relief(a, { id: 'x', plate: 'moon', room: 0.2, depth: 2 }, s)),
+      problem(relief(unknown, { id: 'x', plate: 'plate', room: 0.2, depth: null }, s)),
+    ]).toEqual(['notThere', 'noThickness']);
+    expect(problem(relief(unknown, { id: 'x', plate: 'plate', room: 0, depth: 3 }, s))).toBeNull();
   });
 });
 
@@ -303,7 +306,7 @@ describe('a cut that is pulled to another place', () => {
     const [there] = actsOfChoice(moveCut(box, { x: 15, y: 105 }));
     const b = bounds(there?.kind === 'addCavity' ? there.cavity.levels.map((p) => p.outline.outline) : []);
     expect([b.minX, b.maxX, b.minY, b.maxY]).toEqual([5, 25, 100, 110]);
-    const sunk = choiceOf(relief(plainAnatomy(), 'sink', 'plate', 0, 2, s));
+    const sunk = choiceOf(relief(plainAnatomy(), { id: 'sink', plate: 'plate', room: 0, depth: 2 }, s));
     expect([moveCut(sunk, { x: 0, y: 0 }), isMovableCut(sunk), isMovableCut(box)]).toEqual([sunk, false, true]);
   });
 });

@@ -64,11 +64,19 @@ export function channelFor(
   };
 }
 
+/** A relief to be planned: its id, the plate that sinks into it, the room around the plate, and how deep; null: as deep as the plate is thick; mm. */
+export interface Relief {
+  readonly id: string;
+  readonly plate: string;
+  readonly room: number;
+  readonly depth: number | null;
+}
+
 /**
  * A relief that a plate sinks into until it lies flush, or by so much: its own edge with some room, joined on purpose with the cavities it lies over.
  * What hangs in the plate comes down with it. `depth` null: as deep as the plate is thick.
  */
-export function relief(a: Anatomy, id: string, plate: string, room: number, depth: number | null, s: Settings): PlannedCut {
+export function relief(a: Anatomy, { id, plate, room, depth }: Relief, s: Settings): PlannedCut {
   const over = a.plates.find((p) => p.id === plate);
   if (!over) return { problem: 'notThere' };
   const deep = depth ?? over.thickness?.value ?? null;

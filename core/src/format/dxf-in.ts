@@ -80,7 +80,7 @@ export function outlinesFromDxf(text: string, assumed: 'mm' | 'inch' | null = nu
     const ignored = new Map<string, number>();
     const blocks = file.blocks as unknown as Readonly<Record<string, { readonly entities?: readonly Raw[]; readonly position?: Point } | undefined>>;
     const page: Map2 = (p) => ({ x: p.x * mm, y: -p.y * mm });
-    for (const e of file.entities as unknown as readonly Raw[]) draw(e, page, strands, ignored, blocks, 0);
+    for (const e of file.entities as unknown as readonly Raw[]) draw(e, page, { strands, ignored, blocks }, 0);
     if (strands.length === 0) return { ok: false, refusal: { kind: 'nothingInIt', detail: [...ignored.keys()].join(', ') } };
     return { ok: true, imported: imported(strands, unit, ignored) };
   } catch (error) {
@@ -88,23 +88,24 @@ export function outlinesFromDxf(text: string, assumed: 'mm' | 'inch' | null = nu
   }
 }
 
+/** What a drawing comes to as it is gone through: its strands, how many of what were left out, and the blocks that it names. */
+interface Drawn {
+  readonly strands: Strand[];
+  readonly ignored: Map<string, number>;
+  readonly blocks: Readonly<Record<string, { readonly entities?: readonly Raw[]; readonly position?: Point } | undefined>>;
+}
+
 /** Blocks inside blocks are followed this far. */
 const DEEPEST = 16;
 
-function draw(
-  e: Raw,
-  outer: Map2,
-  strands: Strand[],
-  ignored: Map<string, number>,
-  blocks: Readonly<Record<string, { readonly entities?: readonly Raw[]; readonly position?: Point } | undefined>>,
-  depth: number,
-): void {
+function draw(e: Raw, outer: Map2, onto: Drawn, depth: number): void {
+  const { strands, ignored, blocks } = onto;
   if (e.type === 'INSERT') {
     if (depth >= DEEPEST) throw new RangeError('blocks hold one another');
     const name = all(e, 2)[0];
     const block = typeof name === 'string' ? blocks[name] : undefined;
     for (const map of insertMaps(e, outer, block?.position ?? { x: 0, y: 0 })) {
-      for (const inside of block?.entities ?? []) draw(inside, map, strands, ignored, blocks, depth + 1);
+      for (const inside of block?.entities ?? []) draw(inside, map, onto, depth + 1);
     }
     return;
   }

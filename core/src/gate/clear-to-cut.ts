@@ -27,10 +27,10 @@ export type GateItem =
   | { readonly kind: 'consent'; readonly ok: boolean };
 
 /** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
-export type Consent = 'own' | 'given' | 'needed';
+export type OwnersYes = 'own' | 'given' | 'needed';
 
 /** Clear to cut, or what is missing. */
-export interface Clearance {
+export interface GateVerdict {
   readonly clear: boolean;
   readonly items: readonly GateItem[];
 }
@@ -44,7 +44,7 @@ export interface GateInput {
   readonly readings: readonly Reading[];
   /** What somebody took upon themselves, by keys. */
   readonly accepted: ReadonlySet<string>;
-  readonly consent: Consent;
+  readonly consent: OwnersYes;
   readonly asked: readonly ConfirmId[];
   /** Of what is routed: the widths of the plan, and those that were read on its print. */
   readonly print: { readonly drawn: Widths; readonly read: Widths | null } | null;
@@ -58,7 +58,7 @@ export interface GateInput {
  * without; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
-export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): Clearance {
+export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): GateVerdict {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (isAbout(v, 'undrawn') && v.class === 'notMeasured'))

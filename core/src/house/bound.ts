@@ -1,6 +1,7 @@
 import * as check from '../check/index.js';
 import * as cut from '../cut/index.js';
 import * as gate from '../gate/index.js';
+import * as job from '../job/index.js';
 import * as record from '../record/index.js';
 import * as remedy from '../remedy/index.js';
 import * as work from '../work/index.js';
@@ -16,6 +17,7 @@ export function boundChecks(house: House) {
     evaluateStep: of(check.evaluateStep),
     evaluateChoice: of(check.evaluateChoice),
     leftBy: of(check.leftBy),
+    levelsCut: of(check.levelsCut),
     bestInRoute: of(check.bestInRoute),
     worksOf: of(check.worksOf),
     cuttingFor: of(cut.cuttingFor),
@@ -35,6 +37,9 @@ export function boundWork(house: House) {
     operationsOfBench: of(gate.operationsOfBench),
     benchNow: of(gate.benchNow),
     cardsOf: of(gate.cardsOf),
+    gateGround: of(job.gateGround),
+    judgeStep: of(job.judgeStep),
+    stepFlaw: of(job.stepFlaw),
   };
 }
 
@@ -49,8 +54,8 @@ export function boundRecord(house: House) {
   const of = handed(house);
   return {
     placesWorkedOn: of(record.placesWorkedOn),
-    levelsCut: of(record.levelsCut),
     beyondLine: of(record.beyondLine),
+    afterStep: of(record.afterStep),
     asSlipped: of(record.asSlipped),
     consequenceOf: of(record.consequenceOf),
     goBack: of(record.goBack),

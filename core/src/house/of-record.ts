@@ -1,4 +1,4 @@
 import { boundRecord } from './bound.js';
 import { HOUSE } from './house.js';
 
-export const { asSlipped, beyondLine, consequenceOf, goBack, levelsCut, placesWorkedOn } = boundRecord(HOUSE);
+export const { afterStep, asSlipped, beyondLine, consequenceOf, goBack, placesWorkedOn } = boundRecord(HOUSE);

@@ -1,4 +1,17 @@
 import { boundWork } from './bound.js';
 import { HOUSE } from './house.js';
 
-export const { atHand, beforeCut, benchNow, cardsOf, confirmationsFor, minutesOf, operationsNow, operationsOfBench, plannedWork } = boundWork(HOUSE);
+export const {
+  atHand,
+  beforeCut,
+  benchNow,
+  cardsOf,
+  confirmationsFor,
+  gateGround,
+  judgeStep,
+  minutesOf,
+  operationsNow,
+  operationsOfBench,
+  plannedWork,
+  stepFlaw,
+} = boundWork(HOUSE);

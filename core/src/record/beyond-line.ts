@@ -1,10 +1,7 @@
-import { isThere, PLANNED_SET, worksOf, type CheckRows, type Choice, type PlanState } from '../check/index.js';
-import { BODY_FRAME, type Level } from '../instrument/index.js';
+import { levelsCut, PLANNED_SET, type CheckRows, type Choice, type PlanState } from '../check/index.js';
+import type { Level } from '../instrument/index.js';
+import type { Side } from '../job/index.js';
 import { moveOutline } from '../shape/index.js';
-
-/** Which way a cut went beyond its line, as the instrument lies: towards bass or treble, neck or bridge. */
-export const SIDES = ['bass', 'treble', 'neck', 'bridge'] as const;
-export type Side = (typeof SIDES)[number];
 
 /** Wood that is gone beyond the line of a level: which way, how far, and how deep, mm. */
 export interface Beyond {
@@ -38,17 +35,4 @@ export function beyondLine(rows: CheckRows, state: PlanState, choice: Choice, go
       depth: { value: gone.depth, limit: state.settings.limitPlannedDepth, basis: { kind: 'planned' } },
     },
   };
-}
-
-/** What a choice cuts, cavity by cavity: its route, levels that are added, floors that are cut deeper; in the body's frame. Nothing where its place is gone. */
-export function levelsCut(rows: CheckRows, state: PlanState, choice: Choice): readonly { readonly cavity: string; readonly level: Level }[] {
-  if (!isThere(rows, state.anatomy, choice)) return [];
-  return worksOf(rows, choice, state).flatMap(({ does }) =>
-    does.flatMap((w) => {
-      if (w.kind === 'addLevels') return w.levels.map((level) => ({ cavity: w.cavity, level }));
-      if (w.kind === 'addCavity') return w.cavity.levels.map((level) => ({ cavity: w.cavity.id, level }));
-      const cavity = w.kind === 'setDepth' ? state.anatomy.cavities.find((c) => c.id === w.cavity && c.frame === BODY_FRAME) : undefined;
-      return (cavity?.levels ?? []).flatMap((level) => (w.kind === 'setDepth' && level.id === w.level ? [{ cavity: w.cavity, level }] : []));
-    }),
-  );
 }

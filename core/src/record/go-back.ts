@@ -1,11 +1,12 @@
 import type { Choice, PlanState } from '../check/index.js';
 import { applyChanges, compareAnatomies, type Anatomy } from '../instrument/index.js';
+import type { UndoStep } from '../job/index.js';
 import { hasStarted, operationRow, type Act, type OperationKind, type OperationState } from '../operation/index.js';
 import { waysOf, type RemedyRows } from '../remedy/index.js';
 import { plannedWork } from '../work/index.js';
 import { actsDone, type DepthRead } from './as-left.js';
 import { placesWorkedOn } from './places-worked-on.js';
-import { undoRecipe, type UndoStep } from './undo-recipe.js';
+import { undoRecipe } from './undo-recipe.js';
 
 /** An operation as far as it was done, with what was read and shown in it. */
 export interface WorkSoFar {

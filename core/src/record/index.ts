@@ -1,3 +1,4 @@
+export * from './after-step.js';
 export * from './as-left.js';
 export * from './beyond-line.js';
 export * from './go-back.js';

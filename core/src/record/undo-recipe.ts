@@ -1,23 +1,5 @@
 import type { Difference } from '../instrument/index.js';
-
-/** How one difference between as found and as left can be taken back. */
-export interface UndoStep {
-  readonly kind:
-    | 'refitPart'
-    | 'putInsertBack'
-    | 'takeSpacerOut'
-    | 'refitPlate'
-    | 'cannotUnfileWindow'
-    | 'cannotReturnPart'
-    | 'cannotPutWoodBack'
-    | 'cannotUnmakeHole'
-    | 'cannotNarrowHole'
-    | 'drillAgain'
-    | 'readAgain';
-  readonly subject: string;
-  readonly part: string | null;
-  readonly possible: boolean;
-}
+import type { UndoStep } from '../job/index.js';
 
 /** What can be undone and how, from the differences of two revisions. */
 export function undoRecipe(differences: readonly Difference[]): readonly UndoStep[] {

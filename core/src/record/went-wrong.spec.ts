@@ -1,10 +1,11 @@
+import { MISHAPS, asksFlaw } from '../job/index.js';
 import { asSlipped, beyondLine, consequenceOf, evaluateChoice } from '../house/index.js';
 import { newHardwareChoice } from '../check/index.js';
 import { depthReached, type StepCard } from '../gate/index.js';
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { hole, partOf } from '../testing/hardware.js';
 import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { asksFlaw, MISHAPS, type Mishap } from './index.js';
+import { type Mishap } from './index.js';
 
 const route = { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }] };
 const choice = plainChoice({ route });

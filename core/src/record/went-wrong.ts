@@ -1,16 +1,7 @@
 import { evaluateChoice, isAbout, type CheckRows, type Choice, type Evaluation, type PlanState, type Verdict } from '../check/index.js';
+import type { WayOnId } from '../job/index.js';
 import type { Act } from '../operation/index.js';
 import { beyondLine, type Beyond } from './beyond-line.js';
-
-export const MISHAPS = ['tooDeep', 'slipped', 'tornOut', 'chipped', 'wandered', 'other'] as const;
-export type MishapId = (typeof MISHAPS)[number];
-
-/** Where a mishap comes from: what the next plan is reminded of. */
-export const CAUSES = ['forgot', 'order', 'measured', 'tool', 'material', 'part'] as const;
-export type CauseId = (typeof CAUSES)[number];
-
-/** Is there a length to a mishap beside a depth: how far it went? */
-export const asksFlaw = (mishap: MishapId): boolean => mishap === 'slipped' || mishap === 'tornOut' || mishap === 'chipped' || mishap === 'wandered';
 
 /** What went wrong, with the number that goes with it, mm. */
 export type Mishap =
@@ -20,20 +11,6 @@ export type Mishap =
   /** Finish is off beyond the edge, or a hole came out beside its place, by so much. */
   | { readonly kind: 'chipped' | 'wandered'; readonly by: number }
   | { readonly kind: 'other' };
-
-export const WAYS_ON = [
-  'carryOn',
-  'acceptThin',
-  'leaveHidden',
-  'shimUnderPart',
-  'glueBack',
-  'fillFlaw',
-  'dropFill',
-  'widerCover',
-  'plugAgain',
-  'stopAndFill',
-] as const;
-export type WayOnId = (typeof WAYS_ON)[number];
 
 /** What can be done now. */
 export interface WayOn {

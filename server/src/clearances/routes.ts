@@ -1,7 +1,8 @@
-import { evaluatePlan } from '@rinnovo/core/house';
+import { cuttingFor, evaluatePlan, gateGround } from '@rinnovo/core/house';
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
 import { choiceOf, ofChoice } from '@rinnovo/core/check';
-import { differences } from '@rinnovo/core/gate';
+import { clearToCut, differences } from '@rinnovo/core/gate';
+import { gateInput } from '@rinnovo/core/job';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -10,7 +11,6 @@ import { lockRevision } from '../anatomy/queries.js';
 import { planOf } from '../plans/queries.js';
 import { jobById } from '../jobs/jobs.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { judgeGate } from './gate.js';
 import { clearancesOf } from './queries.js';
 
 /** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
@@ -38,7 +38,9 @@ export function clearanceRoutes(db: Knex): Router {
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const judged = judgeGate(s, decision, choice, evaluation, body);
+        const cutting = cuttingFor(s.state, choice);
+        const ground = gateGround(s, { decision: decision.id, choice, evaluation, state: s.state, cutting, today: new Date() });
+        const judged = clearToCut(gateInput(ground, body));
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,

@@ -1,7 +1,8 @@
 // The owner's yes: kept with the server's own price and options, refused when it says nothing or its decision is not in force.
+import type { Consent } from '@rinnovo/core/job';
 import { optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
-import type { ConsentRecord, Problem } from '@rinnovo/contract';
+import type { Problem } from '@rinnovo/contract';
 import { choiceOf } from '@rinnovo/core/check';
 import { priceWithWork } from '@rinnovo/core/remedy';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -28,7 +29,7 @@ describe('the owner’s consent, through the API', () => {
   }, 30_000);
   afterAll(() => w.close());
 
-  const said = async (): Promise<readonly ConsentRecord[]> => ((await w.get(`/api/jobs/${job.id}/work`)).body as { consents: ConsentRecord[] }).consents;
+  const said = async (): Promise<readonly Consent[]> => ((await w.get(`/api/jobs/${job.id}/work`)).body as { consents: Consent[] }).consents;
   const yes = (more: object = {}): object => ({ decision, how: 'by phone', said: 'leave it', ...more });
 
   it('is refused without words, by a way that nobody asks, and for a decision that is not there', async () => {

@@ -1,11 +1,12 @@
 // What an earlier program wrote opens with nothing lost: a demo workshop, and one with jobs begun, as they were dumped before things were renamed;
 // and a job of eight decisions, one of them begun, from before an operation owned its work, and from before a cut by itself was a kind of choice.
-import { benchNow, evaluatePlan } from '@rinnovo/core/house';
+import type { Job, LedgerEntry, PlanRecord } from '@rinnovo/core/job';
+import { evaluatePlan } from '@rinnovo/core/house';
 import { createHash, randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
 import { anatomy, part as partSchema, plan } from '@rinnovo/contract';
-import type { AnatomyRevision, Instrument, Job, KeptPart, LedgerEntry, Lesson, PlanRecord, Shop } from '@rinnovo/contract';
+import type { AnatomyRevision, Instrument, KeptPart, Lesson, Shop } from '@rinnovo/contract';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Reading } from '@rinnovo/core/quantity';
 import type { Express } from 'express';
@@ -13,7 +14,7 @@ import type { Knex } from 'knex';
 import { pino } from 'pino';
 import request, { type Test } from 'supertest';
 import { createApp } from '../app.js';
-import { benchInput, loadJobState } from '../jobs/job-state.js';
+import { benchOf, loadJobState } from '../jobs/job-state.js';
 import { emptyDatabase } from '../testing/database.js';
 import { connect } from './connect.js';
 import { openDatabase } from './prepare.js';
@@ -172,7 +173,7 @@ describe('a workshop that an earlier program wrote', () => {
             .withContext(was.id)
             .toEqual([was.class, was.clearance?.toFixed(3)]);
         }
-        const bench = benchNow(benchInput(s));
+        const bench = benchOf(s);
         expect([bench.operation?.kind, bench.hindrances]).toEqual(['takeStringsOff', []]);
       } finally {
         await o.close();
@@ -190,7 +191,7 @@ describe('a workshop that an earlier program wrote', () => {
       expect(lessons.map((l) => [l.kind, l.mishap, l.lesson])).toEqual([['routePasses', 'slipped', 'two screws hold better than tape']]);
       const job = '00000000-0000-4000-8000-000000000021';
       const s = await loadJobState(o.db, job);
-      const bench = benchNow(benchInput(s));
+      const bench = benchOf(s);
       const card = bench.cards[bench.now]!;
       expect([bench.operation?.kind, bench.hindrances]).toEqual(['routePasses', []]);
       const done = {

@@ -1,4 +1,4 @@
-import type { Decision, DecisionOption, KeptNumber } from '@rinnovo/contract';
+import type { Decision, DecisionOption, KeptNumber } from '@rinnovo/core/job';
 import type { Choice, Evaluation } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Knex } from 'knex';

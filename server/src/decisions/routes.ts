@@ -63,7 +63,7 @@ export function decisionRoutes(db: Knex): Router {
           options: JSON.stringify(options.map((o) => snapshot(o, o === chosen ? evaluatePlan(s.state, plan) : null))),
           write_id: writeId,
         });
-        const record = await keepPlan(trx, body.job, plan, body.revision, s.record.version + 1, writeId);
+        const record = await keepPlan(trx, { job: body.job, plan, revision: body.revision, version: s.record.version + 1, writeId });
         const operations = operationsNow([], [{ decision: params.id, job: body.job, choice: decided }], s.state);
         await keepOperations(trx, operations, writeId);
         await reserve(trx, decided.returns ? null : decided.part, { decision: params.id, person, writeId });

@@ -1,5 +1,6 @@
+import type { DecisionOption } from '@rinnovo/core/job';
 import { operationsNow } from '@rinnovo/core/house';
-import { goBackFrom, idParam, type DecisionOption } from '@rinnovo/contract';
+import { goBackFrom, idParam } from '@rinnovo/contract';
 import { withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
@@ -56,7 +57,13 @@ export function wayBackRoutes(db: Knex): Router {
           options: JSON.stringify([asOption(way)]),
           write_id: writeId,
         });
-        const record = await keepPlan(trx, decision.job, withChoice(s.record.plan, back.choice), revision, s.record.version + 1, writeId);
+        const record = await keepPlan(trx, {
+          job: decision.job,
+          plan: withChoice(s.record.plan, back.choice),
+          revision,
+          version: s.record.version + 1,
+          writeId,
+        });
         const then = { ...s.state, anatomy: back.anatomy, done: new Set<string>() };
         const operations = operationsNow([], [{ decision: params.id, job: decision.job, choice: back.choice }], then);
         await keepOperations(trx, operations, writeId);

@@ -1,5 +1,6 @@
+import type { Job } from '@rinnovo/core/job';
 import { randomUUID } from 'node:crypto';
-import type { FoundInstrument, Job, Page } from '@rinnovo/contract';
+import type { FoundInstrument, Page } from '@rinnovo/contract';
 import { demoWorkshop } from '@rinnovo/demo';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 

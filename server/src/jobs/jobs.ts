@@ -1,4 +1,5 @@
-import { idParam, job as jobSchema, jobsQuery, noQuery, type Job } from '@rinnovo/contract';
+import type { Job } from '@rinnovo/core/job';
+import { idParam, job as jobSchema, jobsQuery, noQuery } from '@rinnovo/contract';
 import type { OwnerRequest } from '@rinnovo/core/remedy';
 import { Router } from 'express';
 import Joi from 'joi';

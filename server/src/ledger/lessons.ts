@@ -1,4 +1,5 @@
-import { noQuery, type Lesson, type Wrong } from '@rinnovo/contract';
+import type { Wrong } from '@rinnovo/core/job';
+import { noQuery, type Lesson } from '@rinnovo/contract';
 import type { OperationKind } from '@rinnovo/core/operation';
 import { newKind } from '@rinnovo/core/upgrade';
 import { Router } from 'express';

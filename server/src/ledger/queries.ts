@@ -1,4 +1,4 @@
-import type { LedgerEntry } from '@rinnovo/contract';
+import type { LedgerEntry } from '@rinnovo/core/job';
 import { newKind, newLabels, withNewNames } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 

@@ -1,3 +1,4 @@
+import { afterStep, judgeStep } from '@rinnovo/core/house';
 import { idParam, logStep, pageQuery } from '@rinnovo/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -9,7 +10,7 @@ import { loadJobState } from '../jobs/job-state.js';
 import { keepOperations } from '../operations/queries.js';
 import { planOf } from '../plans/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
-import { judgeStep } from './log-step.js';
+import { refused } from './refused.js';
 import { ledgerAfter } from './queries.js';
 
 /** /api/ledger/:id: logging a step is a command; entries are only added. */
@@ -30,9 +31,11 @@ export function ledgerRoutes(db: Knex): Router {
         const first = await loadJobState(trx, job);
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const newest = await lockRevision(trx, first.job.instrument);
-        const outcome = judgeStep(first, body, params.id);
-        const after = outcome.anatomy
-          ? await addRevision(trx, newest, { instrument: first.job.instrument, document: outcome.anatomy, cause: 'work', entry: params.id, person, writeId })
+        const outcome = judgeStep(first, first.state, body, new Date());
+        if (outcome.kind !== 'logged') throw refused(outcome, body);
+        const anatomy = afterStep({ outcome, said: body, entry: params.id, ledger: first.ledger }, first.state);
+        const after = anatomy
+          ? await addRevision(trx, newest, { instrument: first.job.instrument, document: anatomy, cause: 'work', entry: params.id, person, writeId })
           : newest;
         await keepOperations(trx, [outcome.operation], writeId);
         await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });

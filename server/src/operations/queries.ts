@@ -1,4 +1,4 @@
-import type { WaiverRecord } from '@rinnovo/contract';
+import type { WaiverRecord } from '@rinnovo/core/job';
 import { hasStarted, type Operation } from '@rinnovo/core/operation';
 import type { Knex } from 'knex';
 

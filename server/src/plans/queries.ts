@@ -1,4 +1,4 @@
-import type { PlanRecord } from '@rinnovo/contract';
+import type { PlanRecord } from '@rinnovo/core/job';
 import type { Plan } from '@rinnovo/core/check';
 import type { Knex } from 'knex';
 
@@ -21,9 +21,10 @@ export async function planOf(db: Knex, job: string, lock = false): Promise<PlanR
 }
 
 /** Keeps a plan as its next version, or the first. */
-export async function keepPlan(trx: Knex.Transaction, job: string, plan: Plan, revision: number, version: number, writeId: string): Promise<PlanRecord> {
+export async function keepPlan(trx: Knex.Transaction, { writeId, ...record }: PlanRecord & { readonly writeId: string }): Promise<PlanRecord> {
+  const { job, plan, revision, version } = record;
   const row = { document: JSON.stringify(plan), revision, version, write_id: writeId };
   if (version === 1) await trx('plans').insert({ job, ...row });
   else await trx('plans').where({ job }).update(row);
-  return { job, version, revision, plan };
+  return record;
 }

@@ -42,7 +42,13 @@ export function planRoutes(db: Knex): Router {
         if (old) await refuseOnceCut(context.trx, params.id, old.plan, body.plan);
         const now = await anatomyOf(context.trx, job.instrument, body.revision);
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
-        const record = await keepPlan(context.trx, params.id, body.plan, body.revision, (old?.version ?? 0) + 1, context.writeId);
+        const record = await keepPlan(context.trx, {
+          job: params.id,
+          plan: body.plan,
+          revision: body.revision,
+          version: (old?.version ?? 0) + 1,
+          writeId: context.writeId,
+        });
         // work that has not begun is made again from the plan
         if (old) await keepOperations(context.trx, (await loadJobState(context.trx, params.id)).operations.filter(isOwn), context.writeId);
         return { status: old ? 200 : 201, body: record, version: record.version };

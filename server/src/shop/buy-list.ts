@@ -1,5 +1,6 @@
+import type { Job } from '@rinnovo/core/job';
 import { partFound } from '@rinnovo/core/house';
-import { noQuery, type BuyListLine, type Job, type WaitingJob } from '@rinnovo/contract';
+import { noQuery, type BuyListLine, type WaitingJob } from '@rinnovo/contract';
 import { buyList, type Need } from '@rinnovo/core/order';
 import { namesOf, placeOfChoice } from '@rinnovo/words';
 import { Router } from 'express';

@@ -1,5 +1,5 @@
 // What leaves a drawer and comes back to it, while two pots go in and one comes out again.
-import { benchNow, optionsFor } from '@rinnovo/core/house';
+import { optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { BuyListLine, KeptStock, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
@@ -7,7 +7,7 @@ import type { Bench } from '@rinnovo/core/gate';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { demoWorkshop } from '@rinnovo/demo';
-import { benchInput, loadJobState } from '../jobs/job-state.js';
+import { benchOf, loadJobState } from '../jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -69,7 +69,7 @@ describe('a drawer', () => {
     await w.create(`/api/decisions/${decision}`, body).expect(201);
     return decision;
   }
-  const bench = async (): Promise<Bench> => benchNow(benchInput(await loadJobState(w.db, job.id)));
+  const bench = async (): Promise<Bench> => benchOf(await loadJobState(w.db, job.id));
   async function log(more: object = {}) {
     const { operation, cards, now } = await bench();
     const seen = Object.fromEntries(cards[now]!.numbers.map((n) => [n.label, valueOf(n.working)]));

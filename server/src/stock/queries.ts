@@ -1,5 +1,6 @@
 import type { KeptStock } from '@rinnovo/contract';
-import type { MovementReason, StockItem } from '@rinnovo/core/part';
+import type { Movement } from '@rinnovo/core/job';
+import type { StockItem } from '@rinnovo/core/part';
 import type { Knex } from 'knex';
 
 export interface StockRow {
@@ -48,25 +49,19 @@ export async function allStock(db: Knex): Promise<readonly StockItem[]> {
   return (await stockRows(db)).map((r) => ({ ...r.document, quantity: r.quantity, reserved: r.reserved }) as StockItem);
 }
 
-/** One movement of a drawer: only ever added. */
-export interface Movement {
-  readonly item: string;
-  readonly amount: number;
-  readonly why: MovementReason;
-  readonly decision?: string;
-  readonly entry?: string;
-  readonly note?: string;
+/** A movement as it is written down: by whom, with which write. */
+export interface MovementRow extends Movement {
   readonly person: string;
   readonly write_id: string;
 }
 
 /** Writes down what an item was counted to; its own write makes its version. */
-export async function countTo(trx: Knex.Transaction, movement: Movement): Promise<void> {
+export async function countTo(trx: Knex.Transaction, movement: MovementRow): Promise<void> {
   if (movement.amount !== 0) await trx('movements').insert(movement);
 }
 
 /** Writes movements down; whoever has read an item before reads it again. */
-export async function addMovements(trx: Knex.Transaction, movements: readonly Movement[]): Promise<void> {
+export async function addMovements(trx: Knex.Transaction, movements: readonly MovementRow[]): Promise<void> {
   const some = movements.filter((m) => m.amount !== 0);
   if (some.length === 0) return;
   await trx('movements').insert([...some]);

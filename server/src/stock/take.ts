@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { freeOf, type Move } from '@rinnovo/core/part';
 import type { Knex } from 'knex';
-import { addMovements, allStock, type Movement } from './queries.js';
+import { addMovements, allStock, type MovementRow } from './queries.js';
 
 /** Who moves what, for which decision; `entry`: the step that does it. */
 export interface Taking {
@@ -10,7 +10,7 @@ export interface Taking {
   readonly writeId: string;
 }
 
-const by = ({ decision, person, writeId }: Taking): Pick<Movement, 'decision' | 'person' | 'write_id'> => ({ decision, person, write_id: writeId });
+const by = ({ decision, person, writeId }: Taking): Pick<MovementRow, 'decision' | 'person' | 'write_id'> => ({ decision, person, write_id: writeId });
 
 /** The drawer of a part that has most of it; null where there is none. */
 async function drawerOf(trx: Knex.Transaction, part: string): Promise<string | null> {
@@ -33,7 +33,7 @@ export async function release(trx: Knex.Transaction, taking: Taking): Promise<vo
   }[];
   await addMovements(
     trx,
-    kept.map(({ item, amount }): Movement => ({ item, amount: -amount, why: 'reserved', ...by(taking) })),
+    kept.map(({ item, amount }): MovementRow => ({ item, amount: -amount, why: 'reserved', ...by(taking) })),
   );
 }
 

@@ -1,8 +1,9 @@
+import type { Clearance, Decision, LedgerEntry, PlanRecord } from '@rinnovo/core/job';
 import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { ClearanceRecord, Decision, Instrument, KeptSurvey, LedgerEntry, Lesson, Photograph, PlanRecord, Shop, ShownReading } from '@rinnovo/contract';
+import type { Instrument, KeptSurvey, Lesson, Photograph, Shop, ShownReading } from '@rinnovo/contract';
 import type { Choice, PickupChoice, Plan, PlanState } from '@rinnovo/core/check';
 import { doneOf, settingsWith } from '@rinnovo/core/operation';
 import type { PlannedOperation } from '@rinnovo/core/work';
@@ -228,7 +229,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   return { http, store };
 }
 
-export const clearance: ClearanceRecord = {
+export const clearance: Clearance = {
   id: 'c',
   job: 'job',
   decision: 'decision',

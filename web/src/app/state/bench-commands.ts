@@ -1,6 +1,7 @@
+import type { Job, LedgerEntry } from '@rinnovo/core/job';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Job, LedgerEntry, LogStep, Photograph } from '@rinnovo/contract';
+import type { LogStep, Photograph } from '@rinnovo/contract';
 import type { StepCard } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { firstValueFrom } from 'rxjs';

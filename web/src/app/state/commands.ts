@@ -1,19 +1,7 @@
+import type { Clearance, Decision, Job, PlanRecord, Said, SeenNumber } from '@rinnovo/core/job';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type {
-  AcceptedThin,
-  AnatomyRevision,
-  ClearanceRecord,
-  ClearToCut,
-  Decision,
-  Instrument,
-  Job,
-  KeepConsent,
-  Person,
-  PlanRecord,
-  ReturnPlan,
-  SeenNumber,
-} from '@rinnovo/contract';
+import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, Person, ReturnPlan } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
 import { restated, type Anatomy } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
@@ -30,6 +18,16 @@ export interface Typed {
   readonly value: number;
   readonly raw: string;
   readonly tool: MeasuringTool;
+}
+
+/** A decision that is to be cleared for cutting, with the plan and the revision that were on the screen, what was said, and the verdicts that were seen. */
+export interface CutToClear {
+  readonly job: Job;
+  readonly decision: Decision;
+  readonly plan: PlanRecord;
+  readonly revision: number;
+  readonly said: Said;
+  readonly verdicts: readonly Verdict[];
 }
 
 /** A state as typed, in its unit. */
@@ -205,17 +203,9 @@ export class Commands {
     this.store.dispatch(work.load({ of: job.id }));
   }
 
-  async clearToCut(
-    job: Job,
-    decision: Decision,
-    plan: PlanRecord,
-    revision: number,
-    accepted: readonly AcceptedThin[],
-    print: ClearToCut['print'],
-    verdicts: readonly Verdict[],
-  ): Promise<void> {
-    const body = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, print, seen: seenOf(verdicts) };
-    await firstValueFrom(this.api.create<ClearanceRecord>(`/clearances/${crypto.randomUUID()}`, body));
+  async clearToCut({ job, decision, plan, revision, said: { accepted, print }, verdicts }: CutToClear): Promise<void> {
+    const body: ClearToCut = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, print, seen: seenOf(verdicts) };
+    await firstValueFrom(this.api.create<Clearance>(`/clearances/${crypto.randomUUID()}`, body));
     this.store.dispatch(work.load({ of: job.id }));
   }
 

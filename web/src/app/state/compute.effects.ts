@@ -24,7 +24,8 @@ import {
 import { BatchClient } from '../../workers/batch-client';
 import { LiveClient, Superseded } from '../../workers/live-client';
 import { resultActions, type Computed } from './results.feature';
-import { selectBenchInput, selectComputable, selectJob, selectVerdicts } from './selectors';
+import { selectBenchInput } from './job-in-hand';
+import { selectComputable, selectJob, selectVerdicts } from './selectors';
 
 interface Ready {
   readonly key: string;

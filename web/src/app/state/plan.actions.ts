@@ -1,5 +1,6 @@
+import type { PlanRecord } from '@rinnovo/core/job';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { PlanRecord, Problem } from '@rinnovo/contract';
+import type { Problem } from '@rinnovo/contract';
 import type { Choice, Plan } from '@rinnovo/core/check';
 
 export const planActions = createActionGroup({

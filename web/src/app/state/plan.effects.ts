@@ -1,7 +1,7 @@
+import type { PlanRecord } from '@rinnovo/core/job';
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
-import type { PlanRecord } from '@rinnovo/contract';
 import type { Plan } from '@rinnovo/core/check';
 import { upgradePlan } from '@rinnovo/core/upgrade';
 import { catchError, concatMap, debounceTime, EMPTY, filter, from, map, merge, of, switchMap, withLatestFrom, type Observable } from 'rxjs';

@@ -1,5 +1,6 @@
+import type { PlanRecord } from '@rinnovo/core/job';
 import { createFeature, createReducer, on } from '@ngrx/store';
-import type { PlanRecord, Problem } from '@rinnovo/contract';
+import type { Problem } from '@rinnovo/contract';
 import { withChoice, type Plan } from '@rinnovo/core/check';
 import { planActions } from './plan.actions';
 

@@ -1,8 +1,8 @@
+import type { PlanRecord } from '@rinnovo/core/job';
 import { TestBed } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, Store } from '@ngrx/store';
-import type { PlanRecord } from '@rinnovo/contract';
 import { isPickupChoice, newPickupChoice, type PickupChoice, type Plan } from '@rinnovo/core/check';
 import { setUp } from '../../testing/fixture';
 import { Drafts } from './drafts';

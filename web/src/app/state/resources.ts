@@ -1,26 +1,21 @@
+import type { Clearance, Consent, Decision, Job, LedgerEntry, WaiverRecord } from '@rinnovo/core/job';
 import type {
   AnatomyRevision,
   BuyListLine,
-  ClearanceRecord,
-  ConsentRecord,
-  Decision,
   FoundInstrument,
   Instrument,
-  Job,
   KeptFinding,
   KeptOutline,
   KeptPart,
   KeptProfile,
   KeptStock,
   KeptSurvey,
-  LedgerEntry,
   Lesson,
   Page,
   Person,
   Photograph,
   Shop,
   ShownReading,
-  WaiverRecord,
 } from '@rinnovo/contract';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { forkJoin, map, type Observable } from 'rxjs';
@@ -87,8 +82,8 @@ export interface Work {
   readonly decisions: readonly Decision[];
   readonly operations: readonly PlannedOperation[];
   readonly waivers: readonly WaiverRecord[];
-  readonly clearances: readonly ClearanceRecord[];
-  readonly consents: readonly ConsentRecord[];
+  readonly clearances: readonly Clearance[];
+  readonly consents: readonly Consent[];
 }
 export const work = heldResource<Work>('work', (api, job) => api.get<Work>(`/jobs/${job}/work`));
 

@@ -2,15 +2,14 @@ import { doneOf, settingsWith, type Operation } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
 import type { ShownReading } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
-import { choiceOf, isPickupChoice, ofChoice, sameChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
-import type { BenchInput, Consent } from '@rinnovo/core/gate';
+import { choiceOf, isPickupChoice, ofChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
+import { choiceNow } from '@rinnovo/core/job';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
-import { standingReadings } from '@rinnovo/core/work';
 import { nameOf, namesOf, placeOfChoice, upperFirst } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, instrument, jobs, ledger, parts, people, readings, shop, stock, surveys, work } from './resources';
+import { anatomy, instrument, jobs, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
 import { surveyFeature } from './survey.feature';
 
@@ -137,50 +136,11 @@ export const selectDecisions = createSelector(selectWork, (w) => w?.decisions.fi
 export const selectDecision = createSelector(selectDecisions, selectChoice, (all, choice) => all.find((d) => d.choice === choice?.id) ?? null);
 /** Is the instrument the workshop's own? Nobody outside it owns it. */
 export const selectOwn = createSelector(instrument.select, people.select, (i, p) => p.data?.find((x) => x.id === i.data?.owner)?.role !== 'owner');
-/** What the owner agreed to of what is decided of the choice that is looked at. */
-export const selectYes = createSelector(selectWork, selectDecision, (w, decision) => w?.consents.find((c) => c.decision === decision?.id) ?? null);
-export const selectConsent = createSelector(selectYes, selectOwn, (yes, own): Consent => (own ? 'own' : yes ? 'given' : 'needed'));
 export const selectOperations = createSelector(selectWork, (w) => w?.operations ?? []);
-
-/** The newest clearance of each decision, unless its choice was changed or something went wrong after it. */
-const selectAllStanding = createSelector(selectWork, selectDecisions, ledger.select, planFeature.selectRecord, (w, decisions, l, record) =>
-  decisions.flatMap((d) => {
-    const newest = w?.clearances.findLast((c) => c.decision === d.id);
-    const choice = record && choiceOf(record.plan, d.choice);
-    const stands = newest?.chosen && choice && sameChoice(newest.chosen, choice);
-    return stands && !l.data?.some((e) => e.outcome === 'wentWrong' && e.at > newest.at) ? [newest] : [];
-  }),
-);
-/** The one of the choice that is looked at. */
-export const selectStanding = createSelector(selectAllStanding, selectDecision, (all, decision) => all.find((c) => c.decision === decision?.id) ?? null);
-
-export const selectBenchInput = createSelector(
-  selectWork,
-  selectDecisions,
-  selectPlan,
-  ledger.select,
-  selectAllStanding,
-  selectJob,
-  selectOwn,
-  (w, decisions, plan, l, standing, job, own): Omit<BenchInput, 'state'> => ({
-    job: job?.id ?? '',
-    choices: Object.fromEntries(decisions.map((d) => [d.id, (plan && choiceOf(plan, d.choice)) ?? d.chosen])),
-    operations: w?.operations ?? [],
-    waivers: w?.waivers ?? [],
-    log: (l.data ?? []).map((e) => ({ operation: e.operation, step: e.step, outcome: e.outcome, measured: e.measured?.value ?? null, at: e.at })),
-    agreed: decisions.flatMap((d) => (own || w?.consents.some((c) => c.decision === d.id) ? [d.id] : [])),
-    cleared: standing.map((c) => c.decision),
-  }),
-);
-
-/** The readings that still stand: what was worked since is not proved by what was read before. */
-export const selectStandingReadings = createSelector(selectReadings, selectOperations, ledger.select, (all, operations, l) =>
-  standingReadings(all, operations, l.data ?? []),
-);
 
 /** Where the work of each decision in force is done, in words. */
 const selectPlacesOfWork = createSelector(selectDecisions, selectPlan, selectNames, (decisions, plan, names): Readonly<Record<string, string>> =>
-  Object.fromEntries(decisions.map((d) => [d.id, placeOfChoice((plan && choiceOf(plan, d.choice)) ?? d.chosen, names)])),
+  Object.fromEntries(decisions.map((d) => [d.id, placeOfChoice(choiceNow(d, plan), names)])),
 );
 
 /** Where an operation is done, in words: at the place of its decision; what is changed on the bench at its own, or on the whole instrument. */

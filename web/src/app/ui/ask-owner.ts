@@ -1,13 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { Store } from '@ngrx/store';
-import { CONSENT_WAYS } from '@rinnovo/contract';
-import { priceWithWork } from '@rinnovo/core/remedy';
-import { moneyText, CONSENT_WORDS } from '@rinnovo/words';
-import { Commands } from '../state/commands';
-import { shop } from '../state/resources';
-import { selectDecision, selectJob } from '../state/selectors';
-import { attempt } from './attempt';
+import type { KeepConsent } from '@rinnovo/contract';
+import { CONSENT_WAYS } from '@rinnovo/core/job';
+import { CONSENT_WORDS } from '@rinnovo/words';
+
+/** What the owner answered, and how they were asked. */
+export type Answer = Omit<KeepConsent, 'decision'>;
 
 /** What the owner is to agree to, with its price, and how it was agreed. */
 @Component({
@@ -27,9 +25,11 @@ import { attempt } from './attempt';
           }
         </select>
       </label>
-      <label>Owner’s answer<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="said.set(text($event))" /></label>
+      <label>Owner’s answer<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" /></label>
       <button matButton="outlined" type="submit" [disabled]="busy()">Save consent</button>
-      @if (problem(); as p) {
+      @if (empty()) {
+        <p class="problem" role="alert">Type the owner’s answer.</p>
+      } @else if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
     </form>
@@ -55,40 +55,31 @@ import { attempt } from './attempt';
 })
 export class AskOwner {
   protected readonly wayWords = CONSENT_WORDS;
-  private readonly store = inject(Store);
-  private readonly commands = inject(Commands);
-  private readonly decision = this.store.selectSignal(selectDecision);
-  private readonly job = this.store.selectSignal(selectJob);
-  private readonly shop = this.store.selectSignal(shop.select);
-  private readonly attempt = attempt();
-  protected readonly busy = this.attempt.busy;
-  protected readonly problem = this.attempt.problem;
+  readonly price = input.required<string>();
+  readonly busy = input(false);
+  /** What stands against keeping it. */
+  readonly problem = input<string | null>(null);
+  readonly agreed = output<Answer>();
   protected readonly ways = CONSENT_WAYS;
-  protected readonly how = signal<(typeof CONSENT_WAYS)[number]>('in person');
+  protected readonly how = signal<Answer['how']>('in person');
   protected readonly said = signal('');
-  protected readonly price = computed(() => {
-    const d = this.decision();
-    const s = this.shop().data?.settings;
-    const chosen = d?.options.find((o) => o.id === d.option);
-    return s && chosen ? moneyText(priceWithWork(chosen.price, chosen.minutes, s)) : '—';
-  });
+  /** The form was sent with no answer in it. */
+  protected readonly empty = signal(false);
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement).value;
+  protected type(event: Event): void {
+    this.said.set((event.target as HTMLInputElement).value);
+    this.empty.set(false);
   }
 
-  protected wayOf(event: Event): (typeof CONSENT_WAYS)[number] {
+  protected wayOf(event: Event): Answer['how'] {
     const { value } = event.target as HTMLSelectElement;
     return CONSENT_WAYS.find((w) => w === value) ?? 'in person';
   }
 
-  protected async keep(event: Event): Promise<void> {
+  protected keep(event: Event): void {
     event.preventDefault();
-    const [job, decision, said] = [this.job(), this.decision(), this.said().trim()];
-    if (said === '') {
-      this.problem.set('Type the owner’s answer.');
-      return;
-    }
-    if (job && decision) await this.attempt.run(() => this.commands.keepConsent(job, decision, { how: this.how(), said }));
+    const said = this.said().trim();
+    this.empty.set(said === '');
+    if (said !== '') this.agreed.emit({ how: this.how(), said });
   }
 }

@@ -1,22 +1,54 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { settingsWith } from '@rinnovo/core/operation';
 import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, operation, route, settle, tools, type } from '../../testing/job';
-import { shop, WORKSHOP } from '../state/resources';
+import { gateOnScreen } from '../state/gate-on-screen';
+import { ownerOnScreen } from '../state/owner-on-screen';
+import { planActions } from '../state/plan.actions';
+import { shop, work, WORKSHOP } from '../state/resources';
 import { GatePanel } from './gate-panel';
+
+/** The panel as a page has it. */
+@Component({
+  selector: 'rn-page-with-gate',
+  imports: [GatePanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <rn-gate-panel
+      [decided]="gate.decided()"
+      [standing]="gate.standing()"
+      [asked]="gate.asked()"
+      [fresh]="gate.fresh()"
+      [names]="gate.names()"
+      [instrument]="gate.instrument()"
+      [busy]="gate.attempt.busy()"
+      [problem]="gate.attempt.problem()"
+      [price]="owner.price()"
+      [asking]="owner.attempt.busy()"
+      [notKept]="owner.attempt.problem()"
+      (cleared)="gate.clear($event)"
+      (agreed)="owner.keep($event)"
+    />
+  `,
+})
+class PageWithGate {
+  protected readonly gate = gateOnScreen();
+  protected readonly owner = ownerOnScreen();
+}
 
 const planned = { ...choice, route };
 
 describe('clear to cut, on the screen', () => {
   it('says that nothing is decided', async () => {
     jobOnScreen({ choice: planned });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Choose an option in Fit first');
   });
 
   it('lists what is missing and keeps the way shut', async () => {
     const { http } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const text = host(fixture).textContent;
     expect(text).toMatch(/\d+ items still open/);
@@ -28,7 +60,7 @@ describe('clear to cut, on the screen', () => {
 
   it('says what must come first, what is at hand and what is not, and where to do it now', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision], operations: [operation('fixTemplate'), operation('boreBulk')] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (text: string): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes(text))!;
     expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
@@ -42,7 +74,7 @@ describe('clear to cut, on the screen', () => {
     const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const few = tools.filter((t) => t.kind !== 'depth gauge' && t.kind !== 'calliper');
     store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith(), own: {}, tools: few, toolVersions: {} }, version: 2 }));
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in stock'))!;
     expect(row().textContent).toContain('depth gauge or calliper');
@@ -57,7 +89,7 @@ describe('clear to cut, on the screen', () => {
 
   it('asks two widths of the print, says where it is off, and keeps what was typed', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (): HTMLElement => host(fixture).querySelector('.print')!.closest('li')!;
     const read = async (across: string, along: string): Promise<void> => {
@@ -81,7 +113,7 @@ describe('clear to cut, on the screen', () => {
 
   it('is confirmed by hand where nobody can compute it, and overridden with a reason where something does not clear', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const missing = (): number => Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
     const before = missing();
@@ -103,7 +135,7 @@ describe('clear to cut, on the screen', () => {
 
   it('takes a thin clearance for accepted once a reason stands beside it', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const before = Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
     const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to accept'))!;
@@ -117,7 +149,7 @@ describe('clear to cut, on the screen', () => {
 
   it('asks the owner of a client’s instrument, keeps what was said, and does not ask again', async () => {
     const { http } = jobOnScreen({ choice: planned, work: { decisions: [decision] }, ofClient: true });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Ask the owner');
     button(fixture, 'Save consent').click();
@@ -138,14 +170,41 @@ describe('clear to cut, on the screen', () => {
     expect(host(fixture).querySelector('rn-ask-owner')).toBeNull();
   });
 
+  it('keeps its rows while the sums run, and cannot be passed meanwhile', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const rows = host(fixture).querySelectorAll('li').length;
+    store.dispatch(planActions.choiceEdited({ choice: { ...planned, route: { ...route, at: { ...route.at, x: route.at.x + 0.1 } } } }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelectorAll('li').length).toBe(rows);
+    expect(host(fixture).textContent).toContain('Computing what the cut needs');
+    expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
+  });
+
+  it('forgets what was said when another decision is looked at', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const ticked = (): number => [...host(fixture).querySelectorAll<HTMLInputElement>('input[type=checkbox]')].filter((b) => b.checked).length;
+    host(fixture).querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await fixture.whenStable();
+    expect(ticked()).toBe(1);
+    store.dispatch(
+      work.loaded({ of: 'job', data: { decisions: [{ ...decision, id: 'next' }], operations: [], waivers: [], clearances: [], consents: [] }, version: null }),
+    );
+    await fixture.whenStable();
+    expect(ticked()).toBe(0);
+  });
+
   it('shows a clearance that stands, and not one for the choice as it was before', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [clearance] } });
-    const fixture = TestBed.createComponent(GatePanel);
+    const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('● Clear to cut');
     TestBed.resetTestingModule();
     jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [{ ...clearance, chosen: choiceWith({ ...planned, leadsNeeded: 2 }) }] } });
-    const other = TestBed.createComponent(GatePanel);
+    const other = TestBed.createComponent(PageWithGate);
     await other.whenStable();
     expect(host(other).textContent).not.toContain('● Clear to cut');
   });

@@ -1,7 +1,7 @@
+import type { PlanRecord } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
-import type { PlanRecord } from '@rinnovo/contract';
 import { sameChoice, type Choice, type Plan, isPickupChoice } from '@rinnovo/core/check';
 import { nameOf, upperFirst, fixed } from '@rinnovo/words';
 import { planActions } from '../state/plan.actions';

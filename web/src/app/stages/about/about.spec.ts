@@ -1,6 +1,7 @@
+import type { Job } from '@rinnovo/core/job';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
-import type { Instrument, Job } from '@rinnovo/contract';
+import type { Instrument } from '@rinnovo/contract';
 import { provideHeld } from '../../state/held';
 import { instrument as resource, jobs } from '../../state/resources';
 import { button, host, job, jobOnScreen, settle, type } from '../../../testing/job';

@@ -1,3 +1,4 @@
+import type { Job } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -5,7 +6,6 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import type { Job } from '@rinnovo/contract';
 import { featuresOf } from '@rinnovo/core/instrument';
 import { usualWeights, type Weights } from '@rinnovo/core/remedy';
 import { amountText } from '@rinnovo/words';

@@ -1,6 +1,7 @@
+import type { LedgerEntry } from '@rinnovo/core/job';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import type { LedgerEntry, Lesson, LogStep } from '@rinnovo/contract';
+import type { Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
 import { work } from '../../state/resources';

@@ -1,3 +1,4 @@
+import { stepFlaw } from '@rinnovo/core/house';
 import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -7,6 +8,8 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { LogStep } from '@rinnovo/contract';
 import type { SetUpId } from '@rinnovo/core/cut';
+import type { StepCard } from '@rinnovo/core/gate';
+import type { StepFlaw } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
 import { isMeasuring } from '@rinnovo/core/part';
 import {
@@ -19,19 +22,24 @@ import {
   operationName,
   otherLengthText,
   RULE_WORDS,
+  stepFlawText,
   stepText,
+  upperFirst,
   WAY_ON_WORDS,
   dateText,
 } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { BenchCommands } from '../../state/bench-commands';
 import type { Typed } from '../../state/commands';
+import { selectBenchInput } from '../../state/job-in-hand';
 import { planActions } from '../../state/plan.actions';
 import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
-import { selectChoice, selectDecisions, selectJob, selectOperations, selectWhereOf, selectStanding } from '../../state/selectors';
+import { selectChoice, selectDecisions, selectJob, selectOperations, selectPlanState, selectWhereOf } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { AskOwner } from '../../ui/ask-owner';
+import { gateOnScreen } from '../../state/gate-on-screen';
+import { ownerOnScreen } from '../../state/owner-on-screen';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
 import { WorkingView } from '../../ui/working-view';
@@ -57,15 +65,18 @@ const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projec
   styleUrl: './bench-page.scss',
 })
 export class BenchPage {
+  protected readonly gate = gateOnScreen();
+  protected readonly owner = ownerOnScreen();
   private readonly store = inject(Store);
   private readonly commands = inject(BenchCommands);
   private readonly results = this.store.selectSignal(resultsFeature.selectBench);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly job = this.store.selectSignal(selectJob);
   protected readonly operations = this.store.selectSignal(selectOperations);
-  private readonly standing = this.store.selectSignal(selectStanding);
   private readonly shop = this.store.selectSignal(shop.select);
   private readonly ledger = this.store.selectSignal(ledger.select);
+  private readonly state = this.store.selectSignal(selectPlanState);
+  private readonly input = this.store.selectSignal(selectBenchInput);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly field = viewChild(LengthField);
   private readonly decisions = this.store.selectSignal(selectDecisions);
@@ -127,7 +138,7 @@ export class BenchPage {
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
   protected readonly cutting = computed(() => {
     const kind = this.bench()?.operation?.kind;
-    return kind !== undefined && isIrreversible(kind) && this.standing() !== null;
+    return kind !== undefined && isIrreversible(kind) && this.gate.standing() !== null;
   });
   protected readonly steps = computed(() =>
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),
@@ -211,19 +222,22 @@ export class BenchPage {
 
   protected async done(): Promise<void> {
     const card = this.card();
-    let measured: Typed | null = null;
-    if (card?.asks) {
-      measured = this.typed();
-      if (!measured) {
-        this.refusal.set(card.asks.what === 'depth' ? 'Type the depth' : 'Type the gap, 0 where it touches');
-        return;
-      }
-    }
-    await this.log({ outcome: 'done', wrong: null, note: '' }, measured);
+    const measured = card?.asks ? this.typed() : null;
+    const flaw = card && this.flawOf(card, measured);
+    this.refusal.set(flaw && (flaw.at === '/measured/value' ? `It ${stepFlawText(flaw)}` : upperFirst(stepFlawText(flaw))));
+    if (!flaw) await this.log({ outcome: 'done', wrong: null, note: '' }, measured);
   }
 
   protected async mishap({ wrong, note, measured }: MishapReport): Promise<void> {
     if (await this.log({ outcome: 'wentWrong', wrong, note }, measured)) this.wrong.set(false);
+  }
+
+  /** What is wrong with what was typed, before anything is sent. */
+  private flawOf(card: StepCard, measured: Typed | null): StepFlaw | null {
+    const state = this.state();
+    const of = this.bench()?.operation?.decision ?? '';
+    const said = { outcome: 'done' as const, wrong: null, measured: measured && { value: measured.value, limit: measured.tool.limit } };
+    return state && stepFlaw({ card, choice: this.input().choices[of] ?? null, state }, said);
   }
 
   private typed(): Typed | null {

@@ -1,3 +1,4 @@
+import { CAUSES, MISHAPS, SIDES, type CauseId, type MishapId, type Side, type WayOnId, type Wrong } from '@rinnovo/core/job';
 import { consequenceOf, levelsCut } from '@rinnovo/core/house';
 import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
@@ -7,10 +8,9 @@ import { MatInputModule } from '@angular/material/input';
 import { MatRadioModule } from '@angular/material/radio';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
-import type { Wrong } from '@rinnovo/contract';
 import { depthReached } from '@rinnovo/core/gate';
 import type { MeasuringTool } from '@rinnovo/core/part';
-import { CAUSES, MISHAPS, SIDES, type CauseId, type Mishap, type MishapId, type Side, type WayOnId } from '@rinnovo/core/record';
+import { type Mishap } from '@rinnovo/core/record';
 import { area } from '@rinnovo/core/shape';
 import { CAUSE_WORDS, MISHAP_WORDS, SIDE_WORDS, verdictSentence, WAY_ON_WORDS } from '@rinnovo/words';
 import type { Typed } from '../../state/commands';

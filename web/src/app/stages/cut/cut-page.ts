@@ -29,6 +29,8 @@ import {
 } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawBores, drawLines, drawPlace, drawRoute, frameOfPosition, seenFrame } from '../../ui/drawing';
+import { gateOnScreen } from '../../state/gate-on-screen';
+import { ownerOnScreen } from '../../state/owner-on-screen';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
 import { PlanView, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
@@ -64,6 +66,8 @@ function turnTo(at: Point, to: Point): number {
   styleUrl: './cut-page.scss',
 })
 export class CutPage {
+  protected readonly gate = gateOnScreen();
+  protected readonly owner = ownerOnScreen();
   private readonly store = inject(Store);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly names = this.store.selectSignal(selectNames);

@@ -223,7 +223,7 @@ export class OtherCuts {
         return at ? deepening(a, this.free('deeper'), at, n('depth'), s) : { problem: 'notThere' };
       }
       case 'relief':
-        return relief(a, this.free('relief'), this.plate() ?? '', n('room'), n('depth') === 0 ? null : n('depth'), s);
+        return relief(a, { id: this.free('relief'), plate: this.plate() ?? '', room: n('room'), depth: n('depth') === 0 ? null : n('depth') }, s);
       case 'cavity': {
         const outline = this.drawn()?.outline;
         const name = this.name().trim();

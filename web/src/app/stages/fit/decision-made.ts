@@ -1,14 +1,15 @@
+import type { Decision } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Decision } from '@rinnovo/contract';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { dateText, exclusionText, fixed, nameOf, moneyText, remedyName, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
-import { selectJob, selectNames, selectOperations, selectYes } from '../../state/selectors';
+import { selectYes } from '../../state/job-in-hand';
+import { selectJob, selectNames, selectOperations } from '../../state/selectors';
 import { GoBack } from './go-back';
 
 /** What was chosen, why, and against what; it can be taken back until work on it begins. */

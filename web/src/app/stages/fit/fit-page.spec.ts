@@ -1,6 +1,7 @@
+import type { Decision } from '@rinnovo/core/job';
 import type { TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
-import type { Decision, ReturnPlan } from '@rinnovo/contract';
+import type { ReturnPlan } from '@rinnovo/contract';
 import { actsOfChoice, newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import { holeRow } from '@rinnovo/core/cut';
 import { settingsWith } from '@rinnovo/core/operation';

@@ -1,10 +1,11 @@
+import type { Decision } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, input, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
-import type { Decision, ReturnPlan } from '@rinnovo/contract';
+import type { ReturnPlan } from '@rinnovo/contract';
 import { operationName, undoText } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';

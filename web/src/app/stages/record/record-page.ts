@@ -1,9 +1,9 @@
+import type { Wrong } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Wrong } from '@rinnovo/contract';
 import { overrideKey } from '@rinnovo/core/gate';
 import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';

@@ -1,0 +1,48 @@
+import type { Choice, Evaluation, PlanState } from '../check/index.js';
+import { beforeCut, confirmationsFor, printWidths, type GateInput, type GateRows, type Widths } from '../gate/index.js';
+import { atHand } from '../work/index.js';
+import type { AcceptedThin } from './clearance.js';
+import { consentTo } from './consent.js';
+import { provingReadings, type JobInHand } from './in-hand.js';
+
+/** What a decision is to be cleared for: its choice, the verdicts on it, its cutting plan, and the day on which edges are judged. */
+export interface GateAsked {
+  readonly decision: string;
+  readonly choice: Choice;
+  readonly evaluation: Evaluation;
+  readonly state: PlanState;
+  readonly cutting: Parameters<typeof atHand>[3];
+  readonly today: Date;
+}
+
+/** All that the gate is stated before somebody says something. */
+export interface GateGround extends Omit<GateInput, 'accepted' | 'print'> {
+  /** The widths of the plan's 1:1 print; null where nothing is routed. */
+  readonly drawn: Widths | null;
+}
+
+/** What somebody took upon themselves, and what was read on the print. */
+export interface Said {
+  readonly accepted: readonly AcceptedThin[];
+  readonly print: Widths | null;
+}
+
+/** What the gate asks of a decision, from a job as it stands. */
+export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, evaluation, state, cutting, today }: GateAsked): GateGround {
+  return {
+    evaluation,
+    found: state.anatomy,
+    readings: provingReadings(j),
+    consent: consentTo(decision, j.consents, j.clients),
+    asked: confirmationsFor(rows, choice, evaluation, state.anatomy),
+    drawn: printWidths(choice, state.settings),
+    before: beforeCut(rows, decision, j.operations, j.waivers),
+    needs: atHand(rows, state, choice, cutting, today),
+  };
+}
+
+/** The gate's whole input; a reason that is empty accepts nothing. */
+export function gateInput({ drawn, ...ground }: GateGround, { accepted, print }: Said): GateInput {
+  const meant = accepted.filter((a) => a.reason.trim() !== '');
+  return { ...ground, accepted: new Set(meant.map((a) => a.verdict)), print: drawn && { drawn, read: print } };
+}

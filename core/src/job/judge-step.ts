@@ -1,0 +1,106 @@
+import { evaluatePlan, ofChoice, type Choice, type PlanState } from '../check/index.js';
+import { cuttingFor } from '../cut/index.js';
+import { benchNow, clearToCut, depthReached, type GateItem, type GateRows, type StepCard } from '../gate/index.js';
+import { valueOf } from '../measure/index.js';
+import { isIrreversible, operationRow } from '../operation/index.js';
+import type { Hindrance } from '../order/index.js';
+import type { Move } from '../part/index.js';
+import type { PlannedOperation } from '../work/index.js';
+import { standingClearance } from './clearance.js';
+import { gateGround, gateInput } from './gate-input.js';
+import { benchInput, type JobInHand } from './in-hand.js';
+import { stepFlaw, type StepFlaw, type StepSaid } from './step-flaw.js';
+
+/** A step that is to be logged, with the numbers that were on its card, mm by label. */
+export interface StepToLog extends StepSaid {
+  readonly operation: string;
+  readonly step: string;
+  /** Why the part is here though no drawer says so. */
+  readonly counted?: string;
+  readonly seen: Readonly<Record<string, number>>;
+}
+
+/** Why a step cannot be logged. */
+export type StepRefusal =
+  /** It is not the one to do now; `operation` and `step` are. */
+  | { readonly kind: 'otherStep'; readonly operation: string | null; readonly step: string | null }
+  | { readonly kind: 'hindered'; readonly hindrances: readonly Hindrance[] }
+  | { readonly kind: 'noClearance' }
+  | { readonly kind: 'clearanceLapsed'; readonly open: readonly GateItem[] }
+  | { readonly kind: 'numbersDiffer'; readonly now: Readonly<Record<string, number>> }
+  | { readonly kind: 'flaw'; readonly flaw: StepFlaw };
+
+/** What logging a step comes to, before anything is written. */
+export interface StepOutcome {
+  readonly kind: 'logged';
+  readonly operation: PlannedOperation;
+  /** What its decision is about; null for what is changed on the bench after its decision was taken back. */
+  readonly choice: Choice | null;
+  readonly state: 'doing' | 'done';
+  /** The numbers of the card, mm by label. */
+  readonly numbers: Readonly<Record<string, number>>;
+  /** The level whose depth was read. */
+  readonly level: string | null;
+  /** How deep the work has gone by this step, mm. */
+  readonly reached: number;
+  /** What it takes from the drawers, or brings back. */
+  readonly moves: readonly Move[];
+  /** The part that is here though no drawer says so. */
+  readonly counted: string | null;
+}
+
+/** A number on the screen is the same within, mm. */
+const SAME = 0.001;
+
+/** Works the bench out and judges a step that is to be logged: what it comes to, or why not. */
+export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: StepToLog, today: Date): StepOutcome | StepRefusal {
+  const bench = benchNow(rows, { ...benchInput(j), state });
+  const { cards, now } = bench;
+  const operation = j.operations.find((o) => o.id === bench.operation?.id);
+  const card = cards[now];
+  if (operation?.id !== said.operation || card?.key !== said.step) return { kind: 'otherStep', operation: operation?.id ?? null, step: card?.key ?? null };
+  const hindrances = bench.hindrances.filter((h) => said.counted === undefined || h.kind !== 'gate' || h.state !== 'partInHand');
+  if (hindrances.length > 0) return { kind: 'hindered', hindrances };
+  const unclear = isIrreversible(rows, operation.kind) ? whyNotClear(rows, j, state, operation.decision, today) : null;
+  if (unclear) return unclear;
+  const numbers = numbersOf(card);
+  if (!sameNumbers(numbers, said.seen)) return { kind: 'numbersDiffer', now: numbers };
+  const choice = benchInput(j).choices[operation.decision] ?? null;
+  const flaw = stepFlaw(rows, { card, choice, state }, said);
+  if (flaw) return { kind: 'flaw', flaw };
+  const complete = said.outcome === 'done' || said.measured !== null;
+  return {
+    kind: 'logged',
+    operation,
+    choice,
+    state: complete && now === cards.length - 1 ? 'done' : 'doing',
+    numbers,
+    level: card.asks?.what === 'depth' && said.measured ? (card.asks.target.part ?? null) : null,
+    reached: depthReached(cards, now),
+    moves: complete && card.kind === operationRow(rows, operation.kind).takes ? operation.moves : [],
+    counted: bench.hindrances.length > hindrances.length ? (choice?.part ?? null) : null,
+  };
+}
+
+/** The numbers of a card as they are kept with its step, mm by label. */
+export const numbersOf = ({ numbers }: Pick<StepCard, 'numbers'>): Readonly<Record<string, number>> =>
+  Object.fromEntries(numbers.map((n) => [n.label, valueOf(n.working)]));
+
+/** Until the first cut is made, the clearance must still hold for the numbers as they are now. */
+function whyNotClear(rows: GateRows, j: JobInHand, state: PlanState, of: string, today: Date): StepRefusal | null {
+  const decision = j.decisions.find((d) => d.id === of);
+  const standing = decision && standingClearance(decision, j);
+  if (!standing || !j.plan) return { kind: 'noClearance' };
+  const begun = j.operations.some((o) => o.decision === of && isIrreversible(rows, o.kind) && (o.state === 'doing' || o.state === 'done'));
+  const choice = benchInput(j).choices[of];
+  if (begun || !choice) return null;
+  const evaluation = ofChoice(evaluatePlan(rows, state, j.plan), choice.id);
+  const ground = gateGround(rows, j, { decision: of, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today });
+  const { clear, items } = clearToCut(gateInput(ground, standing));
+  return clear ? null : { kind: 'clearanceLapsed', open: items.filter((i) => !i.ok) };
+}
+
+function sameNumbers(now: Readonly<Record<string, number>>, seen: Readonly<Record<string, number>>): boolean {
+  const labels = new Set([...Object.keys(now), ...Object.keys(seen)]);
+  return [...labels].every((l) => Math.abs((now[l] ?? NaN) - (seen[l] ?? NaN)) <= SAME);
+}

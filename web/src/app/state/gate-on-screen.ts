@@ -1,0 +1,90 @@
+import { computed, inject, linkedSignal, type Signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Choice } from '@rinnovo/core/check';
+import { gateGround } from '@rinnovo/core/house';
+import type { Clearance, GateGround, Said } from '@rinnovo/core/job';
+import type { Names } from '@rinnovo/words';
+import { attempt, type Attempt } from '../ui/attempt';
+import { Commands } from './commands';
+import { selectJobInHand, selectStanding } from './job-in-hand';
+import { planFeature } from './plan.feature';
+import { anatomy } from './resources';
+import { resultsFeature } from './results.feature';
+import { selectChoice, selectDecision, selectEvaluation, selectJob, selectNames, selectPlan, selectPlanState } from './selectors';
+
+/** What the gate is asked about a decision. */
+export interface Asked {
+  readonly decision: string;
+  readonly ground: GateGround;
+}
+
+/** The gate of the choice that is looked at, as a page shows it. */
+export interface GateOnScreen {
+  readonly decided: Signal<boolean>;
+  readonly standing: Signal<Clearance | null>;
+  /** What is asked; while the sums run what was asked last of the same decision; null before anything is worked out. */
+  readonly asked: Signal<Asked | null>;
+  /** It is that of the plan and the instrument as they are on the screen. */
+  readonly fresh: Signal<boolean>;
+  readonly names: Signal<Names>;
+  readonly instrument: Signal<string>;
+  readonly attempt: Attempt;
+  /** Clears the cut on what somebody said. */
+  readonly clear: (said: Said) => Promise<void>;
+}
+
+/** To be called where a component is made. */
+export function gateOnScreen(): GateOnScreen {
+  const store = inject(Store);
+  const commands = inject(Commands);
+  const one = attempt();
+  const choice = store.selectSignal(selectChoice);
+  const decision = store.selectSignal(selectDecision);
+  const evaluation = store.selectSignal(selectEvaluation);
+  const state = store.selectSignal(selectPlanState);
+  const cutting = store.selectSignal(resultsFeature.selectCutting);
+  const plan = store.selectSignal(selectPlan);
+  const inHand = store.selectSignal(selectJobInHand);
+  const job = store.selectSignal(selectJob);
+  const kept = store.selectSignal(planFeature.selectPlanState);
+  const held = store.selectSignal(anatomy.select);
+  /** The passes of the choice; undefined until they are worked out. */
+  const passes = (of: Choice) => {
+    if (!of.route) return null;
+    const worked = cutting();
+    return worked?.choice === of.id && worked.plan === plan() ? worked.result : undefined;
+  };
+  const now = computed((): Asked | null => {
+    const [c, d, e, s] = [choice(), decision(), evaluation(), state()];
+    const worked = c ? passes(c) : undefined;
+    if (!c || !d || !e || !s || worked === undefined) return null;
+    return { decision: d.id, ground: gateGround(inHand(), { decision: d.id, choice: c, evaluation: e, state: s, cutting: worked, today: new Date() }) };
+  });
+  const asked = linkedSignal<{ of: string | null; now: Asked | null }, Asked | null>({
+    source: () => ({ of: decision()?.id ?? null, now: now() }),
+    computation: (is, before) => {
+      const last = before?.value ?? null;
+      return is.now ?? (last?.decision === is.of ? last : null);
+    },
+  });
+  const clear = async (said: Said): Promise<void> => {
+    const [j, d, revision, verdicts] = [job(), decision(), held().version, evaluation()?.verdicts];
+    if (!j || !d || revision === null || !verdicts) return;
+    const { record, saving } = kept();
+    if (saving !== 'saved' || !record) {
+      one.problem.set('The plan is still being saved. Try again in a moment.');
+      return;
+    }
+    await one.run(() => commands.clearToCut({ job: j, decision: d, plan: record, revision, said, verdicts }));
+  };
+  return {
+    decided: computed(() => decision() !== null),
+    standing: store.selectSignal(selectStanding),
+    asked,
+    fresh: computed(() => now() !== null),
+    names: store.selectSignal(selectNames),
+    instrument: computed(() => held().of ?? ''),
+    attempt: one,
+    clear,
+  };
+}

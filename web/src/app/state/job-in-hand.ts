@@ -1,0 +1,36 @@
+import { createSelector } from '@ngrx/store';
+import { benchInput, standingClearance, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
+import { ledger } from './resources';
+import { selectDecision, selectDecisions, selectJob, selectOwn, selectPlan, selectReadings, selectWork } from './selectors';
+
+/** The job on the screen as its facts say it stands, but for the readings: those come while the work stays. */
+const selectJobFacts = createSelector(
+  selectWork,
+  selectDecisions,
+  selectPlan,
+  ledger.select,
+  selectJob,
+  selectOwn,
+  (w, decisions, plan, l, job, own): Omit<JobInHand, 'readings'> => ({
+    id: job?.id ?? '',
+    plan,
+    decisions,
+    operations: w?.operations ?? [],
+    waivers: w?.waivers ?? [],
+    clearances: w?.clearances ?? [],
+    consents: w?.consents ?? [],
+    clients: !own,
+    ledger: l.data?.filter((e) => e.job === job?.id) ?? [],
+  }),
+);
+
+/** The job on the screen, whole: what the gate is asked from. */
+export const selectJobInHand = createSelector(selectJobFacts, selectReadings, (facts, readings): JobInHand => ({ ...facts, readings }));
+
+export const selectBenchInput = createSelector(selectJobFacts, (facts): BenchAsked => benchInput(facts));
+
+/** The clearance that stands for the choice that is looked at. */
+export const selectStanding = createSelector(selectJobFacts, selectDecision, (facts, decision) => decision && standingClearance(decision, facts));
+
+/** What the owner agreed to of what is decided of the choice that is looked at. */
+export const selectYes = createSelector(selectWork, selectDecision, (w, decision) => w?.consents.find((c) => c.decision === decision?.id) ?? null);

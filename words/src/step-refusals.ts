@@ -1,0 +1,25 @@
+import type { StepFlaw } from '@rinnovo/core/job';
+import { fixed, withUnit } from './locale.js';
+
+/** What is wrong with what was typed of a step; of a number that is too large it follows on *It*. */
+export function stepFlawText(flaw: StepFlaw): string {
+  switch (flaw.what) {
+    case 'mishapMissing':
+      return 'choose the kind of mishap';
+    case 'distanceMissing':
+      return 'type the distance';
+    case 'sideMissing':
+      return 'choose the level and the direction';
+    case 'depthMissing':
+    case 'depthOfMishap':
+      return 'type the depth';
+    case 'gapMissing':
+      return 'type the gap, 0 where it touches';
+    case 'noReadingAsked':
+      return 'this step takes no reading';
+    case 'deeperThanPlanned':
+      return `is deeper than the ${withUnit(fixed(flaw.than, 1), 'mm')} planned. If it is true, log a mishap`;
+    case 'deeperThanBody':
+      return `is more than the body thickness of ${withUnit(fixed(flaw.than, 1), 'mm')}`;
+  }
+}

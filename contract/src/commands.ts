@@ -211,7 +211,7 @@ export const chooseRemedy = Joi.object<Loose<ChooseRemedy>, true>({
   choice: localId.required(),
   planVersion: count.max(1_000_000).required(),
   revision: count.max(1_000_000).required(),
-  option: Joi.string().max(120).required(),
+  option: Joi.string().max(400).required(),
   reason: text.required(),
   seen: seen.required(),
 });

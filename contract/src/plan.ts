@@ -80,6 +80,8 @@ export const CHOICE_SCHEMAS: Readonly<Record<string, ChoiceSchema>> = {
       place: place.required(),
       count: many,
       trim: size.max(200),
+      route: route.allow(null),
+      fill: Joi.boolean(),
       work: chosen.work.required(),
     }),
   cut: (chosen) =>

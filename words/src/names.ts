@@ -41,7 +41,7 @@ export function nameOf(names: Names, id: string | undefined): string {
   return names[id] ?? id;
 }
 
-function lowerFirst(text: string): string {
+export function lowerFirst(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
 }
 

@@ -1,18 +1,18 @@
-import { isCutChoice, isHardwareChoice, isPickupChoice, type CutKind } from '@rinnovo/core/check';
+import { isCutChoice, isHardwareChoice, isPickupChoice, type Choice, type CutKind } from '@rinnovo/core/check';
 import type { HoleSteps } from '@rinnovo/core/cut';
 import type { TrimmedPickup } from '@rinnovo/core/instrument';
 import type { Exclusion, Option, Proposal, RemedyKind, ScaleId, WayBack } from '@rinnovo/core/remedy';
-import { nameOf, upperFirst, type Names } from './names.js';
+import { lowerFirst, nameOf, upperFirst, type Names } from './names.js';
 import { fixed, withUnit } from './locale.js';
 
 /** What a way out is called: in a few words, where only its kind was kept, and with what it is about. */
 interface RemedyWords {
   readonly name: string;
-  readonly title: (about: { readonly part: string; readonly mm: string; readonly proposal: Proposal }) => string;
+  readonly title: (about: { readonly part: string; readonly mm: string; readonly proposal: Proposal; readonly choice: Choice }) => string;
 }
 
 const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
-  keep: { name: 'Keep as is', title: ({ part, proposal }) => (proposal.choice.part === null ? 'Keep as is' : `Keep as is: ${part}`) },
+  keep: { name: 'Keep as is', title: ({ part, choice }) => (choice.part === null ? 'Keep as is' : `Keep as is: ${part}`) },
   asItIs: { name: 'Without changes', title: ({ part }) => `${part} without changes` },
   anotherPart: { name: 'Alternative part', title: ({ part }) => `Alternative part: ${part}` },
   reroute: { name: 'Re-route under the cover', title: ({ part }) => `Re-route under the cover for ${part}` },
@@ -24,7 +24,7 @@ const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
   deepen: { name: 'Deepen the cavity', title: ({ mm }) => `Deepen the cavity by ${mm}` },
   spacer: {
     name: 'Raise on a spacer',
-    title: ({ part, mm, proposal }) => (isPickupChoice(proposal.choice) ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`),
+    title: ({ part, mm, choice }) => (isPickupChoice(choice) ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`),
   },
   thickerCover: { name: 'Make a thicker cover', title: ({ mm }) => `Make a cover ${mm} thicker, relieved inside` },
   trim: {
@@ -33,7 +33,7 @@ const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
   },
   move: {
     name: 'Move the hole',
-    title: ({ mm, proposal: { choice } }) =>
+    title: ({ mm, choice }) =>
       isHardwareChoice(choice) && choice.place.on === 'feature' ? `Plug the hole and re-drill it ${mm} away` : `Move the hole by ${mm}`,
   },
   makePlate: { name: 'Remake the plate', title: ({ mm }) => `Remake the plate, ${mm} larger all around` },
@@ -43,19 +43,24 @@ const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
   reshapePlate: { name: 'File the window wider', title: ({ mm }) => `File the window ${mm} wider all around` },
   plugHole: { name: 'Close the hole', title: () => 'Close the hole with a dowel or an insert' },
   goBack: { name: 'Return to the previous state', title: () => 'Return to the previous state' },
-  cutAsPlanned: { name: 'Cut as planned', title: ({ proposal: { choice } }) => (isCutChoice(choice) ? CUT_WORDS[choice.cut] : 'Cut as planned') },
+  cutAsPlanned: { name: 'Cut as planned', title: ({ choice }) => (isCutChoice(choice) ? CUT_WORDS[choice.cut] : 'Cut as planned') },
 };
 
 /** A way out in a few words, by its kind. */
 export function remedyName(kind: RemedyKind): string {
-  return REMEDIES[kind]?.name ?? kind;
+  return together(kind.split(' + ').map((one) => REMEDIES[one]?.name ?? one));
 }
+
+/** Some things that are done together, as one. */
+const together = (all: readonly string[]): string => all.map((one, i) => (i === 0 ? one : lowerFirst(one))).join(' + ');
 
 /** What a way out is called, with the number that matters. */
 export function remedyTitle({ proposal }: Pick<Option, 'proposal'>, names: Names): string {
-  const { kind, choice, by } = proposal;
+  const { choice, of } = proposal;
   const part = choice.part === null ? 'nothing' : nameOf(names, choice.part);
-  return REMEDIES[kind]?.title({ part, mm: by === undefined ? '' : withUnit(fixed(by, 1), 'mm'), proposal }) ?? kind;
+  return together(
+    of.map((p) => REMEDIES[p.kind]?.title({ part, mm: p.by === undefined ? '' : withUnit(fixed(p.by, 1), 'mm'), proposal: p, choice }) ?? p.kind),
+  );
 }
 
 /** What is cut off a pickup. */
@@ -129,7 +134,9 @@ export function rankReason(a: Option, b: Option, names: Names): string {
 
 /** What going back would need, in a sentence. */
 export function wayBackText(b: Omit<WayBack, 'verdicts'>, names: Names): string {
-  if (b.partCut) return 'The instrument is not cut. The part is cut and cannot be returned.';
+  if (b.partCut && !b.woodCut) return 'The instrument is not cut. The part is cut and cannot be returned.';
+  if (b.partCut) return 'The part is cut and cannot be returned. The wood cannot be put back.';
+  if (b.plateCut && b.woodCut) return 'The filed window stays wider. The wood cannot be put back.';
   if (b.plateCut) return 'No wood is cut. The filed window stays wider.';
   if (b.part === null && !b.woodCut) return 'Nothing is cut. Remove the new part to go back.';
   if (b.part === null) return 'This place was empty before. The wood cannot be put back.';

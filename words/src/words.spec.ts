@@ -11,6 +11,7 @@ import {
   nameOf,
   placeOfChoice,
   trimmedText,
+  remedyName,
   wayBackText,
   partCsvProblemText,
   moneyText,
@@ -158,7 +159,15 @@ describe('words', () => {
     expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept with a reason');
   });
 
-  it('say why a remedy archived', () => {
+  it('say remedies together as one, and what of them cannot be undone', () => {
+    expect(remedyName('openHole + deepen')).toBe('Enlarge the hole + deepen the cavity');
+    const back = { part: null, needsInsert: false, woodCut: false, partCut: true, plateCut: false, works: true };
+    expect(wayBackText(back, {})).toBe('The instrument is not cut. The part is cut and cannot be returned.');
+    expect(wayBackText({ ...back, woodCut: true }, {})).toBe('The part is cut and cannot be returned. The wood cannot be put back.');
+    expect(wayBackText({ ...back, woodCut: true, partCut: false, plateCut: true }, {})).toBe('The filed window stays wider. The wood cannot be put back.');
+  });
+
+  it('say why a remedy is not offered', () => {
     expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8\u202fmm');
     expect(exclusionText({ kind: 'unsolved', clashes: 1 })).toContain('one clash');
   });

@@ -1,6 +1,6 @@
-import { actsOfChoice } from './choice.js';
-import { toBody } from '../instrument/index.js';
-import { leaf, sum } from '../measure/index.js';
+import { actsOfChoice, routeLevels } from './choice.js';
+import { toBody, type Cavity } from '../instrument/index.js';
+import { leaf, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { outlineLeaf, levelsLeaf, regionOf } from './place.js';
@@ -12,15 +12,13 @@ import { FLOOR } from './floor.js';
 import { WALL } from './wall.js';
 
 /**
- * A cavity that is widened for a part: the wood left to the cavities beside it, to the body's edge, and over what lies below in the other face.
+ * A cavity that is widened or routed for a part: the wood left to the cavities beside it, to the body's edge, and over what lies below in the other face.
  * Body 44, widened to 36 over a route of 18 from the top: none, and 10 too much [law].
  */
 function widened(site: PartSite): readonly Verdict[] {
   const { anatomy, settings } = site.state;
-  return actsOfChoice(site.choice).flatMap((w): readonly Verdict[] => {
-    const cavity = w.kind === 'addLevels' ? anatomy.cavities.find((c) => c.id === w.cavity) : undefined;
-    if (w.kind !== 'addLevels' || !cavity) return [];
-    const more: Region = w.levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+  return addedLevels(site).flatMap(({ cavity, levels }): readonly Verdict[] => {
+    const more: Region = levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
     const others = anatomy.cavities.filter((c) => c.id !== cavity.id && c.levels.length > 0);
     const beside = others.flatMap((c) => {
       const theirs = regionOf(anatomy, c);
@@ -33,17 +31,31 @@ function widened(site: PartSite): readonly Verdict[] {
         a: more,
         b: theirs,
         value: gap.clearance,
-        allowances: [levelsLeaf(cavity, w.levels), levelsLeaf(c, c.levels)],
+        allowances: [levelsLeaf(cavity, levels), levelsLeaf(c, c.levels)],
       };
       const minimum = c.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
       return [verdict('wall', { feature: site.choice.id, item: cavity.id, against: c.id }, working, minimum, gap.at)];
     });
     const nearest = beside.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
-    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, w.levels), ...overCavities(site, more, w.levels)];
+    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, levels), ...overCavities(site, more, { cavity, levels })];
   });
 }
 
 type Levels = Parameters<typeof levelsLeaf>[1];
+
+/** Levels that are put into a cavity. */
+interface Added {
+  readonly cavity: Cavity;
+  readonly levels: Levels;
+}
+
+/** What a choice puts into cavities: by its work, and by its route. */
+function addedLevels({ choice, state: { anatomy, settings } }: PartSite): readonly Added[] {
+  const { place, route } = choice;
+  const added = actsOfChoice(choice).flatMap((w) => (w.kind === 'addLevels' ? [w] : []));
+  const cut = route && place.on === 'feature' ? [{ cavity: place.feature, levels: routeLevels(route, settings) }] : [];
+  return [...added, ...cut].flatMap(({ cavity: id, levels }) => anatomy.cavities.flatMap((cavity) => (cavity.id === id ? [{ cavity, levels }] : [])));
+}
 
 function toEdge(site: PartSite, cavity: string, more: Region, levels: Levels): readonly Verdict[] {
   const { anatomy, settings } = site.state;
@@ -64,11 +76,10 @@ function toEdge(site: PartSite, cavity: string, more: Region, levels: Levels): r
   return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.minWall, gap.at)];
 }
 
-function overCavities(site: PartSite, more: Region, levels: Levels): readonly Verdict[] {
+function overCavities(site: PartSite, more: Region, { cavity, levels }: Added): readonly Verdict[] {
   const { anatomy, settings } = site.state;
-  const depth = levels[0]?.depth ?? null;
-  const cavity = site.room?.cavity;
-  if (!depth || !cavity) return [];
+  const depth = levels.reduce<Dimension | null>((most, p) => (p.depth && (!most || p.depth.value > most.value) ? p.depth : most), null);
+  if (!depth) return [];
   const box = bounds(more);
   const at = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
   const body: Target = { quantity: 'bodyThickness', feature: 'body' };

@@ -6,7 +6,7 @@ import { leaf, sum } from '../measure/index.js';
 import { doneOf, type Act, type Operation, type OperationRow } from '../operation/index.js';
 import type { PartRow } from '../part/index.js';
 import { asLeft } from '../record/index.js';
-import type { ChoiceWays } from '../remedy/index.js';
+import { together, type ChoiceWays } from '../remedy/index.js';
 import { partOf } from '../testing/hardware.js';
 import { plainAnatomy, plainState } from '../testing/plan.js';
 import type { PlanRow } from '../work/index.js';
@@ -58,10 +58,12 @@ const left: CheckRow = {
 };
 const ways: ChoiceWays<Engraving> = {
   kind: 'engraving',
-  proposals: (_, choice) => [
-    { id: 'engrave', kind: 'engrave', choice, risk: 0.1, price: 0, lacks: [] },
-    { id: 'keep', kind: 'keep', choice: { ...choice, deep: 14 }, risk: 0, price: 0, lacks: [] },
+  proposals: () => [
+    { id: 'engrave', kind: 'engrave', sets: {}, risk: 0.1, price: 0, lacks: [] },
+    { id: 'keep', kind: 'keep', sets: { deep: 14 }, excludes: 'all', risk: 0, price: 0, lacks: [] },
   ],
+  with: together,
+  price: () => 0,
   owner: () => 1,
   wayBack: () => ({ part: null, needsInsert: false, woodCut: true, partCut: false, plateCut: false, verdicts: [], works: false }),
   backFrom: (_, chosen) => chosen,

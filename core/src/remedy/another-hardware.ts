@@ -20,7 +20,8 @@ export function anotherHardware(g: HardwareGround): readonly Proposal[] {
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
-      choice: { ...choice, part: p.id },
+      sets: { part: p.id },
+      excludes: 'all',
       risk: RISK.value,
       price: priceOf(state, p.id),
       lacks: toBuy(state, p.id),

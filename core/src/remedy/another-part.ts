@@ -7,7 +7,7 @@ import type { Proposal } from './proposal.js';
 const RISK = constant(0.1, 'memory', 'Risk of a remedy');
 
 /** Another part from the shelf in the place as it is: one proposal for each part that is in stock, with the insert as it stands. */
-export function anotherPart({ state, choice, bare }: PickupGround): readonly Proposal<PickupChoice>[] {
+export function anotherPart({ state, choice }: PickupGround): readonly Proposal<PickupChoice>[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const insert = state.anatomy.plates.find((p) => p.id === position?.plate)?.openings.find((o) => o.id === position?.opening)?.insert ?? null;
   return Object.values(state.parts)
@@ -16,7 +16,8 @@ export function anotherPart({ state, choice, bare }: PickupGround): readonly Pro
     .map((p) => ({
       id: `anotherPart/${p.id}`,
       kind: 'anotherPart',
-      choice: { ...bare, part: p.id, insertFitted: insert?.fitted ?? false },
+      sets: { part: p.id, insertFitted: insert?.fitted ?? false },
+      excludes: 'all',
       risk: RISK.value,
       price: p.price,
       lacks: [],

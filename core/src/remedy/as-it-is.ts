@@ -12,7 +12,8 @@ export function asItIs(g: HardwareGround): readonly Proposal[] {
     {
       id: `asItIs/${choice.part}`,
       kind: 'asItIs',
-      choice,
+      sets: {},
+      excludes: 'all',
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

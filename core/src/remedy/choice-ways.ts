@@ -30,11 +30,22 @@ export interface Begun {
 export interface ChoiceWays<C extends Choice = Choice> {
   readonly kind: string;
   /** `bare`: the choice with nothing done for it, which `now` of the ground is of. */
-  proposals(ground: WaysGround, choice: C, bare: C): readonly Proposal[];
+  proposals(ground: WaysGround, choice: C, bare: C): readonly Proposal<C>[];
+  /** The choice with some remedies put into it. */
+  with(choice: C, proposals: readonly Proposal[]): C;
+  /** What its part costs, in the smallest coin: of some remedies together it is paid once. */
+  price(ground: Pick<WaysGround, 'rows' | 'state'>, choice: C): number;
   /** How far a proposal is what the owner asked for, 0 to 1. `asked`: the part that was asked for. */
   owner(ground: Pick<WaysGround, 'rows' | 'state'>, choice: C, asked: string | null, request: OwnerRequest): number;
   /** The part that was there in the place as it would be left: does it go back, and was anything cut? */
   wayBack(ground: Pick<WaysGround, 'rows' | 'state'>, choice: C, after: Evaluation): WayBack;
   /** The choice that leads back from work that was begun. Throws RangeError when its place was not there. */
   backFrom(begun: Begun, chosen: C): C;
+}
+
+/** The ways out of a choice’s kind. Throws RangeError for a kind that nobody registered. */
+export function waysOf({ ways }: Pick<RemedyRows, 'ways'>, { kind }: Choice): ChoiceWays {
+  const row = ways[kind];
+  if (!row) throw new RangeError(`no ways out for such a kind of choice: ${kind}`);
+  return row;
 }

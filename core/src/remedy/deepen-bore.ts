@@ -18,7 +18,7 @@ export function deepenBore(g: HardwareGround): readonly Proposal[] {
     {
       id: `deepenBore/${choice.part ?? ''}`,
       kind: 'deepenBore',
-      choice: { ...choice, work: [{ kind: 'deepenBore', does: [{ kind: 'deepenHole', hole: hole.id, depth: planned(to, limit) }] }] },
+      sets: { work: [{ kind: 'deepenBore', does: [{ kind: 'deepenHole', hole: hole.id, depth: planned(to, limit) }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -43,7 +43,7 @@ export function deepenForPickup(g: PickupGround): readonly Proposal[] {
     {
       id: `deepen/${g.bare.part ?? ''}`,
       kind: 'deepen',
-      choice: { ...g.bare, work: [{ kind: 'deepenRoute', does: work }] },
+      sets: { work: [{ kind: 'deepenRoute', does: work }] },
       risk: RISK.value,
       price: priceOfPickup(g),
       lacks: [],

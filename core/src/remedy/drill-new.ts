@@ -16,7 +16,7 @@ export function drillNew(g: HardwareGround): readonly Proposal[] {
     {
       id: `drillNew/${choice.part ?? ''}`,
       kind: 'drillNew',
-      choice: { ...choice, work: [{ kind: 'drillHole', does: work }] },
+      sets: { work: [{ kind: 'drillHole', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [...toBuy(state, choice.part), ...steps.lacks],

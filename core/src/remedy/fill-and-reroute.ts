@@ -1,4 +1,4 @@
-import { FOUND_SET } from '../check/index.js';
+import { FOUND_SET, type PickupChoice } from '../check/index.js';
 import { cavityOf } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { woodToBuy } from './hardware-ground.js';
@@ -9,7 +9,7 @@ import { reroute } from './reroute.js';
 const RISK = constant(0.5, 'memory', 'Risk of a remedy');
 
 /** Fill what was found, let it cure, and cut the new route: offered where the old one is in sight. */
-export function fillAndReroute(g: PickupGround): readonly Proposal[] {
+export function fillAndReroute(g: PickupGround): readonly Proposal<PickupChoice>[] {
   const { state, choice, verdicts } = g;
   const cavity = cavityOf(state.anatomy, choice);
   const bare = verdicts.some((v) => v.check === 'hiddenEdge' && v.subject.item === FOUND_SET && v.class !== 'well' && v.class !== 'thin');
@@ -18,7 +18,7 @@ export function fillAndReroute(g: PickupGround): readonly Proposal[] {
     ...p,
     id: p.id.replace('reroute/', 'fillAndReroute/'),
     kind: 'fillAndReroute',
-    choice: { ...p.choice, fill: true },
+    sets: { ...p.sets, fill: true },
     risk: RISK.value,
     lacks: [...p.lacks, ...woodToBuy(state)],
     wait: state.settings.waitForGlue,

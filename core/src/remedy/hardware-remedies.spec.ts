@@ -57,7 +57,7 @@ describe('ways out at a hole that is too small', () => {
 
   it('opens it to the bushing and 0.2 and what is not sure: 9.4 + 0.2 + 0.1 = 9.7', () => {
     const o = of(list, 'openHole');
-    expect(o.proposal.by).toBeCloseTo(9.7, 9);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(9.7, 9);
     expect(left(o)).toEqual([]);
     expect(kindsOf(s, o)).toEqual(['removeHardware', 'openHole', 'fitHardware']);
   });
@@ -95,7 +95,7 @@ describe('ways out of other clashes', () => {
   it('a hole too wide gets a sleeve: nothing is cut', () => {
     const s = stateWith([small], [hole('volume', 'pot', 9.8)], [controlOf(38)]);
     const o = of(options(s, at('volume', 'small')), 'sleeve');
-    expect(o.proposal.by).toBeCloseTo(6.9 + 0.2 + 0.1, 9);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(6.9 + 0.2 + 0.1, 9);
     expect(o.back.woodCut).toBeFalse();
     expect(left(o)).toEqual([]);
   });
@@ -105,7 +105,7 @@ describe('ways out of other clashes', () => {
     const s = stateWith([tall], [hole('volume', 'pot', 9.8)], [controlOf(30)]);
     // 30 − 31 = −1; wanted 1, ± 0.1: 2.1 up to 2.5
     const list = options(s, at('volume', 'tall'));
-    expect(of(list, 'deepen').proposal.by).toBeCloseTo(2.5, 9);
+    expect(of(list, 'deepen').proposal.of[0]!.by).toBeCloseTo(2.5, 9);
     expect(of(list, 'deepen').evaluation.verdicts.find((v) => v.check === 'woodOver')!.clearance).toBeCloseTo(44 - 32.5, 9);
     expect([of(list, 'deepen').back.woodCut, of(list, 'spacer').back.woodCut]).toEqual([true, false]);
     expect(left(of(list, 'spacer'))).toEqual([]);
@@ -134,7 +134,7 @@ describe('ways out of other clashes', () => {
     const c = newHardwareChoice('cover screw 1', place, 'screw');
     // wood 44 − 30 = 14, thread 20 − 2 = 18: −4; wanted 3, ± 0.2, 0.3 of the saw: 7.5
     const o = of(optionsFor(s, { format: 5, choices: [c] }, c, request), 'trim');
-    expect(o.proposal.by).toBeCloseTo(7.5, 9);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(7.5, 9);
     expect(left(o)).toEqual([]);
   });
 
@@ -197,7 +197,7 @@ describe('a cavity, a slot or a bore that is too small', () => {
   it('or its hole is plugged and drilled anew beside it, as near as it will do: 6 missing, 1 wanted and errors, in whole steps 8', () => {
     const s = stateWith([long], [hole('volume', 'pot', 9.8, { at: { x: 36, y: 240 } })], [controlOf(36)]);
     const o = of(options(s, at('volume', 'long')), 'move');
-    expect([o.proposal.by, o.excluded, o.back.woodCut]).toEqual([8, null, true]);
+    expect([o.proposal.of[0]!.by, o.excluded, o.back.woodCut]).toEqual([8, null, true]);
     expect(o.evaluation.anatomy.holes[0]!.at).toEqual({ x: 44, y: 240 });
     expect(kindsOf(s, o)).toEqual(jasmine.arrayContaining(['plugHole', 'drillHole']));
     expect(o.proposal.lacks).toContain({ kind: 'dowel', atLeast: 9.8 });
@@ -205,11 +205,11 @@ describe('a cavity, a slot or a bore that is too small', () => {
     const two = stateWith([long], [hole('volume', 'pot', 9.8), hole('tone', 'pot', 9.8, { at: { x: 60, y: 258 } })], [controlOf(36)]);
     const plan = { format: 5 as const, choices: [at('volume', 'long'), at('tone', 'long')] };
     const apart = of(optionsFor(two, plan, plan.choices[0]!, request), 'move');
-    expect(apart.proposal.by).toBe(8);
+    expect(apart.proposal.of[0]!.by).toBe(8);
     expect(apart.evaluation.verdicts.filter((v) => v.class === 'clashes')).toEqual([]);
   });
 
-  it('is not widened into what lies beside it or below: then it archived', () => {
+  it('is not widened into what lies beside it or below: then it is not ranked', () => {
     const beside = {
       ...controlOf(20),
       id: 'beside',
@@ -259,7 +259,7 @@ describe('a cavity, a slot or a bore that is too small', () => {
     const jack = part('jack', 'jack', { bushing: 9.4, plugInside: 31, body: 23 });
     const side = hole('socket', 'jack', 9.8, { face: 'side', depth: dim(28), through: false, at: { x: 20, y: 300 } });
     const o = of(options(stateWith([jack], [side], []), at('socket', 'jack')), 'deepenBore');
-    expect(o.proposal.by).toBe(32.5);
+    expect(o.proposal.of[0]!.by).toBe(32.5);
     expect(o.evaluation.verdicts.find((v) => v.check === 'plugInside')!.class).toBe('well');
   });
 });

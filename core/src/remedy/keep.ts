@@ -7,5 +7,5 @@ export function keep({ state, bare }: PickupGround): readonly Proposal<PickupCho
   const position = state.anatomy.positions.find((p) => p.id === bare.position);
   const plate = state.anatomy.plates.find((p) => p.id === position?.plate);
   const insertFitted = plate?.openings.find((o) => o.id === position?.opening)?.insert?.fitted ?? false;
-  return [{ id: 'keep', kind: 'keep', choice: { ...bare, part: position?.part ?? null, insertFitted }, risk: 0, price: 0, lacks: [] }];
+  return [{ id: 'keep', kind: 'keep', sets: { part: position?.part ?? null, insertFitted }, excludes: 'all', risk: 0, price: 0, lacks: [] }];
 }

@@ -18,7 +18,7 @@ export function makePlate(g: HardwareGround): readonly Proposal[] {
     {
       id: `makePlate/${choice.part ?? ''}`,
       kind: 'makePlate',
-      choice: { ...choice, work: [{ kind: 'makePlate', does: [{ kind: 'setPlate', plate: { ...site.plate, outline } }] }] },
+      sets: { work: [{ kind: 'makePlate', does: [{ kind: 'setPlate', plate: { ...site.plate, outline } }] }] },
       risk: RISK.value,
       price: PRICE.value,
       lacks: [],

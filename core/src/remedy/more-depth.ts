@@ -31,8 +31,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
     ...both,
     id: `deepen/${choice.part ?? ''}`,
     kind: 'deepen',
-    choice: {
-      ...choice,
+    sets: {
       work: [
         {
           kind: 'deepenRoute',
@@ -52,7 +51,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       ...both,
       id: `spacer/${choice.part ?? ''}`,
       kind: 'spacer',
-      choice: { ...choice, work: [{ kind: 'fitSpacer', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
+      sets: { work: [{ kind: 'fitSpacer', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK_SPACER.value,
       price: both.price + PRICE.value,
       lacks: [...both.lacks, ...woodToBuy(state)],
@@ -61,7 +60,7 @@ export function moreDepth(g: HardwareGround): readonly Proposal[] {
       ...both,
       id: `thickerCover/${choice.part ?? ''}`,
       kind: 'thickerCover',
-      choice: { ...choice, work: [{ kind: 'makePlate', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
+      sets: { work: [{ kind: 'makePlate', does: [{ kind: 'raiseCover', cavity: room.cavity.id, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK_COVER.value,
       price: both.price + PRICE_COVER.value,
     },

@@ -17,7 +17,7 @@ const STEP = 1;
 const WAYS = 16;
 
 /** A hole is moved to the nearest spot where it clears what is round it, and its body walls and neighbours: a new one as it is planned, one that is there by a plug and a new hole beside. */
-export function move(g: HardwareGround): readonly Proposal[] {
+export function move(g: HardwareGround): readonly Proposal<HardwareChoice>[] {
   const { site, state, verdicts, choice } = g;
   const hole = site?.hole;
   const crowded = (list: typeof verdicts): boolean => list.some((v) => isAbout(v, 'crowding') && v.class !== 'well');
@@ -52,12 +52,12 @@ function toSpot({ site, state }: HardwareGround, at: Point): Change {
   return { kind: 'moveHole', hole: site?.hole?.id ?? '', at, limit: state.settings.limitTemplate, basis: { kind: 'planned' } };
 }
 
-function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposal {
+function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposal<HardwareChoice> {
   const [drilled] = drillNew({ ...g, choice: moved });
   return {
     id: `move/${g.choice.part ?? ''}`,
     kind: 'move',
-    choice: drilled?.choice ?? moved,
+    sets: { place: moved.place, ...drilled?.sets },
     risk: RISK.value,
     price: priceOf(g.state, g.choice.part),
     lacks: drilled?.lacks ?? toBuy(g.state, g.choice.part),
@@ -66,7 +66,7 @@ function newHole(g: HardwareGround, moved: HardwareChoice, far: number): Proposa
   };
 }
 
-function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
+function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal<HardwareChoice> {
   const { site, state, choice } = g;
   const hole = site?.hole;
   const through = site?.part.sizes.bushing ?? site?.part.sizes.outer;
@@ -77,7 +77,7 @@ function drilledAnew(g: HardwareGround, at: Point, far: number): Proposal {
   return {
     id: `move/${choice.part ?? ''}`,
     kind: 'move',
-    choice: hole ? { ...choice, work: plugged(hole, at, size, state.settings) } : choice,
+    sets: hole ? { work: plugged(hole, at, size, state.settings) } : {},
     risk: RISK_PLUG.value,
     price: priceOf(state, choice.part),
     lacks: [...toBuy(state, choice.part), ...(dowel ? [] : [{ kind: 'dowel' as const, atLeast: old }]), ...(steps ? steps.lacks : [])],

@@ -18,7 +18,7 @@ export function openHole(g: HardwareGround): readonly Proposal[] {
     {
       id: `openHole/${choice.part ?? ''}`,
       kind: 'openHole',
-      choice: { ...choice, work: [{ kind: 'openHole', does: work }] },
+      sets: { work: [{ kind: 'openHole', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [...toBuy(state, choice.part), ...steps.lacks],

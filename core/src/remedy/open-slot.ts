@@ -28,7 +28,7 @@ export function openSlot(g: HardwareGround): readonly Proposal[] {
     {
       id: `openSlot/${choice.part ?? ''}`,
       kind: 'openSlot',
-      choice: { ...choice, work: [{ kind: 'openSlot', does: [{ kind: 'sizeLevel', cavity: slot.id, level: level.id, outline: edge }] }] },
+      sets: { work: [{ kind: 'openSlot', does: [{ kind: 'sizeLevel', cavity: slot.id, level: level.id, outline: edge }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

@@ -40,7 +40,7 @@ export function depthIn(v: Verdict): { readonly target: Target; readonly value: 
 
 /** The verdicts on the choice with some work done, in the whole plan. */
 export function verdictsWith(g: PickupGround, work: PickupChoice['work']): readonly Verdict[] {
-  const choice = work ? { ...g.bare, work } : g.bare;
+  const choice = work ? { ...g.bare, work: [...(g.bare.work ?? []), ...work] } : g.bare;
   return evaluateIn(g.rows, g.state, withChoice(g.plan, choice), choice).verdicts;
 }
 

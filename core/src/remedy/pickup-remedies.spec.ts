@@ -36,7 +36,7 @@ const deep = boxPickup('deep', 78, 28, 17.5);
 describe('ways out for a pickup that the outline of its route would hold', () => {
   it('deepens the floor until depth and screws are well: 18 to 20, and the wood cannot be put back', () => {
     const o = of(options(withPart(deep), 'deep'), 'deepen');
-    expect(o.proposal.by).toBeCloseTo(2, 9);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(2, 9);
     expect(o.proposal.choice.work).toEqual([{ kind: 'deepenRoute', does: [{ kind: 'setDepth', cavity: 'route', level: 'old', depth: planned(20, 0.2) }] }]);
     expect([clearance(o, 'depthUnderScrews'), clearance(o, 'depthUnderPart', 'base')]).toEqual([1.5, 2.5]);
     expect([o.excluded, o.back.woodCut, o.back.works]).toEqual([null, true, true]);
@@ -50,7 +50,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
     ]);
   });
 
-  it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it archived', () => {
+  it('deepens no further than strength lets it: with 13.8 of wood left over the back cavity it is not ranked', () => {
     const a = fitting();
     const cavities = a.cavities.map((c) => (c.id === 'back' ? { ...c, levels: c.levels.map((p) => ({ ...p, depth: planned(22.5, 0.05) })) } : c));
     expect(of(options(withPart(deep, { ...a, cavities }), 'deep'), 'deepen').excluded?.kind).toBe('strength');
@@ -58,7 +58,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
 
   it('sets it higher on a spacer: 2.0 more depth in the sum, nothing cut, and the old one goes back without it', () => {
     const o = of(options(withPart(deep), 'deep', { ...request, reversibleOnly: true }), 'spacer');
-    expect([o.proposal.by, o.excluded, o.back.woodCut, o.back.works]).toEqual([2, null, false, true]);
+    expect([o.proposal.of[0]!.by, o.excluded, o.back.woodCut, o.back.works]).toEqual([2, null, false, true]);
     expect(clearance(o, 'depthUnderScrews')).toBeCloseTo(1.5, 9);
     const sum = o.evaluation.verdicts.find((v) => v.check === 'depthUnderScrews')!.working!;
     expect(JSON.stringify(sum)).toContain('pickupRaised');
@@ -68,13 +68,13 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
     expect(of(options({ ...s, stock: [...s.stock, wood] }, 'deep'), 'spacer').proposal.lacks).toEqual([]);
   });
 
-  it('offers no spacer that would lift it infacing the strings', () => {
+  it('offers no spacer that would lift it into the strings', () => {
     expect(of(options(withPart(boxPickup('far', 78, 28, 24)), 'far'), 'spacer')).toBeUndefined();
   });
 
   it('cuts height screws shorter where thread is left to hold it; it cannot be returned then', () => {
     const o = of(options(withPart(lowest(boxPickup('flat', 78, 28, 12), 22)), 'flat'), 'trim');
-    expect(o.proposal.trimmed).toEqual({ ears: 0, screws: 5.5 });
+    expect(o.proposal.of[0]!.trimmed).toEqual({ ears: 0, screws: 5.5 });
     expect(clearance(o, 'depthUnderScrews')).toBeCloseTo(1.5, 9);
     expect([o.back.partCut, o.back.woodCut, o.excluded]).toEqual([true, false, null]);
     // 18.5 − 17.5: nothing to spare
@@ -98,7 +98,7 @@ describe('ways out for a pickup that the outline of its route would hold', () =>
       };
     };
     const o = of(options(withPart(eared(40.2, 35)), 'eared'), 'trim');
-    expect(o.proposal.trimmed).toEqual({ ears: 0.7, screws: 0 });
+    expect(o.proposal.of[0]!.trimmed).toEqual({ ears: 0.7, screws: 0 });
     expect(clearance(o, 'partInRoute', 'ears')).toBeCloseTo(0.5, 3);
     expect(of(options(withPart(eared(40.2, 38)), 'eared'), 'trim')).toBeUndefined();
   });
@@ -114,7 +114,7 @@ describe('ways out at the plate of a pickup', () => {
   it('files a window wider: 0.1 too narrow on each side, 0.3 wanted, 0.1 and 0.2 for the errors', () => {
     const o = of(options(withPart(boxPickup('wide', 85.4, 29, 15), plainAnatomy()), 'wide'), 'reshapePlate');
     // the cover is 84.4 in a window of 84.2
-    expect(o.proposal.by).toBeCloseTo(0.1 + 0.3 + 0.1 + 0.2, 2);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(0.1 + 0.3 + 0.1 + 0.2, 2);
     expect(clearance(o, 'windowGap')).toBeCloseTo(0.6, 2);
     expect([o.back.plateCut, o.back.woodCut]).toEqual([true, false]);
     const s = withPart(boxPickup('wide', 85.4, 29, 15), plainAnatomy());
@@ -127,7 +127,7 @@ describe('ways out at the plate of a pickup', () => {
     const s = withPart(boxPickup('slight', 58, 22, 14), { ...a, plates });
     const o = of(options(s, 'slight'), 'makePlate');
     // 1.0 left beside the route at its nearest, 1.5 wanted, 0.3 for the errors
-    expect(o.proposal.by).toBeCloseTo(0.8, 1);
+    expect(o.proposal.of[0]!.by).toBeCloseTo(0.8, 1);
     expect([o.back.plateCut, o.back.works]).toEqual([false, true]);
     expect(clearance(o, 'hiddenEdge')).toBeGreaterThan(1.5);
   });

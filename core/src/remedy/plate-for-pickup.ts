@@ -32,7 +32,7 @@ function widerWindow(g: PickupGround): readonly Proposal[] {
     {
       id: `reshapePlate/${g.bare.part ?? ''}`,
       kind: 'reshapePlate',
-      choice: { ...g.bare, work: [{ kind: 'openWindow', does: [{ kind: 'sizeWindow', plate: plate.id, window, outline }] }] },
+      sets: { work: [{ kind: 'openWindow', does: [{ kind: 'sizeWindow', plate: plate.id, window, outline }] }] },
       risk: RISK_FILE.value,
       price: priceOfPickup(g),
       lacks: [],
@@ -52,7 +52,7 @@ function largerPlate(g: PickupGround): readonly Proposal[] {
     {
       id: `makePlate/${g.bare.part ?? ''}`,
       kind: 'makePlate',
-      choice: { ...g.bare, work: [{ kind: 'makePlate', does: [{ kind: 'sizePlate', plate: plate.id, outline }] }] },
+      sets: { work: [{ kind: 'makePlate', does: [{ kind: 'sizePlate', plate: plate.id, outline }] }] },
       risk: RISK_NEW.value,
       price: priceOfPickup(g) + PRICE.value,
       lacks: [],

@@ -28,7 +28,7 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
     {
       id: `plugAndRedrill/${choice.part ?? ''}`,
       kind: 'plugAndRedrill',
-      choice: { ...choice, work: plugged(site.hole, site.hole.at, planned(final, settings.limitDrill), settings) },
+      sets: { work: plugged(site.hole, site.hole.at, planned(final, settings.limitDrill), settings) },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: [

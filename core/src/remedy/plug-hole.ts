@@ -19,7 +19,8 @@ export function plugHole(g: HardwareGround): readonly Proposal[] {
     {
       id: 'plugHole',
       kind: 'plugHole',
-      choice: { ...choice, work: [{ kind: 'plugHole', does: [{ kind: 'closeHole', hole: hole.id }] }] },
+      excludes: 'all',
+      sets: { work: [{ kind: 'plugHole', does: [{ kind: 'closeHole', hole: hole.id }] }] },
       risk: RISK.value,
       price: 0,
       lacks: dowel ? [] : [{ kind: 'dowel', atLeast: hole.diameter?.value ?? UNKNOWN }],

@@ -21,7 +21,7 @@ export function raisePickup(g: PickupGround): readonly Proposal[] {
     {
       id: `spacer/${g.bare.part ?? ''}`,
       kind: 'spacer',
-      choice: { ...g.bare, work: [{ kind: 'fitSpacer', does: [{ kind: 'raisePickup', position: g.bare.position, by: planned(by, SPACER_LIMIT) }] }] },
+      sets: { work: [{ kind: 'fitSpacer', does: [{ kind: 'raisePickup', position: g.bare.position, by: planned(by, SPACER_LIMIT) }] }] },
       risk: RISK.value,
       price: priceOfPickup(g) + PRICE.value,
       lacks: woodToBuy(g.state),

@@ -2,14 +2,17 @@ import type { PickupChoice } from '../check/index.js';
 import { constant } from '../measure/index.js';
 import { pickupIn, smallestCutter } from '../part/index.js';
 import type { PickupGround } from './pickup-ground.js';
-import type { Proposal } from './proposal.js';
+import type { Proposal, RemedyKind } from './proposal.js';
 import { toBuy } from './hardware-ground.js';
 import { routeForPart } from '../cut/index.js';
 
 const RISK = constant(0.4, 'memory', 'Risk of a remedy');
 
+/** A new route is as deep and as wide as its part asks: what else gives depth or takes from the part is worked out for the old one. */
+const DEPTH_BY_OTHER_MEANS: readonly RemedyKind[] = ['deepen', 'spacer', 'trim'];
+
 /** A new route under the cover for the chosen part: the plan's own route where there is one, else the one that the part asks for with the shop's smallest template bit. */
-export function reroute({ state, choice, bare }: PickupGround): readonly Proposal<PickupChoice>[] {
+export function reroute({ state, choice }: PickupGround): readonly Proposal<PickupChoice>[] {
   const position = state.anatomy.positions.find((p) => p.id === choice.position);
   const part = pickupIn(state.parts, choice.part);
   const cutter = smallestCutter(state.tools);
@@ -21,7 +24,8 @@ export function reroute({ state, choice, bare }: PickupGround): readonly Proposa
     {
       id: `reroute/${part.id}`,
       kind: 'reroute',
-      choice: { ...bare, insertFitted: false, route },
+      sets: { insertFitted: false, route },
+      excludes: DEPTH_BY_OTHER_MEANS,
       risk: RISK.value,
       price: part.price,
       lacks: toBuy(state, part.id),

@@ -19,7 +19,7 @@ export function sleeve(g: HardwareGround): readonly Proposal[] {
     {
       id: `sleeve/${choice.part ?? ''}`,
       kind: 'sleeve',
-      choice: { ...choice, work: [{ kind: 'fitSleeve', does: work }] },
+      sets: { work: [{ kind: 'fitSleeve', does: work }] },
       risk: RISK.value,
       price: priceOf(state, choice.part) + PRICE.value,
       lacks: [...toBuy(state, choice.part), { kind: 'sleeve', outer: bore.value, inner }],

@@ -28,7 +28,7 @@ export function trimPickup(g: PickupGround): readonly Proposal[] {
     {
       id: `trim/${part.id}`,
       kind: 'trim',
-      choice: { ...g.bare, work: [{ kind: 'trimPart', does: [{ kind: 'trimPickup', position: g.bare.position, trimmed: { ears, screws } }] }] },
+      sets: { work: [{ kind: 'trimPart', does: [{ kind: 'trimPickup', position: g.bare.position, trimmed: { ears, screws } }] }] },
       risk: RISK.value,
       price: priceOfPickup(g),
       lacks: [],

@@ -20,7 +20,7 @@ export function trim(g: HardwareGround): readonly Proposal<HardwareChoice>[] {
     {
       id: `trim/${choice.part ?? ''}`,
       kind: 'trim',
-      choice: { ...choice, trim: by },
+      sets: { trim: by },
       risk: RISK.value,
       price: priceOf(state, choice.part) + (state.parts[choice.part ?? '']?.price ?? 0),
       lacks: toBuy(state, choice.part),

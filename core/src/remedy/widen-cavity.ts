@@ -32,7 +32,7 @@ export function widenCavity(g: HardwareGround): readonly Proposal[] {
     {
       id: `widenCavity/${choice.part ?? ''}`,
       kind: 'widenCavity',
-      choice: { ...choice, work: [{ kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: room.cavity.id, levels: [level] }] }] },
+      sets: { work: [{ kind: 'widenCavity', does: [{ kind: 'addLevels', cavity: room.cavity.id, levels: [level] }] }] },
       risk: RISK.value,
       price: priceOf(state, choice.part),
       lacks: toBuy(state, choice.part),

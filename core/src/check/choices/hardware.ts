@@ -4,6 +4,7 @@ import { goesInto, isHardware } from '../../part/index.js';
 import type { ChoiceRow } from '../choice-row.js';
 import type { HardwareChoice, PlaceRef } from '../choice.js';
 import { plateAs } from '../plate-as.js';
+import { filled, routed } from '../routed.js';
 import { only, type Ground } from '../works.js';
 
 /** Any other part for its place. */
@@ -15,6 +16,7 @@ export const hardware: ChoiceRow<HardwareChoice> = {
   bare: ({ kind, id, place, part, alternatives, count }) => ({ kind, id, place, part, alternatives, count, work: [] }),
   fits: 'fitHardware',
   found: partAt,
+  cavity: (anatomy, { place }) => (place.on === 'feature' ? (anatomy.cavities.find((c) => c.id === place.feature) ?? null) : null),
 };
 
 /** Is what a place names still on the instrument? */
@@ -59,12 +61,15 @@ function works({ rows, anatomy, settings, parts, done }: Ground, choice: Hardwar
   // what is screwed into another part leaves that one where it is
   const within = chosen !== undefined && mate !== undefined && goesInto(rows, chosen.kind, mate);
   const isIn = done.has(workKey(choice.id, 'fitHardware'));
-  const nothing = part === found && choice.work.length === 0 && trimmed.length === 0;
+  const cavity = anatomy.cavities.find((c) => c.id === place.feature)?.id;
+  const cut = cavity === undefined ? [] : [...filled(choice, cavity), ...routed({ anatomy, settings }, choice, cavity)];
+  const nothing = part === found && choice.work.length + cut.length + trimmed.length === 0;
   if (nothing && !isIn) return [];
   const made = choice.work.some((w) => w.does.some((a) => a.kind === 'setPlate'));
   const laid = plate && chosen && isHardware(chosen) && !made ? plateAs(plate, chosen) : null;
   return [
     ...only('removeHardware', found !== null && !isIn && !within && !named.has('removeHardware'), fit(place.feature, null)),
+    ...cut,
     ...choice.work,
     ...trimmed,
     ...only(

@@ -1,9 +1,9 @@
 import { cavityOf } from '../../instrument/index.js';
 import type { Act, WorkItem } from '../../operation/index.js';
 import { workKey } from '../../operation/index.js';
-import { boresIn } from '../bores.js';
 import type { ChoiceRow } from '../choice-row.js';
-import { FOUND_SET, joinsOf, routeLevels, type PickupChoice } from '../choice.js';
+import type { PickupChoice } from '../choice.js';
+import { filled, routed } from '../routed.js';
 import { only, type Ground } from '../works.js';
 
 /** A pickup for a pickup place. */
@@ -39,18 +39,6 @@ function works({ anatomy, settings, done }: Ground, choice: PickupChoice): reado
   const nothing = part === where.part && !route && items.length === 0 && (insert?.fitted ?? false) === insertFitted;
   if (nothing && !isIn) return [];
   const set = (fitted: boolean): Act => ({ kind: 'setInsert', plate: where.plate, opening: where.opening, fitted });
-  const levels = route ? routeLevels(route, settings) : [];
-  const bores = boresIn(
-    choice.id,
-    anatomy.cavities.find((c) => c.id === where.cavity),
-  );
-  const cut = (bored: boolean): Act => ({
-    kind: 'addLevels',
-    cavity: where.cavity,
-    levels: levels.filter((p) => p.bored === bored),
-    ...(route ? joinsOf(route) : {}),
-    ...(bored || bores.length === 0 ? {} : { replaces: bores }),
-  });
   const anew = part !== null && choice.returns !== true;
   // a part is cut on the bench: it is cut once it sits there
   const trimmed = items.find((w) => w.kind === 'trimPart');
@@ -58,20 +46,8 @@ function works({ anatomy, settings, done }: Ground, choice: PickupChoice): reado
     ...only('meterPart', anew && (part !== where.part || isIn)),
     ...only('removePart', where.part !== null && !isIn, { kind: 'fitPart', position: where.id, part: null }),
     ...only('takeOffInsert', insert?.fitted === true && !insertFitted, set(false)),
-    ...only('fillRoute', choice.fill === true, { kind: 'fillLevels', cavity: where.cavity, set: FOUND_SET }),
-    ...only('tracePlate', route !== null),
-    ...only('fixTemplate', route !== null),
-    ...only('boreBulk', route !== null),
-    ...only(
-      'routePasses',
-      levels.some((p) => !p.bored),
-      cut(false),
-    ),
-    ...only(
-      'boreWells',
-      levels.some((p) => p.bored),
-      cut(true),
-    ),
+    ...filled(choice, where.cavity),
+    ...routed({ anatomy, settings }, choice, where.cavity),
     ...items.flatMap((w) => (w !== trimmed ? [w] : choice.returns ? [] : [{ kind: w.kind, does: [] }])),
     ...only('putInsertBack', insert?.fitted === false && insertFitted, set(true)),
     ...only('testFit', anew),

@@ -4,6 +4,7 @@ import { constant } from '../../measure/index.js';
 import { actsOf, takesFrom } from '../../operation/index.js';
 import type { ChoiceWays } from '../choice-ways.js';
 import type { Proposal } from '../proposal.js';
+import { together } from '../together.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
 
@@ -11,6 +12,8 @@ const RISK = constant(0.3, 'memory', 'Risk of a remedy');
 export const cut: ChoiceWays<CutChoice> = {
   kind: 'cut',
   proposals: ({ state }, choice) => asPlanned(state, choice),
+  with: together,
+  price: () => 0,
   owner: () => 1,
   wayBack: ({ rows }, { work }) => ({
     part: null,
@@ -24,19 +27,20 @@ export const cut: ChoiceWays<CutChoice> = {
   backFrom: (_, { kind, id, cut: made, place, count }) => ({ kind, id, cut: made, place, part: null, alternatives: [], count, work: [], returns: true }),
 };
 
-function asPlanned({ tools }: PlanState, choice: CutChoice): readonly Proposal[] {
+function asPlanned({ tools }: PlanState, choice: CutChoice): readonly Proposal<CutChoice>[] {
   const [first] = actsOf(actsOfChoice(choice), 'addHole');
   const steps = first?.hole.diameter ? newHoleSteps(first.hole.diameter.value, tools) : null;
   return [
     {
       id: `cutAsPlanned/${choice.cut}`,
       kind: 'cutAsPlanned',
-      choice,
+      sets: { work: choice.work },
+      excludes: 'all',
       risk: RISK.value,
       price: 0,
       lacks: steps?.lacks ?? [],
       ...(steps ? { steps } : {}),
     },
-    { id: 'keep', kind: 'keep', choice: { ...choice, work: [] }, risk: 0, price: 0, lacks: [] },
+    { id: 'keep', kind: 'keep', sets: {}, excludes: 'all', risk: 0, price: 0, lacks: [] },
   ];
 }

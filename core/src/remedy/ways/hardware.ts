@@ -7,7 +7,7 @@ import { item, NOT_RAISED, plannedAgain } from '../back-items.js';
 import type { Begun, ChoiceWays, WaysGround } from '../choice-ways.js';
 import { deepenBore } from '../deepen-bore.js';
 import { drillNew } from '../drill-new.js';
-import { hardwareGround, type HardwareGround } from '../hardware-ground.js';
+import { hardwareGround, priceOf, type HardwareGround } from '../hardware-ground.js';
 import { keepHardware } from '../keep-hardware.js';
 import { makePlate } from '../make-plate.js';
 import { moreDepth } from '../more-depth.js';
@@ -18,6 +18,7 @@ import { plugAndRedrill } from '../plug-and-redrill.js';
 import { plugHole } from '../plug-hole.js';
 import type { Proposal } from '../proposal.js';
 import { sleeve } from '../sleeve.js';
+import { together } from '../together.js';
 import { trim } from '../trim.js';
 import type { WayBack } from '../way-back.js';
 import { widenCavity } from '../widen-cavity.js';
@@ -51,6 +52,8 @@ export const hardware: ChoiceWays<HardwareChoice> = {
     const g = hardwareGround(ground, bare, ground.now);
     return REMEDIES.flatMap((remedy) => remedy(g));
   },
+  with: together,
+  price: ({ state }, { part }) => priceOf(state, part),
   owner({ rows, state }, { part }, asked) {
     const chosen = state.parts[part ?? ''];
     return part === asked || (chosen && isOfPart(rows, chosen.kind, 'ordinary')) ? 1 : HALF;

@@ -15,6 +15,7 @@ import { raisePickup } from '../raise-pickup.js';
 import { reroute } from '../reroute.js';
 import { ownersRequest } from '../score.js';
 import { trimPickup } from '../trim-pickup.js';
+import { together } from '../together.js';
 import type { WayBack } from '../way-back.js';
 
 /** Each remedy asks itself whether it is one here. */
@@ -36,6 +37,8 @@ export const pickup: ChoiceWays<PickupChoice> = {
     const g = { rows, state, plan, choice, bare, verdicts: ofChoice(now, choice.id).verdicts };
     return REMEDIES.flatMap((remedy) => remedy(g));
   },
+  with: together,
+  price: ({ state }, { part }) => pickupIn(state.parts, part)?.price ?? 0,
   owner: ({ state }, { part }, _asked, request) => ownersRequest(pickupIn(state.parts, part), request),
   wayBack,
   backFrom,

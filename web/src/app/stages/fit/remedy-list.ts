@@ -147,7 +147,7 @@ export class RemedyList {
         : null,
       back: wayBackText(option.back, names),
       cost: `${withUnit(String(option.minutes), 'min')}${waitText(option.proposal.wait ?? 0)} · ${moneyText(option.proposal.price)}`,
-      steps: option.proposal.steps ? holeStepsText(option.proposal.steps) : '',
+      steps: option.proposal.of.flatMap((p) => (p.steps ? [holeStepsText(p.steps)] : [])).join(' '),
       lacks: option.proposal.lacks.map((l) => lackText(l, names)).join(', '),
     };
   }

@@ -3,7 +3,7 @@ import type { Loose } from './loose.js';
 import { LISTS } from '@rinnovo/core/house/lists';
 import { SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
-import { STARTING_KINDS, type Anatomy } from '@rinnovo/core/instrument';
+import { ASPECTS, STARTING_KINDS, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
 import type { Plan } from '@rinnovo/core/check';
 import type { Widths } from '@rinnovo/core/gate';
@@ -20,6 +20,9 @@ const named = (quantities: object) =>
   Joi.string()
     .valid(...Object.keys(quantities))
     .required();
+
+/** How far every aspect of an instrument is known; 0: nothing of it. */
+export const revisions = Joi.object<Revisions>(Object.fromEntries(ASPECTS.map((a) => [a, count.max(1_000_000).required()])));
 
 /** A dimension or a state, and where. */
 export const target = Joi.alternatives<AnyTarget>().try(
@@ -186,10 +189,10 @@ export const blindSession = Joi.object<Loose<BlindSession>, true>({
 });
 
 export interface SavePlan {
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly plan: Plan;
 }
-export const savePlan = Joi.object<Loose<SavePlan>, true>({ revision: count.max(1_000_000).required(), plan: plan.required() });
+export const savePlan = Joi.object<Loose<SavePlan>, true>({ revisions: revisions.required(), plan: plan.required() });
 
 const seen = Joi.array()
   .items(Joi.object<Loose<SeenNumber>, true>({ id: Joi.string().max(300).required(), clearance: Joi.number().min(-5000).max(5000).allow(null).required() }))
@@ -201,7 +204,7 @@ export interface ChooseRemedy {
   /** The choice of the plan that it is a way out of. */
   readonly choice: string;
   readonly planVersion: number;
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly option: string;
   readonly reason: string;
   readonly seen: readonly SeenNumber[];
@@ -210,7 +213,7 @@ export const chooseRemedy = Joi.object<Loose<ChooseRemedy>, true>({
   job: uuid.required(),
   choice: localId.required(),
   planVersion: count.max(1_000_000).required(),
-  revision: count.max(1_000_000).required(),
+  revisions: revisions.required(),
   option: Joi.string().max(400).required(),
   reason: text.required(),
   seen: seen.required(),
@@ -238,7 +241,7 @@ export interface ClearToCut {
   readonly job: string;
   readonly decision: string;
   readonly planVersion: number;
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly accepted: readonly AcceptedThin[];
   /** What was read on the 1:1 print that was laid on, mm. */
   readonly print: Widths | null;
@@ -248,7 +251,7 @@ export const clearToCut = Joi.object<Loose<ClearToCut>, true>({
   job: uuid.required(),
   decision: uuid.required(),
   planVersion: count.max(1_000_000).required(),
-  revision: count.max(1_000_000).required(),
+  revisions: revisions.required(),
   accepted: Joi.array()
     .items(Joi.object<Loose<AcceptedThin>, true>({ verdict: Joi.string().max(300).required(), reason: text.required() }))
     .max(100)

@@ -1,6 +1,7 @@
 import type { Job } from '@rinnovo/core/job';
 import type { AnatomyRevision, Instrument, KeepOutline, KeptFinding, KeptSurvey, Person } from '@rinnovo/contract';
 import type { PickupChoice, Plan } from '@rinnovo/core/check';
+import { knownAt, type Revisions } from '@rinnovo/core/instrument';
 import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
@@ -29,7 +30,7 @@ export interface DemoWorkshop {
   readonly profiles: typeof profiles;
   /** What lies in the drawer. */
   readonly outlines: readonly (KeepOutline & { readonly id: string; readonly person: string })[];
-  readonly plans: readonly { readonly job: string; readonly revision: number; readonly plan: Plan }[];
+  readonly plans: readonly { readonly job: string; readonly revisions: Revisions; readonly plan: Plan }[];
 }
 
 const MORNING = '2026-11-02T08:40:00.000Z';
@@ -161,8 +162,8 @@ export const demoWorkshop: DemoWorkshop = {
     ...states,
   ],
   plans: [
-    { job: ids.jobFirst, revision: 1, plan },
-    { job: ids.jobSecond, revision: 1, plan },
-    { job: ids.jobThird, revision: 1, plan: sanderlingPlan },
+    { job: ids.jobFirst, revisions: knownAt({ anatomy: 1 }), plan },
+    { job: ids.jobSecond, revisions: knownAt({ anatomy: 1 }), plan },
+    { job: ids.jobThird, revisions: knownAt({ anatomy: 1 }), plan: sanderlingPlan },
   ],
 };

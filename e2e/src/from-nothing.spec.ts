@@ -134,7 +134,7 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
     plates: { name: string; outline: { basis: { kind: string }; outline: { vertices: { x: number }[] } } }[];
   }
   await expect(async () => {
-    const { document } = (await workshop.db('anatomy_revisions').where({ instrument: one.id }).orderBy('revision', 'desc').first()) as { document: Doc };
+    const { document } = (await workshop.db('revisions').where({ instrument: one.id }).orderBy('revision', 'desc').first()) as { document: Doc };
     expect(document.distances.map((d) => d.raw)).toEqual(['0', '62.5', '136.8']);
     const plate = document.plates.find((p) => p.name === 'Plate')!;
     const xs = plate.outline.outline.vertices.map((v) => v.x);

@@ -173,7 +173,7 @@ test('led through an inspection by keyboard alone, to findings with their first 
   expect([kept?.strings, kept?.signed_at === null]).toEqual(['10–46, new', false]);
   const outside = (await workshop.db('readings').where({ instrument: FIRST, survey: null }).whereRaw("target->>'feature' in ('room', 'neck')")) as unknown[];
   expect(outside).toEqual([]);
-  expect((await workshop.db('anatomy_revisions').where({ instrument: FIRST })).length).toBe(1);
+  expect((await workshop.db('revisions').where({ instrument: FIRST })).length).toBe(1);
   const one = (await workshop.db('instruments').where({ id: FIRST }).first()) as { notes: string };
   expect(one.notes).toContain('\nlacquer checks at the heel');
 });

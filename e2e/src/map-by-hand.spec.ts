@@ -38,7 +38,7 @@ test('a handle is pulled onto a line, undone, and two edges are clicked to measu
   await page.goto(`${workshop.url}/i/${FIRST}/anatomy`);
   await page.locator('[data-feature="neck route"]').click();
   const latest = async (): Promise<Anatomy> =>
-    ((await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as { document: Anatomy }).document;
+    ((await workshop.db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as { document: Anatomy }).document;
   const route = (a: Anatomy) => boundsOf(a, featureOf(a, 'neck route')!);
   const before = route(await latest());
   const screen = async (x: number, y: number): Promise<{ x: number; y: number }> =>

@@ -87,7 +87,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
 
   await page.getByRole('link', { name: 'Open Record' }).click();
   await expect(page.getByText('New: string hole 6')).toBeVisible();
-  const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+  const left = (await workshop.db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: {
       holes: { kind: string; basis: { kind: string } }[];
       cavities: { id: string; levels: { depth: { value: number; basis: { kind: string } } }[] }[];

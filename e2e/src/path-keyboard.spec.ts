@@ -122,7 +122,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   }
   await go(page, 'r', page.getByText('Refit Workshop slim single-coil'));
 
-  const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+  const left = (await workshop.db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: { positions: { part: string }[] };
   };
   expect(left.document.positions[0]!.part).toBe('00000000-0000-4000-8000-000000000031');

@@ -140,7 +140,7 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
 
   // The database.
   const { db } = workshop;
-  const newest = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+  const newest = (await db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     cause: string;
     document: { cavities: { id: string; levels: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
   };
@@ -173,10 +173,10 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   await expect(page.getByText(/Undone \d/)).toBeVisible();
   await expect(page.getByText('she misses the old sound')).toBeVisible();
   await expect(page.getByText('Refit Workshop slim single-coil')).toBeHidden();
-  const left = (await db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+  const left = (await db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: { positions: { part: string }[]; cavities: { id: string; levels: unknown[] }[] };
   };
-  const found = (await db('anatomy_revisions').where({ instrument: FIRST, revision: 1 }).first()) as typeof left;
+  const found = (await db('revisions').where({ instrument: FIRST, revision: 1 }).first()) as typeof left;
   expect(left.document.positions[0]!.part).toBe(found.document.positions[0]!.part);
   expect(left.document.cavities.find((c) => c.id === 'neck route')!.levels.length).toBe(6);
 });

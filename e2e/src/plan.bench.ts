@@ -1,4 +1,5 @@
 // Figures for docs/performance.md: a plan of 40 parts on 120 features in the page itself: a part in the hand, and the ways out in the batch worker.
+import { knownAt } from '@rinnovo/core/instrument';
 import type { Page } from '@playwright/test';
 import { answered, byName, frames, takeHold, tell, watchWorker, type TraceEvent } from './measure.js';
 import { FIRST, test, type Workshop } from './workshop.js';
@@ -105,7 +106,7 @@ async function tracedRoute(workshop: Workshop, fits: boolean): Promise<void> {
   await put(`/api/instruments/${FIRST}/anatomy`, '"1"', { document: { ...document, holes: holes.slice(0, 24), cavities: [...document.cavities, ...small] } });
   const { version, plan } = (await get(`/api/jobs/${JOB}/plan`)) as { version: number; plan: { choices: object[] } };
   const route = { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline: traced(fits), depth: 18, bored: false }] };
-  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [{ ...plan.choices[0], route }] }, revision: 2 });
+  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [{ ...plan.choices[0], route }] }, revisions: knownAt({ anatomy: 2 }) });
 }
 
 /** The demo's first instrument with 120 features, and 40 parts planned for it: the last a pot for a hole that is not there yet. */
@@ -120,7 +121,10 @@ async function wholeShop(workshop: Workshop): Promise<void> {
   const choice = (id: string, place: object, part: string | null): object => ({ kind: 'hardware', id, place, part, alternatives: [], count: 1, work: [] });
   const more = Array.from({ length: 38 }, (_, i) => choice(`hole ${i}`, { on: 'feature', feature: `hole ${i}` }, goes[i % goes.length] ?? null));
   const fresh = choice('new', { on: 'face', face: 'top', at: { x: 20, y: 330 }, hole: 'pot' }, pot);
-  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, { plan: { ...plan, choices: [...plan.choices.slice(0, 1), ...more, fresh] }, revision: 2 });
+  await put(`/api/jobs/${JOB}/plan`, `"${version}"`, {
+    plan: { ...plan, choices: [...plan.choices.slice(0, 1), ...more, fresh] },
+    revisions: knownAt({ anatomy: 2 }),
+  });
 }
 
 async function lookAt(page: Page, choice: string): Promise<void> {

@@ -92,7 +92,7 @@ for (const seed of [11, 4711]) {
       .where({ label: `Seeded ${seed}` })
       .first('id')) as { id: string };
     expect(page.url()).toContain(row.id);
-    const kept = (await workshop.db('anatomy_revisions').where({ instrument: row.id }).first()) as {
+    const kept = (await workshop.db('revisions').where({ instrument: row.id }).first()) as {
       revision: number;
       document: { body: { thickness: { value: number } } };
     };

@@ -130,7 +130,7 @@ test('a traced outline is placed, cured of two clashes, printed true, cleared by
   await expect(page.getByText(/gap read/)).toBeVisible();
   await expect(page.locator('.pictures img')).toHaveCount(1);
   await expectAccessible(page, 'record with a mishap and a picture');
-  const left = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
+  const left = (await workshop.db('revisions').where({ instrument: FIRST }).orderBy('revision', 'desc').first()) as {
     document: { cavities: { id: string; levels: { id: string; depth: { value: number; basis: { kind: string } } }[] }[] };
   };
   const { levels } = left.document.cavities.find((c) => c.id === 'neck route')!;

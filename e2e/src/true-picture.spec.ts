@@ -7,7 +7,7 @@ import { expect, FIRST, test } from './workshop.js';
 test('the map is to scale', async ({ page, workshop }) => {
   await page.goto(`${workshop.url}/i/${FIRST}/survey`);
   await expect(page.locator('rn-plan-view path.body')).toBeVisible();
-  const row = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
+  const row = (await workshop.db('revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
   const a = row.document;
   const outlines: Record<string, Outline> = { body: a.body.outline!.outline };
   for (const c of a.cavities) for (const p of c.levels) outlines[`${c.id}/${p.id}`] = toBody(a, c.frame, p.outline.outline);
@@ -35,7 +35,7 @@ test('the printed map is to the scale it tells', async ({ page, workshop }) => {
   const paper = page.locator('.paper');
   await expect(paper).toBeVisible();
   const scale = Number(/Scale 1 : (\d+)/.exec(await paper.innerText())?.[1]);
-  const row = (await workshop.db('anatomy_revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
+  const row = (await workshop.db('revisions').where({ instrument: FIRST }).first()) as { document: Anatomy };
   const body = bounds([row.document.body.outline!.outline]);
   const mm = (px: number): number => (px * 25.4) / 96;
   const drawn = await paper.locator('path.body').evaluate((el) => {

@@ -26,7 +26,7 @@ describe('strings that came off for a decision', () => {
     const option = optionsFor(s.state, s.record.plan, choice, job.request)[0]!;
     const decision = randomUUID();
     const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
-    const chosen = { job: job.id, planVersion: s.record.version, revision: s.revision, choice: choice.id, option: option.proposal.id, reason: 'r', seen };
+    const chosen = { job: job.id, planVersion: s.record.version, revisions: s.revisions, choice: choice.id, option: option.proposal.id, reason: 'r', seen };
     await w.create(`/api/decisions/${decision}`, chosen).expect(201);
     await w.db('operations').where({ kind: 'meterPart' }).update({ state: 'done' });
     expect(await log()).toBe('takeStringsOff');

@@ -19,7 +19,7 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     await trx('jobs').insert(
       d.jobs.map(({ ownerSays, ...j }) => ({ ...j, request: JSON.stringify(j.request), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
     );
-    await trx('anatomy_revisions').insert(d.anatomies.map((a) => ({ ...a, document: JSON.stringify(a.document) })));
+    await trx('revisions').insert(d.anatomies.map((a) => ({ ...a, aspect: 'anatomy', document: JSON.stringify(a.document) })));
     await trx('surveys').insert(
       d.surveys.map(({ signed, skipped, work, ...x }) => ({
         ...x,
@@ -43,7 +43,7 @@ export async function fillDemo(db: Knex): Promise<boolean> {
         source_text: source?.text ?? null,
       })),
     );
-    await trx('plans').insert(d.plans.map((p) => ({ job: p.job, document: JSON.stringify(p.plan), revision: p.revision })));
+    await trx('plans').insert(d.plans.map((p) => ({ job: p.job, document: JSON.stringify(p.plan), revisions: p.revisions })));
     return true;
   });
 }

@@ -1,4 +1,5 @@
 // Bad input and faults on every route: each answer is an RFC 9457 problem, never a stack trace, never 500.
+import { knownAt } from '@rinnovo/core/instrument';
 import { randomUUID } from 'node:crypto';
 import { demoWorkshop } from '@rinnovo/demo';
 import request, { type Response } from 'supertest';
@@ -37,7 +38,7 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
   },
   stock: { path: (id) => `/api/stock/${id}`, good: (id) => ({ id, kind: 'dowel', wood: 'beech', diameter: 6, length: 500, quantity: 2, drawer: '' }) },
   hardware: { path: (id) => `/api/parts/${id}`, good: (id) => ({ ...hardware, id }), optional: ['leadDays', 'replacedBy', 'note'] },
-  plan: { path: () => `/api/jobs/${job.id}/plan`, good: () => ({ revision: 1, plan }) },
+  plan: { path: () => `/api/jobs/${job.id}/plan`, good: () => ({ revisions: knownAt({ anatomy: 1 }), plan }) },
   readings: {
     path: (id) => `/api/readings/${id}`,
     good: () => ({
@@ -58,11 +59,11 @@ const ROUTES: Readonly<Record<string, RouteCase>> = {
   },
   decisions: {
     path: (id) => `/api/decisions/${id}`,
-    good: () => ({ job: job.id, planVersion: 1, revision: 1, choice: 'neck pickup', option: 'keep', reason: 'so', seen: [] }),
+    good: () => ({ job: job.id, planVersion: 1, revisions: knownAt({ anatomy: 1 }), choice: 'neck pickup', option: 'keep', reason: 'so', seen: [] }),
   },
   clearances: {
     path: (id) => `/api/clearances/${id}`,
-    good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revision: 1, accepted: [], print: null, seen: [] }),
+    good: () => ({ job: job.id, decision: randomUUID(), planVersion: 1, revisions: knownAt({ anatomy: 1 }), accepted: [], print: null, seen: [] }),
   },
   consents: { path: (id) => `/api/consents/${id}`, good: () => ({ decision: randomUUID(), how: 'by phone', said: 'yes' }) },
   ledger: {
@@ -200,9 +201,15 @@ describe('bad input', () => {
   });
 
   it('a plan that names a part or a position that is not there', async () => {
-    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: withOne({ part: randomUUID() }) }), [422], 'part');
-    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 1, plan: withOne({ position: 'nowhere' }) }), [422], 'position');
-    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: 77, plan }), [404], 'revision');
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: knownAt({ anatomy: 1 }), plan: withOne({ part: randomUUID() }) }), [422], 'part');
+    expectProblem(
+      await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: knownAt({ anatomy: 1 }), plan: withOne({ position: 'nowhere' }) }),
+      [422],
+      'position',
+    );
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: knownAt({ anatomy: 77 }), plan }), [404], 'revision');
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: knownAt({ anatomy: 1, circuit: 1 }), plan }), [404], 'aspect');
+    expectProblem(await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: { anatomy: 1 }, plan }), [400], 'vector');
   });
 });
 
@@ -213,9 +220,9 @@ describe('versions and write ids', () => {
 
   it('a stale version is 412 with both sides and changes nothing', async () => {
     const path = `/api/jobs/${job.id}/plan`;
-    const mine = { revision: 1, plan: withOne({ leadsNeeded: 3 }) };
+    const mine = { revisions: knownAt({ anatomy: 1 }), plan: withOne({ leadsNeeded: 3 }) };
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const first = await w.change(path, version, { revision: 1, plan: withOne({ leadsNeeded: 5 }) }).expect(200);
+    const first = await w.change(path, version, { revisions: knownAt({ anatomy: 1 }), plan: withOne({ leadsNeeded: 5 }) }).expect(200);
     expect(first.headers['etag']).toBe(`"${version + 1}"`);
     const stale = await w.change(path, version, mine);
     expectProblem(stale, [412], 'stale');
@@ -229,13 +236,13 @@ describe('versions and write ids', () => {
     const path = `/api/jobs/${job.id}/plan`;
     const id = randomUUID();
     const version = Number(((await w.get(path)).headers['etag'] ?? '').replaceAll('"', ''));
-    const body = { revision: 1, plan: withOne({ leadsNeeded: 2 }) };
+    const body = { revisions: knownAt({ anatomy: 1 }), plan: withOne({ leadsNeeded: 2 }) };
     const a = await w.change(path, version, body, id).expect(200);
-    await w.change(path, version + 1, { revision: 1, plan }).expect(200);
+    await w.change(path, version + 1, { revisions: knownAt({ anatomy: 1 }), plan }).expect(200);
     const again = await w.change(path, version, body, id).expect(200);
     expect(again.body).toEqual(a.body);
     expect(again.headers['etag']).toBe(a.headers['etag']);
-    expectProblem(await w.change(path, version, { revision: 1, plan: withOne({ leadsNeeded: 4 }) }, id), [409], 'reused');
+    expectProblem(await w.change(path, version, { revisions: knownAt({ anatomy: 1 }), plan: withOne({ leadsNeeded: 4 }) }, id), [409], 'reused');
   });
 
   it('two at once with one write id write one row', async () => {
@@ -259,12 +266,12 @@ describe('versions and write ids', () => {
   });
 
   it('a row that is only ever added cannot be changed, deleted or truncated', async () => {
-    for (const table of ['readings', 'ledger', 'anatomy_revisions']) {
+    for (const table of ['readings', 'ledger', 'revisions']) {
       await expectAsync(Promise.resolve(w.db.raw(`TRUNCATE ${table} CASCADE`))).toBeRejectedWithError(/only ever added|violates/);
     }
     await expectAsync(Promise.resolve(w.db('readings').delete())).toBeRejectedWithError(/only ever added/);
     await expectAsync(Promise.resolve(w.db('readings').update({ value: 1 }))).toBeRejectedWithError(/only ever added/);
-    await expectAsync(Promise.resolve(w.db('anatomy_revisions').update({ cause: 'work' }))).toBeRejectedWithError(/only ever added/);
+    await expectAsync(Promise.resolve(w.db('revisions').update({ cause: 'work' }))).toBeRejectedWithError(/only ever added/);
   });
 
   it('a tool is put into the drawer and changed by its version', async () => {

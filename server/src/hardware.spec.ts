@@ -83,9 +83,9 @@ describe('a part that is no pickup, through the API', () => {
     const start = await loadJobState(w.db, job.id);
     const choice = newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, pot.id);
     const gone = withChoice(start.record.plan, newHardwareChoice('moon', { on: 'feature', feature: 'moon' }, pot.id));
-    const refused = await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: start.revision, plan: gone });
+    const refused = await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: start.revisions, plan: gone });
     expect([refused.status, (refused.body as Problem).errors?.[0]?.pointer]).toEqual([422, '/plan/choices/1']);
-    await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: start.revision, plan: withChoice(start.record.plan, choice) }).expect(200);
+    await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: start.revisions, plan: withChoice(start.record.plan, choice) }).expect(200);
 
     let s = await loadJobState(w.db, job.id);
     const options = optionsFor(s.state, s.record.plan, choice, job.request);
@@ -95,7 +95,7 @@ describe('a part that is no pickup, through the API', () => {
     const body = {
       job: job.id,
       planVersion: 2,
-      revision: s.revision,
+      revisions: s.revisions,
       choice: 'volume',
       option: open.proposal.id,
       reason: 'hidden under the washer',
@@ -121,7 +121,7 @@ describe('a part that is no pickup, through the API', () => {
       job: job.id,
       decision,
       planVersion: s.record.version,
-      revision: s.revision,
+      revisions: s.revisions,
       accepted: [...thin(), ...confirmed()],
       print: null,
       seen: seenOf(judged()),

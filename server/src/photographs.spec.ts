@@ -1,4 +1,5 @@
 // Pictures of a step: kept upright and without what the camera wrote into them, put away and brought back.
+import { knownAt } from '@rinnovo/core/instrument';
 import { randomUUID } from 'node:crypto';
 import type { Photograph, Problem } from '@rinnovo/contract';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -14,7 +15,7 @@ describe('photographs of a step', () => {
   beforeAll(async () => {
     w = await testWorkshop();
     const decision = randomUUID();
-    const blank = { reason: '', person: w.person, plan_version: 1, revision: 1, options: '[]' };
+    const blank = { reason: '', person: w.person, plan_version: 1, revisions: knownAt({ anatomy: 1 }), options: '[]' };
     await w.db('decisions').insert({ id: decision, job: job.id, option: 'keep', choice: 'neck pickup', chosen: '{}', ...blank });
     await w.db('operations').insert({
       id: operation,

@@ -1,4 +1,5 @@
 // The whole path through the API: choose → clear → steps → as left, against the real database.
+import { knownAt } from '@rinnovo/core/instrument';
 import { logged, type Clearance, type Consent, type Decision, type LedgerEntry, type PlanRecord } from '@rinnovo/core/job';
 import { benchNow, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
@@ -95,7 +96,7 @@ describe('the spine, through the API', () => {
     const choose = {
       job: job.id,
       planVersion: first.record.version,
-      revision: first.revision,
+      revisions: knownAt({ anatomy: first.revision }),
       choice: 'neck pickup',
       option: option.proposal.id,
       reason: 'what she asked for',
@@ -123,7 +124,7 @@ describe('the spine, through the API', () => {
       job: job.id,
       decision: decisionId,
       planVersion: now.record.version,
-      revision: now.revision,
+      revisions: knownAt({ anatomy: now.revision }),
       accepted: [...thin, ...said],
       print,
       seen: evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance })),

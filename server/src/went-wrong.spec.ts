@@ -1,4 +1,5 @@
 // 'Log mishap' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
+import { knownAt } from '@rinnovo/core/instrument';
 import { benchInput } from '@rinnovo/core/job';
 import type { Decision, LedgerEntry } from '@rinnovo/core/job';
 import { benchNow, cardsOf, evaluatePlan, optionsFor } from '@rinnovo/core/house';
@@ -23,7 +24,15 @@ async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
   const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
   const decision = randomUUID();
   await w
-    .create(`/api/decisions/${decision}`, { job: job.id, planVersion: 1, revision: 1, choice: 'neck pickup', option: option.proposal.id, reason: 'r', seen })
+    .create(`/api/decisions/${decision}`, {
+      job: job.id,
+      planVersion: 1,
+      revisions: knownAt({ anatomy: 1 }),
+      choice: 'neck pickup',
+      option: option.proposal.id,
+      reason: 'r',
+      seen,
+    })
     .expect(201);
   await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
   await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
@@ -33,7 +42,7 @@ async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
     decision,
     plan_version: 2,
     chosen: JSON.stringify(option.proposal.choice),
-    revision: 1,
+    revisions: knownAt({ anatomy: 1 }),
     accepted: '[]',
     numbers: '[]',
     person: w.person,
@@ -50,7 +59,7 @@ describe('a clearance', () => {
     const { w } = await readyToRoute();
     try {
       expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toEqual([]);
-      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: { format: 5, choices: [] } });
+      const refused = await w.change(`/api/jobs/${job.id}/plan`, 2, { revisions: knownAt({ anatomy: 1 }), plan: { format: 5, choices: [] } });
       expect((refused.body as { type: string }).type).toBe('/problems/work-started');
 
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
@@ -60,12 +69,12 @@ describe('a clearance', () => {
       const pot = demoWorkshop.parts.find((p) => p.kind === 'pot')!.id;
       const place = { on: 'face' as const, face: 'top' as const, at: { x: 60, y: 240 }, hole: 'pot' as const };
       const beside = withChoice(plan, newHardwareChoice('volume', place, pot));
-      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: beside }).expect(200);
+      await w.change(`/api/jobs/${job.id}/plan`, 2, { revisions: knownAt({ anatomy: 1 }), plan: beside }).expect(200);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
       expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toEqual([]);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'proposed' });
       const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
-      await w.change(`/api/jobs/${job.id}/plan`, 3, { revision: 1, plan: moved }).expect(200);
+      await w.change(`/api/jobs/${job.id}/plan`, 3, { revisions: knownAt({ anatomy: 1 }), plan: moved }).expect(200);
       expect(benchOf(await loadJobState(w.db, job.id)).hindrances).toContain(jasmine.objectContaining({ kind: 'gate', state: 'clearToCut' }));
     } finally {
       await w.close();
@@ -81,7 +90,7 @@ describe('the way back from a route that is half cut', () => {
       const { plan } = (await loadJobState(w.db, job.id)).record;
       const choice = plan.choices[0] as PickupChoice;
       const moved = withChoice(plan, { ...choice, route: { ...choice.route!, at: { x: 0, y: 102.5, turn: 0 } } });
-      await w.change(`/api/jobs/${job.id}/plan`, 2, { revision: 1, plan: moved }).expect(200);
+      await w.change(`/api/jobs/${job.id}/plan`, 2, { revisions: knownAt({ anatomy: 1 }), plan: moved }).expect(200);
       await w.db('operations').where({ kind: 'boreBulk' }).update({ state: 'done' });
       await w.db('operations').where({ kind: 'routePasses' }).update({ state: 'doing' });
       const { id: operation } = (await w.db('operations').where({ kind: 'routePasses' }).first('id')) as { id: string };

@@ -1,4 +1,4 @@
-import { anatomyFromSizes, type Anatomy } from '@rinnovo/core/instrument';
+import { anatomyFromSizes, knownAt, type Anatomy } from '@rinnovo/core/instrument';
 import { roundedRectangle } from '@rinnovo/core/shape';
 
 const id = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -88,13 +88,13 @@ export const examples = {
     ],
   },
   blindSession: { id: id(2), instrument: id(3), target: { quantity: 'levelDepth', feature: 'route', part: 'old' }, tool: 'calliper', zeroed: true },
-  chooseRemedy: { job: id(4), planVersion: 1, revision: 1, choice: 'pickup', option: 'keep', reason: 'because', seen },
+  chooseRemedy: { job: id(4), planVersion: 1, revisions: knownAt({ anatomy: 1 }), choice: 'pickup', option: 'keep', reason: 'because', seen },
   keepConsent: { decision: id(5), how: 'by phone' as const, said: 'yes, go on' },
   clearToCut: {
     job: id(4),
     decision: id(5),
     planVersion: 2,
-    revision: 2,
+    revisions: knownAt({ anatomy: 2 }),
     accepted: [{ verdict: 'floor/route', reason: 'it holds' }],
     print: { across: 88, along: 40.5 },
     seen,
@@ -205,7 +205,7 @@ export const examples = {
   workshopLocale: { locale: 'en-GB', timeZone: 'Europe/Rome', currency: 'EUR' },
   removePhotograph: { removed: true },
   reorderWork: { order: [id(7)] },
-  savePlan: { revision: 1, plan },
+  savePlan: { revisions: knownAt({ anatomy: 1 }), plan },
   saveSettings: { own: { passDepth: 5 } },
   takeReading: {
     instrument: id(3),

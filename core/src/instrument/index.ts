@@ -1,5 +1,6 @@
 export * from './accept-reading.js';
 export * from './anatomy.js';
+export * from './aspect.js';
 export * from './blank.js';
 export * from './change.js';
 export * from './compare.js';

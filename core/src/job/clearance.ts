@@ -1,5 +1,6 @@
 import { choiceOf, sameChoice, type Choice, type Plan } from '../check/index.js';
 import type { Widths } from '../gate/index.js';
+import type { Revisions } from '../instrument/index.js';
 import type { Decision, KeptNumber } from './decision.js';
 import type { LedgerEntry } from './ledger.js';
 
@@ -17,7 +18,7 @@ export interface Clearance {
   readonly planVersion: number;
   /** It holds for this choice as it stood and no other; null: of a plan that is no more. */
   readonly chosen: Choice | null;
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly accepted: readonly AcceptedThin[];
   /** What was read on the 1:1 print; null where nothing is routed. */
   readonly print: Widths | null;

@@ -1,4 +1,5 @@
 import { choiceOf, type Choice, type Plan } from '../check/index.js';
+import type { Revisions } from '../instrument/index.js';
 import type { Lack } from '../part/index.js';
 import type { Option, WayBack } from '../remedy/index.js';
 import type { UndoStep } from './undo-step.js';
@@ -46,7 +47,7 @@ export interface Decision {
   readonly person: string;
   readonly at: string;
   readonly planVersion: number;
-  readonly revision: number;
+  readonly revisions: Revisions;
   /** Its place in the plan, and what was chosen for it. */
   readonly choice: string;
   readonly chosen: Choice;

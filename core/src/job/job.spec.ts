@@ -7,7 +7,13 @@ import { clearanceOf, decisionOn, entryOf, jobOf } from '../testing/job.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
 import { noBench } from '../testing/work.js';
 import {
+  asksFlaw,
   benchInput,
+  CAUSES,
+  MISHAPS,
+  SIDES,
+  takesWood,
+  WAYS_ON,
   choicesOf,
   consentTo,
   gateInput,
@@ -28,6 +34,20 @@ const routed = plainChoice({
 });
 const plan = plainPlan(routed);
 const yes: Consent = { id: 'y', job: 'j', decision: 'here', how: 'in person', said: 'do it', price: 0, options: [], person: 'p', at: '' };
+
+describe('what can go wrong', () => {
+  it('has its number where there is one, and takes wood or not', () => {
+    expect(MISHAPS.map((m) => [m, asksFlaw(m), takesWood(m)])).toEqual([
+      ['tooDeep', false, false],
+      ['slipped', true, true],
+      ['tornOut', true, true],
+      ['chipped', true, false],
+      ['wandered', true, false],
+      ['other', false, false],
+    ]);
+    expect([CAUSES.length, WAYS_ON.length, SIDES]).toEqual([6, 10, ['bass', 'treble', 'neck', 'bridge']]);
+  });
+});
 
 describe('a clearance', () => {
   const decision = decisionOn(routed);

@@ -1,4 +1,5 @@
 import type { Plan } from '../check/index.js';
+import type { Revisions } from '../instrument/index.js';
 import type { Waiver } from '../order/index.js';
 import type { OwnerRequest } from '../remedy/index.js';
 
@@ -23,11 +24,11 @@ export interface Job {
   readonly active: boolean;
 }
 
-/** A plan as kept: which version, and the revision it was checked against. */
+/** A plan as kept: which version, and the revisions it was checked against. */
 export interface PlanRecord {
   readonly job: string;
   readonly version: number;
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly plan: Plan;
 }
 

@@ -1,4 +1,5 @@
 import type { LoggedStep } from '../gate/index.js';
+import type { Revisions } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
 import type { Wrong } from './mishap.js';
 
@@ -19,8 +20,8 @@ export interface LedgerEntry {
   /** The numbers of the card as it was shown, by label, mm. */
   readonly numbers: Readonly<Record<string, number>>;
   /** Revisions before and after, when the entry changed the instrument. */
-  readonly revisionBefore: number;
-  readonly revisionAfter: number;
+  readonly before: Revisions;
+  readonly after: Revisions;
   readonly person: string;
   readonly at: string;
 }

@@ -1,10 +1,8 @@
-import type { Change, Lapsed } from '../instrument/index.js';
+import type { Aspect, Change, Lapsed } from '../instrument/index.js';
 import type { OperationKind } from './rows.js';
 
 /** One thing done to an instrument. */
 export type Act = Change;
-
-export type Aspect = 'anatomy' | 'circuit' | 'strung' | 'surface';
 
 /** What an operation is made from; a row also names the decision behind it. */
 export interface Source {

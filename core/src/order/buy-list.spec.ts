@@ -32,6 +32,12 @@ describe('the buy list', () => {
     expect(buyList([need('a', 'pot', { fitted: true }), need('b', 'tuner'), need('c', null)], shelf, [one('tuner', 1)])).toEqual([]);
   });
 
+  it('buys nothing where there is more than enough, and tells no price where nobody knows one', () => {
+    expect(buyList([need('a', 'tuner')], shelf, [one('tuner', 3)])).toEqual([]);
+    expect(buyList([need('a', 'tuner')], { ...shelf, tuner: { ...tuner, price: 1 } }, [])[0]!.price).toBe(1);
+    expect(buyList([need('a', 'tuner')], { ...shelf, tuner: { ...tuner, price: 0 } }, [])[0]!.price).toBeNull();
+  });
+
   it('counts wires as many times as they go', () => {
     expect(buyList([need('bore', 'wire', {}, { count: 5 })], shelf, [one('wire', 2)])[0]!.buy).toBe(3);
   });

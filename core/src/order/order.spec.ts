@@ -1,4 +1,4 @@
-import { HOUSE, brokenRules, hindrances, inOrder, sequence } from '../house/index.js';
+import { bound, HOUSE, brokenRules, hindrances, inOrder, sequence } from '../house/index.js';
 import type { OperationKind, PlacedOperation } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { operationOf } from '../testing/work.js';
@@ -79,6 +79,27 @@ describe('sequence', () => {
   });
 });
 
+describe('what is done first where no rule says', () => {
+  const first = byTie(HOUSE);
+  const sign = (a: Partial<PlacedOperation>, b: Partial<PlacedOperation>): number => Math.sign(first(operation(a.kind!, a), operation(b.kind!, b)));
+
+  it('goes by stage, then station, then kind, then place, then id', () => {
+    expect([sign({ kind: 'removePart' }, { kind: 'routePasses' }), sign({ kind: 'routePasses' }, { kind: 'removePart' })]).toEqual([-1, 1]);
+    // both are cut: by the drill press before the router, or the other way round, but one way always
+    const phase = (k: string): string => HOUSE.operations[k]!.phase;
+    const other = Object.keys(HOUSE.operations).filter(
+      (k) => phase(k) === phase('routePasses') && HOUSE.operations[k]!.station !== HOUSE.operations['routePasses']!.station,
+    );
+    for (const k of other) expect(sign({ kind: k }, { kind: 'routePasses' })).toBe(-sign({ kind: 'routePasses' }, { kind: k }));
+    for (const k of other) expect(sign({ kind: k }, { kind: 'routePasses' })).not.toBe(0);
+    const subject = (id: string): Partial<PlacedOperation> => ({ kind: 'fitPart', subject: { aspect: 'anatomy', id }, id: id === 'a' ? 'z' : 'y' });
+    expect([sign(subject('a'), subject('b')), sign(subject('b'), subject('a'))]).toEqual([-1, 1]);
+    expect([sign({ kind: 'fitPart', id: '1' }, { kind: 'fitPart', id: '2' }), sign({ kind: 'fitPart', id: '1' }, { kind: 'fitPart', id: '1' })]).toEqual([
+      -1, 0,
+    ]);
+  });
+});
+
 describe('an own order', () => {
   const own = all.map((o) => {
     const place = kindsOf(sequence(all)).indexOf(o.kind);
@@ -90,6 +111,18 @@ describe('an own order', () => {
     const broken = brokenRules(inOrder(own));
     expect(broken.map((b) => b.rule)).toEqual(['traceBeforeTemplate']);
     expect(broken[0]?.operations).toEqual(['tracePlate', 'fixTemplate']);
+  });
+
+  it('breaks rules that must and rules that only should', () => {
+    const [fit, test] = [operation('fitPart', { rank: 0 }), operation('testFit', { rank: 1 })];
+    const broken = brokenRules(inOrder([test, fit]));
+    expect(broken.length).toBeGreaterThan(0);
+    for (const b of broken) expect(b.strength).toBe(HOUSE.rules.find((r) => r.id === b.rule)!.strength);
+    const soft = HOUSE.rules.find((r) => r.type === 'precede' && r.strength === 'should');
+    expect(soft).toBeDefined();
+    const asked: Rule = { id: 'soft', type: 'precede', scope: 'job', from: { kinds: ['testFit'] }, to: { kinds: ['fitPart'] }, strength: 'should' };
+    const only = bound({ ...HOUSE, rules: [asked] });
+    expect(only.brokenRules(only.inOrder([test, fit])).map((b) => [b.rule, b.strength])).toEqual([['soft', 'should']]);
   });
 
   it('is accepted only for the very operations named', () => {

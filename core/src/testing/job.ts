@@ -1,4 +1,5 @@
 import { choiceOf, type Choice, type Plan, type PlanState } from '../check/index.js';
+import { knownAt } from '../instrument/index.js';
 import { noBench } from './work.js';
 import type { Clearance, Decision, JobInHand, LedgerEntry } from '../job/index.js';
 import { plainPlan } from './plan.js';
@@ -13,7 +14,7 @@ export function decisionOn(chosen: Choice, more: Partial<Decision> = {}): Decisi
     person: 'p',
     at: '2026-01-01T00:00:00Z',
     planVersion: 1,
-    revision: 1,
+    revisions: knownAt({ anatomy: 1 }),
     choice: chosen.id,
     chosen,
     options: [],
@@ -38,7 +39,7 @@ export function clearanceOf(chosen: Choice, more: Partial<Clearance> = {}): Clea
     decision: chosen.id,
     planVersion: 1,
     chosen,
-    revision: 1,
+    revisions: knownAt({ anatomy: 1 }),
     accepted: [],
     print: null,
     numbers: [],
@@ -63,8 +64,8 @@ export function entryOf(operation: string, step: string, more: Partial<LedgerEnt
     wrong: null,
     measured: null,
     numbers: {},
-    revisionBefore: 1,
-    revisionAfter: 1,
+    before: knownAt({ anatomy: 1 }),
+    after: knownAt({ anatomy: 1 }),
     person: 'p',
     at: '2026-01-03T00:00:00Z',
     ...more,

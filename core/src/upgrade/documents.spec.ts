@@ -3,7 +3,7 @@ import { partsCsv, readReadingsCsv, readPartsCsv } from '../format/index.js';
 import { isPickup, typicalPickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
-import { newId, newSettings, upgradeAnatomy, upgradePart, upgradePlan, upgradeTarget } from './index.js';
+import { newId, newSettings, upgrade, upgradeAnatomy, upgradePart, upgradePlan, upgradeTarget } from './index.js';
 
 /** A document as the program before wrote it: today's names turned round, by hand. */
 function asBefore(document: object, format: number): unknown {
@@ -34,6 +34,11 @@ describe('documents of an earlier format', () => {
     const now = evaluatePlan(plainState(), plainPlan());
     const state = { ...plainState(), anatomy: upgradeAnatomy(asBefore(plainAnatomy(), 1)) };
     expect(evaluatePlan(state, plainPlan()).verdicts.map((v) => [v.id, v.clearance])).toEqual(now.verdicts.map((v) => [v.id, v.clearance]));
+  });
+
+  it('are asked for by their aspect; one that this program does not write is refused with its name', () => {
+    expect(upgrade('anatomy', asBefore(plainAnatomy(), 1))).toEqual(plainAnatomy());
+    expect(() => upgrade('circuit', { format: 1 })).toThrowError(RangeError, /circuit/);
   });
 
   it('of now come back as the very same object; those of a later program are refused', () => {

@@ -1,6 +1,6 @@
 import type { Choice, Plan } from '../check/index.js';
 import { PART_FIELDS, withNewNames } from '../format/index.js';
-import type { Anatomy } from '../instrument/index.js';
+import type { Anatomy, Aspect } from '../instrument/index.js';
 import type { Part } from '../part/index.js';
 import type { AnyTarget } from '../quantity/index.js';
 import { workItems, type ChoiceOf3 } from './work-items.js';
@@ -15,6 +15,16 @@ export function upgradeAnatomy(document: unknown): Anatomy {
   if (format === 2) return document as Anatomy;
   if (format === 1) return { ...(withNewNames(document) as Anatomy), format: 2 };
   throw new RangeError('this anatomy was written by a later version of the program');
+}
+
+/** What reads the documents of each aspect that is written yet. */
+const READS: Readonly<Partial<Record<Aspect, (document: unknown) => unknown>>> = { anatomy: upgradeAnatomy };
+
+/** A document of an aspect in the format of now, from any older one. Throws RangeError for one of a later program, or of an aspect that this one does not write yet. */
+export function upgrade(aspect: Aspect, document: unknown): unknown {
+  const read = READS[aspect];
+  if (!read) throw new RangeError(`this ${aspect} was written by a later version of the program`);
+  return read(document);
 }
 
 /** A plan in the format of now, from any older one. Throws RangeError for one of a later program. */

@@ -1,5 +1,5 @@
 import type { AnatomyRevision } from '@rinnovo/contract';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import { knownAt, type Anatomy, type Aspect, type Revisions } from '@rinnovo/core/instrument';
 import { upgradeAnatomy } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -29,7 +29,7 @@ function documentOf({ document }: Row): Anatomy {
 
 /** The newest revision, or one by number. Throws not-found. */
 export async function anatomyOf(db: Knex, instrument: string, revision?: number): Promise<AnatomyRevision> {
-  const query = db<Row>('anatomy_revisions').where({ instrument }).orderBy('revision', 'desc');
+  const query = db('revisions').where({ instrument, aspect: 'anatomy' }).orderBy('revision', 'desc');
   if (revision !== undefined) void query.andWhere({ revision });
   const row = (await query.first()) as Row | undefined;
   if (!row) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
@@ -38,20 +38,28 @@ export async function anatomyOf(db: Knex, instrument: string, revision?: number)
 
 /** Every revision's number, cause and time, newest first. */
 export async function anatomyHistory(db: Knex, instrument: string): Promise<readonly Omit<AnatomyRevision, 'document'>[]> {
-  const rows = (await db('anatomy_revisions')
-    .where({ instrument })
+  const rows = (await db('revisions')
+    .where({ instrument, aspect: 'anatomy' })
     .orderBy('revision', 'desc')
     .limit(500)
     .select('instrument', 'revision', 'cause', 'entry', 'person', 'at')) as Row[];
   return rows.map((r) => ({ instrument: r.instrument, revision: r.revision, cause: r.cause, entry: r.entry, person: r.person, at: r.at.toISOString() }));
 }
 
-/** The newest revision's number with the instrument's row locked, 0 when there is none: what a writer builds on. */
-export async function lockRevision(trx: Knex.Transaction, instrument: string): Promise<number> {
+/** How far every aspect of an instrument is known. */
+export async function revisionsOf(db: Knex, instrument: string): Promise<Revisions> {
+  const rows = (await db('revisions').where({ instrument }).groupBy('aspect').select('aspect').max('revision as newest')) as {
+    aspect: Aspect;
+    newest: number;
+  }[];
+  return knownAt(Object.fromEntries(rows.map((r) => [r.aspect, r.newest])));
+}
+
+/** The same with the instrument's row locked: what a writer builds on. */
+export async function lockRevisions(trx: Knex.Transaction, instrument: string): Promise<Revisions> {
   const found = (await trx('instruments').where({ id: instrument }).forUpdate().first('id')) as unknown;
   if (!found) throw new ProblemError('not-found', { detail: 'No instrument has that id.' });
-  const row = (await trx('anatomy_revisions').where({ instrument }).max('revision as newest').first()) as { newest: number | null } | undefined;
-  return row?.newest ?? 0;
+  return revisionsOf(trx, instrument);
 }
 
 export interface NewRevision {
@@ -63,11 +71,12 @@ export interface NewRevision {
   readonly writeId: string;
 }
 
-/** Adds a revision on top of `newest`. */
-export async function addRevision(trx: Knex.Transaction, newest: number, r: NewRevision): Promise<number> {
-  const revision = newest + 1;
-  await trx('anatomy_revisions').insert({
+/** Adds a revision of the anatomy on top of what is known; ends in what is known then. */
+export async function addRevision(trx: Knex.Transaction, newest: Revisions, r: NewRevision): Promise<Revisions> {
+  const revision = newest.anatomy + 1;
+  await trx('revisions').insert({
     instrument: r.instrument,
+    aspect: 'anatomy',
     revision,
     document: JSON.stringify(r.document),
     cause: r.cause,
@@ -75,5 +84,5 @@ export async function addRevision(trx: Knex.Transaction, newest: number, r: NewR
     person: r.person,
     write_id: r.writeId,
   });
-  return revision;
+  return { ...newest, anatomy: revision };
 }

@@ -6,7 +6,7 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
 import { openSessions } from '../readings/queries.js';
-import { addRevision, anatomyHistory, anatomyOf, lockRevision } from './queries.js';
+import { addRevision, anatomyHistory, anatomyOf, lockRevisions } from './queries.js';
 
 /** Routes below /api/instruments/:id/anatomy. */
 export function anatomyRoutes(db: Knex): Router {
@@ -36,8 +36,8 @@ export function anatomyRoutes(db: Knex): Router {
       body: reviseAnatomy,
       precondition: 'either',
       run: async ({ params, body }, context) => {
-        const newest = await lockRevision(context.trx, params.id);
-        if (newest > 0) demandVersion(context, newest, await anatomyOf(context.trx, params.id), body.document);
+        const newest = await lockRevisions(context.trx, params.id);
+        if (newest.anatomy > 0) demandVersion(context, newest.anatomy, await anatomyOf(context.trx, params.id), body.document);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
         await addRevision(context.trx, newest, {
           instrument: params.id,
@@ -48,7 +48,7 @@ export function anatomyRoutes(db: Knex): Router {
           writeId: context.writeId,
         });
         const now = await anatomyOf(context.trx, params.id);
-        return { status: newest === 0 ? 201 : 200, body: now, version: now.revision };
+        return { status: newest.anatomy === 0 ? 201 : 200, body: now, version: now.revision };
       },
     }),
   );

@@ -3,7 +3,7 @@ import type { Knex } from 'knex';
 
 type Row = Omit<Clearance, 'at' | 'planVersion'> & { at: Date; plan_version: number };
 
-const COLUMNS = ['id', 'job', 'decision', 'plan_version', 'chosen', 'revision', 'accepted', 'print', 'numbers', 'person', 'at'] as const;
+const COLUMNS = ['id', 'job', 'decision', 'plan_version', 'chosen', 'revisions', 'accepted', 'print', 'numbers', 'person', 'at'] as const;
 
 /** The clearances of some decisions, oldest first. */
 export async function clearancesOf(db: Knex, decisions: readonly string[]): Promise<readonly Clearance[]> {

@@ -3,11 +3,12 @@ import { clearToCut as schema, idParam } from '@rinnovo/contract';
 import { choiceOf, ofChoice } from '@rinnovo/core/check';
 import { clearToCut, differences } from '@rinnovo/core/gate';
 import { gateInput } from '@rinnovo/core/job';
+import { sameRevisions } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
-import { lockRevision } from '../anatomy/queries.js';
+import { lockRevisions } from '../anatomy/queries.js';
 import { planOf } from '../plans/queries.js';
 import { jobById } from '../jobs/jobs.js';
 import { loadJobState } from '../jobs/job-state.js';
@@ -24,15 +25,15 @@ export function clearanceRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         await planOf(trx, body.job, true);
-        await lockRevision(trx, (await jobById(trx, body.job)).instrument);
+        await lockRevisions(trx, (await jobById(trx, body.job)).instrument);
         const s = await loadJobState(trx, body.job);
         const decision = s.decisions.find((d) => d.id === body.decision);
         const choice = decision && choiceOf(s.record.plan, decision.choice);
         if (!choice) throw new ProblemError('not-now', { detail: 'That decision is no longer in force.' });
-        if (s.revision !== body.revision || s.record.version !== body.planVersion) {
+        if (!sameRevisions(s.revisions, body.revisions) || s.record.version !== body.planVersion) {
           throw new ProblemError('stale', {
-            current: { planVersion: s.record.version, revision: s.revision },
-            yours: { planVersion: body.planVersion, revision: body.revision },
+            current: { planVersion: s.record.version, revisions: s.revisions },
+            yours: { planVersion: body.planVersion, revisions: body.revisions },
           });
         }
         const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
@@ -48,7 +49,7 @@ export function clearanceRoutes(db: Knex): Router {
           decision: body.decision,
           plan_version: body.planVersion,
           chosen: JSON.stringify(choice),
-          revision: body.revision,
+          revisions: body.revisions,
           accepted: JSON.stringify(body.accepted),
           print: body.print && JSON.stringify(body.print),
           numbers: JSON.stringify(numbers),

@@ -24,7 +24,7 @@ describe('the owner’s consent, through the API', () => {
     const keep = options.find((o) => o.proposal.kind === 'keep')!;
     decision = randomUUID();
     const seen = keep.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
-    const body = { job: job.id, planVersion: 1, revision: s.revision, choice: choice.id, option: keep.proposal.id, reason: 'she likes it', seen };
+    const body = { job: job.id, planVersion: 1, revisions: s.revisions, choice: choice.id, option: keep.proposal.id, reason: 'she likes it', seen };
     await w.create(`/api/decisions/${decision}`, body).expect(201);
   }, 30_000);
   afterAll(() => w.close());

@@ -20,7 +20,9 @@ import { connect } from './connect.js';
 import { openDatabase } from './prepare.js';
 
 const DUMPS = ['0007-demo', '0007-begun', '0009-eight-decisions', '0011-eight-decisions'];
-const STAYS = ['readings', 'ledger', 'anatomy_revisions', 'consents'];
+/** What is only added, by the names that it had and has. */
+const STAYS: Readonly<Record<string, string>> = { readings: 'readings', ledger: 'ledger', anatomy_revisions: 'revisions', consents: 'consents' };
+const nowCalled = (table: string): string => STAYS[table] ?? table;
 /** The words that things were called by. A feature that a person or an older plan named so keeps its id. */
 const EARLIER =
   /"(pockets?|hollow|leadsWanted|wanted|wanted[A-Z]\w+|polesHard|wish|away|says)":|"(told|pocketDepth|addPockets|fillPockets|sizePocket|widenHollow|cutHollow)[/"]|"hollow(Behind|Outside)/;
@@ -29,6 +31,7 @@ interface Opened {
   readonly db: Knex;
   readonly app: Express;
   readonly before: Readonly<Record<string, string>>;
+  readonly columns: Readonly<Record<string, readonly string[]>>;
   readonly counts: Readonly<Record<string, number>>;
   readonly pockets: number;
   readonly close: () => Promise<void>;
@@ -39,8 +42,8 @@ async function rows(db: Knex, table: string): Promise<number> {
 }
 
 /** Each row's own bytes, by the columns that the table had. */
-async function bytes(db: Knex, table: string): Promise<string> {
-  const { rows: found } = (await db.raw('SELECT t::text AS row FROM ?? t ORDER BY 1', [table])) as { rows: { row: string }[] };
+async function bytes(db: Knex, table: string, columns: readonly string[]): Promise<string> {
+  const { rows: found } = (await db.raw('SELECT ROW(??)::text AS row FROM ?? ORDER BY 1', [[...columns], table])) as { rows: { row: string }[] };
   return createHash('sha256')
     .update(found.map((r) => r.row).join('\n'))
     .digest('hex');
@@ -55,13 +58,15 @@ async function open(dump: string): Promise<Opened> {
   await raw.raw('SET search_path TO public');
   const tables = ((await raw('pg_tables').where({ schemaname: 'public' }).select('tablename')) as { tablename: string }[]).map((t) => t.tablename);
   const counts = Object.fromEntries(await Promise.all(tables.map(async (t) => [t, await rows(raw, t)] as const)));
-  const before = Object.fromEntries(await Promise.all(STAYS.map(async (t) => [t, await bytes(raw, t)] as const)));
+  const columnsOf = async (t: string): Promise<readonly string[]> => Object.keys(await raw(t).columnInfo()).sort();
+  const columns = Object.fromEntries(await Promise.all(Object.keys(STAYS).map(async (t) => [t, await columnsOf(t)] as const)));
+  const before = Object.fromEntries(await Promise.all(Object.entries(columns).map(async ([t, list]) => [t, await bytes(raw, t, list)] as const)));
   const written = (await raw('anatomy_revisions').select('document')) as { document: { cavities: { pockets?: unknown[]; levels?: unknown[] }[] } }[];
   const pockets = written.flatMap((r) => r.document.cavities.flatMap((c) => c.pockets ?? c.levels ?? [])).length;
   await raw.destroy();
   const db = await openDatabase(url, name);
   const app = createApp({ db, log: pino({ level: 'silent' }), webRoot: null, workshop: 'test', ready: () => true });
-  return { db, app, before, counts, pockets, close: () => drop(db) };
+  return { db, app, before, columns, counts, pockets, close: () => drop(db) };
 }
 
 const get = ({ app }: Opened, path: string): Test => request(app).get(path);
@@ -79,12 +84,12 @@ describe('a workshop that an earlier program wrote', () => {
           await Promise.all(
             Object.keys(o.counts)
               .filter((t) => !t.startsWith('migrations'))
-              .map(async (t) => [t, await rows(o.db, t)] as const),
+              .map(async (t) => [t, await rows(o.db, nowCalled(t))] as const),
           ),
         );
         expect(o.counts).toEqual(jasmine.objectContaining(now));
-        for (const table of STAYS)
-          expect(await bytes(o.db, table))
+        for (const table of Object.keys(STAYS))
+          expect(await bytes(o.db, nowCalled(table), o.columns[table]!))
             .withContext(table)
             .toBe(o.before[table]!);
       } finally {
@@ -115,6 +120,26 @@ describe('a workshop that an earlier program wrote', () => {
           const kept = await body<PlanRecord>(o, `/api/jobs/${job.id}/plan`);
           expect(plan.validate(kept.plan, { convert: false }).error).toBeUndefined();
         }
+      } finally {
+        await o.close();
+      }
+    }, 60_000);
+
+  for (const dump of DUMPS)
+    it(`${dump} tells every aspect where it told the anatomy alone`, async () => {
+      const o = await open(dump);
+      try {
+        const { items: jobs } = await body<{ items: Job[] }>(o, '/api/jobs');
+        for (const job of jobs) {
+          const { revisions } = await body<PlanRecord>(o, `/api/jobs/${job.id}/plan`);
+          expect(revisions).toEqual({ anatomy: revisions.anatomy, circuit: 0, strung: 0, surface: 0 });
+          expect(revisions.anatomy).toBeGreaterThan(0);
+        }
+        for (const table of ['decisions', 'clearances'])
+          for (const { revisions } of (await o.db(table).select('revisions')) as { revisions: PlanRecord['revisions'] }[]) {
+            expect(Object.keys(revisions).sort()).toEqual(['anatomy', 'circuit', 'strung', 'surface']);
+            expect(revisions.anatomy).toBeGreaterThan(0);
+          }
       } finally {
         await o.close();
       }

@@ -11,6 +11,7 @@ import { locale } from './0009-locale.js';
 import { ownWork } from './0010-own-work.js';
 import { movements } from './0011-movements.js';
 import { cutsApart } from './0012-cuts-apart.js';
+import { aspects } from './0013-aspects.js';
 
 interface Migration {
   readonly name: string;
@@ -19,7 +20,7 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements, cutsApart];
+const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements, cutsApart, aspects];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

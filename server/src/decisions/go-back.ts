@@ -27,7 +27,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   const s = await loadJobState(db, decision.job);
   const operations = s.operations.filter((o) => o.decision === id && isOwn(o));
   if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'No work on it has started. Undo the decision instead.' });
-  const was = await anatomyOf(db, s.job.instrument, decision.revision);
+  const was = await anatomyOf(db, s.job.instrument, decision.revisions.anatomy);
   const work = operations.map((o) => soFar(o, s.ledger));
   // a route may have been moved since it was decided on: what was cut is what the plan had then
   const back = goBack({ decision: id, chosen: choiceNow(decision, s.plan), work, was: was.document, state: s.state });

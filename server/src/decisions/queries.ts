@@ -1,6 +1,7 @@
 import type { Decision, DecisionOption, KeptNumber } from '@rinnovo/core/job';
 import type { Choice, Evaluation } from '@rinnovo/core/check';
 import type { Option } from '@rinnovo/core/remedy';
+import type { Revisions } from '@rinnovo/core/instrument';
 import type { Knex } from 'knex';
 
 interface Row {
@@ -11,7 +12,7 @@ interface Row {
   person: string;
   at: Date;
   plan_version: number;
-  revision: number;
+  revisions: Revisions;
   choice: string;
   chosen: Choice;
   options: DecisionOption[];
@@ -27,7 +28,7 @@ function toDecision(r: Row): Decision {
     person: r.person,
     at: r.at.toISOString(),
     planVersion: r.plan_version,
-    revision: r.revision,
+    revisions: r.revisions,
     choice: r.choice,
     chosen: r.chosen,
     options: r.options,

@@ -3,6 +3,7 @@ import { chooseRemedy, idParam, noQuery } from '@rinnovo/contract';
 import { choiceOf, withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
+import { sameRevisions } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -30,10 +31,10 @@ export function decisionRoutes(db: Knex): Router {
         const s = await loadJobState(trx, body.job);
         const earlier = s.decisions.find((d) => d.choice === body.choice);
         if (earlier) throw new ProblemError('already-there', { detail: 'An option is already chosen. Undo that decision first.', current: earlier });
-        if (s.record.version !== body.planVersion || s.revision !== body.revision) {
+        if (s.record.version !== body.planVersion || !sameRevisions(s.revisions, body.revisions)) {
           throw new ProblemError('stale', {
-            current: { planVersion: s.record.version, revision: s.revision },
-            yours: { planVersion: body.planVersion, revision: body.revision },
+            current: { planVersion: s.record.version, revisions: s.revisions },
+            yours: { planVersion: body.planVersion, revisions: body.revisions },
           });
         }
         const choice = choiceOf(s.record.plan, body.choice);
@@ -57,13 +58,13 @@ export function decisionRoutes(db: Knex): Router {
           reason: body.reason,
           person,
           plan_version: body.planVersion,
-          revision: body.revision,
+          revisions: body.revisions,
           choice: body.choice,
           chosen: JSON.stringify(decided),
           options: JSON.stringify(options.map((o) => snapshot(o, o === chosen ? evaluatePlan(s.state, plan) : null))),
           write_id: writeId,
         });
-        const record = await keepPlan(trx, { job: body.job, plan, revision: body.revision, version: s.record.version + 1, writeId });
+        const record = await keepPlan(trx, { job: body.job, plan, revisions: body.revisions, version: s.record.version + 1, writeId });
         const operations = operationsNow([], [{ decision: params.id, job: body.job, choice: decided }], s.state);
         await keepOperations(trx, operations, writeId);
         await reserve(trx, decided.returns ? null : decided.part, { decision: params.id, person, writeId });

@@ -5,7 +5,7 @@ import { withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { addRevision, lockRevision } from '../anatomy/queries.js';
+import { addRevision, lockRevisions } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
@@ -35,9 +35,9 @@ export function wayBackRoutes(db: Knex): Router {
         const way = await wayBackOf(trx, body.decision);
         const { s, decision, back } = way;
         demandSeen(way, body);
-        const newest = await lockRevision(trx, s.job.instrument);
+        const newest = await lockRevisions(trx, s.job.instrument);
         const entry = s.ledger.findLast((l) => way.operations.some((o) => o.id === l.operation))?.id ?? null;
-        const revision =
+        const revisions =
           back.anatomy === s.state.anatomy
             ? newest
             : await addRevision(trx, newest, { instrument: s.job.instrument, document: back.anatomy, cause: 'work', entry, person, writeId });
@@ -51,7 +51,7 @@ export function wayBackRoutes(db: Knex): Router {
           reason: body.reason,
           person,
           plan_version: s.record.version + 1,
-          revision,
+          revisions,
           choice: decision.choice,
           chosen: JSON.stringify(back.choice),
           options: JSON.stringify([asOption(way)]),
@@ -60,7 +60,7 @@ export function wayBackRoutes(db: Knex): Router {
         const record = await keepPlan(trx, {
           job: decision.job,
           plan: withChoice(s.record.plan, back.choice),
-          revision,
+          revisions,
           version: s.record.version + 1,
           writeId,
         });

@@ -2,10 +2,11 @@ import { benchNow, operationsOfBench } from '@rinnovo/core/house';
 import type { PlanState } from '@rinnovo/core/check';
 import type { Bench } from '@rinnovo/core/gate';
 import { benchInput, choicesOf, logged, type Job, type JobInHand, type PlanRecord } from '@rinnovo/core/job';
+import type { Revisions } from '@rinnovo/core/instrument';
 import { doneOf, isOwn } from '@rinnovo/core/operation';
 import { surveyedOf } from '@rinnovo/core/survey';
 import type { Knex } from 'knex';
-import { anatomyOf } from '../anatomy/queries.js';
+import { anatomyOf, revisionsOf } from '../anatomy/queries.js';
 import { clearancesOf } from '../clearances/queries.js';
 import { consentsOf, isClients } from '../consents/queries.js';
 import { liveDecisions } from '../decisions/queries.js';
@@ -23,7 +24,8 @@ import { jobById } from './jobs.js';
 /** Everything of a job that a command recomputes from. */
 export interface JobState extends JobInHand {
   readonly job: Job;
-  readonly revision: number;
+  /** Of its instrument as it is now. */
+  readonly revisions: Revisions;
   readonly record: PlanRecord;
   readonly state: PlanState;
 }
@@ -48,7 +50,7 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
     job,
     record,
     plan,
-    revision: anatomy.revision,
+    revisions: await revisionsOf(db, job.instrument),
     state,
     readings: await readingsOf(db, job.instrument),
     decisions,

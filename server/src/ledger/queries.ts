@@ -1,8 +1,9 @@
 import type { LedgerEntry } from '@rinnovo/core/job';
 import { newKind, newLabels, withNewNames } from '@rinnovo/core/upgrade';
+import { knownAt } from '@rinnovo/core/instrument';
 import type { Knex } from 'knex';
 
-type Row = Omit<LedgerEntry, 'at' | 'revisionBefore' | 'revisionAfter'> & { revision_before: number; revision_after: number; at: Date };
+type Row = Omit<LedgerEntry, 'at' | 'before' | 'after'> & { revision_before: number; revision_after: number; at: Date };
 
 const COLUMNS = [
   'id',
@@ -27,7 +28,7 @@ const COLUMNS = [
 function toEntry({ revision_before, revision_after, at, ...r }: Row): LedgerEntry {
   const { measured, wrong } = withNewNames({ measured: r.measured, wrong: r.wrong }) as Pick<LedgerEntry, 'measured' | 'wrong'>;
   const renamed = { kind: newKind(r.kind) as LedgerEntry['kind'], numbers: newLabels(r.numbers), measured, wrong };
-  return { ...r, ...renamed, revisionBefore: revision_before, revisionAfter: revision_after, at: at.toISOString() };
+  return { ...r, ...renamed, before: knownAt({ anatomy: revision_before }), after: knownAt({ anatomy: revision_after }), at: at.toISOString() };
 }
 
 /** What was done in a job, oldest first. */

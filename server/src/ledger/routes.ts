@@ -2,7 +2,7 @@ import { afterStep, judgeStep } from '@rinnovo/core/house';
 import { idParam, logStep, pageQuery } from '@rinnovo/contract';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { addRevision, lockRevision } from '../anatomy/queries.js';
+import { addRevision, lockRevisions } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
@@ -30,7 +30,7 @@ export function ledgerRoutes(db: Knex): Router {
         if (!found) await planOf(trx, job, true);
         const first = await loadJobState(trx, job);
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
-        const newest = await lockRevision(trx, first.job.instrument);
+        const newest = await lockRevisions(trx, first.job.instrument);
         const outcome = judgeStep(first, first.state, body, new Date());
         if (outcome.kind !== 'logged') throw refused(outcome, body);
         const anatomy = afterStep({ outcome, said: body, entry: params.id, ledger: first.ledger }, first.state);
@@ -52,8 +52,8 @@ export function ledgerRoutes(db: Knex): Router {
           wrong: body.wrong ? JSON.stringify(body.wrong) : null,
           measured: body.measured ? JSON.stringify({ level: outcome.level, ...body.measured }) : null,
           numbers: JSON.stringify(outcome.numbers),
-          revision_before: newest,
-          revision_after: after,
+          revision_before: newest.anatomy,
+          revision_after: after.anatomy,
           person,
           write_id: writeId,
         });
@@ -62,7 +62,7 @@ export function ledgerRoutes(db: Knex): Router {
         await moveParts(trx, first.job.id, outcome.moves, params.id, taking);
         const now = await loadJobState(trx, first.job.id);
         const entry = now.ledger.find((l) => l.id === params.id);
-        return { status: 201, body: { entry, revision: after, operations: now.operations } };
+        return { status: 201, body: { entry, revisions: after, operations: now.operations } };
       },
     }),
   );

@@ -1,11 +1,11 @@
 import { evaluateChoice, isIrreversible, isThere } from '@rinnovo/core/house';
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
 import { choiceOf, sameChoice, type Plan } from '@rinnovo/core/check';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import { ASPECTS, type Anatomy } from '@rinnovo/core/instrument';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { anatomyOf } from '../anatomy/queries.js';
+import { anatomyOf, revisionsOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
@@ -40,12 +40,15 @@ export function planRoutes(db: Knex): Router {
         if (old) demandVersion(context, old.version, old, body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This job has no plan yet.' });
         if (old) await refuseOnceCut(context.trx, params.id, old.plan, body.plan);
-        const now = await anatomyOf(context.trx, job.instrument, body.revision);
+        const now = await anatomyOf(context.trx, job.instrument, body.revisions.anatomy);
+        const known = await revisionsOf(context.trx, job.instrument);
+        if (ASPECTS.some((aspect) => body.revisions[aspect] > known[aspect]))
+          throw new ProblemError('not-found', { detail: 'The instrument has no such revision.', current: known });
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);
         const record = await keepPlan(context.trx, {
           job: params.id,
           plan: body.plan,
-          revision: body.revision,
+          revisions: body.revisions,
           version: (old?.version ?? 0) + 1,
           writeId: context.writeId,
         });

@@ -6,7 +6,7 @@ import { isState, QUANTITIES, secondReading, STATES, targetKey, type AnyTarget, 
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
-import { addRevision, anatomyOf, lockRevision } from '../anatomy/queries.js';
+import { addRevision, anatomyOf, lockRevisions } from '../anatomy/queries.js';
 import { instrumentById } from '../instruments/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
@@ -25,7 +25,7 @@ export function readingRoutes(db: Knex): Router {
       body: takeReading,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        const newest = await lockRevision(trx, body.instrument);
+        const newest = await lockRevisions(trx, body.instrument);
         const now = await anatomyOf(trx, body.instrument);
         const key = targetKey(body.target);
         await demandPlace(trx, body.instrument, now.document, body.target);
@@ -57,12 +57,12 @@ export function readingRoutes(db: Knex): Router {
         const reading = (await readingsOf(trx, body.instrument)).find((r) => r.id === params.id) as Reading;
         const second = secondReading(body.target, [...earlier, reading]).state;
         // a state changes no dimension, and so makes no revision
-        if (isState(body.target)) return { status: 201, body: { reading, revision: now, second } };
+        if (isState(body.target)) return { status: 201, body: { reading, revisions: newest, second } };
         const document = acceptReading(now.document, reading, earlier);
         // a correction of what was worked since changes nothing
-        if (document === now.document) return { status: 201, body: { reading, revision: now, second } };
-        const revision = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
-        return { status: 201, body: { reading, revision, second } };
+        if (document === now.document) return { status: 201, body: { reading, revisions: newest, second } };
+        const revisions = await addRevision(trx, newest, { instrument: body.instrument, document, cause: 'correction', entry: null, person, writeId });
+        return { status: 201, body: { reading, revisions, second } };
       },
     }),
   );

@@ -22,7 +22,7 @@ describe('a state that is read', () => {
       survey: null,
       corrects: null,
     });
-  const revisions = async (): Promise<number> => (await w.db('anatomy_revisions').where({ instrument })).length;
+  const revisions = async (): Promise<number> => (await w.db('revisions').where({ instrument })).length;
 
   it('is kept with its place and changes no dimension', async () => {
     const before = await revisions();

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import type { BuyListLine, KeptStock, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import type { Bench } from '@rinnovo/core/gate';
-import type { Anatomy, Hole } from '@rinnovo/core/instrument';
+import { knownAt, type Anatomy, type Hole } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { demoWorkshop } from '@rinnovo/demo';
 import { benchOf, loadJobState } from '../jobs/job-state.js';
@@ -37,9 +37,9 @@ describe('a drawer', () => {
     w = await testWorkshop();
     const s = await loadJobState(w.db, job.id);
     const document: Anatomy = { ...s.state.anatomy, holes: [...s.state.anatomy.holes, hole('volume', 300), hole('tone', 345)] };
-    await w.change(`/api/instruments/${instrument}/anatomy`, s.revision, { document }).expect(200);
+    await w.change(`/api/instruments/${instrument}/anatomy`, s.revisions.anatomy, { document }).expect(200);
     const plan = ['volume', 'tone'].reduce((p, id) => withChoice(p, newHardwareChoice(id, { on: 'feature', feature: id }, pot.id)), s.record.plan);
-    await w.change(`/api/jobs/${job.id}/plan`, 1, { revision: s.revision + 1, plan }).expect(200);
+    await w.change(`/api/jobs/${job.id}/plan`, 1, { revisions: knownAt({ anatomy: s.revisions.anatomy + 1 }), plan }).expect(200);
     for (const { item, version } of await drawers())
       if (item.kind === 'part' && item.part === pot.id) await w.remove(`/api/stock/${item.id}`, version).expect(200);
     await w.create(`/api/stock/${drawer}`, { id: drawer, kind: 'part', part: pot.id, quantity: 1, drawer: 'C1' }).expect(201);
@@ -65,7 +65,7 @@ describe('a drawer', () => {
     const { s, option } = await optionOf(choice);
     const decision = randomUUID();
     const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
-    const body = { job: job.id, planVersion: s.record.version, revision: s.revision, choice, option: option.proposal.id, reason: 'r', seen };
+    const body = { job: job.id, planVersion: s.record.version, revisions: s.revisions, choice, option: option.proposal.id, reason: 'r', seen };
     await w.create(`/api/decisions/${decision}`, body).expect(201);
     return decision;
   }

@@ -26,7 +26,7 @@ describe('a template', () => {
     w = await testWorkshop();
     const s = await loadJobState(w.db, job.id);
     choice = { ...(s.record.plan.choices[0] as PickupChoice), route, insertFitted: false };
-    await w.change(`/api/jobs/${job.id}/plan`, s.record.version, { revision: s.revision, plan: withChoice(s.record.plan, choice) }).expect(200);
+    await w.change(`/api/jobs/${job.id}/plan`, s.record.version, { revisions: s.revisions, plan: withChoice(s.record.plan, choice) }).expect(200);
   }, 30_000);
   afterAll(async () => {
     rmSync(folder, { recursive: true });

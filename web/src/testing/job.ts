@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import type { Clearance, Decision, LedgerEntry, PlanRecord } from '@rinnovo/core/job';
 import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
@@ -99,7 +100,7 @@ export const decision: Decision = {
   person: 'nell',
   at: '2026-01-02T10:00:00.000Z',
   planVersion: 1,
-  revision: 1,
+  revisions: knownAt({ anatomy: 1 }),
   choice: 'pickup',
   chosen: { ...choice, route },
   options: [],
@@ -183,7 +184,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const done = doneOf(more.work?.operations ?? []);
   const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
   const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
-  const record: PlanRecord = { job: 'job', version: 2, revision: 1, plan: shown };
+  const record: PlanRecord = { job: 'job', version: 2, revisions: knownAt({ anatomy: 1 }), plan: shown };
   const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
   const log = more.ledger ?? [];
 
@@ -235,7 +236,7 @@ export const clearance: Clearance = {
   decision: 'decision',
   planVersion: 2,
   chosen: { ...choice, route },
-  revision: 1,
+  revisions: knownAt({ anatomy: 1 }),
   accepted: [],
   print: null,
   numbers: [],

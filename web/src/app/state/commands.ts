@@ -3,7 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, Person, ReturnPlan } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
-import { restated, type Anatomy } from '@rinnovo/core/instrument';
+import { knownAt, restated, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
@@ -20,12 +20,12 @@ export interface Typed {
   readonly tool: MeasuringTool;
 }
 
-/** A decision that is to be cleared for cutting, with the plan and the revision that were on the screen, what was said, and the verdicts that were seen. */
+/** A decision that is to be cleared for cutting, with the plan and the revisions that were on the screen, what was said, and the verdicts that were seen. */
 export interface CutToClear {
   readonly job: Job;
   readonly decision: Decision;
   readonly plan: PlanRecord;
-  readonly revision: number;
+  readonly revisions: Revisions;
   readonly said: Said;
   readonly verdicts: readonly Verdict[];
 }
@@ -56,7 +56,7 @@ export class Commands {
     await firstValueFrom(this.api.create(`/instruments/${instrument.id}`, instrument));
     await firstValueFrom(this.api.create(`/instruments/${instrument.id}/anatomy`, { document }));
     await firstValueFrom(this.api.create(`/jobs/${job.id}`, job));
-    await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revision: 1, plan }));
+    await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revisions: knownAt({ anatomy: 1 }), plan }));
   }
 
   /** An instrument that has just arrived, with a typical anatomy to begin from. */
@@ -104,8 +104,8 @@ export class Commands {
   }
 
   /** The first plan of a job. */
-  async beginPlan(job: Job, revision: number, plan: Plan): Promise<void> {
-    const { body } = await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revision, plan }));
+  async beginPlan(job: Job, revisions: Revisions, plan: Plan): Promise<void> {
+    const { body } = await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revisions, plan }));
     this.store.dispatch(planActions.loaded({ record: body, draft: null }));
   }
 
@@ -164,11 +164,11 @@ export class Commands {
     this.reloadInstrument(instrument);
   }
 
-  async chooseRemedy(job: Job, plan: PlanRecord, revision: number, option: Option, reason: string): Promise<Decision> {
+  async chooseRemedy(job: Job, plan: PlanRecord, revisions: Revisions, option: Option, reason: string): Promise<Decision> {
     const body = {
       job: job.id,
       planVersion: plan.version,
-      revision,
+      revisions,
       choice: option.proposal.choice.id,
       option: option.proposal.id,
       reason,
@@ -203,8 +203,8 @@ export class Commands {
     this.store.dispatch(work.load({ of: job.id }));
   }
 
-  async clearToCut({ job, decision, plan, revision, said: { accepted, print }, verdicts }: CutToClear): Promise<void> {
-    const body: ClearToCut = { job: job.id, decision: decision.id, planVersion: plan.version, revision, accepted, print, seen: seenOf(verdicts) };
+  async clearToCut({ job, decision, plan, revisions, said: { accepted, print }, verdicts }: CutToClear): Promise<void> {
+    const body: ClearToCut = { job: job.id, decision: decision.id, planVersion: plan.version, revisions, accepted, print, seen: seenOf(verdicts) };
     await firstValueFrom(this.api.create<Clearance>(`/clearances/${crypto.randomUUID()}`, body));
     this.store.dispatch(work.load({ of: job.id }));
   }

@@ -10,7 +10,7 @@ import { selectJobInHand, selectStanding } from './job-in-hand';
 import { planFeature } from './plan.feature';
 import { anatomy } from './resources';
 import { resultsFeature } from './results.feature';
-import { selectChoice, selectDecision, selectEvaluation, selectJob, selectNames, selectPlan, selectPlanState } from './selectors';
+import { selectChoice, selectDecision, selectEvaluation, selectJob, selectNames, selectPlan, selectPlanState, selectRevisions } from './selectors';
 
 /** What the gate is asked about a decision. */
 export interface Asked {
@@ -48,6 +48,7 @@ export function gateOnScreen(): GateOnScreen {
   const job = store.selectSignal(selectJob);
   const kept = store.selectSignal(planFeature.selectPlanState);
   const held = store.selectSignal(anatomy.select);
+  const known = store.selectSignal(selectRevisions);
   /** The passes of the choice; undefined until they are worked out. */
   const passes = (of: Choice) => {
     if (!of.route) return null;
@@ -68,14 +69,14 @@ export function gateOnScreen(): GateOnScreen {
     },
   });
   const clear = async (said: Said): Promise<void> => {
-    const [j, d, revision, verdicts] = [job(), decision(), held().version, evaluation()?.verdicts];
-    if (!j || !d || revision === null || !verdicts) return;
+    const [j, d, revisions, verdicts] = [job(), decision(), known(), evaluation()?.verdicts];
+    if (!j || !d || !revisions || !verdicts) return;
     const { record, saving } = kept();
     if (saving !== 'saved' || !record) {
       one.problem.set('The plan is still being saved. Try again in a moment.');
       return;
     }
-    await one.run(() => commands.clearToCut({ job: j, decision: d, plan: record, revision, said, verdicts }));
+    await one.run(() => commands.clearToCut({ job: j, decision: d, plan: record, revisions, said, verdicts }));
   };
   return {
     decided: computed(() => decision() !== null),

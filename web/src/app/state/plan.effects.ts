@@ -9,7 +9,9 @@ import { Api, problemOf } from '../api/api';
 import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
 import { planFeature, type PlanFeature } from './plan.feature';
-import { anatomy, work } from './resources';
+import type { Revisions } from '@rinnovo/core/instrument';
+import { work } from './resources';
+import { selectRevisions } from './selectors';
 
 /** A draft that an older version of this page left is read under today's names; null where it cannot be. */
 function planIn(kept: unknown): Plan | null {
@@ -61,11 +63,11 @@ export const savePlan = createEffect(
       actions.pipe(ofType(planActions.keepMine, planActions.loaded)),
     );
     const state = store.select(planFeature.selectPlanState);
-    const revision = store.select(anatomy.select).pipe(map((a) => a.version));
-    const send = ([, s, r]: readonly [null, PlanFeature, number | null]): Observable<Action> => {
+    const revisions = store.select(selectRevisions);
+    const send = ([, s, r]: readonly [null, PlanFeature, Revisions | null]): Observable<Action> => {
       if (s.saving !== 'waiting' || s.draft === null || s.job === null || r === null) return EMPTY;
       const { draft, job } = s;
-      const body = { revision: r, plan: draft };
+      const body = { revisions: r, plan: draft };
       const sent = s.record ? api.change<PlanRecord>(`/jobs/${job}/plan`, s.record.version, body) : api.create<PlanRecord>(`/jobs/${job}/plan`, body);
       store.dispatch(planActions.saving({ plan: draft }));
       return sent.pipe(
@@ -80,7 +82,7 @@ export const savePlan = createEffect(
     };
     return merge(asked, actions.pipe(ofType(planActions.saved))).pipe(
       // what is sent, and on which version, is looked at when its turn has come
-      concatMap(() => of(null).pipe(withLatestFrom(state, revision), switchMap(send))),
+      concatMap(() => of(null).pipe(withLatestFrom(state, revisions), switchMap(send))),
     );
   },
   { functional: true },

@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import type { PlanRecord } from '@rinnovo/core/job';
 import { TestBed } from '@angular/core/testing';
 import type { HttpTestingController } from '@angular/common/http/testing';
@@ -14,7 +15,12 @@ import { anatomy, work } from './resources';
 const choice = newPickupChoice('pickup', null);
 const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 5, choices: [{ ...choice, ...more }] });
 const leadsOf = (plan: Plan | null): number | undefined => plan?.choices.map((c) => (isPickupChoice(c) ? c.leadsNeeded : 0))[0];
-const record = (version: number, more: Partial<PickupChoice> = {}): PlanRecord => ({ job: 'j', version, revision: 1, plan: planWith(more) });
+const record = (version: number, more: Partial<PickupChoice> = {}): PlanRecord => ({
+  job: 'j',
+  version,
+  revisions: knownAt({ anatomy: 1 }),
+  plan: planWith(more),
+});
 
 class NoDrafts {
   kept: unknown = null;

@@ -1,7 +1,7 @@
 import { doneOf, settingsWith, type Operation } from '@rinnovo/core/operation';
 import { createSelector } from '@ngrx/store';
 import type { ShownReading } from '@rinnovo/contract';
-import type { Anatomy } from '@rinnovo/core/instrument';
+import { knownAt, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import { choiceOf, isPickupChoice, ofChoice, type Choice, type PickupChoice, type PlanState, type Verdict } from '@rinnovo/core/check';
 import { choiceNow } from '@rinnovo/core/job';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
@@ -16,6 +16,8 @@ import { surveyFeature } from './survey.feature';
 export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null => a.data?.now.document ?? null);
 /** Seen from the top a left-handed instrument is mirrored. */
 export const selectLeftHanded = createSelector(selectAnatomy, (a) => a?.handed === 'left');
+/** How far every aspect of the instrument is known; null until it is here. */
+export const selectRevisions = createSelector(anatomy.select, (a): Revisions | null => (a.version === null ? null : knownAt({ anatomy: a.version })));
 /** Every part by its id, what is put away too. */
 export const selectParts = createSelector(parts.select, (p): Shelf => Object.fromEntries(Object.entries(p.data ?? {}).map(([id, k]) => [id, k.part])));
 /** The pickups that can be chosen. */

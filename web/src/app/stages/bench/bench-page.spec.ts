@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import type { LedgerEntry } from '@rinnovo/core/job';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
@@ -24,8 +25,8 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     measured: measured === null ? null : { level: 'main', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
     wrong: null,
     numbers: {},
-    revisionBefore: 1,
-    revisionAfter: 1,
+    before: knownAt({ anatomy: 1 }),
+    after: knownAt({ anatomy: 1 }),
     person: 'nell',
     at: '2026-01-02T12:00:00.000Z',
   };

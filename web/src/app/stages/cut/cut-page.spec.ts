@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import { evaluatePlan } from '@rinnovo/core/house';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
@@ -44,7 +45,7 @@ describe('the typed place of the route', () => {
     await type(fixture, 'rn-pose-fields input', '1.5');
     const moved = planOf({ ...choice, route: { ...route, at: at(112) } });
     store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan: moved, choice: 'pickup', result: { verdicts: [], anatomy, figures: null } } }));
-    store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan: structuredClone(moved) }, draft: null }));
+    store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revisions: knownAt({ anatomy: 1 }), plan: structuredClone(moved) }, draft: null }));
     await fixture.whenStable();
     expect(texts(host(fixture))).toEqual(['1.5', '112.00', '0.0']);
   });

@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import { evaluatePlan } from '@rinnovo/core/house';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
@@ -33,7 +34,7 @@ describe('the sheet of holes', () => {
     if ('problem' in row) throw new Error(row.problem);
     const plan = planOf(row.choice, newHardwareChoice('gone', { on: 'feature', feature: 'gone' }, null));
     const state = { anatomy, parts: {}, done: new Set<string>(), fitted: [], stock: [], settings, tools: [] };
-    store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revision: 1, plan }, draft: null }));
+    store.dispatch(planActions.loaded({ record: { job: 'job', version: 3, revisions: knownAt({ anatomy: 1 }), plan }, draft: null }));
     store.dispatch(resultActions.evaluatedInFull({ computed: { key: 'k', plan, choice: 'row', result: { ...evaluatePlan(state, plan), figures: null } } }));
     const fixture = TestBed.createComponent(HolesPage);
     await fixture.whenStable();

@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { newPickupChoice, type Choice } from '@rinnovo/core/check';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
-import { selectAnatomy, selectJob, selectPickups } from '../../state/selectors';
+import { selectAnatomy, selectJob, selectPickups, selectRevisions } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
 
 /** No plan yet: which pickup is to go where, or what is missing before that can be asked. */
@@ -81,6 +81,7 @@ export class BeginPlan {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly shelf = this.store.selectSignal(selectPickups);
   protected readonly job = this.store.selectSignal(selectJob);
+  private readonly revisions = this.store.selectSignal(selectRevisions);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly positions = computed(() => this.anatomy()?.positions ?? []);
   protected readonly parts = this.shelf;
@@ -97,7 +98,7 @@ export class BeginPlan {
 
   protected async keep(choices: readonly Choice[]): Promise<void> {
     const job = this.job();
-    const revision = this.held().version;
-    if (job && revision !== null) await this.attempt.run(() => this.commands.beginPlan(job, revision, { format: 5, choices }));
+    const revisions = this.revisions();
+    if (job && revisions) await this.attempt.run(() => this.commands.beginPlan(job, revisions, { format: 5, choices }));
   }
 }

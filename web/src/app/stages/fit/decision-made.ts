@@ -24,7 +24,7 @@ import { GoBack } from './go-back';
     </p>
     <blockquote>{{ decision().reason }}</blockquote>
     @if (stale()) {
-      <p class="stale">Decided on revision {{ decision().revision }}; the instrument is at {{ now() }}: these numbers are from then.</p>
+      <p class="stale">Decided on revision {{ decision().revisions.anatomy }}; the instrument is at {{ now() }}: these numbers are from then.</p>
     }
     @if (back(); as text) {
       <p>{{ text }}</p>
@@ -119,7 +119,7 @@ export class DecisionMade {
     return chosen.route != null;
   });
   protected readonly now = computed(() => this.held().version);
-  protected readonly stale = computed(() => this.now() !== null && this.now() !== this.decision().revision);
+  protected readonly stale = computed(() => this.now() !== null && this.now() !== this.decision().revisions.anatomy);
   protected readonly problem = signal<string | null>(null);
   protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
   protected readonly yes = this.store.selectSignal(selectYes);

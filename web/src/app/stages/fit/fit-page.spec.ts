@@ -1,3 +1,4 @@
+import { knownAt } from '@rinnovo/core/instrument';
 import type { Decision } from '@rinnovo/core/job';
 import type { TestRequest } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
@@ -138,7 +139,7 @@ describe('the fit page', () => {
     const back: Decision = {
       ...decision,
       option: 'goBack',
-      revision: 1,
+      revisions: knownAt({ anatomy: 1 }),
       options: [{ id: 'goBack', kind: 'goBack', part: null, total: 0, minutes: 44, price: 0, excluded: null, numbers: way.numbers, stays: way.stays }],
     };
     const held = { decisions: [back], operations: [operation('removePart', { state: 'done' })], waivers: [], clearances: [], consents: [] };

@@ -7,9 +7,19 @@ import { pickupIn } from '@rinnovo/core/part';
 import { bestPlaceText, remedyTitle } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { planFeature } from '../../state/plan.feature';
-import { anatomy } from '../../state/resources';
+import { sameRevisions } from '@rinnovo/core/instrument';
 import { resultsFeature } from '../../state/results.feature';
-import { selectAnatomy, selectChoice, selectDecision, selectJob, selectLeftHanded, selectNames, selectParts, selectVerdicts } from '../../state/selectors';
+import {
+  selectAnatomy,
+  selectChoice,
+  selectDecision,
+  selectJob,
+  selectLeftHanded,
+  selectNames,
+  selectParts,
+  selectRevisions,
+  selectVerdicts,
+} from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawLines, drawPlace, drawRoute, frameOfAnatomy, frameOfPosition, seenFrame } from '../../ui/drawing';
 import { drawChosen, drawCut, drawHardware, drawMovableCut, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
@@ -36,7 +46,7 @@ import { RemedyList } from './remedy-list';
 export class FitPage {
   private readonly store = inject(Store);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
-  private readonly held = this.store.selectSignal(anatomy.select);
+  private readonly revisions = this.store.selectSignal(selectRevisions);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly parts = this.store.selectSignal(selectParts);
   private readonly record = this.store.selectSignal(planFeature.selectRecord);
@@ -53,8 +63,8 @@ export class FitPage {
   protected readonly adding = signal(false);
   /** The plan was checked against an older state of the instrument. */
   protected readonly stale = computed(() => {
-    const [checked, now] = [this.record()?.revision, this.held().version];
-    return checked !== undefined && now !== null && checked !== now;
+    const [checked, now] = [this.record()?.revisions, this.revisions()];
+    return checked !== undefined && now !== null && !sameRevisions(checked, now);
   });
 
   private readonly options = this.store.selectSignal(resultsFeature.selectOptions);

@@ -21,9 +21,8 @@ import {
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
-import { anatomy } from '../../state/resources';
 import { resultActions, resultsFeature } from '../../state/results.feature';
-import { selectChoice, selectJob, selectNames } from '../../state/selectors';
+import { selectChoice, selectJob, selectNames, selectRevisions } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 import { ScoreCompare } from './score-compare';
@@ -51,7 +50,7 @@ export class RemedyList {
   private readonly computedOptions = this.store.selectSignal(resultsFeature.selectOptions);
   private readonly planState = this.store.selectSignal(planFeature.selectPlanState);
   private readonly job = this.store.selectSignal(selectJob);
-  private readonly anatomy = this.store.selectSignal(anatomy.select);
+  private readonly revisions = this.store.selectSignal(selectRevisions);
   private readonly choice = this.store.selectSignal(selectChoice);
 
   /** The way out that is looked at on the map. */
@@ -104,8 +103,8 @@ export class RemedyList {
     event.preventDefault();
     const job = this.job();
     const { record } = this.planState();
-    const revision = this.anatomy().version;
-    if (!job || !record || revision === null) return;
+    const revisions = this.revisions();
+    if (!job || !record || !revisions) return;
     if (this.reason().trim() === '') {
       this.problem.set('Type a reason. In three years it is the first question.');
       return;
@@ -113,7 +112,7 @@ export class RemedyList {
     this.busy.set(true);
     this.problem.set(null);
     try {
-      await this.commands.chooseRemedy(job, record, revision, option, this.reason().trim());
+      await this.commands.chooseRemedy(job, record, revisions, option, this.reason().trim());
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

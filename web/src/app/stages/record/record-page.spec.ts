@@ -1,6 +1,6 @@
 import { newHardwareChoice } from '@rinnovo/core/check';
 import { TestBed } from '@angular/core/testing';
-import { applyChanges } from '@rinnovo/core/instrument';
+import { knownAt, applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
 import { clearance, decision, host, jobOnScreen, route } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
@@ -46,8 +46,8 @@ describe('the record', () => {
       minutes: 7.5,
       measured: null,
       numbers: {},
-      revisionBefore: 1,
-      revisionAfter: 2,
+      before: knownAt({ anatomy: 1 }),
+      after: knownAt({ anatomy: 2 }),
       person: 'nell',
       at: '2026-01-02T12:00:00Z',
     };

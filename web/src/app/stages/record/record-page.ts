@@ -5,7 +5,7 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { overrideKey } from '@rinnovo/core/gate';
-import { compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
+import { changedAspects, compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
 import {
@@ -121,7 +121,7 @@ export class RecordPage {
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),
-      revision: e.revisionAfter === e.revisionBefore ? '' : `revision ${e.revisionBefore} → ${e.revisionAfter}`,
+      revision: changedAspects(e.before, e.after).length === 0 ? '' : `revision ${e.before.anatomy} → ${e.after.anatomy}`,
     })),
   );
   /** Work of a decision has begun: its way back can be ordered. */

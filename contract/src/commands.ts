@@ -13,7 +13,7 @@ import { anatomy } from './anatomy.js';
 import { plan, request } from './plan.js';
 import { IDENTITY_KEYS, LONGEST_SOURCE, type BlindSession, type DrawingSource, type IdentityFact, type Instrument, type Person } from './resources.js';
 import { outline } from './shapes.js';
-import { count, day, localId, limit, mm, note, size, text, uuid } from './scalars.js';
+import { count, day, localId, limit, mm, note, readLimit, readValue, size, text, uuid } from './scalars.js';
 
 const place = { feature: localId.required(), part: localId };
 const named = (quantities: object) =>
@@ -171,8 +171,8 @@ export const takeReading = Joi.object<Loose<TakeReading>, true>({
   instrument: uuid.required(),
   target: target.required(),
   // °C, cents and a back bow are below 0; what can be is the quantity's to say
-  value: mm.required(),
-  limit: limit.greater(0).required(),
+  value: readValue.required(),
+  limit: readLimit.required(),
   raw: Joi.string().trim().min(1).max(80).required(),
   tool: localId.required(),
   session: uuid.allow(null).required(),

@@ -1,3 +1,4 @@
+import { OPEN } from '@rinnovo/core/quantity';
 import Joi from 'joi';
 
 /** Greatest length of what is typed into one field. */
@@ -12,6 +13,10 @@ export const note = Joi.string().trim().allow('').max(4000);
 export const mm = Joi.number().min(-2000).max(2000).unsafe(false);
 export const size = Joi.number().greater(0).max(2000);
 export const limit = Joi.number().min(0).max(50);
+/** A value in any unit, an open circuit among them; what can be is its quantity's to say. */
+export const readValue = Joi.number().min(-2000).max(OPEN);
+/** How far a reading may be off, in its unit: of 20 MΩ a hundredth. */
+export const readLimit = Joi.number().greater(0).max(1e6);
 export const count = Joi.number().integer().min(0).max(1000);
 export const when = Joi.string().isoDate();
 /** An ISO date without a time. */

@@ -3,6 +3,7 @@ export * from './choices.js';
 export * from './findings.js';
 export * from './imports.js';
 export * from './cutting.js';
+export * from './in-unit.js';
 export * from './instrument.js';
 export * from './lack.js';
 export * from './length.js';

@@ -2,10 +2,9 @@ import { STATES, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import type { Aim, Difference, Lack, RoundId, Severity, Standing, SurveyKind, TypedState, WorkKind } from '@rinnovo/core/survey';
 import { improbable } from '@rinnovo/core/survey';
 import { choiceText, SIGN_WORDS, SYMPTOM_WORDS } from './answers.js';
-import { lengthText } from './length.js';
+import { inUnit } from './in-unit.js';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import { nameOf, type Names } from './names.js';
-import { fixed, withUnit } from './locale.js';
 
 export const SURVEY_KIND_WORDS: Readonly<Record<SurveyKind, string>> = {
   'as found': 'As found',
@@ -164,10 +163,7 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
 /** A state's value with its unit. */
 export function stateText(id: StateId, value: number, unit: LengthUnit): string {
   const q = STATES[id];
-  if (q.unit === 'choice') return choiceText(id, value);
-  if (q.unit === 'mm') return lengthText(value, unit);
-  const places = q.unit === 'kΩ' || q.unit === 'V' ? 2 : q.unit === 'turns' ? 2 : q.limit < 1 || !Number.isInteger(value) ? 1 : 0;
-  return withUnit(fixed(value, places), q.unit);
+  return q.unit === 'choice' ? choiceText(id, value) : inUnit(value, q, unit);
 }
 
 /** What is said to a value that hardly can be; null where there is nothing to challenge. */

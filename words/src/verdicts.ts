@@ -152,6 +152,7 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   holeDiameter: 'diameter',
   bareDiameter: 'diameter in bare wood',
   holeDepth: 'depth',
+  fitGap: 'gap at the part',
 };
 
 /** One of each: the quantity says whose it is. */

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import type { AnyTarget } from '../quantity/index.js';
+import { OPEN, type AnyTarget } from '../quantity/index.js';
 import { readingsCsv, readReadingsCsv, type ReadingRow } from './index.js';
 
 const row = (target: AnyTarget, value: number, more: Partial<ReadingRow> = {}): ReadingRow => ({
@@ -52,6 +52,21 @@ describe('readings as a table', () => {
     expect(readings).toEqual([{ line: 2, target: relief, value: 0.25, limit: 0.03, raw: '0,25', tool: 'feeler gauge' }]);
   });
 
+  it('are in the unit that is told: kΩ and MΩ of files of before, and open as the meter shows it', () => {
+    const lines = ['resistance,p,7.4,kΩ,0.1', 'resistance,p,7400,Ω,110', 'resistance,p,1.5,MΩ,', 'groundResistance,bridge,OL,Ω,'];
+    const { readings, problems } = read(`quantity,feature,value,unit,limit\n${lines.join('\n')}`);
+    expect(problems).toEqual([]);
+    // of 1.5 MΩ a hundredth and 3 digits
+    expect(readings.map((r) => [r.value, r.limit])).toEqual([
+      [7400, 100],
+      [7400, 110],
+      [1_500_000, 15_030],
+      [OPEN, 0.3],
+    ]);
+    expect(read(readingsCsv([row({ quantity: 'groundResistance', feature: 'bridge' }, OPEN)])).readings.map((r) => r.value)).toEqual([OPEN]);
+    expect(read('quantity,feature,value,unit\nrelief,neck,OL,mm\nrelief,neck,0.2,kΩ').problems.map((p) => p.fault)).toEqual(['cannotBe', 'otherUnit']);
+  });
+
   it('tell by line what cannot be, and keep the rest', () => {
     const head = 'quantity,feature,value,unit,limit\n';
     const lines = [
@@ -60,7 +75,7 @@ describe('readings as a table', () => {
       'fretHeight,fret 99,1,,',
       'relief,neck,straight,,',
       'relief,neck,12,mm,',
-      'resistance,neck pickup,7.4,MΩ,',
+      'resistance,neck pickup,7.4,V,',
       'fretEnds,neck,1.5,,',
       'relief,neck,0.2,mm,-1',
     ];

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { withNewNames } from './earlier-names.js';
-import { isState, QUANTITIES, STATES, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
+import { canBe, CATALOGUE, isState, OPEN, quantityOf, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
 
 /** A reading as a row of a table: who took it by name. */
 export interface ReadingRow {
@@ -20,7 +20,7 @@ type Column = (typeof COLUMNS)[number];
 
 /** In which unit a target is kept. */
 export function unitOf(t: AnyTarget): string {
-  return isState(t) ? STATES[t.quantity].unit : QUANTITIES[t.quantity].unit;
+  return quantityOf(t).unit;
 }
 
 /** Readings as RFC 4180 text with a header; text that a spreadsheet would run as a formula is led by an apostrophe. */
@@ -29,7 +29,7 @@ export function readingsCsv(rows: readonly ReadingRow[]): string {
     r.target.quantity,
     r.target.feature,
     r.target.part ?? '',
-    r.value ?? '',
+    r.value === OPEN ? 'OL' : (r.value ?? ''),
     unitOf(r.target),
     r.limit,
     r.raw ?? '',
@@ -67,6 +67,9 @@ export interface ReadCsv {
   readonly problems: readonly CsvProblem[];
 }
 
+/** The largest limit of error that anything is read to: of 20 MΩ a hundredth. */
+const MOST_LIMIT = 1e6;
+
 /** Most lines of a file that is read. */
 const MOST_LINES = 5000;
 
@@ -89,28 +92,37 @@ function readRow(row: Partial<Record<Column, string>>, line: number, there: (t: 
   const cell = (c: Column): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const wrong = (column: Column, fault: CsvFault): CsvProblem => ({ line, column, fault, saw: cell(column).slice(0, 60) });
   const { quantity } = withNewNames({ quantity: cell('quantity') }) as { readonly quantity: string };
-  if (!(quantity in STATES) && !(quantity in QUANTITIES)) return wrong('quantity', 'unknownQuantity');
+  if (!(quantity in CATALOGUE)) return wrong('quantity', 'unknownQuantity');
   const place = cell('part') === '' ? { feature: cell('feature') } : { feature: cell('feature'), part: cell('part') };
   const target = { quantity: quantity as StateId | QuantityId, ...place } as AnyTarget;
   if (!there(target)) return wrong('feature', 'noSuchPlace');
-  if (cell('unit') !== '' && cell('unit') !== unitOf(target)) return wrong('unit', 'otherUnit');
-  const value = number(cell('value'));
+  const kept = quantityOf(target);
+  const times = unitsOf(kept.unit, cell('unit'));
+  if (times === null) return wrong('unit', 'otherUnit');
+  const value = valueOf(cell('value'), times);
   if (value === null) return wrong('value', 'notANumber');
-  const range = isState(target) ? STATES[target.quantity] : QUANTITIES[target.quantity];
-  if (value < range.min || value > range.max || (range.unit === 'choice' && !Number.isInteger(value))) return wrong('value', 'cannotBe');
-  const limit = cell('limit') === '' ? null : number(cell('limit'));
-  if (cell('limit') !== '' && (limit === null || limit <= 0 || limit >= 50)) return wrong('limit', 'cannotBe');
+  if (!canBe(kept, value)) return wrong('value', 'cannotBe');
+  const limit = cell('limit') === '' ? null : valueOf(cell('limit'), times);
+  if (cell('limit') !== '' && (limit === null || limit <= 0 || limit > MOST_LIMIT)) return wrong('limit', 'cannotBe');
   return {
     line,
     target,
     value,
     limit: limit ?? (isState(target) ? usualLimit(target.quantity, value) : 0.1),
     raw: (cell('typed') || cell('value')).slice(0, 80),
-    tool: (cell('tool') || (isState(target) ? STATES[target.quantity].by : 'calliper')).slice(0, 80),
+    tool: (cell('tool') || (kept.by ?? 'calliper')).slice(0, 80),
   };
 }
 
-function number(text: string): number | null {
+/** How many of its unit one of a file's is; null: it is another unit. Files of before told resistances in kΩ. */
+function unitsOf(unit: string, told: string): number | null {
+  if (told === '' || told === unit) return 1;
+  if (unit === 'Ω' && told === 'kΩ') return 1000;
+  return unit === 'Ω' && told === 'MΩ' ? 1e6 : null;
+}
+
+function valueOf(text: string, times: number): number | null {
+  if (/^OL$/i.test(text)) return OPEN;
   const value = Number(text.replace(',', '.'));
-  return text === '' || !Number.isFinite(value) ? null : value;
+  return text === '' || !Number.isFinite(value) ? null : value === OPEN ? value : Math.round(value * times * 1e6) / 1e6;
 }

@@ -15,15 +15,21 @@ export interface CardNumber {
 /** A depth to read before the step can be done, mm. */
 export interface AskedDepth {
   readonly what: 'depth';
+  /** What is read takes the place of what was planned. */
+  readonly role: 'replaces';
   readonly expected: number;
   readonly limit: number;
-  /** The level whose depth it is, once the operation is done: what is read takes the place of what was planned. */
+  /** The level whose depth it is, once the operation is done. */
   readonly target: Target;
 }
 
 /** The least gap between the real part and the wood, read when it is tried, mm; null: nobody can say what it should be. */
 export interface AskedGap {
   readonly what: 'gap';
+  /** It stands beside what was planned. */
+  readonly role: 'proves';
+  /** The place that the part is tried in. */
+  readonly target: Target;
   readonly expected: number | null;
   readonly limit: number;
 }
@@ -92,7 +98,7 @@ export const tried = (c: CardContext): Draft => plain('tryPart', { part: c.partN
 
 /** A depth that is to be read of a level. */
 export function asksDepth(c: CardContext, cavity: string, level: string, expected: number): Asked {
-  return { what: 'depth', expected, limit: c.depthLimit, target: { quantity: 'levelDepth', feature: cavity, part: level } };
+  return { what: 'depth', role: 'replaces', expected, limit: c.depthLimit, target: { quantity: 'levelDepth', feature: cavity, part: level } };
 }
 
 /** Floors to be cut to a depth, each with the depth that is read of it. */

@@ -82,6 +82,7 @@ const cards: CardRow = {
               names: {},
               asks: {
                 what: 'depth' as const,
+                role: 'replaces' as const,
                 expected: a.depth.value,
                 limit: depthLimit,
                 target: { quantity: 'levelDepth' as const, feature: a.cavity, part: a.level },

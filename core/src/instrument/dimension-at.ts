@@ -59,6 +59,9 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
       if (!outline) return NONE;
       return { exists: true, dimension: t.quantity === 'checkWidthAcross' ? outline.across : outline.along };
     }
+    // it is read of a part that is tried, and no size of the instrument
+    case 'fitGap':
+      return NONE;
   }
 }
 
@@ -97,6 +100,8 @@ export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null):
       return mapOutline(anatomy, t, (o) => ({ ...o, across: d }));
     case 'checkWidthAlong':
       return mapOutline(anatomy, t, (o) => ({ ...o, along: d }));
+    case 'fitGap':
+      return anatomy;
   }
 }
 

@@ -117,7 +117,15 @@ describe('a job in hand', () => {
 });
 
 describe('what is said of a step', () => {
-  const card = { asks: { what: 'depth' as const, expected: 18, limit: 0.2, target: { quantity: 'levelDepth' as const, feature: 'route', part: 'main' } } };
+  const card = {
+    asks: {
+      what: 'depth' as const,
+      role: 'replaces' as const,
+      expected: 18,
+      limit: 0.2,
+      target: { quantity: 'levelDepth' as const, feature: 'route', part: 'main' },
+    },
+  };
   const none: StepSaid = { outcome: 'done', wrong: null, measured: null };
   const wrong = (mishap: Wrong['mishap'], flaw: Wrong['flaw'] = null): StepSaid => ({
     outcome: 'wentWrong',
@@ -128,7 +136,11 @@ describe('what is said of a step', () => {
   const read = (value: number) => of({ measured: { value, limit: 0.05 } });
 
   it('comes with the reading that the card asks for, and with none where it asks for none', () => {
-    const gap = { card: { asks: { what: 'gap' as const, expected: 1, limit: 0.1 } }, choice: routed, state };
+    const gap = {
+      card: { asks: { what: 'gap' as const, role: 'proves' as const, target: { quantity: 'fitGap' as const, feature: 'here' }, expected: 1, limit: 0.1 } },
+      choice: routed,
+      state,
+    };
     const bare = { card: { asks: null }, choice: routed, state };
     expect([of({}), of({}, gap), of({}, bare), of({ measured: { value: 1, limit: 0 } }, bare)]).toEqual(['depthMissing', 'gapMissing', null, 'noReadingAsked']);
     expect(of({ measured: { value: 99, limit: 0 } }, gap)).toBeNull();

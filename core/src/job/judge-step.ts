@@ -5,6 +5,7 @@ import { valueOf } from '../measure/index.js';
 import { isIrreversible, operationRow } from '../operation/index.js';
 import type { Hindrance } from '../order/index.js';
 import type { Move } from '../part/index.js';
+import type { Target } from '../quantity/index.js';
 import type { PlannedOperation } from '../work/index.js';
 import { standingClearance } from './clearance.js';
 import { gateGround, gateInput } from './gate-input.js';
@@ -39,8 +40,8 @@ export interface StepOutcome {
   readonly state: 'doing' | 'done';
   /** The numbers of the card, mm by label. */
   readonly numbers: Readonly<Record<string, number>>;
-  /** The level whose depth was read. */
-  readonly level: string | null;
+  /** What was read; null where nothing was. */
+  readonly target: Target | null;
   /** How deep the work has gone by this step, mm. */
   readonly reached: number;
   /** What it takes from the drawers, or brings back. */
@@ -75,7 +76,7 @@ export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: 
     choice,
     state: complete && now === cards.length - 1 ? 'done' : 'doing',
     numbers,
-    level: card.asks?.what === 'depth' && said.measured ? (card.asks.target.part ?? null) : null,
+    target: said.measured ? (card.asks?.target ?? null) : null,
     reached: depthReached(cards, now),
     moves: complete && card.kind === operationRow(rows, operation.kind).takes ? operation.moves : [],
     counted: bench.hindrances.length > hindrances.length ? (choice?.part ?? null) : null,

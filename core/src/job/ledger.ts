@@ -1,7 +1,23 @@
 import type { LoggedStep } from '../gate/index.js';
 import type { Revisions } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
+import type { Target, Unit } from '../quantity/index.js';
 import type { Wrong } from './mishap.js';
+
+/** What was read while a step was done: of what, in its unit. */
+export interface Measured {
+  readonly target: Target;
+  readonly unit: Unit;
+  readonly value: number;
+  readonly limit: number;
+  readonly raw: string;
+  readonly tool: string;
+}
+
+/** The level whose depth was read; null: it was no depth. */
+export function levelRead({ target }: Pick<Measured, 'target'>): string | null {
+  return target.quantity === 'levelDepth' ? (target.part ?? null) : null;
+}
 
 /** A step as it was done; only ever added. */
 export interface LedgerEntry {
@@ -15,8 +31,7 @@ export interface LedgerEntry {
   readonly note: string;
   readonly minutes: number | null;
   readonly wrong: Wrong | null;
-  /** What was read; of no level: the gap that was left when the part was tried. */
-  readonly measured: { readonly level: string | null; readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  readonly measured: Measured | null;
   /** The numbers of the card as it was shown, by label, mm. */
   readonly numbers: Readonly<Record<string, number>>;
   /** Revisions before and after, when the entry changed the instrument. */

@@ -1,5 +1,6 @@
 /** The unit in which a bare number is typed and a length is shown. */
-export type LengthUnit = 'mm' | 'fraction' | 'inch';
+export const LENGTH_UNITS = ['mm', 'fraction', 'inch', 'thou'] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 export const MM_PER_INCH = 25.4;
 
@@ -45,7 +46,7 @@ function termInMm(term: string, unit: LengthUnit): number | { error: LengthError
   const m = TERM.exec(term.trim());
   if (!m) return { error: 'not a length' };
   const [, whole, num, den, fnum, fden, decimal, suffix] = m;
-  if (decimal !== undefined) return Number(decimal) * mmPer(suffix ?? (unit === 'mm' ? 'mm' : 'in'));
+  if (decimal !== undefined) return Number(decimal) * mmPer(suffix ?? (unit === 'mm' || unit === 'thou' ? unit : 'in'));
   const denominator = Number(den ?? fden);
   if (denominator === 0) return { error: 'division by zero' };
   const value = Number(whole ?? 0) + Number(num ?? fnum) / denominator;

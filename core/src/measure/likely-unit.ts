@@ -1,9 +1,18 @@
-import { MM_PER_INCH } from './length.js';
+import { MM_PER_INCH, type LengthUnit } from './length.js';
 
-/** The unit that was probably meant: 1.75 typed for a body in mm is 44.45 as inches; null when the value can be as it is, or neither way. */
-export function likelyUnit(mm: number, range: { readonly min: number; readonly max: number }): 'inch' | 'mm' | null {
+/** A unit as it stands behind a number. */
+export type UnitWord = 'mm' | 'in' | 'thou';
+
+const MM_PER: Readonly<Record<UnitWord, number>> = { mm: 1, in: MM_PER_INCH, thou: MM_PER_INCH / 1000 };
+const WORD: Readonly<Record<LengthUnit, UnitWord>> = { mm: 'mm', fraction: 'in', inch: 'in', thou: 'thou' };
+
+/** The unit of a bare number that is typed. */
+export const unitWord = (unit: LengthUnit): UnitWord => WORD[unit];
+
+/** The unit that was probably meant by a bare number: 1.75 typed for a body in mm is 44.45 as inches; null when the value can be as it is, or in no unit. */
+export function likelyUnit(mm: number, range: { readonly min: number; readonly max: number }, unit: LengthUnit): UnitWord | null {
   const fits = (v: number): boolean => v >= range.min && v <= range.max;
   if (fits(mm)) return null;
-  if (fits(mm * MM_PER_INCH)) return 'inch';
-  return fits(mm / MM_PER_INCH) ? 'mm' : null;
+  const bare = mm / MM_PER[WORD[unit]];
+  return (['in', 'mm', 'thou'] as const).find((word) => word !== WORD[unit] && fits(bare * MM_PER[word])) ?? null;
 }

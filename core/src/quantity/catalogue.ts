@@ -1,7 +1,9 @@
+import { STATES, type StateId, type StateQuantity, type StateTarget, type Unit } from './state.js';
+
 /** What can be read on an instrument in this trade, with the unit in which it is kept. */
 export interface Quantity {
   readonly id: QuantityId;
-  readonly unit: 'mm';
+  readonly unit: Unit;
   /** Values outside this range cannot be true on any instrument; a value is refused. [memory] */
   readonly min: number;
   readonly max: number;
@@ -27,29 +29,34 @@ export type QuantityId =
   | 'carveHeight'
   | 'holeDiameter'
   | 'bareDiameter'
-  | 'holeDepth';
+  | 'holeDepth'
+  | 'fitGap';
 
+const mm = (id: QuantityId, min: number, max: number): Quantity => ({ id, unit: 'mm', min, max });
+
+/** The dimensions of an instrument. */
 export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
-  bodyThickness: { id: 'bodyThickness', unit: 'mm', min: 5, max: 150 },
-  levelDepth: { id: 'levelDepth', unit: 'mm', min: 0.1, max: 120 },
-  checkWidthAcross: { id: 'checkWidthAcross', unit: 'mm', min: 1, max: 600 },
-  checkWidthAlong: { id: 'checkWidthAlong', unit: 'mm', min: 1, max: 1200 },
-  plateThickness: { id: 'plateThickness', unit: 'mm', min: 0.2, max: 20 },
-  spreadAtNut: { id: 'spreadAtNut', unit: 'mm', min: 15, max: 120 },
-  spreadAtSaddles: { id: 'spreadAtSaddles', unit: 'mm', min: 20, max: 200 },
-  scaleLength: { id: 'scaleLength', unit: 'mm', min: 250, max: 1100 },
-  scaleLengthBass: { id: 'scaleLengthBass', unit: 'mm', min: 250, max: 1100 },
-  nutToMouth: { id: 'nutToMouth', unit: 'mm', min: 100, max: 900 },
-  jointHeight: { id: 'jointHeight', unit: 'mm', min: 0, max: 30 },
-  nutWidth: { id: 'nutWidth', unit: 'mm', min: 20, max: 130 },
-  boardEndWidth: { id: 'boardEndWidth', unit: 'mm', min: 25, max: 160 },
-  boardRadius: { id: 'boardRadius', unit: 'mm', min: 100, max: 2000 },
-  neckThickness: { id: 'neckThickness', unit: 'mm', min: 10, max: 60 },
-  headstockThickness: { id: 'headstockThickness', unit: 'mm', min: 5, max: 40 },
-  carveHeight: { id: 'carveHeight', unit: 'mm', min: 0.1, max: 40 },
-  holeDiameter: { id: 'holeDiameter', unit: 'mm', min: 0.4, max: 120 },
-  bareDiameter: { id: 'bareDiameter', unit: 'mm', min: 0.4, max: 120 },
-  holeDepth: { id: 'holeDepth', unit: 'mm', min: 0.1, max: 200 },
+  bodyThickness: mm('bodyThickness', 5, 150),
+  levelDepth: mm('levelDepth', 0.1, 120),
+  checkWidthAcross: mm('checkWidthAcross', 1, 600),
+  checkWidthAlong: mm('checkWidthAlong', 1, 1200),
+  plateThickness: mm('plateThickness', 0.2, 20),
+  spreadAtNut: mm('spreadAtNut', 15, 120),
+  spreadAtSaddles: mm('spreadAtSaddles', 20, 200),
+  scaleLength: mm('scaleLength', 250, 1100),
+  scaleLengthBass: mm('scaleLengthBass', 250, 1100),
+  nutToMouth: mm('nutToMouth', 100, 900),
+  jointHeight: mm('jointHeight', 0, 30),
+  nutWidth: mm('nutWidth', 20, 130),
+  boardEndWidth: mm('boardEndWidth', 25, 160),
+  boardRadius: mm('boardRadius', 100, 2000),
+  neckThickness: mm('neckThickness', 10, 60),
+  headstockThickness: mm('headstockThickness', 5, 40),
+  carveHeight: mm('carveHeight', 0.1, 40),
+  holeDiameter: mm('holeDiameter', 0.4, 120),
+  bareDiameter: mm('bareDiameter', 0.4, 120),
+  holeDepth: mm('holeDepth', 0.1, 200),
+  fitGap: mm('fitGap', 0, 20),
 };
 
 /** Where on the instrument: a feature, and a part of it (a level or an opening) where there is one. */
@@ -66,4 +73,15 @@ export interface Target extends Place {
 /** A key for maps; equal targets have equal keys. */
 export function targetKey(t: { readonly quantity: string; readonly feature: string; readonly part?: string }): string {
   return `${t.quantity}|${t.feature}|${t.part ?? ''}`;
+}
+
+/** What can be read, whichever it is: its unit and its range, and where it is read by no tool of the shop, by what. */
+export type AnyQuantity = (Quantity | StateQuantity) & Partial<Pick<StateQuantity, 'choices' | 'open' | 'bare' | 'by'>>;
+
+/** Every quantity there is, by its id: dimensions and states. */
+export const CATALOGUE: Readonly<Record<QuantityId | StateId, AnyQuantity>> = { ...QUANTITIES, ...STATES };
+
+/** The row of what a target is of. */
+export function quantityOf({ quantity }: Target | StateTarget): AnyQuantity {
+  return CATALOGUE[quantity];
 }

@@ -1,3 +1,4 @@
+export * from './can-be.js';
 export * from './catalogue.js';
 export * from './reading.js';
 export * from './state.js';

@@ -6,6 +6,12 @@ import type { StateTarget } from './state.js';
 /** What can be read: a dimension of the anatomy or a state of the instrument. */
 export type AnyTarget = Target | StateTarget;
 
+/** The conditions of a reading, as somebody stated them. */
+export interface Under {
+  readonly strings: string;
+  readonly tuning: string;
+}
+
 /** One act of measuring, as taken; never changed afterwards. */
 export interface Reading {
   readonly id: string;
@@ -23,6 +29,8 @@ export interface Reading {
   readonly at: string;
   /** The tool was zeroed before this reading and the earlier value was hidden. */
   readonly blind: boolean;
+  /** What it was taken under, where that is known: strings and tuning change what neck and bridge read. */
+  readonly under?: Under;
   /** The survey that it belongs to; null outside of one. */
   readonly survey: string | null;
   /** The reading that this one takes the place of; null for a plain one. */

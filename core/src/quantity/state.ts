@@ -1,3 +1,5 @@
+import { isOpenCircuit } from './can-be.js';
+
 /** What a survey reads of an instrument's state, beside the dimensions of its anatomy. */
 export type StateId =
   | 'stopSign'
@@ -40,7 +42,7 @@ export type StateId =
   | 'shieldResistance';
 
 /** A choice is kept as the number of its answer. */
-export type StateUnit = 'mm' | '%' | '°C' | 'cents' | 'kΩ' | 'Ω' | 'V' | '°' | 'turns' | 'choice';
+export type Unit = 'mm' | '%' | '°C' | 'cents' | 'Ω' | 'V' | '°' | 'turns' | 'choice';
 
 /** Of what there is one value each. */
 export type PlaceKind =
@@ -68,7 +70,7 @@ export type StateTool =
 
 export interface StateQuantity {
   readonly id: StateId;
-  readonly unit: StateUnit;
+  readonly unit: Unit;
   /** Outside this range nothing can be. [memory] */
   readonly min: number;
   readonly max: number;
@@ -78,20 +80,18 @@ export interface StateQuantity {
   readonly limit: number;
   /** A part of the value that the limit is besides, for a meter. */
   readonly share?: number;
+  /** What a bare number that is typed means, in the unit: 1000 of what is read in thousands. */
+  readonly bare?: number;
+  /** It may be open: more than the meter can tell. */
+  readonly open?: true;
   /** The answers of a choice, in the order of their numbers. */
   readonly choices?: readonly string[];
 }
 
-const q = (id: StateId, unit: StateUnit, min: number, max: number, of: PlaceKind, by: StateTool, limit: number, share?: number): StateQuantity => ({
-  id,
-  unit,
-  min,
-  max,
-  of,
-  by,
-  limit,
-  ...(share === undefined ? {} : { share }),
-});
+type Read = Pick<StateQuantity, 'of' | 'by' | 'limit'> & Partial<StateQuantity>;
+
+/** A number between two others, and how it is read. */
+const q = (id: StateId, unit: Unit, [min, max]: readonly [number, number], read: Read): StateQuantity => ({ id, unit, min, max, ...read });
 const choice = (id: StateId, of: PlaceKind, by: StateTool, choices: readonly string[]): StateQuantity => ({
   id,
   unit: 'choice',
@@ -103,32 +103,35 @@ const choice = (id: StateId, of: PlaceKind, by: StateTool, choices: readonly str
   choices,
 });
 
+/** What a bench meter reads, Ω; beyond it shows OL. */
+const METERED = [0, 20e6] as const;
+
 /** Every quantity of a survey. A hygrometer is at best ±3 % [trade]; a meter 1 % and 3 digits [trade]; the other limits from memory. */
 export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   stopSign: choice('stopSign', 'sign', 'eye', ['no', 'yes']),
   symptom: choice('symptom', 'symptom', 'ear', ['no', 'yes']),
-  humidity: q('humidity', '%', 5, 95, 'room', 'hygrometer', 3),
-  temperature: q('temperature', '°C', -5, 45, 'room', 'thermometer', 1),
-  relief: q('relief', 'mm', -2, 3, 'neck', 'feeler gauge', 0.03),
-  reliefTreble: q('reliefTreble', 'mm', -2, 3, 'neck', 'feeler gauge', 0.03),
-  reliefAt: q('reliefAt', 'mm', -2, 3, 'along', 'feeler gauge', 0.03),
-  action: q('action', 'mm', 0.3, 8, 'string', 'string gauge', 0.1),
-  nutGap: q('nutGap', 'mm', 0, 2, 'string', 'feeler gauge', 0.03),
-  saddleTravel: q('saddleTravel', '%', 0, 100, 'string', 'eye', 5),
-  edgeGap: q('edgeGap', 'mm', 0, 12, 'edge', 'calliper', 0.1),
-  intonation: q('intonation', 'cents', -60, 60, 'string', 'tuner', 1),
-  pickupHeight: q('pickupHeight', 'mm', 0.2, 10, 'pickup side', 'calliper', 0.1),
-  resistance: q('resistance', 'kΩ', 0, 1500, 'pickup', 'meter', 0.03, 0.01),
-  groundResistance: q('groundResistance', 'Ω', 0, 1500, 'metal', 'meter', 0.3, 0.01),
-  jointGap: q('jointGap', 'mm', 0, 4, 'neck', 'feeler gauge', 0.03),
-  rodTurns: q('rodTurns', 'turns', 0, 6, 'neck', 'rod key', 0.125),
-  fretRock: q('fretRock', 'mm', 0, 1, 'fret', 'rocker', 0.01),
-  fretHeight: q('fretHeight', 'mm', 0, 2, 'fret', 'calliper', 0.05),
+  humidity: q('humidity', '%', [5, 95], { of: 'room', by: 'hygrometer', limit: 3 }),
+  temperature: q('temperature', '°C', [-5, 45], { of: 'room', by: 'thermometer', limit: 1 }),
+  relief: q('relief', 'mm', [-5, 10], { of: 'neck', by: 'feeler gauge', limit: 0.03 }),
+  reliefTreble: q('reliefTreble', 'mm', [-5, 10], { of: 'neck', by: 'feeler gauge', limit: 0.03 }),
+  reliefAt: q('reliefAt', 'mm', [-5, 10], { of: 'along', by: 'feeler gauge', limit: 0.03 }),
+  action: q('action', 'mm', [0.3, 8], { of: 'string', by: 'string gauge', limit: 0.1 }),
+  nutGap: q('nutGap', 'mm', [0, 2], { of: 'string', by: 'feeler gauge', limit: 0.03 }),
+  saddleTravel: q('saddleTravel', '%', [0, 100], { of: 'string', by: 'eye', limit: 5 }),
+  edgeGap: q('edgeGap', 'mm', [0, 12], { of: 'edge', by: 'calliper', limit: 0.1 }),
+  intonation: q('intonation', 'cents', [-60, 60], { of: 'string', by: 'tuner', limit: 1 }),
+  pickupHeight: q('pickupHeight', 'mm', [0.2, 10], { of: 'pickup side', by: 'calliper', limit: 0.1 }),
+  resistance: q('resistance', 'Ω', METERED, { of: 'pickup', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  groundResistance: q('groundResistance', 'Ω', METERED, { of: 'metal', by: 'meter', limit: 0.3, share: 0.01, open: true }),
+  jointGap: q('jointGap', 'mm', [0, 4], { of: 'neck', by: 'feeler gauge', limit: 0.03 }),
+  rodTurns: q('rodTurns', 'turns', [0, 6], { of: 'neck', by: 'rod key', limit: 0.125 }),
+  fretRock: q('fretRock', 'mm', [0, 1], { of: 'fret', by: 'rocker', limit: 0.01 }),
+  fretHeight: q('fretHeight', 'mm', [0, 2], { of: 'fret', by: 'calliper', limit: 0.05 }),
   fretEnds: choice('fretEnds', 'neck', 'finger', ['nothing felt', 'lumps of finish', 'sharp along both sides', 'sharp on one side or a few']),
-  stringsOverTop: q('stringsOverTop', 'mm', 2, 40, 'bridge', 'rule', 0.25),
-  saddleShown: q('saddleShown', 'mm', 0, 12, 'bridge', 'calliper', 0.1),
-  planeOverBridge: q('planeOverBridge', 'mm', -12, 12, 'bridge', 'rule', 0.25),
-  bridgeLift: q('bridgeLift', 'mm', 0, 60, 'bridge', 'feeler gauge', 0.5),
+  stringsOverTop: q('stringsOverTop', 'mm', [2, 40], { of: 'bridge', by: 'rule', limit: 0.25 }),
+  saddleShown: q('saddleShown', 'mm', [0, 12], { of: 'bridge', by: 'calliper', limit: 0.1 }),
+  planeOverBridge: q('planeOverBridge', 'mm', [-12, 12], { of: 'bridge', by: 'rule', limit: 0.25 }),
+  bridgeLift: q('bridgeLift', 'mm', [0, 60], { of: 'bridge', by: 'feeler gauge', limit: 0.5 }),
   rodFeel: choice('rodFeel', 'neck', 'rod key', ['it bites', 'it turns freely and nothing changes']),
   looseFrets: choice('looseFrets', 'neck', 'finger', ['none moves', 'one or more move or tap dull']),
   jointLine: choice('jointLine', 'neck', 'eye', ['none', 'a line that does not move', 'a line that opens on flexing']),
@@ -137,12 +140,12 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   topShape: choice('topShape', 'bridge', 'eye', ['as built', 'belly behind the bridge, dip before it']),
   topCrack: choice('topCrack', 'bridge', 'eye', ['none', 'one opens and closes with the weather']),
   tremoloRest: choice('tremoloRest', 'tremolo', 'tuner', ['back to pitch', 'sharp from a dive and flat from a pull']),
-  poleOffset: q('poleOffset', 'mm', 0, 15, 'pickup side', 'rule', 0.25),
-  breakAngle: q('breakAngle', '°', 0, 60, 'end', 'eye', 3),
+  poleOffset: q('poleOffset', 'mm', [0, 15], { of: 'pickup side', by: 'rule', limit: 0.25 }),
+  breakAngle: q('breakAngle', '°', [0, 60], { of: 'end', by: 'eye', limit: 3 }),
   tuners: choice('tuners', 'neck', 'finger', ['firm', 'one has play or slips', 'a screw or bushing is loose']),
   tapTest: choice('tapTest', 'pickup', 'ear', ['heard', 'silent']),
-  shieldResistance: q('shieldResistance', 'kΩ', 0, 1500, 'cavity', 'meter', 0.001, 0.01),
-  supply: q('supply', 'V', 0, 30, 'battery', 'meter', 0.03, 0.01),
+  shieldResistance: q('shieldResistance', 'Ω', METERED, { of: 'cavity', by: 'meter', limit: 1, share: 0.01, bare: 1000, open: true }),
+  supply: q('supply', 'V', [0, 30], { of: 'battery', by: 'meter', limit: 0.03, share: 0.01 }),
 };
 
 /** A state of an instrument at one of its places. */
@@ -156,8 +159,8 @@ export function isState(t: { readonly quantity: string }): t is StateTarget {
   return t.quantity in STATES;
 }
 
-/** The usual limit of error of a value, in its unit: a meter's 8 kΩ is ±0.11 [trade]. */
+/** The usual limit of error of a value, in its unit: a meter's 8000 Ω is ±110 [trade]; that it is open is no less sure for being much. */
 export function usualLimit(quantity: StateId, value: number): number {
   const { limit, share } = STATES[quantity];
-  return limit + (share ?? 0) * Math.abs(value);
+  return isOpenCircuit(value) ? limit : limit + (share ?? 0) * Math.abs(value);
 }

@@ -76,7 +76,7 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'breakAngle':
       return family === 'acoustic' && t.feature === 'saddle' ? between(15, null) : null; // [memory]
     case 'shieldResistance':
-      return between(null, 10); // [memory: enough as a screen]
+      return between(null, 10_000); // [memory: enough as a screen]
     case 'supply':
       return between(7.5, null); // [trade: under load]
     case 'stringsOverTop':

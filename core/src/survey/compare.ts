@@ -1,11 +1,25 @@
-import { STATES, targetKey, type StateId, type StateTarget } from '../quantity/index.js';
+import { isOpenCircuit, STATES, targetKey, type StateId, type StateTarget, type Under } from '../quantity/index.js';
 
 /** A value of a survey or of a profile, in its unit. */
 export interface StateValue {
   readonly target: StateTarget;
   readonly value: number;
   readonly limit: number;
+  /** What it was taken under, where that is known. */
+  readonly under?: Under;
 }
+
+/** What strings and tuning change [trade]: numbers taken under others are not set side by side without a word. */
+const UNDER_TENSION: ReadonlySet<StateId> = new Set<StateId>([
+  'relief',
+  'reliefTreble',
+  'reliefAt',
+  'action',
+  'nutGap',
+  'intonation',
+  'pickupHeight',
+  'tremoloRest',
+]);
 
 /** Values that were wanted once: an instrument that plays well. */
 export interface Profile {
@@ -28,6 +42,8 @@ export interface Difference {
   readonly limit: number | null;
   /** The change is more than both tools can be wrong. */
   readonly differs: boolean;
+  /** They were taken under other strings or another tuning, and that matters. */
+  readonly otherTension: boolean;
 }
 
 const SLACK = 1e-9;
@@ -59,11 +75,21 @@ export function placeNumber(t: StateTarget): number {
 function difference(from: StateValue | null, to: StateValue | null): Difference | null {
   const target = (to ?? from)?.target;
   if (!target) return null;
-  if (!from || !to) return { target, from, to, change: null, limit: null, differs: false };
+  if (!from || !to) return { target, from, to, change: null, limit: null, differs: false, otherTension: false };
+  const otherTension = UNDER_TENSION.has(target.quantity) && isOther(from.under, to.under);
   const limit = from.limit + to.limit;
   const change = to.value - from.value;
-  if (STATES[target.quantity].unit === 'choice') return { target, from, to, change: null, limit, differs: from.value !== to.value };
-  return { target, from, to, change, limit, differs: Math.abs(change) > limit + SLACK };
+  if (STATES[target.quantity].unit === 'choice') return { target, from, to, change: null, limit, differs: from.value !== to.value, otherTension };
+  // what is open has no size: it is open on both sides, or it differs
+  const opens = [from, to].filter((v) => isOpenCircuit(v.value)).length;
+  if (opens > 0) return { target, from, to, change: null, limit: null, differs: opens === 1, otherTension };
+  return { target, from, to, change, limit, differs: Math.abs(change) > limit + SLACK, otherTension };
+}
+
+/** Known on both sides, and not the same words. */
+function isOther(a: Under | undefined, b: Under | undefined): boolean {
+  const apart = (x: string, y: string): boolean => x.trim() !== '' && y.trim() !== '' && x.trim().toLowerCase() !== y.trim().toLowerCase();
+  return a !== undefined && b !== undefined && (apart(a.strings, b.strings) || apart(a.tuning, b.tuning));
 }
 
 /** One quantity along the instrument, for a curve: places with a number of their own in order, and what both sides have there. */
@@ -80,6 +106,7 @@ export function coursesOf(rows: readonly Difference[]): readonly Course[] {
   return ids.flatMap((quantity) => {
     const of = rows.filter((r) => r.target.quantity === quantity);
     if (of.length < 2) return [];
-    return [{ quantity, places: of.map((r) => r.target), from: of.map((r) => r.from?.value ?? null), to: of.map((r) => r.to?.value ?? null) }];
+    const drawn = (v: StateValue | null): number | null => (v === null || isOpenCircuit(v.value) ? null : v.value);
+    return [{ quantity, places: of.map((r) => r.target), from: of.map((r) => drawn(r.from)), to: of.map((r) => drawn(r.to)) }];
   });
 }

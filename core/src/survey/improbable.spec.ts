@@ -5,7 +5,7 @@ describe('an improbable value', () => {
   it('is challenged with the slip that explains it', () => {
     expect(improbable('relief', 2.5)!.meant).toBeCloseTo(0.25, 9);
     expect(improbable('action', 0.5)!.meant).toBeCloseTo(5, 9);
-    expect(improbable('resistance', 74)!.meant).toBeCloseTo(7.4, 9);
+    expect(improbable('resistance', 74_000)!.meant).toBeCloseTo(7400, 9);
     expect(improbable('pickupHeight', 0.09 * 4)!.meant).toBeCloseTo(3.6, 9);
     expect(improbable('planeOverBridge', -11)!.meant).toBeCloseTo(-1.1, 9);
     expect(improbable('saddleShown', 0.11)!.meant).toBeCloseTo(1.1, 9);
@@ -17,8 +17,8 @@ describe('an improbable value', () => {
       ['relief', 0.25],
       ['relief', -0.3],
       ['action', 2.3],
-      ['resistance', 7.4],
-      ['resistance', 500],
+      ['resistance', 7400],
+      ['resistance', 500_000],
       ['resistance', 0],
       ['stopSign', 1],
       ['groundResistance', 1000],

@@ -1,4 +1,4 @@
-import { STATES, type StateId, type StateUnit } from '../quantity/index.js';
+import { STATES, type StateId, type Unit } from '../quantity/index.js';
 
 /** Between what a value lies on nearly every instrument that comes to a bench, in its unit [memory]. */
 const USUAL: Readonly<Partial<Record<StateId, readonly [least: number, most: number]>>> = {
@@ -12,7 +12,7 @@ const USUAL: Readonly<Partial<Record<StateId, readonly [least: number, most: num
   edgeGap: [1, 7],
   intonation: [-40, 40],
   pickupHeight: [0.5, 7],
-  resistance: [1, 30],
+  resistance: [1000, 30_000],
   jointGap: [0, 2],
   fretRock: [0, 0.4],
   fretHeight: [0.3, 1.6],
@@ -25,7 +25,7 @@ const USUAL: Readonly<Partial<Record<StateId, readonly [least: number, most: num
 
 /** Slips of the hand, the likeliest first: the point, the inch of a length, the k of a resistance. */
 const POINT = [0.1, 10, 0.01, 100] as const;
-const SLIPS: Readonly<Partial<Record<StateUnit, readonly number[]>>> = { mm: [0.1, 10, 25.4, 1 / 25.4, 0.01, 100], kΩ: [...POINT, 1000, 0.001] };
+const SLIPS: Readonly<Partial<Record<Unit, readonly number[]>>> = { mm: [0.1, 10, 25.4, 1 / 25.4, 0.01, 100], Ω: [...POINT, 1000, 0.001] };
 
 /** What was probably meant by a value that can be but hardly is; `meant` null: none of the usual slips explains it. */
 export interface Improbable {
@@ -38,7 +38,7 @@ export function improbable(id: StateId, value: number): Improbable | null {
   const fits = (v: number): boolean => usual !== undefined && v >= usual[0] && v <= usual[1];
   if (!usual || fits(value)) return null;
   // an open or a shorted coil is what is looked for
-  if (id === 'resistance' && (value < 0.05 || value > 200)) return null;
+  if (id === 'resistance' && (value < 50 || value > 200_000)) return null;
   const slip = (SLIPS[STATES[id].unit] ?? POINT).find((f) => fits(value * f));
   return { meant: slip === undefined ? null : value * slip };
 }

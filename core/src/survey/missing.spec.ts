@@ -1,5 +1,5 @@
 import { startingAnatomy } from '../instrument/index.js';
-import { usualLimit, STATES, type Reading, type StateId, type AnyTarget } from '../quantity/index.js';
+import { OPEN, usualLimit, STATES, type Reading, type StateId, type AnyTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
 import { seeded } from '../testing/random.js';
 import { compareStates, coursesOf, inspectionOf, leftOf, missingFor, readingsIn, stateOf, WORK_KINDS, type StateValue, type Surveyed } from './index.js';
@@ -105,6 +105,24 @@ describe('two surveys beside one another', () => {
     expect(relief!.change).toBeCloseTo(0.1, 12);
     expect(relief).toEqual(jasmine.objectContaining({ limit: 0.06, differs: true }));
     expect(compareStates([v('relief', 'neck', 0.25)], [v('relief', 'neck', 0.31)])[0]!.differs).toBeFalse();
+    // open has no size: the same on both sides, or it differs; a curve leaves it out
+    const coil = (value: number) => v('resistance', 'neck pickup', value);
+    const open = compareStates([coil(7400)], [coil(OPEN)])[0]!;
+    expect([open.change, open.differs, compareStates([coil(OPEN)], [coil(OPEN)])[0]!.differs]).toEqual([null, true, false]);
+    const two = (value: number) => [coil(value), v('resistance', 'bridge pickup', 8000)];
+    expect(coursesOf(compareStates(two(7400), two(OPEN)))[0]!.to).toContain(null);
+    // strings and tuning are told where both are known and matter
+    const under = (strings: string, tuning: string) => ({ under: { strings, tuning } });
+    const taken = (quantity: 'relief' | 'humidity', a: object, b: object): boolean =>
+      compareStates([{ ...v(quantity, 'neck', 1), ...a }], [{ ...v(quantity, 'neck', 1), ...b }])[0]!.otherTension;
+    expect([
+      taken('relief', under('10–46', 'standard'), under('10–46', ' Standard ')),
+      taken('relief', under('10–46', 'standard'), under('09–42', 'standard')),
+      taken('relief', under('10–46', 'standard'), under('10–46', 'a tone down')),
+      taken('relief', under('', 'standard'), under('10–46', 'standard')),
+      taken('relief', {}, under('10–46', 'standard')),
+      taken('humidity', under('10–46', 'standard'), under('09–42', 'standard')),
+    ]).toEqual([false, true, true, false, false, false]);
     expect(compareStates([v('fretEnds', 'neck', 0)], [v('fretEnds', 'neck', 2)])[0]).toEqual(jasmine.objectContaining({ change: null, differs: true }));
     expect(compareStates([v('relief', 'neck', 0.25)], [])[0]).toEqual(jasmine.objectContaining({ to: null, change: null, differs: false }));
   });

@@ -1,4 +1,5 @@
 import { addFeature, firstFeature } from '../instrument/index.js';
+import { OPEN } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
 import { completions, quickLine, typedState, type Surveyed } from './index.js';
 
@@ -6,14 +7,28 @@ describe('a state as it is typed', () => {
   it('is a length in any unit, a number with a comma, ohms with k, M or R; and what it cannot be is said', () => {
     expect(typedState('action', '1/16', 'mm')).toEqual({ kind: 'value', value: 1.5875 });
     expect(typedState('relief', '−0,1', 'mm')).toEqual({ kind: 'value', value: -0.1 });
-    expect(typedState('resistance', '7.4k', 'mm')).toEqual({ kind: 'value', value: 7.4 });
-    expect(typedState('resistance', '0,5M', 'mm')).toEqual({ kind: 'value', value: 500 });
+    expect(typedState('resistance', '7.4k', 'mm')).toEqual({ kind: 'value', value: 7400 });
+    expect(typedState('resistance', '0,5M', 'mm')).toEqual({ kind: 'value', value: 500_000 });
+    const ohms = (id: 'resistance' | 'groundResistance', text: string) => {
+      const t = typedState(id, text, 'mm');
+      return t.kind === 'value' ? t.value : t.kind;
+    };
+    // of a coil a bare number is in thousands, of a ground it is not
+    expect(['7.4', '470R', '470 Ω', '470ohms', '20M', '20.1M', 'OL', 'o.l.', 'open'].map((t) => ohms('resistance', t))).toEqual([
+      ...[7400, 470, 470, 470, 20e6, 'wrong' as const],
+      ...[OPEN, OPEN, OPEN],
+    ]);
+    expect(['0.3', '1.2k', 'OL', 'shut'].map((t) => ohms('groundResistance', t))).toEqual([0.3, 1200, OPEN, 'wrong' as const]);
+    expect(typedState('relief', '9.9', 'mm')).toEqual({ kind: 'value', value: 9.9 });
+    expect(typedState('relief', '10.1', 'mm').kind).toBe('wrong');
+    expect(typedState('action', 'OL', 'mm').kind).toBe('wrong');
+    expect(typedState('relief', '10', 'thou')).toEqual({ kind: 'value', value: 0.254 });
     expect(typedState('humidity', '49 %', 'mm')).toEqual({ kind: 'value', value: 49 });
     expect(typedState('action', ' ', 'mm')).toEqual({ kind: 'empty' });
     for (const [id, text] of [
       ['action', 'high'],
       ['action', '90'],
-      ['resistance', '7.4M'],
+      ['resistance', '74M'],
       ['resistance', '7.4q'],
       ['humidity', 'wet'],
       ['humidity', '120'],
@@ -42,7 +57,7 @@ describe('a line of the quick log', () => {
       ['action', 'string 1', 1.9],
       ['action', 'string 6', 2.3],
     ]);
-    expect(read('dcr neck 7.4k')).toEqual([['resistance', pickup, 7.4]]);
+    expect(read('dcr neck 7.4k')).toEqual([['resistance', pickup, 7400]]);
     expect(read('rh 38 t 19')).toEqual([
       ['humidity', 'room', 38],
       ['temperature', 'room', 19],
@@ -61,7 +76,7 @@ describe('a line of the quick log', () => {
   it('has bare lengths in the chosen unit, and says what cannot be', () => {
     expect(quickLine('relief .010', s, 'inch').values[0]!.typed).toEqual({ kind: 'value', value: 0.254 });
     expect(read('relief 25')).toEqual([['relief', 'neck', 'wrong']]);
-    expect(read('dcr neck 7.4M')).toEqual([['resistance', pickup, 'wrong']]);
+    expect(read('dcr neck 74M')).toEqual([['resistance', pickup, 'wrong']]);
   });
 
   it('is a note where it is not understood: nothing that was typed is lost', () => {

@@ -123,9 +123,9 @@ const REFRET = 0.6;
 const BEYOND_ROD = 1;
 /** The two edges are equal within this, mm [trade]. */
 const EDGES_EQUAL = 0.5;
-/** A coil above this is open, below the other shorted, kΩ [memory]. */
-const OPEN = 200;
-const SHORTED = 0.05;
+/** A coil above this is open, below the other shorted, Ω [memory]. */
+const OPEN = 200_000;
+const SHORTED = 50;
 /** Relief that differs more than this between the bass and the treble side is twist, mm [trade]. */
 const TWIST = 0.15;
 /** A supply below this under load distorts, V [trade]. */

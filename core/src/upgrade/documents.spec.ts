@@ -3,7 +3,8 @@ import { partsCsv, readReadingsCsv, readPartsCsv } from '../format/index.js';
 import { isPickup, typicalPickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
-import { newId, newSettings, upgrade, upgradeAnatomy, upgradePart, upgradePlan, upgradeTarget } from './index.js';
+import { newId, newSettings, upgrade, upgradeAnatomy, upgradePart, upgradePlan, upgradeMeasured, upgradeTarget, upgradeValue } from './index.js';
+import type { AnyTarget } from '../quantity/index.js';
 
 /** A document as the program before wrote it: today's names turned round, by hand. */
 function asBefore(document: object, format: number): unknown {
@@ -39,6 +40,28 @@ describe('documents of an earlier format', () => {
   it('are asked for by their aspect; one that this program does not write is refused with its name', () => {
     expect(upgrade('anatomy', asBefore(plainAnatomy(), 1))).toEqual(plainAnatomy());
     expect(() => upgrade('circuit', { format: 1 })).toThrowError(RangeError, /circuit/);
+  });
+
+  it('have resistances in Ω that were kept in kΩ; those that tell their unit, and every other value, are left alone', () => {
+    const coil = { quantity: 'resistance', feature: 'p' };
+    expect(upgradeValue({ target: coil, value: 7.4, limit: 0.104 })).toEqual({ target: coil as AnyTarget, value: 7400, limit: 104 });
+    expect(upgradeValue({ target: coil, value: 7400, limit: 104, unit: 'Ω' }).value).toBe(7400);
+    expect(upgradeValue({ target: { quantity: 'shieldResistance', feature: 'c' }, value: 0.02, limit: 0.001 }).value).toBe(20);
+    expect(upgradeValue({ target: { quantity: 'groundResistance', feature: 'b' }, value: 0.4, limit: 0.3 }).value).toBe(0.4);
+    expect(upgradeValue({ target: { quantity: 'pocketDepth', feature: 'c', part: 'p' }, value: 18, limit: 0.05 })).toEqual({
+      target: { quantity: 'levelDepth', feature: 'c', part: 'p' },
+      value: 18,
+      limit: 0.05,
+    });
+  });
+
+  it('name what was read in a step by its target, where a level alone or nothing was told', () => {
+    const read = { value: 6.1, limit: 0.05, raw: '6.1', tool: 't' };
+    expect(upgradeMeasured({ level: 'main', ...read })).toEqual({ target: { quantity: 'levelDepth', feature: '', part: 'main' }, unit: 'mm', ...read });
+    expect(upgradeMeasured({ level: null, ...read })!.target).toEqual({ quantity: 'fitGap', feature: '' });
+    const now = { target: { quantity: 'levelDepth' as const, feature: 'c', part: 'main' }, unit: 'mm' as const, ...read };
+    expect(upgradeMeasured(now)).toBe(now);
+    expect(upgradeMeasured(null)).toBeNull();
   });
 
   it('of now come back as the very same object; those of a later program are refused', () => {

@@ -238,7 +238,7 @@ describe('a workshop that an earlier program wrote', () => {
       expect(answer.status).withContext(JSON.stringify(answer.body)).toBe(201);
       const { ledger, readings } = await body<{ ledger: LedgerEntry[]; readings: Reading[] }>(o, `/api/instruments/${s.job.instrument}/passport`);
       expect(ledger.find((l) => l.wrong)?.wrong?.flaw).toEqual({ by: 0.4, side: 'neck', level: 'main' });
-      expect(ledger.find((l) => l.measured)?.measured?.level).toBe('main');
+      expect(ledger.find((l) => l.measured)?.measured?.target.part).toBe('main');
       expect(readings.filter((r) => r.target.quantity === 'levelDepth').length).toBeGreaterThan(1);
     } finally {
       await o.close();

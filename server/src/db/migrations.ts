@@ -12,6 +12,7 @@ import { ownWork } from './0010-own-work.js';
 import { movements } from './0011-movements.js';
 import { cutsApart } from './0012-cuts-apart.js';
 import { aspects } from './0013-aspects.js';
+import { units } from './0014-units.js';
 
 interface Migration {
   readonly name: string;
@@ -20,7 +21,22 @@ interface Migration {
 }
 
 /** Every migration in order, under plain names: the same in specs and in the build. */
-const ALL: readonly Migration[] = [workshop, drawer, surveys, shelf, choices, consents, mishaps, plainNames, locale, ownWork, movements, cutsApart, aspects];
+const ALL: readonly Migration[] = [
+  workshop,
+  drawer,
+  surveys,
+  shelf,
+  choices,
+  consents,
+  mishaps,
+  plainNames,
+  locale,
+  ownWork,
+  movements,
+  cutsApart,
+  aspects,
+  units,
+];
 
 export const migrations: Knex.MigrationSource<Migration> = {
   getMigrations: () => Promise.resolve([...ALL]),

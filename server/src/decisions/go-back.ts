@@ -3,7 +3,7 @@ import { evaluateChoice, goBack } from '@rinnovo/core/house';
 import type { ReturnPlan } from '@rinnovo/contract';
 import type { Evaluation } from '@rinnovo/core/check';
 import { hasStarted, isOwn, type Operation } from '@rinnovo/core/operation';
-import type { Return, WorkSoFar } from '@rinnovo/core/record';
+import { depthsRead, type Return, type WorkSoFar } from '@rinnovo/core/record';
 import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
@@ -46,9 +46,7 @@ function soFar(o: Operation, ledger: readonly LedgerEntry[]): WorkSoFar {
     does: o.does,
     state: o.state,
     steps: mine.map((l) => ({ kind: l.step.replace(/^\d+ /, ''), drill: l.numbers['drillDiameter'] ?? null })),
-    depths: mine.flatMap((l) =>
-      l.measured?.level != null ? [{ level: l.measured.level, value: l.measured.value, limit: l.measured.limit, entry: l.id }] : [],
-    ),
+    depths: depthsRead(mine),
     entry: mine.at(-1)?.id ?? '',
   };
 }

@@ -1,5 +1,5 @@
 import type { LedgerEntry } from '@rinnovo/core/job';
-import { newKind, newLabels, withNewNames } from '@rinnovo/core/upgrade';
+import { newKind, newLabels, upgradeMeasured, withNewNames } from '@rinnovo/core/upgrade';
 import { knownAt } from '@rinnovo/core/instrument';
 import type { Knex } from 'knex';
 
@@ -26,7 +26,8 @@ const COLUMNS = [
 
 /** Entries keep the bytes that they were written with: older ones are read under today's names. */
 function toEntry({ revision_before, revision_after, at, ...r }: Row): LedgerEntry {
-  const { measured, wrong } = withNewNames({ measured: r.measured, wrong: r.wrong }) as Pick<LedgerEntry, 'measured' | 'wrong'>;
+  const { measured: read, wrong } = withNewNames({ measured: r.measured, wrong: r.wrong }) as Pick<LedgerEntry, 'wrong'> & { readonly measured: unknown };
+  const measured = upgradeMeasured(read);
   const renamed = { kind: newKind(r.kind) as LedgerEntry['kind'], numbers: newLabels(r.numbers), measured, wrong };
   return { ...r, ...renamed, before: knownAt({ anatomy: revision_before }), after: knownAt({ anatomy: revision_after }), at: at.toISOString() };
 }

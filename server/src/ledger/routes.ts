@@ -1,5 +1,6 @@
 import { afterStep, judgeStep } from '@rinnovo/core/house';
 import { idParam, logStep, pageQuery } from '@rinnovo/contract';
+import { quantityOf } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { addRevision, lockRevisions } from '../anatomy/queries.js';
@@ -50,7 +51,8 @@ export function ledgerRoutes(db: Knex): Router {
           note: body.note,
           minutes: body.minutes,
           wrong: body.wrong ? JSON.stringify(body.wrong) : null,
-          measured: body.measured ? JSON.stringify({ level: outcome.level, ...body.measured }) : null,
+          measured:
+            body.measured && outcome.target ? JSON.stringify({ target: outcome.target, unit: quantityOf(outcome.target).unit, ...body.measured }) : null,
           numbers: JSON.stringify(outcome.numbers),
           revision_before: newest.anatomy,
           revision_after: after.anatomy,

@@ -1,6 +1,6 @@
 import type { BlindSession, ShownReading } from '@rinnovo/contract';
-import type { AnyTarget, Reading } from '@rinnovo/core/quantity';
-import { upgradeTarget } from '@rinnovo/core/upgrade';
+import type { AnyTarget, Reading, Under } from '@rinnovo/core/quantity';
+import { upgradeValue } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 
 interface Row {
@@ -9,6 +9,8 @@ interface Row {
   target: unknown;
   value: number;
   limit: number;
+  unit: string | null;
+  under: Under | null;
   raw: string;
   tool: string;
   person: string;
@@ -22,21 +24,20 @@ function toReading(r: Row): Reading {
   return {
     id: r.id,
     instrument: r.instrument,
-    target: upgradeTarget(r.target),
-    value: r.value,
-    limit: r.limit,
+    ...upgradeValue(r),
     raw: r.raw,
     tool: r.tool,
     person: r.person,
     at: r.at.toISOString(),
     blind: r.blind,
+    ...(r.under ? { under: r.under } : {}),
     survey: r.survey,
     corrects: r.corrects,
   };
 }
 
 /** What a reading is stated by; keys and write ids stay in the database. */
-const COLUMNS = ['id', 'instrument', 'target', 'value', 'limit', 'raw', 'tool', 'person', 'at', 'blind', 'survey', 'corrects'];
+const COLUMNS = ['id', 'instrument', 'target', 'value', 'limit', 'unit', 'under', 'raw', 'tool', 'person', 'at', 'blind', 'survey', 'corrects'];
 
 /** Every reading of an instrument, oldest first. */
 export async function readingsOf(db: Knex, instrument: string): Promise<readonly Reading[]> {

@@ -2,7 +2,7 @@ import { blindSession, idParam, noQuery, pageQuery, takeReading, type TakeReadin
 import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
 import { isPlace, surveyedOf } from '@rinnovo/core/survey';
-import { isState, QUANTITIES, secondReading, STATES, targetKey, type AnyTarget, type Reading } from '@rinnovo/core/quantity';
+import { canBe, isState, quantityOf, secondReading, targetKey, type AnyTarget, type Reading, type Under } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -29,13 +29,19 @@ export function readingRoutes(db: Knex): Router {
         const now = await anatomyOf(trx, body.instrument);
         const key = targetKey(body.target);
         await demandPlace(trx, body.instrument, now.document, body.target);
-        const { min, max, unit } = isState(body.target) ? STATES[body.target.quantity] : QUANTITIES[body.target.quantity];
-        if (body.value < min || body.value > max || (unit === 'choice' && !Number.isInteger(body.value)))
+        const kept = quantityOf(body.target);
+        const { min, max, unit } = kept;
+        if (!canBe(kept, body.value))
           throw new ProblemError('cannot-be', {
-            errors: [{ pointer: '/value', detail: `must be ${unit === 'choice' ? 'a whole number ' : ''}between ${min} and ${max} ${unit}` }],
+            errors: [
+              {
+                pointer: '/value',
+                detail: `must be ${unit === 'choice' ? 'a whole number ' : ''}between ${min} and ${max} ${unit}${kept.open ? ', or open' : ''}`,
+              },
+            ],
           });
         const earlier = await readingsOf(trx, body.instrument);
-        await demandSurvey(trx, body, earlier);
+        const under = await underOf(trx, body, earlier);
         if (body.session !== null) {
           const closed = await trx('blind_sessions')
             .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
@@ -48,6 +54,8 @@ export function readingRoutes(db: Knex): Router {
           id: params.id,
           ...plain,
           target: JSON.stringify(body.target),
+          unit,
+          under: under && JSON.stringify(under),
           target_key: key,
           person,
           blind: session !== null,
@@ -96,19 +104,22 @@ export function readingRoutes(db: Knex): Router {
   return router;
 }
 
-/** A reading goes into an open survey; into a signed one only as a correction of one of its readings, and each reading is corrected once. */
-async function demandSurvey(trx: Knex, body: TakeReading, earlier: readonly Reading[]): Promise<void> {
+/** What a reading is taken under. It goes into an open survey; into a signed one only as a correction of one of its readings, and each reading is corrected once. */
+async function underOf(trx: Knex, body: TakeReading, earlier: readonly Reading[]): Promise<Under | null> {
   const wrong = (pointer: string, detail: string): ProblemError => new ProblemError('cannot-be', { errors: [{ pointer, detail }] });
+  let under: Under | null = null;
   if (body.survey !== null) {
     const survey = await surveyById(trx, body.survey, true);
     if (survey.instrument !== body.instrument) throw wrong('/survey', 'belongs to another instrument');
     if (body.corrects === null) demandOpen(survey);
+    under = { strings: survey.strings, tuning: survey.tuning };
   }
-  if (body.corrects === null) return;
+  if (body.corrects === null) return under;
   const old = earlier.find((r) => r.id === body.corrects);
   if (old?.survey !== body.survey) throw wrong('/corrects', 'must be a reading of the same survey');
   if (earlier.some((r) => r.corrects === body.corrects))
     throw new ProblemError('not-now', { detail: 'That reading is already corrected. Correct the correction.' });
+  return old.under ?? under;
 }
 
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */

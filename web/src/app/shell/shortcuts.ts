@@ -6,7 +6,7 @@ import type { LengthUnit } from '@rinnovo/core/measure';
 import { viewActions, viewFeature } from '../state/view.feature';
 import { STAGES } from './keys';
 
-const NEXT_UNIT: Readonly<Record<LengthUnit, LengthUnit>> = { mm: 'fraction', fraction: 'inch', inch: 'mm' };
+const NEXT_UNIT: Readonly<Record<LengthUnit, LengthUnit>> = { mm: 'fraction', fraction: 'inch', inch: 'thou', thou: 'mm' };
 
 /** The keyboard's reach over the whole application; typing in a field is left alone. */
 @Injectable({ providedIn: 'root' })

@@ -27,6 +27,7 @@ import { Icon } from '../ui/icon';
         <mat-button-toggle value="mm">mm</mat-button-toggle>
         <mat-button-toggle value="fraction">1/64 in</mat-button-toggle>
         <mat-button-toggle value="inch">.001 in</mat-button-toggle>
+        <mat-button-toggle value="thou">thou</mat-button-toggle>
       </mat-button-toggle-group>
       <mat-form-field class="who" subscriptSizing="dynamic">
         <mat-select [value]="who.id()" (valueChange)="who.choose($event)" aria-label="Who works here" placeholder="Who works here?">

@@ -1,6 +1,6 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import { SET_UPS, type SetUpId } from '@rinnovo/core/cut';
-import type { LengthUnit } from '@rinnovo/core/measure';
+import { LENGTH_UNITS, type LengthUnit } from '@rinnovo/core/measure';
 
 export interface ViewFeature {
   readonly unit: LengthUnit;
@@ -22,7 +22,7 @@ export function rememberedView(): ViewFeature {
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<ViewFeature>;
     return {
-      unit: kept.unit === 'fraction' || kept.unit === 'inch' ? kept.unit : plain.unit,
+      unit: LENGTH_UNITS.find((u) => u === kept.unit) ?? plain.unit,
       theme: kept.theme === 'dark' ? 'dark' : plain.theme,
       setUp: SET_UPS.find((x) => x === kept.setUp) ?? plain.setUp,
     };

@@ -2,7 +2,7 @@ import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, Elemen
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import { likelyUnit, parseLength, type LengthError } from '@rinnovo/core/measure';
+import { likelyUnit, parseLength, unitWord, type LengthError } from '@rinnovo/core/measure';
 import { lengthText, otherLengthText } from '@rinnovo/words';
 import { viewFeature } from '../state/view.feature';
 
@@ -79,7 +79,7 @@ export class LengthField {
     const p = this.parsed();
     return p.ok && p.mm >= this.min() && p.mm <= this.max() ? p.mm : null;
   });
-  protected readonly unitWord = computed(() => (this.unit() === 'mm' ? 'mm' : 'in'));
+  protected readonly unitWord = computed(() => unitWord(this.unit()));
   protected readonly other = computed(() => {
     const p = this.parsed();
     return [p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '', this.note()].filter(Boolean).join(', ');
@@ -107,9 +107,8 @@ export class LengthField {
   private outOfRange(mm: number): string {
     const [min, max] = [this.min(), this.max()];
     const typed = this.text().trim();
-    const meant = /^[\d.,]+$/.test(typed) ? likelyUnit(mm, { min, max }) : null;
-    const hint =
-      meant === 'inch' && this.unit() === 'mm' ? ` Did you mean ${typed}in?` : meant === 'mm' && this.unit() !== 'mm' ? ` Did you mean ${typed}mm?` : '';
+    const meant = /^[\d.,]+$/.test(typed) ? likelyUnit(mm, { min, max }, this.unit()) : null;
+    const hint = meant === null ? '' : ` Did you mean ${typed}${meant}?`;
     return `${lengthText(mm, this.unit())} is out of range: ${lengthText(min, this.unit())} to ${lengthText(max, this.unit())}.${hint}`;
   }
 

@@ -1,4 +1,5 @@
-import { MM_PER_INCH, type LengthUnit } from '@rinnovo/core/measure';
+import type { LengthUnit } from '@rinnovo/core/measure';
+import { asTyped } from '@rinnovo/words';
 import type { PlainShape, Point } from '@rinnovo/core/shape';
 
 /** A length that can be typed, mm. */
@@ -36,7 +37,7 @@ export function resized(s: PlainShape, typed: ReadonlyMap<string, number>): Plai
 /** What stands in a field for a value; nothing for one that is not known. */
 export function fieldText(mm: number, unit: LengthUnit): string {
   if (!Number.isFinite(mm)) return '';
-  return unit === 'mm' ? String(Math.round(mm * 1000) / 1000) : `${(mm / MM_PER_INCH).toFixed(4)}in`;
+  return asTyped(mm, unit);
 }
 
 /** All texts of some fields. */

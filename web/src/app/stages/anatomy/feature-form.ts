@@ -30,10 +30,10 @@ import {
   type Condition,
   type HoleFace,
 } from '@rinnovo/core/instrument';
-import { isMeasured, parseLength, type Dimension } from '@rinnovo/core/measure';
+import { isMeasured, MM_PER_INCH, parseLength, unitWord, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
-import { CONDITION_WORDS, lengthText, nameOf, FACE_WORDS } from '@rinnovo/words';
+import { asTyped, CONDITION_WORDS, lengthText, nameOf, FACE_WORDS } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -71,8 +71,8 @@ export class FeatureForm {
   protected readonly name = linkedSignal(computed(() => this.feature()?.of.name ?? ''));
   protected readonly condition = linkedSignal<Condition>(computed(() => this.feature()?.of.condition ?? 'sound'));
   protected readonly copies = signal('5');
-  protected readonly step = linkedSignal((): string => (this.unit() === 'mm' ? '25' : '1'));
-  protected readonly unitWord = computed(() => (this.unit() === 'mm' ? 'mm' : 'in'));
+  protected readonly step = linkedSignal((): string => asTyped(this.unit() === 'mm' ? 25 : MM_PER_INCH, this.unit()));
+  protected readonly unitWord = computed(() => unitWord(this.unit()));
   protected readonly rowAlong = signal(true);
   protected readonly refusal = signal<string | null>(null);
   /** What is at its one size that a tool read: changed by a reading only. */

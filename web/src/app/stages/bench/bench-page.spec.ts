@@ -22,7 +22,10 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     outcome: 'done',
     note: '',
     minutes: null,
-    measured: measured === null ? null : { level: 'main', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
+    measured:
+      measured === null
+        ? null
+        : { target: { quantity: 'levelDepth', feature: 'route', part: 'main' }, unit: 'mm', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
     wrong: null,
     numbers: {},
     before: knownAt({ anatomy: 1 }),

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import { MM_PER_INCH } from '@rinnovo/core/measure';
+import { asTyped } from '@rinnovo/words';
 import type { Placement } from '@rinnovo/core/shape';
 import { LengthField } from '../../ui/length-field';
 import { viewFeature } from '../../state/view.feature';
@@ -72,7 +72,7 @@ export class PoseFields {
   });
   private readonly shown = computed(() => {
     const { x, y, turn } = this.at();
-    const text = (mm: number): string => (this.unit() === 'mm' ? mm.toFixed(2) : `${(mm / MM_PER_INCH).toFixed(4)}in`);
+    const text = (mm: number): string => (this.unit() === 'mm' ? mm.toFixed(2) : asTyped(mm, this.unit()));
     return { x: text(x), y: text(y), turn: turn.toFixed(1) };
   });
 

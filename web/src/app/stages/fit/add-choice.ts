@@ -13,7 +13,7 @@ import { parts } from '../../state/resources';
 import { selectAnatomy, selectPlan } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
-import { FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
+import { asTyped, FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
 
 /** A new hole is no place of the instrument yet; nothing at all can go to a place, too. */
 const NEW = 'new hole';
@@ -144,7 +144,7 @@ export class AddChoice {
   protected readonly problem = signal<string | null>(null);
 
   private typed(mm: number | undefined): string {
-    return mm === undefined ? '' : this.unit() === 'mm' ? String(mm) : `${mm}mm`;
+    return mm === undefined ? '' : asTyped(mm, this.unit());
   }
 
   protected add(event: Event): void {

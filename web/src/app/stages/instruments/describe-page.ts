@@ -1,3 +1,4 @@
+import { asTyped } from '@rinnovo/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -34,9 +35,7 @@ export class DescribePage {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
 
   protected readonly groups = SIZE_GROUPS;
-  protected readonly texts = signal<Readonly<Record<string, string>>>(
-    Object.fromEntries(ALL_FIELDS.map((f) => [f.key, this.unit() === 'mm' ? String(f.start) : `${f.start}mm`])),
-  );
+  protected readonly texts = signal<Readonly<Record<string, string>>>(Object.fromEntries(ALL_FIELDS.map((f) => [f.key, asTyped(f.start, this.unit())])));
   protected readonly label = signal('');
   protected readonly title = signal('');
   protected readonly ownerSays = signal('');

@@ -1,4 +1,4 @@
-import type { Wrong } from '@rinnovo/core/job';
+import { levelRead, type Wrong } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
@@ -117,7 +117,9 @@ export class RecordPage {
       lesson: e.wrong?.lesson ?? '',
       minutes: e.minutes === null ? '' : withUnit(fixed(e.minutes, 1), 'min'),
       pictures: (this.photographs().data ?? []).filter((p) => p.operation === e.operation && p.step === e.step),
-      read: e.measured ? `${e.measured.level === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${fixed(e.measured.limit, 2)}` : '',
+      read: e.measured
+        ? `${levelRead(e.measured) === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${fixed(e.measured.limit, 2)}`
+        : '',
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),

@@ -81,7 +81,12 @@ interface Side {
             <tbody>
               @for (r of rows(); track r.title) {
                 <tr [class.differs]="r.differs">
-                  <th scope="row">{{ r.title }}</th>
+                  <th scope="row">
+                    {{ r.title }}
+                    @if (r.otherTension) {
+                      <span class="soft">◇ other strings or tuning</span>
+                    }
+                  </th>
                   <td class="number">{{ r.from }}</td>
                   <td class="number">{{ r.to }}</td>
                   <td class="number">{{ r.differs ? '≠ ' : '' }}{{ r.change }}</td>
@@ -189,7 +194,16 @@ export class ComparePage {
     const own = this.surveys().map((s): Side => {
       const { readings } = stateOf(surveyed, readingsIn(s.id, this.readings()));
       const word = `${SURVEY_KIND_WORDS[s.kind]}, ${dateText(s.begun)}${s.signed ? '' : ', open'}`;
-      return { id: s.id, word, values: readings.map(({ target, reading }) => ({ target, value: reading.value, limit: reading.limit })) };
+      return {
+        id: s.id,
+        word,
+        values: readings.map(({ target, reading }) => ({
+          target,
+          value: reading.value,
+          limit: reading.limit,
+          ...(reading.under ? { under: reading.under } : {}),
+        })),
+      };
     });
     return [...own, ...(this.held().data ?? []).map((p): Side => ({ id: p.id, word: `Profile: ${p.name}`, values: p.values }))];
   });
@@ -249,6 +263,7 @@ export class ComparePage {
 
   private row(d: Difference) {
     const text = (v: StateValue | null): string => (v ? stateText(d.target.quantity, v.value, this.unit()) : '—');
-    return { title: stateTitle(d.target, this.names()), from: text(d.from), to: text(d.to), change: changeText(d, this.unit()), differs: d.differs };
+    const { differs, otherTension } = d;
+    return { title: stateTitle(d.target, this.names()), from: text(d.from), to: text(d.to), change: changeText(d, this.unit()), differs, otherTension };
   }
 }

@@ -1,3 +1,4 @@
+import { unitWord } from '@rinnovo/core/measure';
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -162,13 +163,15 @@ export class StepGrid {
   protected readonly choices = computed(() => answersOf(this.quantity()));
   protected readonly unitWord = computed(() => {
     const u = STATES[this.quantity()].unit;
-    return u === 'choice' ? '' : `, ${u === 'mm' && this.unit() !== 'mm' ? 'in' : u}`;
+    if (u === 'choice') return '';
+    const bare = u === 'Ω' && STATES[this.quantity()].bare === 1000 ? 'kΩ' : u;
+    return `, ${u === 'mm' ? unitWord(this.unit()) : bare}`;
   });
   protected readonly tool = computed(() => {
     const q = STATES[this.quantity()];
     if (q.unit === 'choice') return `By ${STATE_TOOL_WORDS[q.by]}.`;
     const share = q.share === undefined ? '' : ` and ${withUnit(fixed(q.share * 100, 0), '%')}`;
-    return `With the ${STATE_TOOL_WORDS[q.by]}: ± ${q.unit === 'mm' ? stateText(q.id, q.limit, this.unit()) : withUnit(String(q.limit), q.unit)}${share}.`;
+    return `With the ${STATE_TOOL_WORDS[q.by]}: ± ${stateText(q.id, q.limit, this.unit())}${share}.`;
   });
   protected readonly waits = computed(() => {
     const s = this.survey();

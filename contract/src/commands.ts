@@ -1,7 +1,7 @@
 import { CAUSES, CONSENT_WAYS, MISHAPS, SIDES, WAYS_ON, type AcceptedThin, type Consent, type Job, type SeenNumber, type Wrong } from '@rinnovo/core/job';
 import type { Loose } from './loose.js';
 import { LISTS } from '@rinnovo/core/house/lists';
-import { SETTING_KEYS, DEFAULT_SETTINGS, type OperationKind, type SettingKey } from '@rinnovo/core/operation';
+import { BY_HAND, DEFAULT_SETTINGS, PHASES, SETTING_KEYS, type OperationKind, type OwnWork, type SettingKey } from '@rinnovo/core/operation';
 import { QUANTITIES, STATES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { ASPECTS, STARTING_KINDS, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import { RULE_IDS, SURVEY_KINDS, WORK_KINDS, type RuleId, type Severity, type Skipped, type SurveyKind, type WorkKind } from '@rinnovo/core/survey';
@@ -341,6 +341,29 @@ export interface ReorderWork {
   readonly order: readonly string[];
 }
 export const reorderWork = Joi.object<Loose<ReorderWork>, true>({ order: Joi.array().items(uuid).max(500).unique().required() });
+
+/** Work that is put into a job by hand; where it is done: a feature, or the whole instrument. */
+export interface KeepOwnWork extends OwnWork {
+  readonly job: string;
+  readonly kind: OperationKind;
+  readonly feature: string | null;
+}
+export const keepOwnWork = Joi.object<Loose<KeepOwnWork>, true>({
+  job: uuid.required(),
+  kind: oneOf(Object.values(LISTS.operations).flatMap((o) => (o.byHand ? [o.kind] : []))).required(),
+  // a plain line is nothing without its words
+  line: Joi.string()
+    .trim()
+    .max(200)
+    .when('kind', { is: BY_HAND, then: Joi.string().trim().min(1).max(200), otherwise: Joi.string().trim().allow('').max(200) })
+    .required(),
+  minutes: Joi.number().min(0).max(6000).required(),
+  wait: Joi.number().min(0).max(100_000).required(),
+  phase: oneOf(PHASES).required(),
+  after: Joi.array().items(uuid).max(20).unique().required(),
+  before: Joi.array().items(uuid).max(20).unique().required(),
+  feature: localId.allow(null).required(),
+});
 
 export interface AcceptBreak {
   readonly job: string;

@@ -19,6 +19,7 @@ import { jobRoutes } from './jobs/jobs.js';
 import { workRoutes } from './jobs/work-routes.js';
 import { lessonRoutes } from './ledger/lessons.js';
 import { instrumentLedgerRoutes, ledgerRoutes } from './ledger/routes.js';
+import { ownWorkRoutes } from './operations/own-work-routes.js';
 import { orderRoutes } from './operations/routes.js';
 import { outlineRoutes } from './outlines/routes.js';
 import { partRoutes } from './parts/routes.js';
@@ -98,6 +99,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/jobs/:id/plan', planRoutes(db));
   api.use('/jobs/:id/work', workRoutes(db));
   api.use('/jobs/:id/template', templateRoutes(db));
+  api.use('/own-work', ownWorkRoutes(db));
   api.use('/', orderRoutes(db));
   api.use('/jobs', jobRoutes(db));
   api.use('/', readingRoutes(db));

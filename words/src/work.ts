@@ -1,7 +1,7 @@
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/job';
 import type { AskedGap, ConfirmId, GateItem } from '@rinnovo/core/gate';
 import type { LengthUnit } from '@rinnovo/core/measure';
-import type { CautionId, OperationKind } from '@rinnovo/core/operation';
+import type { CautionId } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
 import { lengthText } from './length.js';
@@ -61,6 +61,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   potToItsStop: 'Turn a pot to its stop before its knob goes on.',
   photographFirst: 'Photograph and measure as found before the first screw.',
   screwsInOrder: 'Keep screws, springs and saddles in order from the first minute.',
+  ownOrder: 'You put it in this place.',
   lastLook: 'Check strap pins, covers and screws last of all.',
   backBeforeRefitting: 'Restore the place before refitting the old pickup.',
   partInHand: 'Have the part in hand before its step starts.',
@@ -76,10 +77,11 @@ export const BENCH_WORDS: Readonly<Record<string, string>> = {
   electronics: 'Lift out what is soldered in before cutting in its cavity.',
 };
 
-export function brokenText(b: BrokenRule, kindOf: (operation: string) => OperationKind | undefined): string {
+/** Which rule an order breaks; `titleOf`: what an operation is called. */
+export function brokenText(b: BrokenRule, titleOf: (operation: string) => string | undefined): string {
   const [first, second] = b.operations.map((o) => {
-    const kind = kindOf(o);
-    return kind ? `‘${operationName(kind)}’` : 'something';
+    const title = titleOf(o);
+    return title === undefined ? 'something' : `‘${title}’`;
   });
   return b.kind === 'order' ? `${first} should come before ${second}.` : `${first} needs an operation that is not in the plan.`;
 }
@@ -90,10 +92,9 @@ const HINDRANCES: Readonly<Record<GateRule['state'], string>> = {
   ownerAgreed: 'Ask the owner: a part is cut down only with consent.',
 };
 
-export function hindranceText(h: Hindrance, kindOf: (operation: string) => OperationKind | undefined): string {
+export function hindranceText(h: Hindrance, titleOf: (operation: string) => string | undefined): string {
   if (h.kind === 'gate') return HINDRANCES[h.state];
-  const kind = kindOf(h.operation);
-  return `First: ${kind ? operationName(kind) : 'earlier work'}.`;
+  return `First: ${titleOf(h.operation) ?? 'earlier work'}.`;
 }
 
 /** What a person confirms before wood is cut. */

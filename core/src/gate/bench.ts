@@ -1,6 +1,6 @@
 import { cavityOfRoute, isFitted, type Choice, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import { hasStarted, isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
+import { hasStarted, isByHand, isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
 import { benchState, hindrances, inOrder, nextOperation, withBench, type BenchChange, type Hindrance, type Waiver } from '../order/index.js';
 import { freeOf, isOfPart } from '../part/index.js';
 import { idOf, operationsNow, usualMinutes, type PlannedOperation } from '../work/index.js';
@@ -54,8 +54,9 @@ export function operationsOfBench(
   const wanted = Object.entries(choices).map(([decision, choice]) => ({ decision, job, choice }));
   // how things lie on the bench outlasts the decision that asked for it
   const changes = operations.flatMap((o) => (isChange(o) && hasStarted(o) ? [asChange(rows, o, state)] : []));
-  const own = operations.filter((o) => !isChange(o));
-  const ordered = inOrder(rows, operationsNow(rows, own, wanted, state));
+  const made = operations.filter((o) => !isChange(o) && !isByHand(o));
+  const byHand = operations.flatMap((o) => (isByHand(o) && o.state !== 'dropped' ? [asOwn(rows, o, state)] : []));
+  const ordered = inOrder(rows, [...operationsNow(rows, made, wanted, state), ...byHand]);
   const finished = new Map(log.map((l) => [l.operation, l.at]));
   const over = new Set(changes.flatMap((c) => (c.state === 'done' ? [c.id] : [])));
   const asked = withBench(rows, ordered, benchState(rows, changes, finished)).map((x) => {
@@ -69,6 +70,19 @@ export function operationsOfBench(
 }
 
 const isChange = (o: Operation): boolean => o.source.of === 'job';
+
+/** Own work as the bench takes it: where and how long whoever put it in said. */
+function asOwn(rows: GateRows, o: Operation, state: PlanState): PlannedOperation {
+  const { minutes = usualMinutes(rows, o.kind, state), wait = 0 } = o.own ?? {};
+  return {
+    ...o,
+    at: { features: o.subject.id === '' ? [] : [o.subject.id], cavities: [], zones: [], holes: [] },
+    bench: { needs: [], makes: [] },
+    minutes,
+    moves: [],
+    ...(wait > 0 ? { waitAfter: { until: 'cure', minutes: wait } } : {}),
+  };
+}
 
 /** A change of the bench, with what it makes by the row of what it changes. */
 function asChange(rows: GateRows, o: Operation, state: PlanState): PlannedOperation {

@@ -3,7 +3,7 @@ import type { OrderRows } from '../order/index.js';
 import type { WorkRows } from '../work/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
-import type { Act, CautionId, OperationKind, StepKind, Work } from '../operation/index.js';
+import type { Act, CautionId, Operation, OperationKind, StepKind, Work } from '../operation/index.js';
 import type { Target } from '../quantity/index.js';
 
 /** A number on a card, large, with its sum behind it. */
@@ -62,7 +62,7 @@ export interface GateRows extends WorkRows, OrderRows {
 /** What the cards of an operation are written from. */
 export interface CardContext {
   readonly rows: GateRows;
-  readonly operation: Pick<Work, 'kind' | 'does' | 'at'>;
+  readonly operation: Pick<Work, 'kind' | 'does' | 'at'> & Pick<Operation, 'own'>;
   readonly choice: Choice | null;
   /** The instrument as it is now, the shelf, the tools, the drawers. */
   readonly state: PlanState;

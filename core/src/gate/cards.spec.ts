@@ -72,7 +72,7 @@ describe('the steps of each kind of work', () => {
     // whatever is registered has its case here or below
     const below = [
       ...['boreBulk', 'boreWells', 'routePasses', 'fixTemplate', 'testFit', 'cutCavity', 'cutChannel', 'deepenBore', 'deepenRoute'],
-      ...['drillHole', 'drillRow', 'fitHardware', 'fitSleeve', 'openHole', 'plugHole', 'removeHardware', 'trimPart'],
+      ...['byHand', 'drillHole', 'drillRow', 'fitHardware', 'fitSleeve', 'openHole', 'plugHole', 'removeHardware', 'trimPart'],
     ];
     expect(Object.keys(HOUSE.cards).sort()).toEqual([...Object.keys(plain), ...below].sort());
   });
@@ -258,6 +258,19 @@ describe('the steps of each kind of work', () => {
     const without = cards('plugHole', { does: closed, state: { ...s, stock: [] } });
     expect([told(without[0]!), without[2]!.names['dowel']]).toEqual([['boreForPlug', { drillDiameter: 8 }, null], '']);
     expect(steps('plugHole', { does: closed, state: stateWith([hole('h', 'pot', null)]) })).toEqual(['layOutClamps', 'gluePlug', 'waitForGlue', 'levelPlug']);
+  });
+
+  it('that somebody put in on a line: the line, and the rest after it where there is one', () => {
+    const own = (wait: number) => ({ line: 'Oil the board', minutes: 5, wait, phase: 'set up' as const, after: [], before: [] });
+    const of = (wait: number | null): readonly StepCard[] =>
+      noBench.cardsOf(operationOf('byHand', wait === null ? {} : { own: own(wait) }), {
+        ...{ state: stateWith(), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [] },
+      });
+    expect(of(720).map((c) => [c.kind, c.names])).toEqual([
+      ['doOwn', { line: 'Oil the board' }],
+      ['letRest', { minutes: 720 }],
+    ]);
+    expect([of(0).map((c) => c.kind), of(null)]).toEqual([['doOwn'], []]);
   });
 
   it('that deepens a bore: to its depth, then the part is tried', () => {

@@ -10,6 +10,8 @@ describe('the unit that was meant', () => {
     // 44 typed in thou is 1.1 mm: mm were meant; 1730 typed in mm were thou; 1.75 in thou were inches
     expect(likelyUnit(44 * 0.0254, thickness, 'thou')).toBe('mm');
     expect(likelyUnit(1730, thickness, 'mm')).toBe('thou');
+    // 51 in a field of 1 to 50 is only too much
+    expect(likelyUnit(51, { min: 1, max: 50 }, 'mm')).toBeNull();
     expect(likelyUnit(1.75 * 0.0254, thickness, 'thou')).toBe('in');
   });
 });

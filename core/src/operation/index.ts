@@ -3,3 +3,4 @@ export { PHASES, STATIONS, type OperationRow, type Phase, type Station } from '.
 export * from './rows.js';
 export * from './settings.js';
 export type { CautionId, StepKind, Steps } from './steps.js';
+export * from './own-work.js';

@@ -1,5 +1,7 @@
 import type { Aspect, Change, Lapsed } from '../instrument/index.js';
-import type { OperationKind } from './rows.js';
+import type { OwnWork } from './own-work.js';
+import type { Phase } from './row.js';
+import { operationRow, type OperationKind, type OperationRows } from './rows.js';
 
 /** One thing done to an instrument. */
 export type Act = Change;
@@ -60,17 +62,27 @@ export interface Operation extends Omit<Work, keyof Placed> {
   readonly state: OperationState;
   /** The technician's own place in the order; null while the rules decide. */
   readonly rank: number | null;
+  /** Put in by hand. */
+  readonly own?: OwnWork;
 }
 
 /** The same with where it is done. */
 export type PlacedOperation = Operation & Placed;
+
+/** The stage that an operation belongs to: its kind's, or where whoever put it in wants it. */
+export function phaseOf(rows: Pick<OperationRows, 'operations'>, { kind, own }: Pick<Operation, 'kind' | 'own'>): Phase {
+  return own?.phase ?? operationRow(rows, kind).phase;
+}
+
+/** Was it put in by hand? Then no plan makes it, and no decision owns it. */
+export const isByHand = (o: { readonly source: Source }): boolean => o.source.of === 'hand';
 
 /** Has work on it begun? Then it is neither made again nor taken back. */
 export function hasStarted(o: { readonly state: OperationState }): boolean {
   return o.state === 'doing' || o.state === 'done' || o.state === 'failed';
 }
 
-/** Is it a decision's own work? What is changed on the bench for it is not: that outlasts it, and keeps none from being taken back. */
+/** Is it work that is stored as it was made? What is changed on the bench is not until it has begun, and keeps no decision from being taken back. */
 export function isOwn(o: { readonly source: Source }): boolean {
   return o.source.of !== 'job';
 }

@@ -30,6 +30,8 @@ export interface OperationRow {
   /** Can it be taken back: wood that is cut cannot, and needs clear to cut; a part that is cut down only by another part. */
   readonly undo: 'yes' | 'part' | 'no';
   readonly station: Station;
+  /** It changes nothing, and may be put into a job by hand. */
+  readonly byHand?: true;
   /** The shop's numbers that add up to its working time. */
   readonly minutes: readonly SettingKey[];
   /** The step that does it: once that is logged, what the operation does counts as done. Null where only its end does. */

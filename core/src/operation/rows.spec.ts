@@ -5,6 +5,7 @@ import { DEFAULT_SETTINGS, SETTING_KEYS } from './index.js';
 
 /** Stage | can it be taken back | where | what it takes from | the step that does it | its levels | marked out first | its minutes. */
 const KINDS: Readonly<Record<string, string>> = {
+  byHand: 'set up | yes | bench | - | - | - | - | -',
   meterPart: 'survey | yes | bench | - | - | - | - | minutesSetUp',
   removePart: 'strip | yes | iron | - | takeOut | - | - | minutesSwap',
   takeOffInsert: 'strip | yes | bench | - | takePlateOff | - | - | minutesSetUp',

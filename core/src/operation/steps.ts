@@ -9,6 +9,8 @@ export type Steps = Readonly<Record<StepKind, readonly CautionId[]>>;
 
 /** Every kind of step [trade: docs/trade/operation.md, Cautions]. */
 export const STEPS: Steps = {
+  doOwn: [],
+  letRest: [],
   unplug: ['router'],
   changeBit: ['router'],
   setDepth: [],

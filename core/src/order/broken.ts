@@ -27,7 +27,7 @@ export function brokenRules(rows: OrderRows, ordered: readonly PlacedOperation[]
   const strength = new Map(rules.map((r) => [r.id, r.strength]));
   const wrong = edgesOf(rows, ordered)
     .filter((e) => (place.get(e.before) ?? 0) > (place.get(e.after) ?? 0))
-    .map((e): BrokenRule => ({ rule: e.rule, strength: strength.get(e.rule) ?? 'must', operations: [e.before, e.after], kind: 'order' }));
+    .map((e): BrokenRule => ({ rule: e.rule, strength: strength.get(e.rule) ?? 'should', operations: [e.before, e.after], kind: 'order' }));
   const live = ordered.filter((o) => o.state !== 'dropped');
   const missing = rules.flatMap((r) => {
     if (r.type !== 'require') return [];

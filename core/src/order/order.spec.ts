@@ -1,5 +1,5 @@
 import { bound, HOUSE, brokenRules, hindrances, inOrder, sequence } from '../house/index.js';
-import type { OperationKind, PlacedOperation } from '../operation/index.js';
+import type { OperationKind, OwnWork, PlacedOperation } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { operationOf } from '../testing/work.js';
 import { byTie, isWaived, nextOperation, RuleCircleError, sequence as sequenceBy, type Rule } from './index.js';
@@ -131,6 +131,57 @@ describe('an own order', () => {
     expect(isWaived(broken!, [waiver])).toBeTrue();
     expect(isWaived(broken!, [{ ...waiver, operations: ['tracePlate', 'boreBulk'] }])).toBeFalse();
     expect(isWaived(broken!, [{ ...waiver, rule: 'other' }])).toBeFalse();
+  });
+});
+
+describe('work put in by hand', () => {
+  const by = (id: string, more: Partial<OwnWork> = {}): PlacedOperation =>
+    operation('byHand', { id, source: { of: 'hand', id: 'j' }, own: { line: id, minutes: 5, wait: 0, phase: 'set up', after: [], before: [], ...more } });
+  const ids = (list: readonly PlacedOperation[]): readonly string[] => list.map((o) => o.id);
+
+  it('goes after and before what was said, and by its stage where nothing was', () => {
+    const placed = ids(inOrder([...all, by('own', { after: ['removePart'], before: ['tracePlate'] })]));
+    expect(placed.indexOf('own')).toBeGreaterThan(placed.indexOf('removePart'));
+    expect(placed.indexOf('own')).toBeLessThan(placed.indexOf('tracePlate'));
+    expect(ids(inOrder([...all, by('late', { phase: 'hand over' })])).at(-1)).toBe('late');
+    expect(ids(inOrder([...all, by('early', { phase: 'survey' })])).indexOf('early')).toBeLessThan(2);
+    // what it names and is not there binds nothing
+    expect(ids(inOrder([by('own', { after: ['gone'], before: ['gone'] })]))).toEqual(['own']);
+  });
+
+  it('is meant by the rules of its own stage', () => {
+    const rule: Rule = { id: 'x', type: 'precede', scope: 'job', from: { phases: ['hand over'] }, to: { kinds: ['meterPart'] }, strength: 'must' };
+    const only = bound({ ...HOUSE, rules: [rule] });
+    expect(ids(only.inOrder([operation('meterPart'), by('own', { phase: 'hand over' })]))).toEqual(['own', 'meterPart']);
+    expect(ids(only.inOrder([operation('meterPart'), by('own')]))).toEqual(['meterPart', 'own']);
+  });
+
+  it('that goes round in a circle is told by its members alone, and the rules keep their order', () => {
+    const round = by('round', { after: ['fitPart'], before: ['removePart'] });
+    let members: readonly string[] = [];
+    try {
+      sequence([...all, round, by('behind', { after: ['fitPart'] })]);
+    } catch (error) {
+      members = (error as RuleCircleError).members;
+    }
+    expect(members).toContain('round');
+    expect(members).toContain('removePart');
+    expect(members).toContain('fitPart');
+    expect(members).not.toContain('behind');
+    expect(members).not.toContain('meterPart');
+    const ordered = inOrder([...all, round]);
+    expect(ids(ordered).filter((id) => id !== 'round')).toEqual(ids(inOrder(all)));
+    expect(brokenRules(ordered).map((b) => [b.rule, b.strength])).toContain(['ownOrder', 'should']);
+    // two that want to come before one another
+    const [a, b] = [by('a', { before: ['b'] }), by('b', { before: ['a'] })];
+    expect(() => sequence([a, b])).toThrowError(RuleCircleError);
+    expect(ids(inOrder([a, b]))).toEqual(['a', 'b']);
+  });
+
+  it('binds nothing once it is done or dropped, and nothing binds what is done', () => {
+    expect(brokenRules([operation('fitPart', { state: 'done' }), by('own', { before: ['fitPart'] })]).some((x) => x.rule === 'ownOrder')).toBeFalse();
+    expect(brokenRules([operation('fitPart'), by('own', { before: ['fitPart'] })]).some((x) => x.rule === 'ownOrder')).toBeTrue();
+    expect(brokenRules([operation('fitPart'), { ...by('own', { before: ['fitPart'] }), state: 'dropped' }]).some((x) => x.rule === 'ownOrder')).toBeFalse();
   });
 });
 

@@ -73,12 +73,12 @@ export interface OrderRows extends Pick<OperationRows, 'operations'> {
 }
 
 /** Does a rule mean this operation? A kind that nobody registered is meant by its name alone. */
-export function isMeant({ operations }: Pick<OrderRows, 'operations'>, which: Which, o: Pick<PlacedOperation, 'kind' | 'at'>): boolean {
+export function isMeant({ operations }: Pick<OrderRows, 'operations'>, which: Which, o: Pick<PlacedOperation, 'kind' | 'at' | 'own'>): boolean {
   const row = operations[o.kind];
   const of = <T>(list: readonly T[] | undefined, value: T | undefined): boolean => !list || (value !== undefined && list.includes(value));
   return (
     of(which.kinds, o.kind) &&
-    of(which.phases, row?.phase) &&
+    of(which.phases, o.own?.phase ?? row?.phase) &&
     of(which.undo, row?.undo) &&
     of(which.stations, row?.station) &&
     (!which.holes || o.at.holes.some((h) => which.holes?.includes(h)))

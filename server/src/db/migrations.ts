@@ -13,6 +13,7 @@ import { movements } from './0011-movements.js';
 import { cutsApart } from './0012-cuts-apart.js';
 import { aspects } from './0013-aspects.js';
 import { units } from './0014-units.js';
+import { workByHand } from './0015-work-by-hand.js';
 
 interface Migration {
   readonly name: string;
@@ -36,6 +37,7 @@ const ALL: readonly Migration[] = [
   cutsApart,
   aspects,
   units,
+  workByHand,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

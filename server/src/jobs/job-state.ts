@@ -13,7 +13,7 @@ import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { instrumentById } from '../instruments/queries.js';
 import { ledgerOfJob } from '../ledger/queries.js';
-import { changesOfBench, operationsOf, waiversOf } from '../operations/queries.js';
+import { changesOfBench, operationsOf, waiversOf, workByHand } from '../operations/queries.js';
 import { allParts } from '../parts/queries.js';
 import { planOf } from '../plans/queries.js';
 import { readingsOf } from '../readings/queries.js';
@@ -41,7 +41,7 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
   const shop = await shopOf(db);
   const decisions = await liveDecisions(db, id);
   const ids = decisions.map((d) => d.id);
-  const rows = [...(await operationsOf(db, ids)).filter(isOwn), ...(await changesOfBench(db, id))];
+  const rows = [...(await operationsOf(db, ids)).filter(isOwn), ...(await changesOfBench(db, id)), ...(await workByHand(db, id))];
   const ledger = await ledgerOfJob(db, id);
   const { fitted } = surveyedOf(anatomy.document, await instrumentById(db, job.instrument));
   const state = { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools, done: doneOf(rows), fitted };

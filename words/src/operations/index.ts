@@ -1,5 +1,6 @@
 import type { StepCard } from '@rinnovo/core/gate';
-import type { OperationKind, StepKind } from '@rinnovo/core/operation';
+import type { Operation, OperationKind, StepKind } from '@rinnovo/core/operation';
+import { byHand } from './by-hand.js';
 import { takeStringsOff } from './take-strings-off.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
@@ -79,6 +80,7 @@ const ROWS: readonly OperationWords[] = [
   tracePlate,
   trimPart,
   widenCavity,
+  byHand,
   takeStringsOff,
   slackenStrings,
   stringUp,
@@ -116,3 +118,8 @@ export function operationWords(rows: readonly OperationWords[]): {
  * ('routePasses', '4 cut') → 'Route to the template, in passes · pass'; a step of another version is left out.
  */
 export const { operationName, stepText, loggedStepText } = operationWords(ROWS);
+
+/** What an operation is called: its own line where somebody put it in on one. */
+export function operationTitle({ kind, own }: Pick<Operation, 'kind' | 'own'>): string {
+  return own !== undefined && own.line !== '' ? own.line : operationName(kind);
+}

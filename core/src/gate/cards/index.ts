@@ -1,3 +1,4 @@
+import { byHand } from './by-hand.js';
 import { byKind } from '../../operation/index.js';
 import type { CardRow, GateRows } from '../card.js';
 import { takeStringsOff } from './take-strings-off.js';
@@ -46,6 +47,7 @@ import { widenCavity } from './widen-cavity.js';
 
 /** The cards of every kind of operation. */
 export const CARDS: GateRows['cards'] = byKind<CardRow>([
+  byHand,
   boreBulk,
   boreWells,
   cutCavity,

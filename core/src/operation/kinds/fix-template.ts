@@ -8,4 +8,5 @@ export const fixTemplate: OperationRow = {
   station: 'bench',
   minutes: ['minutesTemplate'],
   takes: null,
+  byHand: true,
 };

@@ -1,4 +1,5 @@
 import { byKind, type Operations } from '../rows.js';
+import { byHand } from './by-hand.js';
 import { takeStringsOff } from './take-strings-off.js';
 import { slackenStrings } from './slacken-strings.js';
 import { stringUp } from './string-up.js';
@@ -45,6 +46,7 @@ import { widenCavity } from './widen-cavity.js';
 
 /** Every kind of operation, in no order that matters. */
 export const OPERATIONS: Operations = byKind([
+  byHand,
   meterPart,
   removePart,
   takeOffInsert,

@@ -8,4 +8,5 @@ export const meterPart: OperationRow = {
   station: 'bench',
   minutes: ['minutesSetUp'],
   takes: null,
+  byHand: true,
 };

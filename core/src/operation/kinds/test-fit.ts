@@ -8,4 +8,5 @@ export const testFit: OperationRow = {
   station: 'bench',
   minutes: ['minutesTestFit'],
   takes: null,
+  byHand: true,
 };

@@ -8,4 +8,5 @@ export const tracePlate: OperationRow = {
   station: 'bench',
   minutes: ['minutesTrace'],
   takes: null,
+  byHand: true,
 };

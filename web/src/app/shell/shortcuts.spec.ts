@@ -42,6 +42,8 @@ describe('the keyboard’s reach', () => {
     press('u');
     expect(view.unit).toBe('inch');
     press('u');
+    expect(view.unit).toBe('thou');
+    press('u');
     expect(view.unit).toBe('mm');
   });
 

@@ -1,7 +1,7 @@
 import type { Clearance, Decision, Job, PlanRecord, Said, SeenNumber } from '@rinnovo/core/job';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, Person, ReturnPlan } from '@rinnovo/contract';
+import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, KeepOwnWork, Person, ReturnPlan } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
 import { knownAt, restated, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
@@ -211,6 +211,17 @@ export class Commands {
 
   async reorder(job: Job, order: readonly string[]): Promise<void> {
     await firstValueFrom(this.api.create(`/jobs/${job.id}/order`, { order }));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  /** Puts work of one's own into a job. */
+  async addOwnWork(job: Job, own: Omit<KeepOwnWork, 'job' | 'feature'>): Promise<void> {
+    await firstValueFrom(this.api.create(`/own-work/${crypto.randomUUID()}`, { ...own, job: job.id, feature: null }));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  async takeOwnWorkOut(job: Job, id: string): Promise<void> {
+    await firstValueFrom(this.api.takeBack(`/own-work/${id}`));
     this.store.dispatch(work.load({ of: job.id }));
   }
 

@@ -145,13 +145,13 @@ const selectPlacesOfWork = createSelector(selectDecisions, selectPlan, selectNam
   Object.fromEntries(decisions.map((d) => [d.id, placeOfChoice(choiceNow(d, plan), names)])),
 );
 
-/** Where an operation is done, in words: at the place of its decision; what is changed on the bench at its own, or on the whole instrument. */
+/** Where an operation is done, in words: at the place of its decision; what is changed on the bench, or put in by hand, at its own, or on the whole instrument. */
 export const selectWhereOf = createSelector(
   selectPlacesOfWork,
   selectNames,
   (places, names) =>
     (o: Pick<Operation, 'source' | 'subject' | 'decision'>): string => {
-      if (o.source.of !== 'job') return places[o.decision] ?? '';
+      if (o.source.of !== 'job' && o.source.of !== 'hand') return places[o.decision] ?? '';
       return names[o.subject.id] === undefined ? 'Whole instrument' : upperFirst(nameOf(names, o.subject.id));
     },
 );

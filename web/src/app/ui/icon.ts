@@ -12,6 +12,7 @@ import themeSvg from '@mdi/svg/svg/theme-light-dark.svg';
 import helpSvg from '@mdi/svg/svg/keyboard-outline.svg';
 import hammerSvg from '@mdi/svg/svg/hammer-screwdriver.svg';
 import upSvg from '@mdi/svg/svg/arrow-up.svg';
+import removeSvg from '@mdi/svg/svg/close.svg';
 import downSvg from '@mdi/svg/svg/arrow-down.svg';
 
 const ICONS = {
@@ -28,6 +29,7 @@ const ICONS = {
   bench: hammerSvg,
   up: upSvg,
   down: downSvg,
+  remove: removeSvg,
 } as const;
 
 export type IconName = keyof typeof ICONS;

@@ -19,7 +19,7 @@ import {
   labelText,
   lengthText,
   MISHAP_WORDS,
-  operationName,
+  operationTitle,
   otherLengthText,
   RULE_WORDS,
   stepFlawText,
@@ -86,7 +86,7 @@ export class BenchPage {
   protected readonly card = computed(() => this.bench()?.cards[this.bench()?.now ?? -1] ?? null);
   protected readonly title = computed(() => {
     const o = this.bench()?.operation;
-    return o ? operationName(o.kind) : '';
+    return o ? operationTitle(o) : '';
   });
   private readonly whereOf = this.store.selectSignal(selectWhereOf);
   protected readonly where = computed(() => {
@@ -127,9 +127,9 @@ export class BenchPage {
   /** A drawer that says none is challenged: whoever has the part in hand counts it in. */
   protected readonly countable = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'partInHand'));
   protected readonly hindrances = computed(() => {
-    const kinds = new Map(this.operations().map((o) => [o.id, o.kind]));
+    const titles = new Map(this.operations().map((o) => [o.id, operationTitle(o)]));
     return this.standingHindrances().map((h) => ({
-      text: hindranceText(h, (id) => kinds.get(id)),
+      text: hindranceText(h, (id) => titles.get(id)),
       gate: h.kind === 'gate' && h.state === 'clearToCut',
     }));
   });
@@ -146,7 +146,7 @@ export class BenchPage {
   protected readonly soFar = computed(() =>
     (this.bench()?.ordered ?? []).map((o) => ({
       id: o.id,
-      word: operationName(o.kind),
+      word: operationTitle(o),
       where: this.whereOf()(o),
       state: o.state,
       now: o.id === this.bench()?.operation?.id,

@@ -8,6 +8,7 @@ import type { Option } from '@rinnovo/core/remedy';
 import {
   CLASS_WORDS,
   clearanceText,
+  durationText,
   exclusionText,
   holeStepsText,
   lackText,
@@ -153,7 +154,4 @@ export class RemedyList {
 }
 
 /** Waiting time beside the working time: ` + 12 h wait`. */
-function waitText(minutes: number): string {
-  if (minutes === 0) return '';
-  return minutes < 120 ? ` + ${withUnit(String(minutes), 'min')} wait` : ` + ${withUnit(String(Math.round(minutes / 60)), 'h')} wait`;
-}
+const waitText = (minutes: number): string => (minutes === 0 ? '' : ` + ${durationText(minutes)} wait`);

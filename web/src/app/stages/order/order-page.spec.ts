@@ -107,4 +107,58 @@ describe('the order of the work', () => {
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('Choose an option in Fit');
   });
+
+  it('takes work of one’s own: says what is missing, sends it where it was put, and can take it out and put it back', async () => {
+    const { fixture, http } = await order();
+    button(fixture, 'Add work of your own').click();
+    await fixture.whenStable();
+    button(fixture, 'Add to the job').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-own-work [role=alert]')!.textContent).toContain('Type the work to do');
+    http.expectNone(() => true);
+    const fields = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-own-work input')];
+    for (const [i, text] of ['Oil the fingerboard', 'soon', '60'].entries()) {
+      fields[i]!.value = text;
+      fields[i]!.dispatchEvent(new Event('input'));
+    }
+    button(fixture, 'Add to the job').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-own-work [role=alert]')!.textContent).toContain('Type minutes');
+    fields[1]!.value = '20';
+    fields[1]!.dispatchEvent(new Event('input'));
+    button(fixture, 'Add to the job').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/own-work/'));
+    expect(put.request.body).toEqual({
+      ...{ job: 'job', kind: 'byHand', line: 'Oil the fingerboard', minutes: 20, wait: 60, phase: 'set up', after: [], before: [], feature: null },
+    });
+    put.flush({});
+    await settle();
+    const own = { line: 'Oil the fingerboard', minutes: 20, wait: 720, phase: 'set up' as const, after: [], before: [] };
+    const row = operation('byHand', {
+      id: 'mine',
+      source: { of: 'hand', id: 'job' },
+      decision: '',
+      own,
+      minutes: 20,
+      waitAfter: { until: 'cure', minutes: 720 },
+    });
+    const held = { decisions: [decision], operations: [...inOrder(operations), row], waivers: [], clearances: [], consents: [] };
+    http.expectOne((r) => r.url.endsWith('/jobs/job/work')).flush(held);
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-own-work')).toBeNull();
+    const mine = host(fixture).querySelector<HTMLElement>('li[data-operation="Oil the fingerboard"]')!;
+    expect(mine.textContent).toContain('Whole instrument');
+    expect(mine.textContent.replaceAll('\u202f', ' ')).toContain('20 min + 12 h wait');
+    mine.querySelector<HTMLButtonElement>('[aria-label="Take out: Oil the fingerboard"]')!.click();
+    await settle();
+    http.expectOne((r) => r.method === 'DELETE' && r.url === '/api/own-work/mine').flush({});
+    await settle();
+    http.match(() => true);
+    await fixture.whenStable();
+    button(fixture, 'Put it back').click();
+    await settle();
+    expect((http.expectOne((r) => r.url.startsWith('/api/own-work/')).request.body as { line: string }).line).toBe('Oil the fingerboard');
+  });
 });

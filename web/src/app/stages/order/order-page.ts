@@ -1,27 +1,29 @@
 import { brokenRules, edgesOf, isIrreversible, LISTS } from '@rinnovo/core/house/lists';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { isByHand } from '@rinnovo/core/operation';
 import { isWaived, isMeant } from '@rinnovo/core/order';
-import { BENCH_WORDS, brokenText, operationName, RULE_WORDS } from '@rinnovo/words';
+import { BENCH_WORDS, brokenText, durationText, operationTitle, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
 import { selectDecision, selectJob, selectOperations, selectWhereOf, selectWork } from '../../state/selectors';
+import { attempt } from '../../ui/attempt';
 import { Icon } from '../../ui/icon';
+import { TaskList } from '../survey/task-list';
+import { OwnWorkForm, type Written } from './own-work';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'mishap', dropped: 'dropped' } as const;
-
-import { TaskList } from '../survey/task-list';
 
 /** The operations in an order that breaks no rule, or in the technician's own with what it breaks. */
 @Component({
   selector: 'rn-order-page',
-  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon, TaskList],
+  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon, TaskList, OwnWorkForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-page.html',
   styleUrl: './order-page.scss',
@@ -43,12 +45,12 @@ export class OrderPage {
   /** As the server orders them, with what they ask of the bench. */
   protected readonly ordered = this.operations;
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
-  private readonly kinds = computed(() => new Map(this.operations().map((o) => [o.id, o.kind])));
+  private readonly titles = computed(() => new Map(this.operations().map((o) => [o.id, operationTitle(o)])));
   protected readonly broken = computed(() =>
     brokenRules(this.ordered()).map((b) => ({
       ...b,
       key: `${b.rule} ${b.operations.join(' ')}`,
-      text: brokenText(b, (id) => this.kinds().get(id)),
+      text: brokenText(b, (id) => this.titles().get(id)),
       why: RULE_WORDS[b.rule] ?? '',
       waiver: this.work()?.waivers.find((w) => isWaived(b, [w])) ?? null,
     })),
@@ -59,9 +61,11 @@ export class OrderPage {
     return this.ordered().map((o, i) => ({
       id: o.id,
       place: i + 1,
-      title: operationName(o.kind),
+      title: operationTitle(o),
       where: this.whereOf()(o),
       minutes: o.minutes,
+      wait: o.waitAfter ? durationText(o.waitAfter.minutes) : null,
+      byHand: isByHand(o) && o.state !== 'done' && o.state !== 'doing',
       irreversible: isIrreversible(o.kind),
       // what is changed on the bench goes where the work asks for it
       bench: o.source.of === 'job',
@@ -77,14 +81,11 @@ export class OrderPage {
     const id = this.selected() ?? this.next()?.id ?? null;
     const o = this.operations().find((x) => x.id === id);
     if (!o) return null;
-    const word = (op: string): string => {
-      const kind = this.kinds().get(op);
-      return kind ? operationName(kind) : '';
-    };
+    const word = (op: string): string => this.titles().get(op) ?? '';
     const edges = edgesOf(this.operations());
     const also = LISTS.rules.filter((r) => (r.type === 'gate' || r.type === 'step' || r.type === 'wait' || r.type === 'tidy') && isMeant(LISTS, r.to, o));
     return {
-      title: operationName(o.kind),
+      title: operationTitle(o),
       after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
       before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
       also: [...o.bench.makes.map((m) => BENCH_WORDS[m.of] ?? ''), ...also.map((r) => RULE_WORDS[r.id] ?? '')],
@@ -119,6 +120,38 @@ export class OrderPage {
 
   protected byRules(): void {
     this.run((job) => this.commands.reorder(job, []));
+  }
+
+  private readonly form = viewChild(OwnWorkForm);
+  protected readonly adding = signal(false);
+  protected readonly putIn = attempt();
+  /** Work of one's own goes into the job. */
+  protected async addOwn(written: Written): Promise<void> {
+    const job = this.job();
+    if (job && (await this.putIn.run(() => this.commands.addOwnWork(job, written)))) {
+      this.form()?.clear();
+      this.adding.set(false);
+    }
+  }
+
+  /** What was taken out last: it can be put back. */
+  protected readonly takenOut = signal<Written | null>(null);
+
+  protected takeOut(id: string): void {
+    const o = this.operations().find((x) => x.id === id);
+    this.run(async (job) => {
+      await this.commands.takeOwnWorkOut(job, id);
+      this.takenOut.set(o?.own ? { kind: o.kind, ...o.own } : null);
+    });
+  }
+
+  protected putBack(): void {
+    const written = this.takenOut();
+    if (written)
+      this.run(async (job) => {
+        await this.commands.addOwnWork(job, written);
+        this.takenOut.set(null);
+      });
   }
 
   protected type(key: string, event: Event): void {

@@ -81,12 +81,7 @@ interface Side {
             <tbody>
               @for (r of rows(); track r.title) {
                 <tr [class.differs]="r.differs">
-                  <th scope="row">
-                    {{ r.title }}
-                    @if (r.otherTension) {
-                      <span class="soft">◇ other strings or tuning</span>
-                    }
-                  </th>
+                  <th scope="row">{{ r.title }}{{ r.note }}</th>
                   <td class="number">{{ r.from }}</td>
                   <td class="number">{{ r.to }}</td>
                   <td class="number">{{ r.differs ? '≠ ' : '' }}{{ r.change }}</td>
@@ -263,7 +258,8 @@ export class ComparePage {
 
   private row(d: Difference) {
     const text = (v: StateValue | null): string => (v ? stateText(d.target.quantity, v.value, this.unit()) : '—');
-    const { differs, otherTension } = d;
-    return { title: stateTitle(d.target, this.names()), from: text(d.from), to: text(d.to), change: changeText(d, this.unit()), differs, otherTension };
+    const { differs } = d;
+    const note = d.otherTension ? ' ◇ other strings or tuning' : '';
+    return { title: stateTitle(d.target, this.names()), from: text(d.from), to: text(d.to), change: changeText(d, this.unit()), differs, note };
   }
 }

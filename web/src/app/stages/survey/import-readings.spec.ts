@@ -31,10 +31,10 @@ describe('readings out of a table', () => {
     [...host(f).querySelectorAll('button')].find((b) => b.textContent.trim().startsWith('Import '))!;
 
   it('shows what it understood and what cannot be, by its line, before anything is kept', async () => {
-    const f = await dropped('quantity,feature,value,unit\nrelief,neck,0.25,mm\nfretHeight,fret 99,1,mm\nresistance,pickup,7.4,MΩ\n');
+    const f = await dropped('quantity,feature,value,unit\nrelief,neck,0.25,mm\nfretHeight,fret 99,1,mm\nresistance,pickup,7.4,V\n');
     expect(host(f).textContent).toContain('2 skipped');
     expect(host(f).textContent).toContain('Line 3: fret 99 is not a place on this instrument');
-    expect(host(f).textContent).toContain('Line 4: MΩ is not the stored unit');
+    expect(host(f).textContent).toContain('Line 4: V is not the stored unit');
     expect(host(f).textContent).toContain('1 to import');
     http.expectNone((r) => r.method === 'PUT');
   });

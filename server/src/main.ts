@@ -5,6 +5,7 @@ import { ConfigError, databaseName, readConfig } from './config.js';
 import { DatabaseError, openDatabase } from './db/prepare.js';
 import { fillDemo } from './demo.js';
 import { useWorkshopLocale } from './shop/locale.js';
+import { endThreads } from './sums/pool.js';
 
 /** Opens the workshop, serves it, and on SIGTERM or SIGINT finishes requests and closes the pool. */
 async function main(): Promise<void> {
@@ -32,7 +33,7 @@ async function main(): Promise<void> {
   const stop = (): void => {
     if (!ready) return;
     ready = false;
-    server.close(() => void db.destroy().then(() => process.exit(0)));
+    server.close(() => void Promise.all([db.destroy(), endThreads()]).then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 10_000).unref();
   };

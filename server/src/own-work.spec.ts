@@ -74,7 +74,9 @@ describe('work put in by hand', () => {
 
   it('is done on the bench step by step, outlasts the decision, and is then not taken out', async () => {
     const id = randomUUID();
-    await put(id, { line: 'Oil the board', phase: 'survey', before: operations.filter((o) => o.source.of === 'choice').map((o) => o.id) }).then((r) => expect(r.status).toBe(201));
+    await put(id, { line: 'Oil the board', phase: 'survey', before: operations.filter((o) => o.source.of === 'choice').map((o) => o.id) }).then((r) =>
+      expect(r.status).toBe(201),
+    );
     for (const step of ['doOwn', 'letRest']) {
       const bench = benchOf(await loadJobState(w.db, job.id));
       expect([bench.operation!.id, bench.cards[bench.now]!.kind, bench.hindrances]).toEqual([id, step, []]);

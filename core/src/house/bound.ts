@@ -38,6 +38,7 @@ export function boundWork(house: House) {
     benchNow: of(gate.benchNow),
     cardsOf: of(gate.cardsOf),
     gateGround: of(job.gateGround),
+    judgeGate: of(job.judgeGate),
     judgeStep: of(job.judgeStep),
     stepFlaw: of(job.stepFlaw),
   };

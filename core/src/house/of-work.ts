@@ -8,6 +8,7 @@ export const {
   cardsOf,
   confirmationsFor,
   gateGround,
+  judgeGate,
   judgeStep,
   minutesOf,
   operationsNow,

@@ -4,6 +4,7 @@ export * from './decision.js';
 export * from './gate-input.js';
 export * from './in-hand.js';
 export * from './job.js';
+export * from './judge-gate.js';
 export * from './judge-step.js';
 export * from './ledger.js';
 export * from './mishap.js';

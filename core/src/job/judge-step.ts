@@ -1,6 +1,5 @@
-import { evaluatePlan, ofChoice, type Choice, type PlanState } from '../check/index.js';
-import { cuttingFor } from '../cut/index.js';
-import { benchNow, clearToCut, depthReached, type GateItem, type GateRows, type StepCard } from '../gate/index.js';
+import type { Choice, PlanState } from '../check/index.js';
+import { benchNow, depthReached, type GateItem, type GateRows, type StepCard } from '../gate/index.js';
 import { valueOf } from '../measure/index.js';
 import { isIrreversible, operationRow } from '../operation/index.js';
 import type { Hindrance } from '../order/index.js';
@@ -8,8 +7,8 @@ import type { Move } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import type { PlannedOperation } from '../work/index.js';
 import { standingClearance } from './clearance.js';
-import { gateGround, gateInput } from './gate-input.js';
 import { benchInput, type JobInHand } from './in-hand.js';
+import { judgeGate } from './judge-gate.js';
 import { stepFlaw, type StepFlaw, type StepSaid } from './step-flaw.js';
 
 /** A step that is to be logged, with the numbers that were on its card, mm by label. */
@@ -95,9 +94,7 @@ function whyNotClear(rows: GateRows, j: JobInHand, state: PlanState, of: string,
   const begun = j.operations.some((o) => o.decision === of && isIrreversible(rows, o.kind) && (o.state === 'doing' || o.state === 'done'));
   const choice = benchInput(j).choices[of];
   if (begun || !choice) return null;
-  const evaluation = ofChoice(evaluatePlan(rows, state, j.plan), choice.id);
-  const ground = gateGround(rows, j, { decision: of, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today });
-  const { clear, items } = clearToCut(gateInput(ground, standing));
+  const { clear, items } = judgeGate(rows, j, { decision: of, choice, plan: j.plan, state, said: standing, today }).gate;
   return clear ? null : { kind: 'clearanceLapsed', open: items.filter((i) => !i.ok) };
 }
 

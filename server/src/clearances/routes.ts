@@ -1,8 +1,6 @@
-import { cuttingFor, evaluatePlan, gateGround } from '@rinnovo/core/house';
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
-import { choiceOf, ofChoice } from '@rinnovo/core/check';
-import { clearToCut, differences } from '@rinnovo/core/gate';
-import { gateInput } from '@rinnovo/core/job';
+import { choiceOf } from '@rinnovo/core/check';
+import { differences } from '@rinnovo/core/gate';
 import { sameRevisions } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import type { Knex } from 'knex';
@@ -11,7 +9,8 @@ import { writeRoute } from '../http/write.js';
 import { lockRevisions } from '../anatomy/queries.js';
 import { planOf } from '../plans/queries.js';
 import { jobById } from '../jobs/jobs.js';
-import { loadJobState } from '../jobs/job-state.js';
+import { inHand, loadJobState } from '../jobs/job-state.js';
+import { inThread } from '../sums/pool.js';
 import { clearancesOf } from './queries.js';
 
 /** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
@@ -36,12 +35,10 @@ export function clearanceRoutes(db: Knex): Router {
             yours: { planVersion: body.planVersion, revisions: body.revisions },
           });
         }
-        const evaluation = ofChoice(evaluatePlan(s.state, s.record.plan), choice.id);
+        const cut = { decision: decision.id, choice, plan: s.record.plan, state: s.state, said: body, today: new Date() };
+        const { evaluation, gate: judged } = await inThread('gate', { job: inHand(s), cut });
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });
-        const cutting = cuttingFor(s.state, choice);
-        const ground = gateGround(s, { decision: decision.id, choice, evaluation, state: s.state, cutting, today: new Date() });
-        const judged = clearToCut(gateInput(ground, body));
         if (!judged.clear) throw new ProblemError('not-clear', { current: judged.items.filter((i) => !i.ok), yours: body.accepted });
         await trx('clearances').insert({
           id: params.id,

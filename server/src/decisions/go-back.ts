@@ -1,5 +1,5 @@
 import { choiceNow, type Decision, type LedgerEntry } from '@rinnovo/core/job';
-import { evaluateChoice, goBack } from '@rinnovo/core/house';
+import { goBack } from '@rinnovo/core/house';
 import type { ReturnPlan } from '@rinnovo/contract';
 import type { Evaluation } from '@rinnovo/core/check';
 import { hasStarted, isOwn, type Operation } from '@rinnovo/core/operation';
@@ -8,6 +8,7 @@ import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { loadJobState, type JobState } from '../jobs/job-state.js';
+import { inThread } from '../sums/pool.js';
 import { decisionById, numbersOf } from './queries.js';
 
 /** A decision whose work has begun, and what leads back from it. */
@@ -31,7 +32,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   const work = operations.map((o) => soFar(o, s.ledger));
   // a route may have been moved since it was decided on: what was cut is what the plan had then
   const back = goBack({ decision: id, chosen: choiceNow(decision, s.plan), work, was: was.document, state: s.state });
-  const evaluation = evaluateChoice({ ...s.state, anatomy: back.anatomy, done: new Set() }, back.choice);
+  const evaluation = await inThread('choice', { state: { ...s.state, anatomy: back.anatomy, done: new Set() }, choice: back.choice });
   return { s, decision, operations, back, evaluation };
 }
 

@@ -1,16 +1,19 @@
-import { evaluatePlan, operationsNow, optionsFor } from '@rinnovo/core/house';
+import { operationsNow } from '@rinnovo/core/house';
 import { chooseRemedy, idParam, noQuery } from '@rinnovo/contract';
-import { choiceOf, withChoice } from '@rinnovo/core/check';
+import { choiceOf, withChoice, type Choice } from '@rinnovo/core/check';
+import type { Option } from '@rinnovo/core/remedy';
 import { differences } from '@rinnovo/core/gate';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { sameRevisions } from '@rinnovo/core/instrument';
+import { createHash } from 'node:crypto';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
-import { loadJobState } from '../jobs/job-state.js';
+import { loadJobState, type JobState } from '../jobs/job-state.js';
+import { inThread } from '../sums/pool.js';
 import { dropOperations, keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan, planOf } from '../plans/queries.js';
 import { release, reserve } from '../stock/take.js';
@@ -26,7 +29,8 @@ export function decisionRoutes(db: Knex): Router {
       params: idParam,
       body: chooseRemedy,
       precondition: 'create',
-      run: async ({ params, body }, { trx, person, writeId }) => {
+      before: async ({ body }) => optionsOf(await loadJobState(db, body.job), body.choice),
+      run: async ({ params, body }, { trx, person, writeId }, ready) => {
         await planOf(trx, body.job, true);
         const s = await loadJobState(trx, body.job);
         const earlier = s.decisions.find((d) => d.choice === body.choice);
@@ -39,7 +43,8 @@ export function decisionRoutes(db: Knex): Router {
         }
         const choice = choiceOf(s.record.plan, body.choice);
         if (!choice) throw new ProblemError('cannot-be', { errors: [{ pointer: '/choice', detail: 'is not a choice of this plan' }] });
-        const options = optionsFor(s.state, s.record.plan, choice, s.job.request);
+        // worked out before anything was locked; again where something moved since
+        const { options } = ready?.of === askedOf(s, choice) ? ready : await optionsOf(s, choice.id);
         const chosen = options.find((o) => o.proposal.id === body.option);
         if (!chosen) throw new ProblemError('cannot-be', { errors: [{ pointer: '/option', detail: 'is not an option of this plan' }] });
         const differ = differences(body.seen, chosen.evaluation.verdicts);
@@ -51,6 +56,7 @@ export function decisionRoutes(db: Knex): Router {
         }
         const { choice: decided } = chosen.proposal;
         const plan = withChoice(s.record.plan, decided);
+        const whole = await inThread('evaluation', { state: s.state, plan });
         await trx('decisions').insert({
           id: params.id,
           job: body.job,
@@ -61,7 +67,7 @@ export function decisionRoutes(db: Knex): Router {
           revisions: body.revisions,
           choice: body.choice,
           chosen: JSON.stringify(decided),
-          options: JSON.stringify(options.map((o) => snapshot(o, o === chosen ? evaluatePlan(s.state, plan) : null))),
+          options: JSON.stringify(options.map((o) => snapshot(o, o === chosen ? whole : null))),
           write_id: writeId,
         });
         const record = await keepPlan(trx, { job: body.job, plan, revisions: body.revisions, version: s.record.version + 1, writeId });
@@ -101,4 +107,23 @@ export function decisionRoutes(db: Knex): Router {
     }),
   );
   return router;
+}
+
+/** The ways out of a choice, and what they were worked out from. */
+interface OptionsReady {
+  readonly of: string;
+  readonly options: readonly Option[];
+}
+
+async function optionsOf(s: JobState, id: string): Promise<OptionsReady> {
+  const choice = choiceOf(s.record.plan, id);
+  if (!choice) return { of: '', options: [] };
+  return { of: askedOf(s, choice), options: await inThread('options', { state: s.state, plan: s.record.plan, choice, request: s.job.request }) };
+}
+
+/** What the ways out rest on, in a word: the same word, the same ways out. */
+function askedOf({ state, record, job }: JobState, choice: Choice): string {
+  return createHash('sha256')
+    .update(JSON.stringify([{ ...state, done: [...state.done] }, record.plan, choice, job.request]))
+    .digest('hex');
 }

@@ -22,12 +22,14 @@ export interface Written {
   readonly version?: number;
 }
 
-export interface WriteRoute<P, B> {
+export interface WriteRoute<P, B, S = never> {
   readonly params: Joi.Schema<P>;
   readonly body: Joi.Schema<B>;
   /** Create-only, change-only, or either; a command is created. */
   readonly precondition: 'create' | 'change' | 'either';
-  readonly run: (input: { readonly params: P; readonly body: B }, context: WriteContext) => Promise<Written>;
+  /** A long sum that is worked out before anything is locked; the run looks whether it still holds. Whatever it throws the run finds out for itself. */
+  readonly before?: (input: { readonly params: P; readonly body: B }) => Promise<S>;
+  readonly run: (input: { readonly params: P; readonly body: B }, context: WriteContext, ready: S | null) => Promise<Written>;
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
@@ -36,7 +38,7 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
  * A route that writes: everything happens in one transaction together with the row of its write id,
  * so the same write id again gets the first answer and a crash leaves both or neither.
  */
-export function writeRoute<P, B>(db: Knex, route: WriteRoute<P, B>): RequestHandler {
+export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>): RequestHandler {
   return async (req, res) => {
     const writeId = header(req, 'Write-Id', 'write-id-missing');
     const person = header(req, 'Person', 'person-missing');
@@ -48,13 +50,14 @@ export function writeRoute<P, B>(db: Knex, route: WriteRoute<P, B>): RequestHand
       .digest('hex');
     const path = req.originalUrl;
 
+    const ready = (await route.before?.({ params, body }).catch(() => null)) ?? null;
     const answer = await db.transaction(async (trx): Promise<Written & { etag: string | null }> => {
       const fresh = await trx('writes').insert({ id: writeId, person, method: req.method, path, body_hash: hash }).onConflict('id').ignore().returning('id');
       if (fresh.length === 0) return firstAnswer(trx, writeId, req.method, path, hash);
       const known = (await trx('people').where({ id: person }).first('id')) as { id: string } | undefined;
       const introducesSelf = !known && path === `/api/people/${person}`;
       if (!known && !introducesSelf) throw new ProblemError('person-missing', { detail: 'No person has that id.' });
-      const written = await route.run({ params, body }, { trx, person, writeId, ...precondition });
+      const written = await route.run({ params, body }, { trx, person, writeId, ...precondition }, ready);
       const etag = written.version === undefined ? null : `"${written.version}"`;
       await trx('writes')
         .where({ id: writeId })

@@ -63,5 +63,10 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
   };
 }
 
+/** A job as its facts say it stands, without what only the server has of it: what a thread is handed. */
+export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, clients, ledger, readings }: JobState): JobInHand {
+  return { id, plan, decisions, operations, waivers, clearances, consents, clients, ledger, readings };
+}
+
 /** What is to be done now on a job's bench. */
 export const benchOf = (s: JobState): Bench => benchNow({ ...benchInput(s), state: s.state });

@@ -1,4 +1,4 @@
-import { afterStep, judgeStep } from '@rinnovo/core/house';
+import { afterStep } from '@rinnovo/core/house';
 import { idParam, logStep, pageQuery } from '@rinnovo/contract';
 import { quantityOf } from '@rinnovo/core/quantity';
 import { Router } from 'express';
@@ -7,7 +7,8 @@ import { addRevision, lockRevisions } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
-import { loadJobState } from '../jobs/job-state.js';
+import { inHand, loadJobState } from '../jobs/job-state.js';
+import { inThread } from '../sums/pool.js';
 import { keepOperations } from '../operations/queries.js';
 import { planOf } from '../plans/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
@@ -32,7 +33,7 @@ export function ledgerRoutes(db: Knex): Router {
         const first = await loadJobState(trx, job);
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const newest = await lockRevisions(trx, first.job.instrument);
-        const outcome = judgeStep(first, first.state, body, new Date());
+        const outcome = await inThread('step', { job: inHand(first), state: first.state, said: body, today: new Date() });
         if (outcome.kind !== 'logged') throw refused(outcome, body);
         const anatomy = afterStep({ outcome, said: body, entry: params.id, ledger: first.ledger }, first.state);
         const after = anatomy

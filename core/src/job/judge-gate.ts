@@ -1,0 +1,26 @@
+import { evaluatePlan, ofChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
+import { cuttingFor } from '../cut/index.js';
+import { clearToCut, type GateRows, type GateVerdict } from '../gate/index.js';
+import { gateGround, gateInput, type Said } from './gate-input.js';
+import type { JobInHand } from './in-hand.js';
+
+/** A decision that is to be cleared, on what somebody said. */
+export interface CutToJudge {
+  readonly decision: string;
+  readonly choice: Choice;
+  readonly plan: Plan;
+  readonly state: PlanState;
+  readonly said: Said;
+  readonly today: Date;
+}
+
+/** Works the verdicts on a choice out, and judges by them whether its wood may be cut. */
+export function judgeGate(
+  rows: GateRows,
+  j: JobInHand,
+  { decision, choice, plan, state, said, today }: CutToJudge,
+): { readonly evaluation: Evaluation; readonly gate: GateVerdict } {
+  const evaluation = ofChoice(evaluatePlan(rows, state, plan), choice.id);
+  const ground = gateGround(rows, j, { decision, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today });
+  return { evaluation, gate: clearToCut(gateInput(ground, said)) };
+}

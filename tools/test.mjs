@@ -68,6 +68,7 @@ async function main() {
 
   await runner('lint', node, [path.join(root, 'node_modules/eslint/bin/eslint.js'), '.', '--max-warnings=0'], { cwd: root }, whole);
   await runner('format', node, [path.join(root, 'node_modules/prettier/bin/prettier.cjs'), '--check', '.', '--log-level=warn'], { cwd: root }, whole);
+  await runner('circles', node, [path.join(root, 'tools/circles.mjs')], { cwd: root }, whole);
   for (const room of ['core', 'words', 'contract', 'demo', 'server', 'e2e']) {
     await runner(`types ${room}`, node, [tsc, '-p', 'tsconfig.json'], { cwd: path.join(root, room) }, whole);
   }

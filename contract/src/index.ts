@@ -1,7 +1,13 @@
 export * from './anatomy.js';
-export * from './commands.js';
+export * from './bench.js';
+export * from './decisions.js';
 export * from './http.js';
+export * from './instruments.js';
 export * from './part.js';
 export * from './plan.js';
+export * from './readings.js';
 export * from './resources.js';
 export * from './shapes.js';
+export * from './shop.js';
+export * from './surveys.js';
+export { target } from './targets.js';

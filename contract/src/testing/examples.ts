@@ -122,6 +122,17 @@ export const examples = {
     worth: 90000,
     active: true,
   },
+  keepOwnWork: {
+    job: id(4),
+    kind: 'byHand',
+    line: 'Oil the board',
+    minutes: 20,
+    wait: 60,
+    phase: 'set up' as const,
+    after: [id(7)],
+    before: [],
+    feature: 'route',
+  },
   keepOutline: { name: 'Wide window', outline, limit: 0.1, source: { file: 'window.svg', kind: 'svg' as const, text: '<svg/>' } },
   logStep: {
     operation: id(7),

@@ -2,7 +2,8 @@ import type { Cavity } from '../instrument/index.js';
 import type { Act, WorkItem } from '../operation/index.js';
 import { boresIn } from './bores.js';
 import { FOUND_SET, joinsOf, routeLevels, type Choice } from './choice.js';
-import { only, type Ground } from './works.js';
+import type { Ground } from './row.js';
+import { only } from './works.js';
 
 /** What is filled for a choice before anything is cut: what was found in its cavity. */
 export function filled({ fill }: Choice, cavity: string): readonly WorkItem[] {

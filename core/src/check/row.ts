@@ -1,7 +1,8 @@
-import type { OperationRows } from '../operation/index.js';
-import type { PartRows } from '../part/index.js';
-import type { BenchRow } from './bench-row.js';
-import type { ChoiceRow } from './choice-row.js';
+import type { Anatomy, Cavity } from '../instrument/index.js';
+import type { BenchFact, OperationKind, OperationRows, Settings, Work, WorkItem } from '../operation/index.js';
+import type { PartRows, Shelf } from '../part/index.js';
+import type { Target } from '../quantity/index.js';
+import type { Fitted } from '../survey/index.js';
 import type { Choice, Plan } from './choice.js';
 import type { PlanState } from './place.js';
 import type { Trait, Unit, Verdict } from './verdict.js';
@@ -25,6 +26,52 @@ export interface CheckRow {
   readonly unit: Unit;
   readonly about?: readonly Trait[];
   readonly run: (site: Site) => readonly Verdict[];
+}
+
+/** A kind of choice: what it is about and what it comes to; the only place that says so. */
+export interface ChoiceRow<C extends Choice = Choice> {
+  readonly kind: string;
+  /** Is its place still on the instrument? */
+  isThere(anatomy: Anatomy, choice: C): boolean;
+  /** The ids of what it is about, the place itself first. */
+  places(choice: C, anatomy: Anatomy): readonly [string, ...string[]];
+  /** What must be measured or traced before anything can be said: not measured, never a clash. */
+  missing?(state: PlanState, choice: C): readonly Target[];
+  /** Its work, in the order in which it changes the instrument. Throws RangeError when its place is not there. */
+  works(ground: Ground, choice: C): readonly WorkItem[];
+  /** The choices whose work goes before its own. */
+  restsOn?(choice: C): readonly string[];
+  /** The same with nothing done for it: its place and its part. */
+  bare(choice: C): C;
+  /** The operation by which its part goes in; null: it has none. */
+  readonly fits: OperationKind | null;
+  /** The part that sits there now; null where nothing does. */
+  found(anatomy: Anatomy, choice: C): string | null;
+  /** The cavity that its route is cut into. */
+  cavity?(anatomy: Anatomy, choice: C): Cavity | null;
+}
+
+/** Something on the bench that is in one state or another: strings, battery, what is soldered in, the bridge. An open list. */
+export interface BenchRow {
+  readonly of: string;
+  /** The kinds of operation that bring it into its states. */
+  readonly states: Readonly<Record<string, OperationKind>>;
+  /** How it is when the job begins, and how it is left in the end. */
+  readonly start: string;
+  /** What some work asks of it; nothing where the instrument has no such thing. */
+  needs(work: Omit<Work, 'bench'>, ground: Ground): readonly BenchFact[];
+}
+
+/** What choices are turned into work on. */
+export interface Ground {
+  readonly rows: CheckRows;
+  readonly anatomy: Anatomy;
+  readonly settings: Settings;
+  readonly parts: Shelf;
+  /** What the instrument has that others do not. */
+  readonly fitted: readonly Fitted[];
+  /** Source and key of what is done already. */
+  readonly done: ReadonlySet<string>;
 }
 
 /** What is registered of checks, choices and what they are made of. */

@@ -1,24 +1,9 @@
 import { lapsesOf, type Anatomy, type Cavity } from '../instrument/index.js';
-import { workKey, type Act, type OperationKind, type Placed, type Settings, type Work, type WorkItem } from '../operation/index.js';
-import type { Shelf } from '../part/index.js';
-import type { Fitted } from '../survey/index.js';
-import type { ChoiceRow } from './choice-row.js';
+import { workKey, type Act, type OperationKind, type Placed, type Work, type WorkItem } from '../operation/index.js';
 import { isCut, type Choice } from './choice.js';
 import type { PlanState } from './place.js';
-import type { CheckRows } from './row.js';
+import type { CheckRows, ChoiceRow, Ground } from './row.js';
 import { workPlace } from './work-place.js';
-
-/** What choices are turned into work on. */
-export interface Ground {
-  readonly rows: CheckRows;
-  readonly anatomy: Anatomy;
-  readonly settings: Settings;
-  readonly parts: Shelf;
-  /** What the instrument has that others do not. */
-  readonly fitted: readonly Fitted[];
-  /** Source and key of what is done already. */
-  readonly done: ReadonlySet<string>;
-}
 
 /** The row of a choice’s kind. Throws RangeError for a kind that nobody registered. */
 export function choiceRow({ choiceKinds }: Pick<CheckRows, 'choiceKinds'>, { kind }: Choice): ChoiceRow {

@@ -1,4 +1,5 @@
 export * from './can-be.js';
+export * from './open-circuit.js';
 export * from './catalogue.js';
 export * from './reading.js';
 export * from './state.js';

@@ -1,4 +1,4 @@
-import { isOpenCircuit } from './can-be.js';
+import { isOpenCircuit } from './open-circuit.js';
 
 /** What a survey reads of an instrument's state, beside the dimensions of its anatomy. */
 export type StateId =

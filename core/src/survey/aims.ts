@@ -1,5 +1,5 @@
 import type { StateTarget } from '../quantity/index.js';
-import { familyOf, type Family, type Surveyed } from './places.js';
+import { familyOf, type Family, type Surveyed } from './surveyed.js';
 
 /** Between what a value should lie, in its unit; null: no bound on that side. */
 export interface Aim {

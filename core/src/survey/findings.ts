@@ -1,5 +1,6 @@
 import { waitsFor } from './inspection.js';
-import { RULES, type Rule, type RuleId, type Severity } from './rules.js';
+import type { RuleId, Severity } from './rule-ids.js';
+import { RULES, type Rule } from './rules.js';
 import type { StateOf, StateReading } from './state-of.js';
 
 /** A judgement from readings. */

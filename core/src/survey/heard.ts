@@ -1,6 +1,6 @@
 import type { StateId } from '../quantity/index.js';
-import { familyOf, type Surveyed } from './places.js';
-import type { RuleId, Severity } from './rules.js';
+import { familyOf, type Surveyed } from './surveyed.js';
+import type { RuleId, Severity } from './rule-ids.js';
 
 /** On which instruments it can be heard at all. */
 type On = 'every' | 'electric' | 'acoustic' | 'active' | 'two pickups';

@@ -1,5 +1,6 @@
 import type { StateId, StateTarget } from '../quantity/index.js';
-import { placesOf, type Surveyed } from './places.js';
+import { type Surveyed } from './surveyed.js';
+import { placesOf } from './places.js';
 import type { StateOf, StateReading } from './state-of.js';
 
 /** The rounds of an inspection: strings on and played, measured, still closed, strings off. */

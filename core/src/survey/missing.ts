@@ -4,23 +4,7 @@ import { isState, secondReading, STATES, stillStanding, targetKey, type AnyTarge
 import { placesOf } from './places.js';
 import type { StateOf } from './state-of.js';
 import type { Skipped } from './survey.js';
-
-/** Kinds of work that hang on readings [trade: docs/trade/survey.md, what a kind of work rests on]. */
-export const WORK_KINDS = [
-  'setUp',
-  'nut',
-  'neckAngle',
-  'neckReset',
-  'fretEnds',
-  'spotLevel',
-  'fullLevel',
-  'refret',
-  'pickupSwap',
-  'reroute',
-  'shielding',
-  'bridgeGlue',
-] as const;
-export type WorkKind = (typeof WORK_KINDS)[number];
+import type { WorkKind } from './work-kinds.js';
 
 /** One quantity that a kind of work rests on, at all of its places. */
 interface Need {

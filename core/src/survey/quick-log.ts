@@ -1,6 +1,7 @@
 import { parseLength, type LengthUnit } from '../measure/index.js';
 import { STATES, type AnyTarget, type StateId, type StateTarget } from '../quantity/index.js';
-import { placesOf, type Surveyed } from './places.js';
+import { type Surveyed } from './surveyed.js';
+import { placesOf } from './places.js';
 import { typedState, type TypedState } from './typed-state.js';
 
 /** How quantities are called in a hurry; the first is the one that is offered. */

@@ -1,6 +1,7 @@
 import { isState, STATES, stillStanding, targetKey, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
 import { aimFor, standing, type Aim, type Standing } from './aims.js';
-import { placesOf, type Surveyed } from './places.js';
+import { type Surveyed } from './surveyed.js';
+import { placesOf } from './places.js';
 
 /** A state with its newest reading and how it stands. */
 export interface StateReading {

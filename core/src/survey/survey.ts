@@ -1,6 +1,6 @@
 import { targetKey, type Reading, type StateTarget } from '../quantity/index.js';
 import type { Step } from './inspection.js';
-import type { WorkKind } from './missing.js';
+import type { WorkKind } from './work-kinds.js';
 
 /** Why an instrument is surveyed. */
 export const SURVEY_KINDS = ['as found', 'as left', 'check'] as const;

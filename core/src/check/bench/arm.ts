@@ -1,5 +1,5 @@
 import { operationRow } from '../../operation/index.js';
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 
 /** A tremolo's arm: off before the body is turned over [trade: docs/trade/order.md, The bench]. */
 export const arm: BenchRow = {

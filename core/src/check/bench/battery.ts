@@ -1,5 +1,5 @@
 import { operationRow } from '../../operation/index.js';
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 
 /** The battery: out before iron, drill or router come near [trade: docs/trade/order.md, The bench]. */
 export const battery: BenchRow = {

@@ -1,4 +1,4 @@
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 
 /** What lies over a hole or a cavity without being a part of the job: a bridge, a tailpiece; off before the place under it is worked on. */
 const OVER: ReadonlySet<string> = new Set(['bridge', 'tailpiece', 'tremolo']);

@@ -1,6 +1,6 @@
 import { operationRow } from '../../operation/index.js';
 import { isOfPart } from '../../part/index.js';
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 import { workPlace } from '../work-place.js';
 
 /** What is soldered in: lifted out of a cavity before a drill or a router comes into it, where the work at hand does not take it out itself [trade: docs/trade/order.md, The bench]. */

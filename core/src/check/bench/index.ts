@@ -1,4 +1,4 @@
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 import { arm } from './arm.js';
 import { battery } from './battery.js';
 import { covering } from './covering.js';

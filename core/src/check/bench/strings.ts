@@ -1,5 +1,5 @@
 import { operationRow } from '../../operation/index.js';
-import type { BenchRow } from '../bench-row.js';
+import type { BenchRow } from '../row.js';
 
 const SLACK = { of: 'strings', is: ['slack', 'off'] };
 const OFF = { of: 'strings', is: ['off'] };

@@ -1,4 +1,4 @@
-import type { ChoiceRow } from '../choice-row.js';
+import type { ChoiceRow } from '../row.js';
 import { actsOfChoice, type CutChoice } from '../choice.js';
 import { isPlaceThere } from './hardware.js';
 

@@ -1,11 +1,12 @@
 import { featureOf, frameOfFace, type Anatomy, type Hole } from '../../instrument/index.js';
 import { workKey, type Act, type Settings, type WorkItem } from '../../operation/index.js';
 import { goesInto, isHardware } from '../../part/index.js';
-import type { ChoiceRow } from '../choice-row.js';
+import type { ChoiceRow } from '../row.js';
 import type { HardwareChoice, PlaceRef } from '../choice.js';
 import { plateAs } from '../plate-as.js';
 import { filled, routed } from '../routed.js';
-import { only, type Ground } from '../works.js';
+import type { Ground } from '../row.js';
+import { only } from '../works.js';
 
 /** Any other part for its place. */
 export const hardware: ChoiceRow<HardwareChoice> = {

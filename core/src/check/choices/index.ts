@@ -1,5 +1,5 @@
 import { byKind } from '../../operation/index.js';
-import type { ChoiceRow } from '../choice-row.js';
+import type { ChoiceRow } from '../row.js';
 import { cut } from './cut.js';
 import { hardware } from './hardware.js';
 import { pickup } from './pickup.js';

@@ -1,10 +1,11 @@
 import { cavityOf } from '../../instrument/index.js';
 import type { Act, WorkItem } from '../../operation/index.js';
 import { workKey } from '../../operation/index.js';
-import type { ChoiceRow } from '../choice-row.js';
+import type { ChoiceRow } from '../row.js';
 import type { PickupChoice } from '../choice.js';
 import { filled, routed } from '../routed.js';
-import { only, type Ground } from '../works.js';
+import type { Ground } from '../row.js';
+import { only } from '../works.js';
 
 /** A pickup for a pickup place. */
 export const pickup: ChoiceRow<PickupChoice> = {

@@ -28,6 +28,7 @@ export class OwnWorkForm {
   /** What stands against keeping it. */
   readonly problem = input<string | null>(null);
   readonly written = output<Written>();
+  readonly cancelled = output();
 
   protected readonly line = BY_HAND;
   protected readonly kinds = Object.values(LISTS.operations)

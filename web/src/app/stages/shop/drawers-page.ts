@@ -32,71 +32,7 @@ const LABELS: Readonly<Record<string, string>> = {
   selector: 'rn-drawers-page',
   imports: [MatButtonModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <form (submit)="add($event)" novalidate aria-label="Add to a drawer">
-      <label
-        >Kind of item
-        <select (change)="begin($event)">
-          <option value="offcut">offcut</option>
-          <option value="dowel">dowel</option>
-          <option value="material">consumable</option>
-        </select>
-      </label>
-      @for (f of fields(); track f) {
-        <label>{{ labels[f] }}<input class="short" autocomplete="off" [value]="texts()[f] ?? ''" (input)="type(f, $event)" /></label>
-      }
-      <label
-        >Quantity<input class="short" inputmode="decimal" autocomplete="off" [value]="texts()['quantity'] ?? '1'" (input)="type('quantity', $event)"
-      /></label>
-      <label>Drawer<input class="short" autocomplete="off" [value]="texts()['drawer'] ?? ''" (input)="type('drawer', $event)" /></label>
-      <button matButton="filled" type="submit" [disabled]="busy()">Add item</button>
-      @if (problem(); as p) {
-        <p class="problem" role="alert">{{ p }}</p>
-      }
-    </form>
-    <p class="soft">Parts are counted on the <a routerLink="/shelf">part shelf</a>.</p>
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">Item</th>
-          <th scope="col">Drawer</th>
-          <th scope="col" class="number">Quantity</th>
-          <th scope="col"><span class="visually-hidden">Actions</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        @for (r of rows(); track r.kept.item.id) {
-          <tr>
-            <th scope="row">
-              @if (r.part) {
-                <a [routerLink]="['/shelf', r.part]">{{ r.what }}</a>
-              } @else {
-                {{ r.what }}
-              }
-            </th>
-            <td>{{ r.kept.item.drawer || '—' }}</td>
-            <td class="number">{{ r.kept.item.quantity }}{{ r.reserved > 0 ? ', ' + r.reserved + ' reserved' : '' }}</td>
-            <td>
-              <button
-                matButton
-                type="button"
-                [attr.aria-label]="'Use one of ' + r.what"
-                [disabled]="busy() || r.kept.item.quantity < 1"
-                (click)="useOne(r.kept)"
-              >
-                Use one
-              </button>
-              <button matButton type="button" [attr.aria-label]="'Archive ' + r.what" [disabled]="busy()" (click)="remove(r.kept)">Archive item</button>
-            </td>
-          </tr>
-        } @empty {
-          <tr>
-            <td colspan="4">The drawers are empty. Add offcuts and dowels: the options use what is in stock.</td>
-          </tr>
-        }
-      </tbody>
-    </table>
-  `,
+  templateUrl: './drawers-page.html',
   styleUrl: './shop-table.scss',
 })
 export class DrawersPage {

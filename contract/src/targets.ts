@@ -7,7 +7,7 @@ import { count, localId } from './scalars.js';
 
 export const place = { feature: localId.required(), part: localId };
 
-export const named = (quantities: object) =>
+export const named = (quantities: object): Joi.StringSchema =>
   Joi.string()
     .valid(...Object.keys(quantities))
     .required();
@@ -27,4 +27,4 @@ export const seen = Joi.array()
   .items(Joi.object<Loose<SeenNumber>, true>({ id: Joi.string().max(300).required(), clearance: Joi.number().min(-5000).max(5000).allow(null).required() }))
   .max(500);
 
-export const oneOf = (list: readonly string[]) => Joi.string().valid(...list);
+export const oneOf = (list: readonly string[]): Joi.StringSchema => Joi.string().valid(...list);

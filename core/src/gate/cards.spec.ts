@@ -1,6 +1,6 @@
 // What each kind of work comes to on the bench, written down step by step: order of steps, what is named, what is set, what is read.
 import { newHardwareChoice, type Choice, type PlannedLevel, type PlanState } from '../check/index.js';
-import { HOUSE } from '../house/index.js';
+import { cuttingFor, HOUSE } from '../house/index.js';
 import type { Hole } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import type { Act, OperationKind } from '../operation/index.js';
@@ -94,6 +94,9 @@ describe('the steps of each kind of work', () => {
     expect(bulk.map((c) => c.kind)[0]).toBe('bore');
     // a spur of 2.5 ends on the floor: the rim goes to 15.5
     expect(valueOf(bulk[0]!.numbers[0]!.working)).toBeCloseTo(18 - 2.5, 9);
+    // what the boring leaves is cleared by a router bit, after the boring
+    const clearing = cuttingFor({ ...stateWith(), anatomy: { ...shut, cavities } }, choice)!.clearing;
+    expect(bulk.map((c) => c.kind)).toEqual(clearing ? ['bore', 'unplug', 'changeBit', 'clearBulk'] : ['bore']);
     expect(steps('boreBulk')).toEqual([]);
     expect(cards('boreWells', { choice }).map((c) => [c.kind, c.names['holes'], c.names['bit'], c.asks?.expected])).toEqual([
       ['bore', 1, '6 mm boring bit', 21],
@@ -187,6 +190,7 @@ describe('the steps of each kind of work', () => {
       ['drillNew', { drillDiameter: 8 }, null],
       ['tryPart', {}, null],
     ]);
+    expect(cards('drillHole', at(hole('n', 'pot', null), size))[1]!.names).toEqual({ bit: '8.0 mm', through: 'yes' });
     // a point of 118°: 8 / 2 / tan 59° = 2.403 below the full width
     const blind = cards('drillHole', at(hole('n', 'screw', 8, { through: false, depth: dim(20) })));
     expect(blind.map((c) => c.kind)).toEqual(['drillNew', 'tryPart']);

@@ -38,6 +38,14 @@ describe('the buy list', () => {
     expect(buyList([need('a', 'tuner')], { ...shelf, tuner: { ...tuner, price: 0 } }, [])[0]!.price).toBeNull();
   });
 
+  it('has nothing of a part that lies on the bench or that no shelf has; of two the price twice; tools and wood once each', () => {
+    expect(buyList([need('a', 'tuner', {}, { returns: true }), need('b', 'unknown')], shelf, [])).toEqual([]);
+    const [two] = buyList([need('a', 'tuner'), need('b', 'tuner')], shelf, []);
+    expect([two!.need, two!.buy, two!.price]).toEqual([2, 2, 3600]);
+    const [wood, ...rest] = buyList([need('a', null, { lacks: [{ kind: 'offcut' }] }), need('b', null, { lacks: [{ kind: 'offcut' }] })], shelf, []);
+    expect([rest.length, wood!.need, wood!.have, wood!.buy, wood!.price, wood!.holds.length]).toEqual([0, 1, 0, 1, null, 2]);
+  });
+
   it('counts wires as many times as they go', () => {
     expect(buyList([need('bore', 'wire', {}, { count: 5 })], shelf, [one('wire', 2)])[0]!.buy).toBe(3);
   });

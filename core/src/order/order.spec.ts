@@ -206,6 +206,18 @@ describe('hindrances', () => {
     expect(hindrances(cut, done, [], open)).toEqual([]);
   });
 
+  it('are gone only for the very pair and the very rule that somebody waived', () => {
+    const cut = all.find((o) => o.kind === 'boreBulk')!;
+    const waits = (waivers: Parameters<typeof hindrances>[2]) =>
+      hindrances(cut, all, waivers, open).flatMap((h) => (h.kind === 'waitsFor' ? [h.operation] : []));
+    const { rule } = hindrances(cut, all, [], open).find((h) => h.kind === 'waitsFor' && h.operation === 'fixTemplate')!;
+    const waiver = (id: string, operations: readonly string[]) => [{ id: 'w', rule: id, operations, reason: 'r', person: 'p' }];
+    expect(waits(waiver(rule, ['fixTemplate', 'boreBulk']))).not.toContain('fixTemplate');
+    expect(waits(waiver(rule, ['boreBulk']))).toContain('fixTemplate');
+    expect(waits(waiver(rule, ['tracePlate', 'boreBulk']))).toContain('fixTemplate');
+    expect(waits(waiver('other', ['fixTemplate', 'boreBulk']))).toContain('fixTemplate');
+  });
+
   it('let the next unfinished operation be found', () => {
     expect(nextOperation(sequence(all))?.kind).toBe('meterPart');
     expect(nextOperation(all.map((o) => ({ ...o, state: 'done' as const })))).toBeNull();

@@ -7,6 +7,7 @@ import type { Operation } from '../operation/index.js';
 import { controlOf, hole, partOf } from '../testing/hardware.js';
 import { dim, edge, plainAnatomy, plainState } from '../testing/plan.js';
 import { operationOf } from '../testing/work.js';
+import { withBench } from './index.js';
 import { roundedRectangle } from '../shape/index.js';
 import type { Cavity, Plate } from '../instrument/index.js';
 
@@ -150,6 +151,25 @@ describe('what else lies on the bench', () => {
     const cut = operationsOfBench(input(state, [deepened('pocket', 'p')])).find((o) => o.kind === 'deepenRoute')!;
     const begun = operationsOfBench(input(state, [deepened('pocket', 'p')], { operations: [{ ...cut, state: 'doing' }] }));
     expect(begun.map((o) => o.kind)).toEqual(['deepenRoute', 'stringUp']);
+  });
+
+  it('is left alone where a need names what is not registered, or no state', () => {
+    const asks = (of: string, is: readonly string[]) => operationOf('fitPart', { bench: { needs: [{ of, is }], makes: [] } });
+    const changes = (...list: readonly ReturnType<typeof asks>[]) => withBench(HOUSE, list, new Map()).filter((x) => 'by' in x);
+    expect(changes(asks('moon', ['off']))).toEqual([]);
+    expect(changes(asks('strings', []))).toEqual([]);
+    expect(changes(asks('strings', ['off'])).map((c) => ('by' in c ? [c.kind, c.at] : c))).toEqual([
+      ['takeStringsOff', null],
+      ['stringUp', null],
+    ]);
+  });
+
+  it('goes back by its own name where it is of one feature', () => {
+    const off = operationOf('plugHole', { id: 'p', bench: { needs: [{ of: 'part', at: 'bridge', is: ['off'] }], makes: [] } });
+    expect(withBench(HOUSE, [off], new Map()).flatMap((c) => ('by' in c ? [[c.kind, c.of, c.at]] : []))).toEqual([
+      ['takePartOff', 'part', 'bridge'],
+      ['putPartBack', 'part', 'bridge'],
+    ]);
   });
 
   it('needs nothing where nothing is registered', () => {

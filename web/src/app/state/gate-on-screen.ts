@@ -2,9 +2,9 @@ import { computed, inject, linkedSignal, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@rinnovo/core/check';
 import { gateGround } from '@rinnovo/core/house';
-import type { Clearance, GateGround, Said } from '@rinnovo/core/job';
-import type { Names } from '@rinnovo/words';
-import { attempt, type Attempt } from '../ui/attempt';
+import type { Said } from '@rinnovo/core/job';
+import { attempt } from '../ui/attempt';
+import type { GateShown } from '../ui/gate-panel';
 import { Commands } from './commands';
 import { selectJobInHand, selectStanding } from './job-in-hand';
 import { planFeature } from './plan.feature';
@@ -12,23 +12,9 @@ import { anatomy } from './resources';
 import { resultsFeature } from './results.feature';
 import { selectChoice, selectDecision, selectEvaluation, selectJob, selectNames, selectPlan, selectPlanState, selectRevisions } from './selectors';
 
-/** What the gate is asked about a decision. */
-export interface Asked {
-  readonly decision: string;
-  readonly ground: GateGround;
-}
-
 /** The gate of the choice that is looked at, as a page shows it. */
 export interface GateOnScreen {
-  readonly decided: Signal<boolean>;
-  readonly standing: Signal<Clearance | null>;
-  /** What is asked; while the sums run what was asked last of the same decision; null before anything is worked out. */
-  readonly asked: Signal<Asked | null>;
-  /** It is that of the plan and the instrument as they are on the screen. */
-  readonly fresh: Signal<boolean>;
-  readonly names: Signal<Names>;
-  readonly instrument: Signal<string>;
-  readonly attempt: Attempt;
+  readonly shown: Signal<GateShown>;
   /** Clears the cut on what somebody said. */
   readonly clear: (said: Said) => Promise<void>;
 }
@@ -55,13 +41,13 @@ export function gateOnScreen(): GateOnScreen {
     const worked = cutting();
     return worked?.choice === of.id && worked.plan === plan() ? worked.result : undefined;
   };
-  const now = computed((): Asked | null => {
+  const now = computed((): GateShown['asked'] => {
     const [c, d, e, s] = [choice(), decision(), evaluation(), state()];
     const worked = c ? passes(c) : undefined;
     if (!c || !d || !e || !s || worked === undefined) return null;
     return { decision: d.id, ground: gateGround(inHand(), { decision: d.id, choice: c, evaluation: e, state: s, cutting: worked, today: new Date() }) };
   });
-  const asked = linkedSignal<{ of: string | null; now: Asked | null }, Asked | null>({
+  const asked = linkedSignal<{ of: string | null; now: GateShown['asked'] }, GateShown['asked']>({
     source: () => ({ of: decision()?.id ?? null, now: now() }),
     computation: (is, before) => {
       const last = before?.value ?? null;
@@ -78,14 +64,18 @@ export function gateOnScreen(): GateOnScreen {
     }
     await one.run(() => commands.clearToCut({ job: j, decision: d, plan: record, revisions, said, verdicts }));
   };
-  return {
-    decided: computed(() => decision() !== null),
-    standing: store.selectSignal(selectStanding),
-    asked,
-    fresh: computed(() => now() !== null),
-    names: store.selectSignal(selectNames),
-    instrument: computed(() => held().of ?? ''),
-    attempt: one,
-    clear,
-  };
+  const standing = store.selectSignal(selectStanding);
+  const names = store.selectSignal(selectNames);
+  const shown = computed((): GateShown => ({
+    decided: decision() !== null,
+    standing: standing(),
+    // while the sums run what was asked last of the same decision stands
+    asked: asked(),
+    fresh: now() !== null,
+    names: names(),
+    instrument: held().of ?? '',
+    busy: one.busy(),
+    problem: one.problem(),
+  }));
+  return { shown, clear };
 }

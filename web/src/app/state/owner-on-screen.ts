@@ -2,17 +2,15 @@ import { computed, inject, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { priceWithWork } from '@rinnovo/core/remedy';
 import { moneyText } from '@rinnovo/words';
-import type { Answer } from '../ui/ask-owner';
-import { attempt, type Attempt } from '../ui/attempt';
+import type { Answer, OwnerAsked } from '../ui/ask-owner';
+import { attempt } from '../ui/attempt';
 import { Commands } from './commands';
 import { shop } from './resources';
 import { selectDecision, selectJob } from './selectors';
 
 /** What the owner is asked about the choice that is looked at. */
 export interface OwnerOnScreen {
-  /** Parts and work of what was decided, in words. */
-  readonly price: Signal<string>;
-  readonly attempt: Attempt;
+  readonly shown: Signal<OwnerAsked>;
   readonly keep: (said: Answer) => Promise<void>;
 }
 
@@ -34,5 +32,6 @@ export function ownerOnScreen(): OwnerOnScreen {
     const [j, d] = [job(), decision()];
     if (j && d) await one.run(() => commands.keepConsent(j, d, said));
   };
-  return { price, attempt: one, keep };
+  const shown = computed((): OwnerAsked => ({ price: price(), busy: one.busy(), problem: one.problem() }));
+  return { shown, keep };
 }

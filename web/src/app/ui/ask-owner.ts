@@ -7,6 +7,13 @@ import { CONSENT_WORDS } from '@rinnovo/words';
 /** What the owner answered, and how they were asked. */
 export type Answer = Omit<KeepConsent, 'decision'>;
 
+/** What the owner is asked: the price of parts and work in words; whether the answer is being kept, and what stands against that. */
+export interface OwnerAsked {
+  readonly price: string;
+  readonly busy: boolean;
+  readonly problem: string | null;
+}
+
 /** What the owner is to agree to, with its price, and how it was agreed. */
 @Component({
   selector: 'rn-ask-owner',
@@ -15,7 +22,7 @@ export type Answer = Omit<KeepConsent, 'decision'>;
   template: `
     <form (submit)="keep($event)" novalidate>
       <p>
-        Parts and work: <strong class="number">{{ price() }}</strong>. The options and prices are saved with the consent.
+        Parts and work: <strong class="number">{{ asked().price }}</strong>. The options and prices are saved with the consent.
       </p>
       <label
         >How asked
@@ -26,10 +33,10 @@ export type Answer = Omit<KeepConsent, 'decision'>;
         </select>
       </label>
       <label>Owner’s answer<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" /></label>
-      <button matButton="outlined" type="submit" [disabled]="busy()">Save consent</button>
+      <button matButton="outlined" type="submit" [disabled]="asked().busy">Save consent</button>
       @if (empty()) {
         <p class="problem" role="alert">Type the owner’s answer.</p>
-      } @else if (problem(); as p) {
+      } @else if (asked().problem; as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }
     </form>
@@ -55,10 +62,7 @@ export type Answer = Omit<KeepConsent, 'decision'>;
 })
 export class AskOwner {
   protected readonly wayWords = CONSENT_WORDS;
-  readonly price = input.required<string>();
-  readonly busy = input(false);
-  /** What stands against keeping it. */
-  readonly problem = input<string | null>(null);
+  readonly asked = input.required<OwnerAsked>();
   readonly agreed = output<Answer>();
   protected readonly ways = CONSENT_WAYS;
   protected readonly how = signal<Answer['how']>('in person');

@@ -13,23 +13,7 @@ import { GatePanel } from './gate-panel';
   selector: 'rn-page-with-gate',
   imports: [GatePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <rn-gate-panel
-      [decided]="gate.decided()"
-      [standing]="gate.standing()"
-      [asked]="gate.asked()"
-      [fresh]="gate.fresh()"
-      [names]="gate.names()"
-      [instrument]="gate.instrument()"
-      [busy]="gate.attempt.busy()"
-      [problem]="gate.attempt.problem()"
-      [price]="owner.price()"
-      [asking]="owner.attempt.busy()"
-      [notKept]="owner.attempt.problem()"
-      (cleared)="gate.clear($event)"
-      (agreed)="owner.keep($event)"
-    />
-  `,
+  template: ` <rn-gate-panel [gate]="gate.shown()" [owner]="owner.shown()" (cleared)="gate.clear($event)" (agreed)="owner.keep($event)" /> `,
 })
 class PageWithGate {
   protected readonly gate = gateOnScreen();

@@ -8,11 +8,26 @@ import { clearToCut, confirmKey, overrideKey, type GateItem } from '@rinnovo/cor
 import { gateInput, type Clearance, type GateGround, type Said } from '@rinnovo/core/job';
 import { needKey } from '@rinnovo/core/work';
 import { dateTimeText, gateText, verdictTitle, type Names } from '@rinnovo/words';
-import { AskOwner, type Answer } from './ask-owner';
+import { AskOwner, type Answer, type OwnerAsked } from './ask-owner';
 import { wayNow } from './gate-way';
 import { LengthField } from './length-field';
 
 const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind === 'need' && item.need.has === null;
+
+/** The gate as a page shows it. */
+export interface GateShown {
+  readonly decided: boolean;
+  readonly standing: Clearance | null;
+  /** What is asked, and of which decision; null until it is worked out. */
+  readonly asked: { readonly decision: string; readonly ground: GateGround } | null;
+  /** What is asked is that of the plan on the screen. */
+  readonly fresh: boolean;
+  readonly names: Names;
+  readonly instrument: string;
+  readonly busy: boolean;
+  /** What stands against clearing it. */
+  readonly problem: string | null;
+}
 
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. What is said here is said of one decision. */
 @Component({
@@ -24,26 +39,13 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
 })
 export class GatePanel {
   protected readonly when = dateTimeText;
-  readonly decided = input.required<boolean>();
-  readonly standing = input.required<Clearance | null>();
-  /** What is asked, and of which decision; null until it is worked out. */
-  readonly asked = input.required<{ readonly decision: string; readonly ground: GateGround } | null>();
-  /** What is asked is that of the plan on the screen. */
-  readonly fresh = input(true);
-  readonly names = input.required<Names>();
-  readonly instrument = input.required<string>();
-  readonly busy = input(false);
-  /** What stands against clearing it. */
-  readonly problem = input<string | null>(null);
-  /** What the owner is asked to pay; whether the answer is being kept, and what stands against that. */
-  readonly price = input.required<string>();
-  readonly asking = input(false);
-  readonly notKept = input<string | null>(null);
+  readonly gate = input.required<GateShown>();
+  readonly owner = input.required<OwnerAsked>();
   readonly cleared = output<Said>();
   readonly agreed = output<Answer>();
 
   /** What somebody took upon themselves, by key; of another decision nothing of it holds. */
-  private readonly of = computed(() => this.asked()?.decision ?? null);
+  private readonly of = computed(() => this.gate().asked?.decision ?? null);
   protected readonly reasons = linkedSignal<string | null, Readonly<Record<string, string>>>({ source: this.of, computation: () => ({}) });
   /** What was read on the print; it stays while the numbers are worked out again. */
   protected readonly printAcross = linkedSignal<string | null, string>({ source: this.of, computation: () => '' });
@@ -59,31 +61,31 @@ export class GatePanel {
   });
 
   protected readonly judged = computed(() => {
-    const asked = this.asked();
+    const asked = this.gate().asked;
     return asked && clearToCut(gateInput(asked.ground, this.meant()));
   });
   protected readonly missing = computed(() => {
     const judged = this.judged();
-    if (!judged || !this.fresh()) return 'Computing what the cut needs …';
+    if (!judged || !this.gate().fresh) return 'Computing what the cut needs …';
     const n = judged.items.filter((i) => !i.ok).length;
     if (n === 0) return 'Everything is ready: clear the cut';
     return n === 1 ? 'One item still open before the cut' : `${n} items still open before the cut`;
   });
   protected readonly rows = computed(() => {
-    const verdicts = this.asked()?.ground.evaluation.verdicts ?? [];
+    const verdicts = this.gate().asked?.ground.evaluation.verdicts ?? [];
     const title = (id: string): string => {
       const v = verdicts.find((x) => x.id === id);
-      return v ? verdictTitle(v, this.names()) : id;
+      return v ? verdictTitle(v, this.gate().names) : id;
     };
     return (this.judged()?.items ?? []).map((item, i) => ({
       key: `${item.kind} ${i}`,
       ok: item.ok,
-      text: gateText(item, this.names(), title),
+      text: gateText(item, this.gate().names, title),
       thin: item.kind === 'thin' ? item.verdict : null,
       confirm: item.kind === 'confirm' ? confirmKey(item.confirm) : null,
       override: item.kind === 'verdict' ? overrideKey(item.verdict) : lacks(item) ? overrideKey(needKey(item.need)) : null,
       without: item.kind === 'need',
-      way: item.ok ? null : wayNow(item, this.instrument()),
+      way: item.ok ? null : wayNow(item, this.gate().instrument),
       asks: item.kind === 'consent' && !item.ok,
       print: item.kind === 'print',
       off: item.kind === 'print' && item.off.length > 0 ? 'Differs from the plan' : null,

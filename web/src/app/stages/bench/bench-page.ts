@@ -138,7 +138,7 @@ export class BenchPage {
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
   protected readonly cutting = computed(() => {
     const kind = this.bench()?.operation?.kind;
-    return kind !== undefined && isIrreversible(kind) && this.gate.standing() !== null;
+    return kind !== undefined && isIrreversible(kind) && this.gate.shown().standing !== null;
   });
   protected readonly steps = computed(() =>
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),

@@ -6,7 +6,7 @@ export const byHand: OperationWords = {
   kind: BY_HAND,
   name: 'Own work',
   steps: {
-    doOwn: { card: (n) => `${n['line'] ?? ''}`, logged: 'own work done' },
+    doOwn: { card: (n) => `${n['line'] ?? 'Do the work on your line.'}`, logged: 'own work done' },
     letRest: { card: (n) => `Let it rest for ${durationText(Number(n['minutes']))}.`, logged: 'rested' },
   },
 };

@@ -137,6 +137,7 @@ describe('the order of the work', () => {
     const own = { line: 'Oil the fingerboard', minutes: 20, wait: 720, phase: 'set up' as const, after: [], before: [] };
     const row = operation('byHand', {
       id: 'mine',
+      subject: { aspect: 'anatomy', id: '' },
       source: { of: 'hand', id: 'job' },
       decision: '',
       own,
@@ -151,7 +152,7 @@ describe('the order of the work', () => {
     const mine = host(fixture).querySelector<HTMLElement>('li[data-operation="Oil the fingerboard"]')!;
     expect(mine.textContent).toContain('Whole instrument');
     expect(mine.textContent.replaceAll('\u202f', ' ')).toContain('20 min + 12 h wait');
-    mine.querySelector<HTMLButtonElement>('[aria-label="Take out: Oil the fingerboard"]')!.click();
+    mine.querySelector<HTMLButtonElement>('[aria-label="Remove: Oil the fingerboard"]')!.click();
     await settle();
     http.expectOne((r) => r.method === 'DELETE' && r.url === '/api/own-work/mine').flush({});
     await settle();

@@ -97,6 +97,24 @@ describe('the strings', () => {
   });
 });
 
+describe('what goes back in the end', () => {
+  it('is the same operation before and after the last that needed it otherwise is done: who has it on the screen can log it', () => {
+    const state = stateWith();
+    const choices = [pickup('here'), deepened('pocket', 'p')];
+    const first = operationsOfBench(input(state, choices));
+    const up = first.find((o) => o.kind === 'stringUp')!;
+    let done: readonly Operation[] = [];
+    let log: BenchInput['log'] = [];
+    for (const [i, o] of first.entries()) {
+      if (o.id === up.id) continue;
+      done = [...done, { ...o, state: 'done' }];
+      log = [...log, { operation: o.id, step: '1 x', outcome: 'done', measured: null, at: `2026-01-01T10:${String(i).padStart(2, '0')}:00.000Z` }];
+      const now = operationsOfBench(input(state, choices, { operations: done, log })).find((x) => x.kind === 'stringUp');
+      expect(now?.id).withContext(o.kind).toBe(up.id);
+    }
+  });
+});
+
 describe('what was changed for a decision that is no more', () => {
   it('is still so: strings that are off stay off for the next one, and go on again though nothing else is left to do', () => {
     const state = stateWith();

@@ -58,6 +58,12 @@ export function withBench<T extends PlacedOperation>(rows: Pick<CheckRows, 'benc
   const now = new Map(held);
   const out: (T | BenchChange)[] = [];
   for (const o of ordered) {
+    // what goes back in the end is of the last that needed it otherwise, done or not: it keeps its name while the job goes on
+    if (o.state === 'done')
+      for (const need of o.bench.needs) {
+        const is = now.get(thing(need))?.is;
+        if (is !== undefined && need.is.includes(is)) now.set(thing(need), { is, by: o });
+      }
     if (open.includes(o))
       for (const need of o.bench.needs) {
         const row = rows.bench.find((b) => b.of === need.of);

@@ -159,6 +159,11 @@ describe('words', () => {
     expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept with a reason');
   });
 
+  it('meter a pickup that no choice names, too', () => {
+    expect(stepText({ kind: 'meter', names: { part: '' } })).toBe('Meter the new pickup before soldering.');
+    expect(stepText({ kind: 'meter', names: { part: 'Morrow' } })).toBe('Meter Morrow before soldering.');
+  });
+
   it('say remedies together as one, and what of them cannot be undone', () => {
     expect(remedyName('openHole + deepen')).toBe('Enlarge the hole + deepen the cavity');
     const back = { part: null, needsInsert: false, woodCut: false, partCut: true, plateCut: false, works: true };

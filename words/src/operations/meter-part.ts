@@ -5,7 +5,7 @@ export const meterPart: OperationWords = {
   name: 'Meter the new pickup',
   steps: {
     meter: {
-      card: (n) => `Meter ${n['part']} before soldering.`,
+      card: ({ part = '' }) => `Meter ${part === '' ? 'the new pickup' : part} before soldering.`,
       logged: 'pickup metered',
     },
   },

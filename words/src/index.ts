@@ -21,5 +21,5 @@ export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';
 export * from './step-refusals.js';
-export * from './survey.js';
+export * from './survey/index.js';
 export * from './sheet.js';

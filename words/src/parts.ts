@@ -1,4 +1,5 @@
-import { partHeader, type PartCsvFault, type PartCsvProblem } from '@rinnovo/core/format';
+import { partHeader } from '@rinnovo/core/part';
+import type { PartCsvFault, PartCsvProblem } from '@rinnovo/core/format';
 import type { Basis } from '@rinnovo/core/measure';
 import type { PartGroup, PartProblem, PickupField, SizeId, TraitId } from '@rinnovo/core/part';
 

@@ -6,7 +6,7 @@ import { dateTimeText, dayOf, timeText } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { FINDING_WORDS } from './findings.js';
-import { aimText, SEVERITY_WORDS, standingWords, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey.js';
+import { aimText, SEVERITY_WORDS, standingWords, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey/index.js';
 
 /** What a person found and pinned. */
 export interface PinnedFinding {

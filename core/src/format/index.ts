@@ -8,4 +8,3 @@ export * from './parts-csv.js';
 export * from './readings-csv.js';
 export * from './svg-in.js';
 export * from './svg-out.js';
-export * from './svg.js';

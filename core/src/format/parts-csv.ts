@@ -2,6 +2,9 @@ import Papa from 'papaparse';
 import { PART_FIELDS, withNewNames } from './earlier-names.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
+  PART_COLUMNS,
+  partHeader,
+  TRAITS,
   partRow,
   isPickup,
   PICKUP_SIZES,
@@ -18,16 +21,6 @@ import {
   type ThreadId,
   type TraitId,
 } from '../part/index.js';
-
-const TRAITS: readonly TraitId[] = ['shaftEnd', 'taper', 'form', 'surface', 'fixing', 'headForm', 'wiring'];
-const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'replaced by', 'note', 'thread', 'gauge', 'kiloohms'] as const;
-/** The columns of the shelf as a table: what every part has, every size that any kind has, what is chosen from lists, and the drawn rest as JSON. */
-export const PART_COLUMNS: readonly string[] = [...FIRST, ...TRAITS, ...SIZE_IDS, 'drawn'];
-
-/** A column as the header of a table has it: `threadLength` is headed `thread length`. */
-export function partHeader(column: string): string {
-  return column.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
-}
 
 /** The column of a header, by its words or by the name that it had before; what is no column stays as it is. */
 function columnOf(header: string): string {

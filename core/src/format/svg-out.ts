@@ -1,5 +1,4 @@
-import { bounds, type Outline } from '../shape/index.js';
-import { pathData } from './svg.js';
+import { bounds, pathData, type Outline } from '../shape/index.js';
 
 /** Outlines that belong together in an exported drawing. */
 export interface DrawingLayer {

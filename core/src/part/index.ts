@@ -2,6 +2,7 @@ export * from './drill-sizes.js';
 export * from './hardware.js';
 export * from './lack.js';
 export * from './part-outline.js';
+export * from './part-columns.js';
 export {
   goesInto,
   isOfPart,

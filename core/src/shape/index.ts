@@ -15,6 +15,7 @@ export * from './nearest.js';
 export * from './opening.js';
 export * from './outline.js';
 export * from './overlap.js';
+export * from './path-data.js';
 export * from './recognise.js';
 export * from './region.js';
 export * from './scanline.js';

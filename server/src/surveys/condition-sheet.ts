@@ -1,8 +1,7 @@
 import { createRequire } from 'node:module';
 import path from 'node:path';
-import { pathData } from '@rinnovo/core/format';
 import { layersOf, type Anatomy } from '@rinnovo/core/instrument';
-import { bounds } from '@rinnovo/core/shape';
+import { bounds, pathData } from '@rinnovo/core/shape';
 import type { ConditionSheet } from '@rinnovo/words';
 import PDFDocument from 'pdfkit';
 

@@ -1,7 +1,7 @@
+import { pathData } from '@rinnovo/core/shape';
 import { createRequire } from 'node:module';
 import path from 'node:path';
 import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling } from '@rinnovo/core/cut';
-import { pathData } from '@rinnovo/core/format';
 import PDFDocument from 'pdfkit';
 import { fixed } from '@rinnovo/words';
 

@@ -1,8 +1,7 @@
 import { actsOfChoice, type Choice, isCutChoice, isPickupChoice, isPlaced, type PlacedChoice } from '@rinnovo/core/check';
 import { boundsOf, featureOf, frameOfFace, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
 import { isPickup, pickupIn, type Part, type Shelf } from '@rinnovo/core/part';
-import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
-import { pathData } from '@rinnovo/core/format';
+import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point, pathData } from '@rinnovo/core/shape';
 import { drawPart, frameRound, UNKNOWN_HOLE, type DrawnPath, type Frame } from './drawing';
 
 /** The middle of the place of a part that is no pickup, in the body's frame. */

@@ -1,6 +1,5 @@
 import { sideShadows, sideStrip, type Anatomy } from '@rinnovo/core/instrument';
-import { pathData } from '@rinnovo/core/format';
-import { circle } from '@rinnovo/core/shape';
+import { circle, pathData } from '@rinnovo/core/shape';
 import { UNKNOWN_HOLE, type DrawnPath, type Frame } from './drawing';
 
 /** The body from the side: across its depth from the top, along as on every face; what is inside is hidden. */

@@ -1,8 +1,7 @@
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
-import { pathData } from '@rinnovo/core/format';
 import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, stringsAt, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
-import { circle, placeOutline, placePoint, bounds, type Outline, type Point } from '@rinnovo/core/shape';
+import { circle, placeOutline, placePoint, bounds, type Outline, type Point, pathData } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
 
 /** How a line is drawn: by the conventions of technical drawing, not by colour alone. */

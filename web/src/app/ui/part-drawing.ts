@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { pathData } from '@rinnovo/core/format';
 import type { Part } from '@rinnovo/core/part';
-import { bounds } from '@rinnovo/core/shape';
+import { bounds, pathData } from '@rinnovo/core/shape';
 import { lengthText } from '@rinnovo/words';
 import { viewFeature } from '../state/view.feature';
 import { viewsOf } from './part-views';

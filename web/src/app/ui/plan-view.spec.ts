@@ -2,8 +2,16 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { anatomy, setUp } from '../../testing/fixture';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition } from './drawing';
 import type { Placement, Point } from '@rinnovo/core/shape';
-import { PlanView, type ClickedLine, type Move, type Pull } from './plan-view';
+import type { ClickedLine, Move, Pull } from './hand';
+import { PlanView } from './plan-view';
 import { signPath } from './signs';
+
+/** The part of the drawing that is seen: its view box through what its sheet is moved and scaled by. */
+function seenIn(svg: SVGSVGElement): { x: number; y: number; width: number } {
+  const { x, y, width } = svg.viewBox.baseVal;
+  const { a: k, e, f } = svg.querySelector('g')!.transform.baseVal.consolidate()!.matrix;
+  return { x: (x - e) / k, y: (y - f) / k, width: width / k };
+}
 
 describe('the plan view', () => {
   let fixture: ComponentFixture<PlanView>;
@@ -55,8 +63,8 @@ describe('the plan view', () => {
 
   it('pans by arrow keys where nothing can be moved, and with Alt', async () => {
     const seen = moves();
-    const x = (): number => Number(svg().getAttribute('viewBox')!.split(' ')[0]);
-    const [before, width] = [x(), Number(svg().getAttribute('viewBox')!.split(' ')[2])];
+    const x = (): number => seenIn(svg()).x;
+    const { x: before, width } = seenIn(svg());
     svg().dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', altKey: true }));
     await fixture.whenStable();
     expect(x()).toBeCloseTo(before + width / 12, 6);
@@ -75,16 +83,32 @@ describe('the plan view', () => {
   });
 
   it('zooms about its middle and fits again', async () => {
-    const before = svg().getAttribute('viewBox')!;
+    const before = seenIn(svg());
     svg().dispatchEvent(new KeyboardEvent('keydown', { key: '+' }));
     await fixture.whenStable();
-    const [x, , width] = svg().getAttribute('viewBox')!.split(' ').map(Number) as [number, number, number];
-    const [x0, , width0] = before.split(' ').map(Number) as [number, number, number];
-    expect(width).toBeCloseTo(width0 / 1.25, 6);
-    expect(x + width / 2).toBeCloseTo(x0 + width0 / 2, 6);
+    const { x, width } = seenIn(svg());
+    expect(width).toBeCloseTo(before.width / 1.25, 6);
+    expect(x + width / 2).toBeCloseTo(before.x + before.width / 2, 6);
     svg().dispatchEvent(new KeyboardEvent('keydown', { key: '0' }));
     await fixture.whenStable();
-    expect(svg().getAttribute('viewBox')).toBe(before);
+    expect(seenIn(svg())).toEqual(before);
+  });
+
+  it('keeps what lies under the wheel where it is, and shows a new frame whole', async () => {
+    const ctm = svg().getScreenCTM()!;
+    const near = new DOMPoint(-20, 120).matrixTransform(ctm);
+    // a mouse is at whole pixels
+    const p = new DOMPoint(Math.round(near.x), Math.round(near.y));
+    const { x, y } = p.matrixTransform(ctm.inverse());
+    svg().dispatchEvent(new WheelEvent('wheel', { deltaY: -300, clientX: p.x, clientY: p.y, cancelable: true }));
+    await fixture.whenStable();
+    const under = new DOMPoint(p.x, p.y).matrixTransform(svg().querySelector('g')!.getScreenCTM()!.inverse());
+    expect(under.x).toBeCloseTo(x, 3);
+    expect(under.y).toBeCloseTo(y, 3);
+    expect(svg().querySelector('g')!.getAttribute('transform')).not.toContain('scale(1)');
+    fixture.componentRef.setInput('frame', { x: 0, y: 0, width: 50, height: 80 });
+    await fixture.whenStable();
+    expect(seenIn(svg())).toEqual({ x: 0, y: 0, width: 50 });
   });
 
   it('has a name for a screen reader and a sign beside each colour', async () => {
@@ -104,7 +128,7 @@ describe('the plan view', () => {
     const ctm = svg().getScreenCTM()!;
     const press = (x: number, y: number): void => {
       const p = new DOMPoint(x, y).matrixTransform(ctm);
-      svg().dispatchEvent(new PointerEvent('pointerdown', { clientX: p.x, clientY: p.y, pointerId: 1 }));
+      svg().dispatchEvent(new PointerEvent('pointerdown', { clientX: p.x, clientY: p.y, pointerId: 1, isPrimary: true }));
     };
     press(-30, 100);
     press(0, 140);
@@ -136,7 +160,16 @@ describe('the hand on the plan view', () => {
     const p = new DOMPoint(at.x, at.y).matrixTransform(svg().getScreenCTM()!);
     // a pointer that the browser does not know cannot be captured
     svg().setPointerCapture = () => undefined;
-    on.dispatchEvent(new PointerEvent(kind, { bubbles: true, clientX: p.x, clientY: p.y, pointerId: 1, ...more }));
+    on.dispatchEvent(new PointerEvent(kind, { bubbles: true, clientX: p.x, clientY: p.y, pointerId: 1, isPrimary: true, ...more }));
+  }
+
+  /** Fingers at places of the drawing as it lies in its view box. */
+  function fingers(kind: 'touchstart' | 'touchmove' | 'touchend', ...at: readonly Point[]): void {
+    const touches = at.map((one, identifier) => {
+      const p = new DOMPoint(one.x, one.y).matrixTransform(svg().getScreenCTM()!);
+      return new Touch({ identifier, target: svg(), clientX: p.x, clientY: p.y });
+    });
+    svg().dispatchEvent(new TouchEvent(kind, { bubbles: true, cancelable: true, touches, changedTouches: touches }));
   }
 
   it('tells which line was clicked and where, but not after a drag', async () => {
@@ -214,9 +247,9 @@ describe('the hand on the plan view', () => {
     fixture.componentInstance.pulled.subscribe((p) => pulls.push(p));
     touch('pointerdown', { x: 120, y: 100 }, svg().querySelector('[data-handle]')!);
     touch('pointermove', { x: 140, y: 100 });
-    touch('pointerdown', { x: 20, y: 20 }, svg(), { pointerId: 2 });
+    touch('pointerdown', { x: 20, y: 20 }, svg(), { pointerId: 2, isPrimary: false });
     expect(pulls.at(-1)).toEqual({ id: '1 0', to: null, dropped: true });
-    touch('pointerup', { x: 20, y: 20 }, svg(), { pointerId: 2 });
+    touch('pointerup', { x: 20, y: 20 }, svg(), { pointerId: 2, isPrimary: false });
     touch('pointerup', { x: 140, y: 100 });
     await fixture.whenStable();
     expect(pulls.length).toBe(2);
@@ -225,18 +258,55 @@ describe('the hand on the plan view', () => {
   it('makes the drawing larger between two fingers and moves nothing', async () => {
     const moved: Move[] = [];
     fixture.componentInstance.moved.subscribe((m) => moved.push(m));
-    touch('pointerdown', { x: 60, y: 80 });
-    touch('pointerdown', { x: 100, y: 80 }, svg(), { pointerId: 2 });
-    touch('pointermove', { x: 40, y: 80 });
-    touch('pointermove', { x: 120, y: 80 }, svg(), { pointerId: 2 });
+    fingers('touchstart', { x: 60, y: 80 }, { x: 100, y: 80 });
+    fingers('touchmove', { x: 40, y: 80 }, { x: 120, y: 80 });
     await fixture.whenStable();
     // twice as far apart about the same middle (80, 80): half the window
-    const [x, , width] = svg().getAttribute('viewBox')!.split(' ').map(Number) as [number, number, number];
-    expect(width).toBeCloseTo(100, 3);
-    expect(x).toBeCloseTo(80 - 50, 3);
-    touch('pointerup', { x: 120, y: 80 }, svg(), { pointerId: 2 });
-    touch('pointerup', { x: 40, y: 80 });
+    expect(seenIn(svg()).width).toBeCloseTo(100, 3);
+    expect(seenIn(svg()).x).toBeCloseTo(80 - 50, 3);
     expect(moved).toEqual([]);
+  });
+});
+
+describe('paper in the hand', () => {
+  let fixture: ComponentFixture<PlanView>;
+  const svg = (): SVGSVGElement => (fixture.nativeElement as HTMLElement).querySelector('svg')!;
+
+  beforeEach(async () => {
+    setUp();
+    fixture = TestBed.createComponent(PlanView);
+    fixture.componentRef.setInput('label', 'Map');
+    fixture.componentRef.setInput('paths', [{ id: 'plate', kind: 'plate', d: 'M0 0H60V60H0Z', title: 'Plate' }]);
+    fixture.componentRef.setInput('moving', [{ id: 'route', kind: 'cavity', d: 'M80 80H120V120H80Z', title: 'Route' }]);
+    fixture.componentRef.setInput('movable', true);
+    fixture.componentRef.setInput('frame', { x: -20, y: -20, width: 200, height: 200 });
+    await fixture.whenStable();
+  });
+
+  async function drag(on: Element, button = 0): Promise<void> {
+    const ctm = svg().getScreenCTM()!;
+    const mouse = (kind: string, x: number, target: EventTarget): void => {
+      const p = new DOMPoint(x, 30).matrixTransform(ctm);
+      target.dispatchEvent(new MouseEvent(kind, { bubbles: true, cancelable: true, view: window, clientX: p.x, clientY: p.y, button }));
+    };
+    mouse('mousedown', 30, on);
+    mouse('mousemove', 50, window);
+    mouse('mouseup', 50, window);
+    // the click that ends a drag is nobody's
+    await new Promise((then) => setTimeout(then));
+    await fixture.whenStable();
+  }
+
+  it('goes along under the mouse, but not when the mouse holds the layer or measures', async () => {
+    const before = seenIn(svg());
+    await drag(svg().querySelector('[data-id=plate]')!);
+    expect(seenIn(svg()).x).toBeCloseTo(before.x - 20, 3);
+    await drag(svg().querySelector('[data-moving] path')!);
+    await drag(svg(), 2);
+    expect(seenIn(svg()).x).toBeCloseTo(before.x - 20, 3);
+    [...(fixture.nativeElement as HTMLElement).querySelectorAll('button')].find((b) => b.textContent.trim() === 'Measure')!.click();
+    await drag(svg());
+    expect(seenIn(svg()).x).toBeCloseTo(before.x - 20, 3);
   });
 });
 

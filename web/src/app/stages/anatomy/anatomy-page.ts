@@ -8,20 +8,11 @@ import {
   boundsOf,
   compareFeatures,
   doubtsOf,
-  edgeAt,
   edgeNear,
   featureOf,
   featuresOf,
-  handlesOf,
-  layersOf,
-  layersOfFeature,
-  sideLayers,
-  type Layer,
   moveFeature,
-  snap,
-  snapLines,
   solvePositions,
-  stretchFeature,
   type Anatomy,
   type Edge,
   type Face,
@@ -32,39 +23,40 @@ import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit
 import { anatomy } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { drawSide, frameOfSide } from '../../ui/draw-side';
-import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath, type LineKind } from '../../ui/drawing';
-import { PlanView, type ClickedLine, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
-import { saveFile } from '../../ui/save-file';
+import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath } from '../../ui/drawing';
+import type { ClickedLine, Move, PlanHandle, Pull, Snapper } from '../../ui/hand';
+import { PlanView } from '../../ui/plan-view';
 import { AnatomyConflict } from './anatomy-conflict';
 import { BuildForm } from './build-form';
 import { DistancePanel } from './distance-panel';
 import { DoubtPanel } from './doubt-panel';
+import { edgeLine } from './edge-line';
+import { ExportMenu } from './export-menu';
 import { FeaturePanel } from './feature-panel';
+import { handlesOn, pulledBy, snapperOf } from './hand-on-feature';
 import { HistoryPanel } from './history-panel';
+import { LAYERS, leftOut, type LayerId } from './map-layers';
+import { PaperMap } from './paper-map';
 
 type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
-
-/** Scales of a drawing, one to so many [std: ISO 5455, from memory]. */
-const SCALES = [1, 2, 5] as const;
-
-/** What is left of A4 and of Letter between their margins and below the words, mm. */
-const SHEET = { width: 180, height: 225 };
-
-type LayerId = 'names' | 'plates' | 'board' | 'strings' | 'holes' | 'below';
-
-const LAYERS: readonly { readonly id: LayerId; readonly name: string; readonly kinds: readonly LineKind[] }[] = [
-  { id: 'names', name: 'Names', kinds: [] },
-  { id: 'plates', name: 'Plates and hardware', kinds: ['plate', 'opening', 'insert', 'screw'] },
-  { id: 'board', name: 'Fingerboard', kinds: ['board', 'fret'] },
-  { id: 'strings', name: 'Strings and centre line', kinds: [] },
-  { id: 'holes', name: 'Holes', kinds: ['hole'] },
-  { id: 'below', name: 'Features of the other face', kinds: ['hidden'] },
-];
 
 /** What the instrument is, to scale: every feature with its place and sizes, moved by hand, keys, numbers or measured distances. */
 @Component({
   selector: 'rn-anatomy-page',
-  imports: [MatButtonModule, MatButtonToggleModule, MatMenuModule, PlanView, BuildForm, FeaturePanel, DistancePanel, DoubtPanel, HistoryPanel, AnatomyConflict],
+  imports: [
+    MatButtonModule,
+    MatButtonToggleModule,
+    MatMenuModule,
+    PlanView,
+    BuildForm,
+    ExportMenu,
+    PaperMap,
+    FeaturePanel,
+    DistancePanel,
+    DoubtPanel,
+    HistoryPanel,
+    AnatomyConflict,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './anatomy-page.html',
   styleUrl: './anatomy-page.scss',
@@ -113,8 +105,7 @@ export class AnatomyPage {
     const a = this.anatomy();
     if (!a) return [];
     const loose = this.loose();
-    const out = this.out();
-    const hidden = new Set(LAYERS.filter((l) => out.has(l.id)).flatMap((l) => l.kinds));
+    const hidden = leftOut(this.out());
     return this.draw(a)
       .filter((p) => !hidden.has(p.kind))
       .map((p) => (loose.has(owner(p.id)) ? { ...p, loose: true } : p));
@@ -145,31 +136,12 @@ export class AnatomyPage {
     const a = this.preview() ?? this.anatomy();
     const id = this.selected();
     if (!a || id === null || !this.isSeen()) return [];
-    const f = featureOf(a, id);
-    if (!f) return [];
-    const b = boundsOf(a, f);
-    const room = Math.min(b.maxX - b.minX, b.maxY - b.minY);
-    return handlesOf(a, id).map(({ across, along, at }) => ({ ...at, id: `${across} ${along}`, title: 'Drag to resize', room }));
+    return handlesOn(a, id);
   });
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
     const f = this.feature();
-    if (!a || !f || !this.isSeen()) return null;
-    const lines = snapLines(a, f.of.face, f.id);
-    const b = boundsOf(a, f);
-    return {
-      move: (to, reach) => {
-        const across = snap([b.minX + to.x, (b.minX + b.maxX) / 2 + to.x, b.maxX + to.x], lines.across, reach);
-        const along = snap([b.minY + to.y, (b.minY + b.maxY) / 2 + to.y, b.maxY + to.y], lines.along, reach);
-        return { to: { ...to, x: to.x + across.by, y: to.y + along.by }, across: across.line, along: along.line };
-      },
-      pull: (handle, to, reach) => {
-        const [sideAcross, sideAlong] = sides(handle);
-        const across = snap(sideAcross === 0 ? [] : [to.x], lines.across, reach);
-        const along = snap(sideAlong === 0 ? [] : [to.y], lines.along, reach);
-        return { to: { x: to.x + across.by, y: to.y + along.by }, across: across.line, along: along.line };
-      },
-    };
+    return a && f && this.isSeen() ? snapperOf(a, f) : null;
   });
   protected readonly labels = computed(() => {
     const a = this.anatomy();
@@ -221,17 +193,6 @@ export class AnatomyPage {
     return { saved: `revision ${this.held().data?.now.revision ?? 0}`, waiting: 'unsaved …', sending: 'saving …' }[saving];
   });
 
-  /** How large the map is on a sheet: at the first scale that fits. */
-  protected readonly paper = computed(() => {
-    const { width, height } = this.frame();
-    const scale = SCALES.find((s) => width / s <= SHEET.width && height / s <= SHEET.height) ?? 10;
-    return { scale, width: width / scale, height: height / scale };
-  });
-
-  protected print(): void {
-    window.print();
-  }
-
   protected toggleLayer(id: LayerId): void {
     this.out.update((o) => new Set(o.has(id) ? [...o].filter((x) => x !== id) : [...o, id]));
   }
@@ -258,8 +219,7 @@ export class AnatomyPage {
       this.preview.set(null);
       return;
     }
-    const [across, along] = sides(id);
-    const stretched = stretchFeature(a, selected, { across, along }, to);
+    const stretched = pulledBy(a, selected, id, to);
     this.preview.set(dropped ? null : stretched);
     if (dropped) this.change(stretched);
   }
@@ -274,30 +234,6 @@ export class AnatomyPage {
     const from = this.anatomy();
     const { of } = this.held();
     if (from && of !== null && to !== from) this.store.dispatch(anatomyEditActions.edited({ of, from, to }));
-  }
-
-  /** The layers of what is chosen; none where its size is not known yet. */
-  protected readonly chosenLayers = computed(() => {
-    const [a, id] = [this.anatomy(), this.selected()];
-    return a && id !== null ? layersOfFeature(a, id) : [];
-  });
-
-  /** The face that is looked at as a drawing file. */
-  protected faceFile(kind: 'svg' | 'dxf'): Promise<void> {
-    const a = this.anatomy();
-    return this.drawing(kind, !a ? [] : this.view() === 'side' ? sideLayers(a) : layersOf(a, this.face()), this.view());
-  }
-
-  /** What is chosen as a drawing file. */
-  protected chosenFile(kind: 'svg' | 'dxf'): Promise<void> {
-    return this.drawing(kind, this.chosenLayers(), this.selected() ?? '');
-  }
-
-  private async drawing(kind: 'svg' | 'dxf', layers: readonly Layer[], name: string): Promise<void> {
-    if (layers.length === 0) return;
-    const { dxfFile, svgFile } = await import('@rinnovo/core/format');
-    const text = kind === 'svg' ? svgFile(layers) : dxfFile(layers);
-    saveFile(text, `${name}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
   }
 
   protected undo(): void {
@@ -331,33 +267,6 @@ export class AnatomyPage {
 /** The feature that a drawn line belongs to. */
 function owner(pathId: string): string {
   return pathId.split('/')[0] ?? pathId;
-}
-
-/** Which sides a handle pulls. */
-function sides(handle: string): readonly [-1 | 0 | 1, -1 | 0 | 1] {
-  const [across = 0, along = 0] = handle.split(' ').map((n) => Math.sign(Number(n)) as -1 | 0 | 1);
-  return [across, along];
-}
-
-/** An edge to measure from, as a short line on the drawing; none while nothing is chosen. */
-function edgeLine(a: Anatomy, edge: Edge, axis: 'across' | 'along', title: string): readonly DrawnPath[] {
-  try {
-    const at = edgeAt(a, edge, axis);
-    const f = featureOf(a, edge.of);
-    const b = f ? boundsOf(a, f) : frameOfAnatomy(a);
-    const [low, high] =
-      'minX' in b
-        ? axis === 'across'
-          ? [b.minY - 6, b.maxY + 6]
-          : [b.minX - 6, b.maxX + 6]
-        : axis === 'across'
-          ? [b.y, b.y + b.height]
-          : [b.x, b.x + b.width];
-    const d = axis === 'across' ? `M${at} ${low}V${high}` : `M${low} ${at}H${high}`;
-    return [{ id: `edge ${title}`, kind: 'edge', d, title }];
-  } catch {
-    return [];
-  }
 }
 
 /** Its place was neither traced nor read: only put there. */

@@ -6,9 +6,9 @@ import { Store } from '@ngrx/store';
 import { alongPart, lengthOf, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
-import type { Placement, Point } from '@rinnovo/core/shape';
-import { bounds, placeOutline, placePoint } from '@rinnovo/core/shape';
-import { lengthText, routeProblemText, fixed, withUnit } from '@rinnovo/words';
+import type { Placement } from '@rinnovo/core/shape';
+import { bounds, placeOutline } from '@rinnovo/core/shape';
+import { routeFiguresText, routePlaceText, routeProblemText } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy, instrument } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
@@ -33,11 +33,13 @@ import { gateOnScreen } from '../../state/gate-on-screen';
 import { ownerOnScreen } from '../../state/owner-on-screen';
 import { GatePanel } from '../../ui/gate-panel';
 import { headline, marksOf } from '../../ui/marks';
-import { PlanView, type Move, type PlanHandle, type Pull, type Snapper } from '../../ui/plan-view';
+import type { Move, Pull, Snapper } from '../../ui/hand';
+import { PlanView } from '../../ui/plan-view';
 import { readable } from '../../ui/readable';
 import { SectionView } from '../../ui/section-view';
 import { VerdictList } from '../../ui/verdict-list';
 import { CuttingTable } from './cutting-table';
+import { gripsOf, turnTo } from './grips';
 import { OtherCuts } from './other-cuts';
 import { PoseFields } from './pose-fields';
 import { RouteOutline } from './route-outline';
@@ -45,17 +47,6 @@ import { TemplateForm } from './template-form';
 
 const TABS = ['verdicts', 'outline', 'cutting', 'template', 'gate', 'other'] as const;
 type Tab = (typeof TABS)[number];
-
-/** Small handles, wherever they are: they lie beside what they pull. */
-const HANDLE_ROOM = 60;
-/** The turn comes to rest at straight within this, degrees. */
-const STRAIGHT = 1;
-
-/** How far a route is turned when the grip over it is pulled to a point, to 0.1°. */
-function turnTo(at: Point, to: Point): number {
-  const degrees = (Math.atan2(to.x - at.x, at.y - to.y) * 180) / Math.PI;
-  return Math.abs(degrees) < STRAIGHT ? 0 : Math.round(degrees * 10) / 10;
-}
 
 /** The route on its place, moved by hand, keys or numbers with its verdicts live; the section; and what is cut with what. */
 @Component({
@@ -148,8 +139,7 @@ export class CutPage {
   protected readonly figures = computed(() => {
     const f = this.resting()?.result.figures;
     if (!f || this.begun()) return null;
-    if (this.inHand()) return 'Areas update on release.';
-    return `${withUnit(fixed(f.addedArea, 0), 'mm²')} new, ${fixed(f.leftOver, 1)} remaining${f.leftOver >= 0.05 ? ` (${fixed(f.leftInSight, 1)} visible)` : ''}, ${fixed(f.together, 0)} together, ${withUnit(fixed(f.addedVolume / 1000, 1), 'cm³')}; smallest corner ${lengthText(f.smallestCorner, this.unit())}`;
+    return this.inHand() ? 'Areas update on release.' : routeFiguresText(f, this.unit());
   });
   /** What rests: the section and what is read out follow when the hand does, so that a drag stays light. */
   private readonly resting = this.store.selectSignal(resultsFeature.selectFull);
@@ -172,20 +162,7 @@ export class CutPage {
     return { from: { x: x + 3, y }, to: { x: x + width - 3, y } };
   });
   /** The ends of the section's line, and the grip that turns the route. */
-  protected readonly handles = computed((): readonly PlanHandle[] => {
-    const { from, to } = this.sectionLine();
-    const ends: readonly PlanHandle[] = [
-      { ...from, id: 'section from', title: 'Drag: start of the section', room: HANDLE_ROOM },
-      { ...to, id: 'section to', title: 'Drag: end of the section', room: HANDLE_ROOM },
-    ];
-    const grip = this.begun() ? null : this.turnGrip();
-    return grip ? [...ends, { ...placePoint(grip, this.at()), id: 'turn', title: 'Drag to turn the route', room: HANDLE_ROOM }] : ends;
-  });
-  /** Over the route, in its own frame. */
-  private readonly turnGrip = computed(() => {
-    const levels = this.levels();
-    return levels ? { x: 0, y: bounds(levels.map((p) => p.outline)).minY - 5 } : null;
-  });
+  protected readonly handles = computed(() => gripsOf(this.sectionLine(), this.begun() ? null : this.route()));
   protected readonly snapper = computed((): Snapper | null => {
     const a = this.anatomy();
     const levels = this.levels();
@@ -199,7 +176,7 @@ export class CutPage {
     const r = this.route();
     if (!resting || !r) return '';
     const box = bounds(r.levels.map((p) => placeOutline(p.outline, r.at)));
-    return `${headline(resting.result.verdicts)}. Route from ${lengthText(box.minX, this.unit())} to ${lengthText(box.maxX, this.unit())} across, ${lengthText(box.minY, this.unit())} to ${lengthText(box.maxY, this.unit())} along.`;
+    return `${headline(resting.result.verdicts)}. ${routePlaceText(box, this.unit())}`;
   });
 
   constructor() {

@@ -25,7 +25,8 @@ import { drawLines, drawPlace, drawRoute, frameOfAnatomy, frameOfPosition, seenF
 import { drawChosen, drawCut, drawHardware, drawMovableCut, frameOfPlace, pointOfPlace } from '../../ui/draw-choices';
 import { frameOfSpans, spansOf } from '../../ui/close-up';
 import { headline, marksOf } from '../../ui/marks';
-import { PlanView, type Move } from '../../ui/plan-view';
+import type { Move } from '../../ui/hand';
+import { PlanView } from '../../ui/plan-view';
 import { same } from '../../ui/same';
 import { VerdictList } from '../../ui/verdict-list';
 import { AddChoice } from './add-choice';

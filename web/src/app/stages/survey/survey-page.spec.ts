@@ -88,6 +88,6 @@ describe('the survey', () => {
     await fixture.whenStable();
     [...host(fixture).querySelectorAll<HTMLButtonElement>('.map button')].find((b) => b.textContent.includes('Back'))!.click();
     await fixture.whenStable();
-    expect(host(fixture).querySelector('rn-plan-view svg > g')!.getAttribute('transform')).toBe('scale(-1 1)');
+    expect(host(fixture).querySelector('rn-plan-view svg > g > g')!.getAttribute('transform')).toBe('scale(-1 1)');
   });
 });

@@ -2,8 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, model, signal } f
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import type { DrawingSource, KeptOutline } from '@rinnovo/contract';
-import { pathData, viewBoxOf } from '@rinnovo/core/format';
-import { recognise } from '@rinnovo/core/shape';
+import { recognise, pathData, viewBoxOf } from '@rinnovo/core/shape';
 import { lengthText } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';

@@ -3,8 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { pathData, viewBoxOf } from '@rinnovo/core/format';
-import { area, circle, ellipse, filletedPolygon, roundedRectangle, stadium, type Outline, type Point } from '@rinnovo/core/shape';
+import { area, circle, ellipse, filletedPolygon, roundedRectangle, stadium, type Outline, type Point, pathData, viewBoxOf } from '@rinnovo/core/shape';
 import { LengthField } from '../length-field';
 
 type Kind = 'rectangle' | 'slot' | 'circle' | 'ellipse' | 'polygon';

@@ -1,4 +1,5 @@
-import { bounds, segmentsOf, type Outline } from '../shape/index.js';
+import { bounds } from './measures.js';
+import { segmentsOf, type Outline } from './outline.js';
 
 /** An outline as SVG path data in mm: lines and arcs, closed. The drawing's y runs towards the bridge, as the frames' does. */
 export function pathData(outline: Outline): string {

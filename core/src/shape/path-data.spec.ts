@@ -1,5 +1,4 @@
-import { circle, filletedPolygon, roundedRectangle } from '../shape/index.js';
-import { pathData, viewBoxOf } from './svg.js';
+import { circle, filletedPolygon, pathData, roundedRectangle, viewBoxOf } from './index.js';
 
 describe('pathData', () => {
   it('writes lines and arcs in mm, the sweep by its sense', () => {

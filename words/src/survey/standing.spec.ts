@@ -1,4 +1,4 @@
-import { standingWords } from './index.js';
+import { standingWords } from './standing.js';
 
 describe('how a value stands', () => {
   it('is too low or too high for a number, and outside its target for an answer', () => {

@@ -1,0 +1,13 @@
+import type { TraitId } from './part-row.js';
+import { SIZE_IDS } from './sizes.js';
+
+/** What is chosen of a part from lists. */
+export const TRAITS: readonly TraitId[] = ['shaftEnd', 'taper', 'form', 'surface', 'fixing', 'headForm', 'wiring'];
+const FIRST = ['id', 'kind', 'name', 'price', 'lead days', 'replaced by', 'note', 'thread', 'gauge', 'kiloohms'] as const;
+/** The columns of the shelf as a table: what every part has, every size that any kind has, what is chosen from lists, and the drawn rest as JSON. */
+export const PART_COLUMNS: readonly string[] = [...FIRST, ...TRAITS, ...SIZE_IDS, 'drawn'];
+
+/** A column as the header of a table has it: `threadLength` is headed `thread length`. */
+export function partHeader(column: string): string {
+  return column.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);
+}

@@ -1,0 +1,3 @@
+export * from './of-instrument';
+export * from './of-job';
+export * from './of-workshop';

@@ -1,0 +1,38 @@
+import type { AnatomyRevision, Instrument, KeptFinding, KeptSurvey, Photograph, ShownReading } from '@rinnovo/contract';
+import type { Job, LedgerEntry } from '@rinnovo/core/job';
+import { forkJoin, map } from 'rxjs';
+import { heldResource } from '../held';
+import { unversioned } from './unversioned';
+
+export const instrument = heldResource<Instrument>('instrument', (api, id) => api.get<Instrument>(`/instruments/${id}`));
+/** The jobs of an instrument, the active one first. */
+export const jobs = heldResource<readonly Job[]>('jobs', (api, id) =>
+  unversioned(api.get<{ items: readonly Job[] }>(`/jobs?instrument=${id}`).pipe(map((r) => r.body.items))),
+);
+
+/** The newest anatomy of an instrument, and the first: as found. */
+export interface AnatomyHeld {
+  readonly now: AnatomyRevision;
+  readonly found: AnatomyRevision;
+}
+export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
+  forkJoin([api.get<AnatomyRevision>(`/instruments/${id}/anatomy`), api.get<AnatomyRevision>(`/instruments/${id}/anatomy/1`)]).pipe(
+    map(([now, found]) => ({ body: { now: now.body, found: found.body }, version: now.body.revision })),
+  ),
+);
+export const readings = heldResource<readonly ShownReading[]>('readings', (api, id) => unversioned(api.all<ShownReading>(`/instruments/${id}/readings`)));
+export const ledger = heldResource<readonly LedgerEntry[]>('ledger', (api, id) => unversioned(api.all<LedgerEntry>(`/instruments/${id}/ledger`)));
+
+/** Pictures of steps, oldest first; what was put away is not among them. */
+export const photographs = heldResource<readonly Photograph[]>('photographs', (api, id) =>
+  unversioned(api.get<{ items: readonly Photograph[] }>(`/instruments/${id}/photographs`).pipe(map((r) => r.body.items))),
+);
+
+/** The surveys of an instrument, oldest first. */
+export const surveys = heldResource<readonly KeptSurvey[]>('surveys', (api, id) =>
+  unversioned(api.get<{ items: readonly KeptSurvey[] }>(`/instruments/${id}/surveys`).pipe(map((r) => r.body.items))),
+);
+/** What was found on an instrument by a person, or accepted of a rule. */
+export const findings = heldResource<readonly KeptFinding[]>('findings', (api, id) =>
+  unversioned(api.get<{ items: readonly KeptFinding[] }>(`/instruments/${id}/findings`).pipe(map((r) => r.body.items))),
+);

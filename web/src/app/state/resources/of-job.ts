@@ -1,0 +1,13 @@
+import type { Clearance, Consent, Decision, WaiverRecord } from '@rinnovo/core/job';
+import type { PlannedOperation } from '@rinnovo/core/work';
+import { heldResource } from '../held';
+
+/** What a job has beside its plan. */
+export interface Work {
+  readonly decisions: readonly Decision[];
+  readonly operations: readonly PlannedOperation[];
+  readonly waivers: readonly WaiverRecord[];
+  readonly clearances: readonly Clearance[];
+  readonly consents: readonly Consent[];
+}
+export const work = heldResource<Work>('work', (api, job) => api.get<Work>(`/jobs/${job}/work`));

@@ -24,8 +24,8 @@ const CORE_ROWS = [
 const GROUND_PEERS = { shape: ['quantity'], quantity: [] };
 /** What stands beside the rows may import these. */
 const ASIDE = {
-  format: ['measure', 'shape', 'quantity', 'part', 'instrument'],
-  upgrade: ['format', 'quantity', 'part', 'instrument', 'operation', 'check'],
+  upgrade: ['quantity', 'part', 'instrument', 'operation', 'check'],
+  format: ['measure', 'shape', 'quantity', 'part', 'instrument', 'upgrade'],
 };
 
 const allCore = [...CORE_ROWS.flat(), ...Object.keys(ASIDE)];

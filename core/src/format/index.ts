@@ -1,7 +1,6 @@
 export * from './buy-csv.js';
 export * from './clean-svg.js';
 export * from './dxf-in.js';
-export * from './earlier-names.js';
 export * from './dxf-out.js';
 export * from './imported.js';
 export * from './parts-csv.js';

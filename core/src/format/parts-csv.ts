@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { PART_FIELDS, withNewNames } from './earlier-names.js';
+import { PART_FIELDS, withNewNames } from '../upgrade/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
   PART_COLUMNS,

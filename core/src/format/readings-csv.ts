@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { withNewNames } from './earlier-names.js';
+import { withNewNames } from '../upgrade/index.js';
 import { canBe, CATALOGUE, isState, OPEN, quantityOf, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
 
 /** A reading as a row of a table: who took it by name. */

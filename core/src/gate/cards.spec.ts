@@ -121,6 +121,19 @@ describe('the steps of each kind of work', () => {
     expect(passes.filter((c) => c.kind === 'cut').map((c) => c.numbers.map((n) => n.label))).toEqual([['projection'], ['projection'], ['projection']]);
   });
 
+  it('that routes two floors: on the way down one of them is read, at its own depth each', () => {
+    const levels: readonly PlannedLevel[] = [
+      { id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false },
+      { id: 'ledge', outline: roundedRectangle(100, 20, 5), depth: 12, bored: false },
+    ];
+    const read = cards('routePasses', { choice: plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels } }) }).filter((c) => c.kind === 'measureDepth');
+    expect(read.map((c) => [c.names['level'], c.asks?.what === 'depth' ? c.asks.expected : null])).toEqual([
+      ['main', 6],
+      ['ledge', 12],
+      ['main', 18],
+    ]);
+  });
+
   it('tells of a pass what is still to take, once less than its depth was read', () => {
     const levels: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 12, bored: false }];
     const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels } });

@@ -25,8 +25,7 @@ export function changeOf(rows: Pick<CheckRows, 'bench'>, key: string): { readonl
   const [what = ''] = key.split('/');
   for (const b of rows.bench)
     for (const state of Object.keys(b.states))
-      if ((what === `${b.of} ${state}` || what.startsWith(`${b.of} `)) && what.endsWith(` ${state}`))
-        return { thing: what.slice(0, what.length - state.length - 1), state };
+      if (what.startsWith(`${b.of} `) && what.endsWith(` ${state}`)) return { thing: what.slice(0, what.length - state.length - 1), state };
   return null;
 }
 

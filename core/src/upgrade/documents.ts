@@ -1,5 +1,5 @@
 import type { Choice, Plan } from '../check/index.js';
-import { PART_FIELDS, withNewNames } from '../format/index.js';
+import { PART_FIELDS, withNewNames } from './earlier-names.js';
 import type { Anatomy, Aspect } from '../instrument/index.js';
 import type { Part } from '../part/index.js';
 import type { AnyTarget } from '../quantity/index.js';

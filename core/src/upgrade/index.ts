@@ -1,3 +1,3 @@
 export * from './documents.js';
 export * from './readings.js';
-export { newId, newKind, newLabels, newSettings, withNewNames } from '../format/index.js';
+export * from './earlier-names.js';

@@ -1,6 +1,7 @@
 import { regionContains } from './contains.js';
 import { distanceToEdge, nearest, nearSegments } from './nearest.js';
 import { intersections } from './intersections.js';
+import { holesOf } from './holes.js';
 import { bounds } from './measures.js';
 import { length, pointAt, type Point, type Segment } from './outline.js';
 import { cutAt, regionBoundary, type Region } from './region.js';
@@ -28,18 +29,14 @@ export function gapApart(a: Region, b: Region): Gap {
     return { clearance: close.distance, at: close.a };
   }
   const forth = signedGap(a, b, false);
-  if (forth.clearance < 0) {
-    const back = signedGap(b, a, false);
-    return back.clearance < forth.clearance ? back : forth;
-  }
-  return probe(b, a) ? signedGap(b, a, false) : forth;
+  const back = forth.clearance < 0 || someWithin(b, a) ? signedGap(b, a, false) : forth;
+  return back.clearance < forth.clearance ? back : forth;
 }
 
 /** How far the inner region stays inside the outer one, or null when it does not lie wholly inside: cheaper than the depth of the clash. */
 export function gapWhenInside(inner: Region, outer: Region): Gap | null {
   const edge = regionBoundary(inner);
-  const first = edge[0];
-  if (!first || !regionContains(outer, first.from)) return null;
+  if (edge.length === 0 || !starts(edge).every((p) => regionContains(outer, p)) || holeWithin(outer, inner)) return null;
   const close = nearest(edge, regionBoundary(outer));
   return close.distance > 0 ? { clearance: close.distance, at: close.a } : null;
 }
@@ -50,8 +47,16 @@ function boxesApart(a: Region, b: Region): boolean {
   return p.minX > q.maxX || q.minX > p.maxX || p.minY > q.maxY || q.minY > p.maxY;
 }
 
-function probe(a: Region, b: Region): boolean {
-  return regionBoundary(a).some((s) => regionContains(b, pointAt(s, 0.5)));
+/** Where an edge begins anew: every part of a region has at least one such point, so that parts which meet nothing are judged by theirs. */
+function starts(edge: readonly Segment[]): readonly Point[] {
+  return edge.flatMap((s, i) => {
+    const before = edge[i - 1]?.to;
+    return before && before.x === s.from.x && before.y === s.from.y ? [] : [s.from];
+  });
+}
+
+function someWithin(a: Region, b: Region): boolean {
+  return starts(regionBoundary(a)).some((p) => regionContains(b, p));
 }
 
 function signedGap(a: Region, b: Region, wantInside: boolean): Gap {
@@ -59,11 +64,25 @@ function signedGap(a: Region, b: Region, wantInside: boolean): Gap {
   const edgeB = regionBoundary(b);
   const close = nearest(edgeA, edgeB);
   const wrong = (p: Point): boolean => regionContains(b, p) !== wantInside;
-  if (close.distance > 0) {
-    const first = edgeA[0];
-    if (!first || !wrong(first.from)) return { clearance: close.distance, at: close.a };
-  }
-  return deepest(edgeA, edgeB, wrong) ?? { clearance: 0, at: close.a };
+  const hole = wantInside ? holeWithin(b, a) : null;
+  if (close.distance > 0 && !starts(edgeA).some(wrong)) return hole ?? { clearance: close.distance, at: close.a };
+  const deep = deepest(edgeA, edgeB, wrong) ?? { clearance: 0, at: close.a };
+  return hole && hole.clearance < deep.clearance ? hole : deep;
+}
+
+/**
+ * Wood that is left standing in the middle of `outer` and that `inner` covers: no edge of `inner` lies there to be found by. Its depth is half the shorter
+ * side of its box, which is never too little.
+ */
+function holeWithin(outer: Region, inner: Region): Gap | null {
+  return holesOf(outer)
+    .filter((h) => h.vertices.every((v) => regionContains(inner, v)))
+    .map((h): Gap => {
+      const box = bounds([h]);
+      const at = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+      return { clearance: -Math.min(box.maxX - box.minX, box.maxY - box.minY) / 2, at };
+    })
+    .reduce<Gap | null>((worst, g) => (worst && worst.clearance <= g.clearance ? worst : g), null);
 }
 
 /** A sample of a piece that stands out more than those beside it: the worst point may lie within a step of it. */

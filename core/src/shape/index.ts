@@ -9,6 +9,7 @@ export * from './fit-arcs.js';
 export * from './flatten.js';
 export * from './gap.js';
 export * from './geometry-working.js';
+export * from './holes.js';
 export * from './intersections.js';
 export * from './measures.js';
 export * from './nearest.js';

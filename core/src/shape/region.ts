@@ -80,10 +80,10 @@ function outside(s: Segment, own: Group, index: number, groups: readonly Group[]
     .map(({ piece }) => piece);
 }
 
-/** Does another group hide a point of this edge? On the other's edge only an earlier group does, and only from the same side. */
+/** Does another group hide a point of this edge? On the other's edge it does where they lie on different sides of it, and an earlier one where both lie on one. */
 function hides(g: Group, earlier: boolean, own: Group, p: Point): boolean {
-  const on = distanceToEdge(g.edge, p) < POINT;
-  return on ? earlier && g.outlines.some((o) => own.outlines.some((q) => sameSide(o, q, p))) : regionContains(g.outlines, p);
+  if (distanceToEdge(g.edge, p) >= POINT) return regionContains(g.outlines, p);
+  return earlier || !sameSide(g.outlines, own.outlines, p);
 }
 
 function edgeOf(outline: Outline, index: number, region: Region): Segment[] {
@@ -94,7 +94,7 @@ function edgeOf(outline: Outline, index: number, region: Region): Segment[] {
   return segmentsOf(outline).flatMap((s) => {
     const cuts = near.flatMap((o) => nearSegments(s, segmentsOf(o)).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
     return cutAt(s, cuts)
-      .filter(({ middle }) => !near.some((o) => (onEdge(o, middle) ? region.indexOf(o) < index && sameSide(o, outline, middle) : containsPoint(o, middle))))
+      .filter(({ middle }) => !near.some((o) => (onEdge(o, middle) ? region.indexOf(o) < index || !sameSide([o], [outline], middle) : containsPoint(o, middle))))
       .map(({ piece }) => piece);
   });
 }
@@ -127,8 +127,8 @@ function onEdge(o: Outline, p: Point): boolean {
   return distanceToEdge(segmentsOf(o), p) < POINT;
 }
 
-/** Two outlines that share an edge: do both lie on the same side of it? Then one of the two edges is enough. */
-function sameSide(a: Outline, b: Outline, p: Point): boolean {
+/** Two regions that share an edge: do both lie on the same side of it? Then one of the two edges is enough; otherwise there is no edge at all. */
+function sameSide(a: Region, b: Region, p: Point): boolean {
   const step = 1e-4;
   for (const [dx, dy] of [
     [step, 0],
@@ -137,7 +137,7 @@ function sameSide(a: Outline, b: Outline, p: Point): boolean {
     [0, -step],
   ] as const) {
     const q = { x: p.x + dx, y: p.y + dy };
-    if (containsPoint(a, q) !== containsPoint(b, q)) return false;
+    if (regionContains(a, q) !== regionContains(b, q)) return false;
   }
   return true;
 }

@@ -11,6 +11,7 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   minHiddenEdge: 'Minimum hidden edge (mm)',
   minWall: 'Minimum wall (mm)',
   minWallAtNeckPocket: 'Minimum wall at the neck pocket (mm)',
+  minWallAtStud: 'Minimum wall at studs (mm)',
   minFloor: 'Minimum floor (mm)',
   minPartInRoute: 'Minimum clearance around a part (mm)',
   minDepth: 'Minimum clearance under a part (mm)',

@@ -5,6 +5,7 @@ import { fixed } from './locale.js';
 
 const LABELS: Readonly<Record<string, string>> = {
   outline: 'edge of the outline',
+  holeEdge: 'edge of the hole',
   partOutline: 'edge of the part',
   plateBack: 'plate put back',
   roomInside: 'smallest distance from the part to the edge of the route',

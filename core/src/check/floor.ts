@@ -1,15 +1,16 @@
-import { setsOf, type Cavity, type Level } from '../instrument/index.js';
-import { leaf, sum } from '../measure/index.js';
+import { setsOf, type Anatomy, type Cavity, type Level } from '../instrument/index.js';
+import { leaf, sum, type Dimension, type Leaf } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, regionsOverlap, toPoint, type Point, type Region } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
+import { boresUnder } from './holes-in-wood.js';
 import { regionOf, type PlaceOfPart, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
 import { rowsOf, type About } from './row.js';
 
 /**
- * The wood left under each depth of each cut: body thickness less the top depth, less the deepest cavity of the other face below it.
+ * The wood left under each depth of each cut: body thickness less the top depth, less the deepest cavity or bore of the other face below it.
  * 41.5 − 18.0 − 12.0 = 11.5; under a well to 25.0: 4.5 [law]. Wanted 5 [trade].
  */
 export function floors(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
@@ -25,27 +26,42 @@ function worst(all: readonly Verdict[]): Verdict {
   return all.reduce((w, v) => ((v.clearance ?? -Infinity) < (w.clearance ?? -Infinity) ? v : w));
 }
 
-interface Below {
-  readonly cavity: Cavity;
-  readonly level: Level;
+/** What reaches up under a cut from the other face: a level of a cavity, or a bore. */
+export interface Below {
+  readonly feature: string;
+  readonly depth: Dimension | null;
+  readonly target: Target;
   readonly at: Point;
 }
 
 function floorUnder(state: PlanState, cavity: Cavity, level: Level, set: string): Verdict {
   const { anatomy, settings } = state;
-  const below = deepestBelow(state, cavity, level);
-  const subject = { feature: cavity.id, item: `${set}/${groupName(level)}`, against: below?.cavity.id ?? 'body' };
+  const below = deepestBelow(anatomy, cavity.face, regionOf(anatomy, cavity, single(level)));
+  const subject = { feature: cavity.id, item: `${set}/${groupName(level)}`, against: below?.feature ?? 'body' };
   const own: Target = { quantity: 'levelDepth', feature: cavity.id, part: level.id };
-  const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
-  const other: Target | null = below && { quantity: 'levelDepth', feature: below.cavity.id, part: below.level.id };
-  const missing = [...(level.depth ? [] : [own]), ...(anatomy.body.thickness ? [] : [thick]), ...(below && other && !below.level.depth ? [other] : [])];
   const at = below?.at ?? middleOf(regionOf(anatomy, cavity, [level]));
-  if (missing.length > 0 || !level.depth || !anatomy.body.thickness) return missingVerdict('floor', subject, missing, settings.minFloor, at);
+  if (!level.depth) return missingVerdict('floor', subject, [own, ...missingBelow(anatomy, below)], settings.minFloor, at);
+  return floorOver(state, { subject, depth: leaf(level.bored ? 'spurDepth' : 'levelDepth', level.depth, own), below, at });
+}
+
+const THICK: Target = { quantity: 'bodyThickness', feature: 'body' };
+
+function missingBelow(anatomy: Anatomy, below: Below | null): readonly Target[] {
+  return [...(anatomy.body.thickness ? [] : [THICK]), ...(below && !below.depth ? [below.target] : [])];
+}
+
+/** The wood between a depth of a cut and what reaches up under it; with nothing there, to the other face. */
+export function floorOver(
+  { anatomy, settings }: PlanState,
+  { subject, depth, below, at }: { readonly subject: Verdict['subject']; readonly depth: Leaf; readonly below: Below | null; readonly at: Point },
+): Verdict {
+  const missing = missingBelow(anatomy, below);
+  if (missing.length > 0 || !anatomy.body.thickness) return missingVerdict('floor', subject, missing, settings.minFloor, at);
   const working = sum(
     'floorLeft',
-    [1, leaf('bodyThickness', anatomy.body.thickness, thick)],
-    [-1, leaf(level.bored ? 'spurDepth' : 'levelDepth', level.depth, own)],
-    ...(below?.level.depth && other ? [[-1, leaf('depthBelow', below.level.depth, other)] as const] : []),
+    [1, leaf('bodyThickness', anatomy.body.thickness, THICK)],
+    [-1, depth],
+    ...(below?.depth ? [[-1, leaf('depthBelow', below.depth, below.target)] as const] : []),
   );
   return verdict('floor', subject, working, settings.minFloor, at);
 }
@@ -55,18 +71,21 @@ function groupName(level: Level): string {
   return level.depth ? level.depth.value.toFixed(3) : level.id;
 }
 
-/** The cavity of the other face that reaches furthest up under the level; one of unknown depth counts as the furthest. */
-function deepestBelow(state: PlanState, cavity: Cavity, level: Level): Below | null {
-  const mine = regionOf(state.anatomy, cavity, single(level));
+/** What of the other face reaches furthest up under a cut, cavities and bores; one of unknown depth counts as the furthest. */
+export function deepestBelow(anatomy: Anatomy, face: Cavity['face'], mine: Region): Below | null {
   let best: Below | null = null;
-  for (const c of state.anatomy.cavities) {
-    if (c.face === cavity.face) continue;
+  const deeper = (depth: Dimension | null): boolean => !best || (depth?.value ?? Infinity) > (best.depth?.value ?? Infinity);
+  for (const c of anatomy.cavities) {
+    if (c.face === face) continue;
     for (const p of c.levels) {
-      const theirs = regionOf(state.anatomy, c, single(p));
-      const deeper = !best || (p.depth?.value ?? Infinity) > (best.level.depth?.value ?? Infinity);
-      if (deeper && regionsOverlap(mine, theirs)) best = { cavity: c, level: p, at: sharedPoint(mine, theirs) };
+      if (!deeper(p.depth)) continue;
+      const theirs = regionOf(anatomy, c, single(p));
+      const target: Target = { quantity: 'levelDepth', feature: c.id, part: p.id };
+      if (regionsOverlap(mine, theirs)) best = { feature: c.id, depth: p.depth, target, at: sharedPoint(mine, theirs) };
     }
   }
+  for (const { hole, at } of boresUnder(anatomy, face, mine))
+    if (deeper(hole.depth)) best = { feature: hole.id, depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, at };
   return best;
 }
 

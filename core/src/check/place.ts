@@ -1,12 +1,12 @@
 import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Level } from '../instrument/index.js';
-import { toBody } from '../instrument/index.js';
+import { placementOf, toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem, type Tool } from '../part/index.js';
 import type { Fitted } from '../survey/index.js';
 import { asFitted } from './as-fitted.js';
 import type { PickupChoice } from './choice.js';
-import { placeOutline, type Outline, type Region } from '../shape/index.js';
+import { placeOutline, type Outline, type Placement, type Region } from '../shape/index.js';
 
 /** Everything a check may look at. Immutable: the memos go by the identity of its pieces. */
 export interface PlanState {
@@ -79,15 +79,15 @@ export function windowOf(place: PlaceOfPart): { readonly id: string; readonly ou
   return insert?.fitted ? { id: insert.id, outline: insert.slot } : { id: place.opening.id, outline: place.opening.outline };
 }
 
-const regions = new WeakMap<readonly Level[], Region>();
+const regions = new WeakMap<readonly Level[], { readonly by: Placement; readonly region: Region }>();
 
-/** The outlines of levels in the body's frame; the same list of levels gives the same region again. */
+/** The outlines of levels in the body's frame; the same list of levels in a frame that lies where it lay gives the same region again. */
 export function regionOf(anatomy: Anatomy, cavity: Cavity, levels: readonly Level[] = cavity.levels): Region {
-  let region = regions.get(levels);
-  if (!region) {
-    region = levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
-    regions.set(levels, region);
-  }
+  const by = placementOf(anatomy, cavity.frame);
+  const known = regions.get(levels);
+  if (known?.by.x === by.x && known.by.y === by.y && known.by.turn === by.turn) return known.region;
+  const region = levels.map((p) => toBody(anatomy, cavity.frame, p.outline.outline));
+  regions.set(levels, { by, region });
   return region;
 }
 

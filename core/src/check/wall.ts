@@ -1,13 +1,14 @@
 import { setsOf, type Cavity, type Level } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
-import { gapApart, gapInside, regionsOverlap } from '../shape/index.js';
+import { gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
+import { wallsToHoles } from './holes-in-wood.js';
 import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
 import { rowsOf, type About } from './row.js';
 
-/** The wood left between each cut and the cavities beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose. */
+/** The wood left between each cut and the cavities and holes beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose. */
 export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
   const { anatomy, settings } = state;
@@ -17,13 +18,14 @@ export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Ve
     const route = regionOf(anatomy, cavity, levels);
     const mine = levelsLeaf(cavity, levels);
     const known = rememberedOf(levels);
-    return neighbours.flatMap((n: Cavity) => {
+    const holes = wallsToHoles(state, { cavity, levels, region: route, subject: { feature: cavity.id, item: set } });
+    const cavities = neighbours.flatMap((n: Cavity) => {
       const other = regionOf(anatomy, n);
       const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
       if ((n.face !== cavity.face || joined) && regionsOverlap(route, other)) return [];
       const minimum = n.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
       const before = known?.get(n);
-      if (before?.minimum === minimum) return before;
+      if (before?.minimum === minimum && isOf(before, route, other)) return before;
       const gap = gapApart(route, other);
       const allowances = [mine, levelsLeaf(n, n.levels)];
       const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: route, b: other, value: gap.clearance, allowances };
@@ -31,7 +33,13 @@ export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Ve
       known?.set(n, now);
       return now;
     });
+    return [...cavities, ...holes];
   });
+}
+
+/** Was it worked out between these two, where they lie now? */
+function isOf({ working }: Verdict, a: Region, b: Region): boolean {
+  return working?.op === 'geometry' && working.a === a && working.b === b;
 }
 
 const walled = new WeakMap<readonly Level[], Map<Cavity, Verdict>>();

@@ -1,14 +1,14 @@
 import { actsOfChoice, routeLevels } from './choice.js';
 import { toBody, type Cavity } from '../instrument/index.js';
-import { leaf, sum, type Dimension } from '../measure/index.js';
-import type { Target } from '../quantity/index.js';
-import { bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
+import { leaf, type Dimension } from '../measure/index.js';
+import { gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { outlineLeaf, levelsLeaf, regionOf } from './place.js';
 import type { PartSite } from './site.js';
-import { missingVerdict, verdict, type Verdict } from './verdict.js';
+import { verdict, type Verdict } from './verdict.js';
 import { ofHardware } from './of-choice.js';
 import { rowsOf } from './row.js';
-import { FLOOR } from './floor.js';
+import { deepestBelow, FLOOR, floorOver } from './floor.js';
+import { wallsToHoles } from './holes-in-wood.js';
 import { WALL } from './wall.js';
 
 /**
@@ -36,8 +36,9 @@ function widened(site: PartSite): readonly Verdict[] {
       const minimum = c.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
       return [verdict('wall', { feature: site.choice.id, item: cavity.id, against: c.id }, working, minimum, gap.at)];
     });
+    const holes = wallsToHoles(site.state, { cavity, levels, region: more, subject: { feature: site.choice.id, item: cavity.id } });
     const nearest = beside.reduce<Verdict | null>((n, v) => (n && (n.clearance ?? 0) <= (v.clearance ?? 0) ? n : v), null);
-    return [...(nearest ? [nearest] : []), ...toEdge(site, cavity.id, more, levels), ...overCavities(site, more, { cavity, levels })];
+    return [...(nearest ? [nearest] : []), ...holes, ...toEdge(site, cavity.id, more, levels), ...overCavities(site, more, { cavity, levels })];
   });
 }
 
@@ -76,24 +77,13 @@ function toEdge(site: PartSite, cavity: string, more: Region, levels: Levels): r
   return [verdict('edgeOfBody', { feature: site.choice.id, item: cavity, against: 'body' }, working, settings.minWall, gap.at)];
 }
 
-function overCavities(site: PartSite, more: Region, { cavity, levels }: Added): readonly Verdict[] {
-  const { anatomy, settings } = site.state;
+function overCavities({ choice, state }: PartSite, more: Region, { cavity, levels }: Added): readonly Verdict[] {
+  const { anatomy } = state;
   const depth = levels.reduce<Dimension | null>((most, p) => (p.depth && (!most || p.depth.value > most.value) ? p.depth : most), null);
-  if (!depth) return [];
-  const box = bounds(more);
-  const at = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
-  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
-  return anatomy.cavities
-    .filter((c) => c.face !== cavity.face)
-    .flatMap((c) => c.levels.filter((p) => regionsOverlap(more, [toBody(anatomy, c.frame, p.outline.outline)])).map((p) => ({ c, p })))
-    .map(({ c, p }) => {
-      const subject = { feature: site.choice.id, item: `${cavity.id}/${depth.value.toFixed(3)}`, against: c.id };
-      const theirs: Target = { quantity: 'levelDepth', feature: c.id, part: p.id };
-      const { thickness } = anatomy.body;
-      if (!thickness || !p.depth) return missingVerdict('floor', subject, [...(thickness ? [] : [body]), ...(p.depth ? [] : [theirs])], settings.minFloor, at);
-      const working = sum('floorLeft', [1, leaf('bodyThickness', thickness, body)], [-1, leaf('levelDepth', depth)], [-1, leaf('depthBelow', p.depth, theirs)]);
-      return verdict('floor', subject, working, settings.minFloor, at);
-    });
+  const below = deepestBelow(anatomy, cavity.face, more);
+  if (!depth || !below) return [];
+  const subject = { feature: choice.id, item: `${cavity.id}/${depth.value.toFixed(3)}`, against: below.feature };
+  return [floorOver(state, { subject, depth: leaf('levelDepth', depth), below, at: below.at })];
 }
 
 /** What a widened cavity leaves round it. */

@@ -89,6 +89,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
   minHiddenEdge: '1.5 0–10 mm trade',
   minWall: '5 0–30 mm trade',
   minWallAtNeckPocket: '10 0–30 mm trade',
+  minWallAtStud: '10 0–30 mm trade',
   minFloor: '5 0–30 mm trade',
   minPartInRoute: '0.5 0–5 mm trade',
   minDepth: '1 0–5 mm trade',

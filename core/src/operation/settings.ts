@@ -22,6 +22,7 @@ export const DEFAULT_SETTINGS = {
   minHiddenEdge: mm(1.5, 0, 10, 'trade', 'Hidden edge'),
   minWall: mm(5, 0, 30, 'trade', 'Walls and floors'),
   minWallAtNeckPocket: mm(10, 0, 30, 'trade', 'Walls and floors'),
+  minWallAtStud: mm(10, 0, 30, 'trade', 'Walls and floors'),
   minFloor: mm(5, 0, 30, 'trade', 'Walls and floors'),
   minPartInRoute: mm(0.5, 0, 5, 'trade', 'Part in its route'),
   minDepth: mm(1, 0, 5, 'trade', 'Part in its route'),

@@ -94,7 +94,9 @@ function edgeOf(outline: Outline, index: number, region: Region): Segment[] {
   return segmentsOf(outline).flatMap((s) => {
     const cuts = near.flatMap((o) => nearSegments(s, segmentsOf(o)).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
     return cutAt(s, cuts)
-      .filter(({ middle }) => !near.some((o) => (onEdge(o, middle) ? region.indexOf(o) < index || !sameSide([o], [outline], middle) : containsPoint(o, middle))))
+      .filter(
+        ({ middle }) => !near.some((o) => (onEdge(o, middle) ? region.indexOf(o) < index || !sameSide([o], [outline], middle) : containsPoint(o, middle))),
+      )
       .map(({ piece }) => piece);
   });
 }

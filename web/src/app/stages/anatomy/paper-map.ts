@@ -16,7 +16,7 @@ const SHEET = { width: 180, height: 225 };
   template: `
     <p>
       <strong>Scale 1 : {{ paper().scale }}</strong
-      >, {{ said() }}. Print at 100 %, without fitting to the page. The bar below must measure 100 mm.
+      >, {{ said() }}. Print at 100&#8239;%, without fitting to the page. The bar below must measure 100&#8239;mm.
     </p>
     <div class="rule"></div>
     <rn-plan-view

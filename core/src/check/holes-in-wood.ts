@@ -1,0 +1,129 @@
+import { placementOf, type Anatomy, type Cavity, type Hole, type HoleKind, type Level } from '../instrument/index.js';
+import { leaf, type Leaf, type Working } from '../measure/index.js';
+import type { Settings } from '../operation/index.js';
+import { bounds, circle, gapApart, placePoint, regionContains, regionsOverlap, type Gap, type Placement, type Point, type Region } from '../shape/index.js';
+import { levelsLeaf, regionOf, type PlanState } from './place.js';
+import { missingVerdict, verdict, type Verdict } from './verdict.js';
+
+/** A hole of the body, where it is in the body's frame. */
+export interface PlacedHole {
+  readonly hole: Hole;
+  readonly at: Point;
+  /** Its edge; null while its diameter is not known. */
+  readonly edge: Region | null;
+}
+
+/** Holes that a cut must keep clear of. Those of pots, switches and jacks open into cavities on purpose. */
+const KEPT_CLEAR: ReadonlySet<HoleKind> = new Set(['string', 'stud', 'screw', 'wire', 'other']);
+/** As wide as a hole of unknown diameter may be, mm [memory]. */
+const WIDEST_UNKNOWN = 12;
+
+const placed = new WeakMap<Hole, { readonly by: Placement; readonly there: PlacedHole }>();
+
+/** The holes of top and back that a cut must keep clear of; plugged ones are wood again. */
+export function holesInWood(anatomy: Anatomy): readonly PlacedHole[] {
+  return anatomy.holes
+    .filter((h) => (h.face === 'top' || h.face === 'back') && KEPT_CLEAR.has(h.kind) && h.condition !== 'plugged')
+    .map((h) => place(anatomy, h));
+}
+
+function place(anatomy: Anatomy, hole: Hole): PlacedHole {
+  const by = placementOf(anatomy, hole.frame);
+  const known = placed.get(hole);
+  if (known?.by.x === by.x && known.by.y === by.y && known.by.turn === by.turn) return known.there;
+  const at = placePoint(hole.at, by);
+  const there = { hole, at, edge: hole.diameter ? [circle(hole.diameter.value, at)] : null };
+  placed.set(hole, { by, there });
+  return there;
+}
+
+/** How far a hole's place is known, as a leaf. */
+export function holePlaceLeaf(h: Hole): Leaf {
+  return leaf('holePlace', { value: 0, limit: h.limit, basis: h.basis }, { quantity: 'holePlace', feature: h.id });
+}
+
+/** What is cut into a cavity, and what its verdicts are to be called by. */
+export interface CutAmongHoles {
+  readonly cavity: Cavity;
+  readonly levels: readonly Level[];
+  readonly region: Region;
+  readonly subject: { readonly feature: string; readonly item: string };
+}
+
+/**
+ * The wood between a cut and the holes beside it: each one that is nearer than wanted, else the nearest. Wanted 10 at a stud, which is pulled [trade], 3 at others
+ * [memory]. A hole that starts in a cavity of the cut's own face is none of its; a wire's hole that the cut takes in leads into it.
+ */
+export function wallsToHoles(state: PlanState, cut: CutAmongHoles): readonly Verdict[] {
+  const { anatomy, settings } = state;
+  const box = bounds(cut.region);
+  const far = (p: Point): number => Math.hypot(Math.max(box.minX - p.x, 0, p.x - box.maxX), Math.max(box.minY - p.y, 0, p.y - box.maxY));
+  const near = holesInWood(anatomy)
+    .filter((h) => isBeside(anatomy, cut, h) && !isOfCavity(anatomy, cut, h))
+    .map((h) => ({ ...h, wanted: wantedAt(h.hole, settings), least: far(h.at) - (h.hole.diameter?.value ?? WIDEST_UNKNOWN) / 2 }))
+    .sort((a, b) => a.least - b.least);
+  const out: Verdict[] = [];
+  let nearest: Verdict | null = null;
+  for (const h of near) {
+    const best: number = nearest?.clearance ?? Infinity;
+    if (h.least > h.wanted && h.least > best) continue;
+    const v = wallTo(cut, h, h.wanted);
+    if (!v) continue;
+    if (v.clearance === null || v.clearance < h.wanted) out.push(v);
+    if (v.clearance !== null && v.clearance < best) nearest = v;
+  }
+  return out.length > 0 || !nearest ? out : [nearest];
+}
+
+function wantedAt({ kind }: Hole, settings: Settings): number {
+  return kind === 'stud' ? settings.minWallAtStud : settings.minBesideHole;
+}
+
+function wallTo({ region, levels, cavity, subject }: CutAmongHoles, { hole, at, edge }: PlacedHole, wanted: number): Verdict | null {
+  const of = { ...subject, against: hole.id };
+  if (!edge) {
+    const gap = gapApart(region, [circle(WIDEST_UNKNOWN, at)]);
+    return gap.clearance < wanted ? missingVerdict('wall', of, [{ quantity: 'holeDiameter', feature: hole.id }], wanted, at) : null;
+  }
+  if (hole.kind === 'wire' && regionContains(region, at)) return null;
+  const gap: Gap = gapApart(region, edge);
+  const allowances = [
+    levelsLeaf(cavity, levels),
+    holePlaceLeaf(hole),
+    ...(hole.diameter ? [halfWidthLeaf(hole.id, hole.diameter.limit, hole.diameter.basis)] : []),
+  ];
+  const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: region, b: edge, value: gap.clearance, allowances };
+  return verdict('wall', of, working, wanted, gap.at);
+}
+
+/** Half of what a hole's diameter may be off: so far its edge may be elsewhere. */
+function halfWidthLeaf(feature: string, limit: number, basis: Leaf['basis']): Leaf {
+  return leaf('holeEdge', { value: 0, limit: limit / 2, basis }, { quantity: 'holeDiameter', feature });
+}
+
+/** Do hole and cut share some of the wood's depth? A blind hole of the other face whose ground lies under the cut is the floor's business. */
+function isBeside(anatomy: Anatomy, { cavity, levels, region }: CutAmongHoles, { hole, at, edge }: PlacedHole): boolean {
+  if (hole.face === cavity.face || hole.through) return true;
+  const thick = anatomy.body.thickness?.value;
+  const deepest = levels.reduce((d, p) => Math.max(d, p.depth?.value ?? Infinity), 0);
+  if (thick !== undefined && (hole.depth?.value ?? Infinity) + deepest <= thick) return false;
+  return !regionContains(region, at) && (edge === null || gapApart(region, edge).clearance >= 0);
+}
+
+/** The blind holes of the other face that reach up under a cut. */
+export function boresUnder(anatomy: Anatomy, face: Cavity['face'], region: Region): readonly PlacedHole[] {
+  return holesInWood(anatomy).filter(
+    ({ hole, at, edge }) => hole.face !== face && !hole.through && (edge ? regionsOverlap(region, edge) : regionContains(region, at)),
+  );
+}
+
+/** Does a hole start in a cavity of the cut's own face that was there before? Then what is cut beside it is held against that cavity. */
+function isOfCavity(anatomy: Anatomy, { cavity, levels }: CutAmongHoles, { hole, at }: PlacedHole): boolean {
+  if (cavity.joins?.includes(hole.id)) return true;
+  if (hole.face !== cavity.face) return false;
+  return anatomy.cavities.some((c) => {
+    if (c.face !== hole.face || c.kind === 'channel') return false;
+    const others = c.id === cavity.id ? c.levels.filter((p) => !levels.includes(p)) : c.levels;
+    return others.length > 0 && regionContains(regionOf(anatomy, c, c.id === cavity.id ? others : c.levels), at);
+  });
+}

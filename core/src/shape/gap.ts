@@ -51,7 +51,7 @@ function boxesApart(a: Region, b: Region): boolean {
 function starts(edge: readonly Segment[]): readonly Point[] {
   return edge.flatMap((s, i) => {
     const before = edge[i - 1]?.to;
-    return before && before.x === s.from.x && before.y === s.from.y ? [] : [s.from];
+    return before?.x === s.from.x && before.y === s.from.y ? [] : [s.from];
   });
 }
 

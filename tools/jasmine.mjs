@@ -9,7 +9,16 @@ const filter = process.argv[3] ? [`--filter=${process.argv[3]}`] : [];
 
 const result = spawnSync(
   process.execPath,
-  ['--conditions=rinnovo-source', '--import', 'tsx', path.join(root, 'node_modules/jasmine/bin/jasmine.js'), 'src/**/*.spec.ts', '--random=true', ...filter],
+  [
+    '--conditions=rinnovo-source',
+    '--import',
+    'tsx',
+    path.join(root, 'node_modules/jasmine/bin/jasmine.js'),
+    '--helper=../tools/patience.mjs',
+    'src/**/*.spec.ts',
+    '--random=true',
+    ...filter,
+  ],
   { cwd: workspace, stdio: 'inherit', env: { ...process.env, NODE_NO_WARNINGS: '1', npm_config_nodedir: undefined } },
 );
 process.exit(result.status ?? 1);

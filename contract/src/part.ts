@@ -184,7 +184,7 @@ export const tool: Joi.AlternativesSchema<Tool> = Joi.alternatives<Tool>().condi
   switch: [
     { is: 'boring', then: Joi.object({ ...cutter, kind: kind('boring'), spur: limit.required() }) },
     { is: 'straight', then: Joi.object({ ...routed, kind: kind('straight') }) },
-    { is: 'template', then: Joi.object({ ...routed, kind: kind('template'), bearing: size.max(200) }) },
+    { is: 'template', then: Joi.object({ ...routed, kind: kind('template'), bearing: size.max(200), bearingHeight: size.max(60) }) },
     { is: 'drills', then: Joi.object({ ...edged, ...span, kind: kind('drills'), system: kind('metric', 'fraction', 'number', 'letter') }) },
     { is: 'drill', then: Joi.object({ ...cutter, kind: kind('drill') }) },
     { is: 'step drill', then: Joi.object({ ...edged, ...span, kind: kind('step drill'), step: size.max(10).required() }) },

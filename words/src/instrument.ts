@@ -1,5 +1,6 @@
 import {
   isDatum,
+  seenSide,
   type AddedKind,
   type Condition,
   type Datum,
@@ -8,6 +9,7 @@ import {
   type DoubtId,
   type Edge,
   type FeatureChange,
+  type SeenAs,
   type StartingKind,
 } from '@rinnovo/core/instrument';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
@@ -118,3 +120,19 @@ export const IDENTITY_WORDS = {
   electronics: 'Electronics',
   routing: 'Routing',
 } as const;
+
+/** How a drawing lies before the eye: `left-handed, seen from the top`. */
+export function seenText({ handed, face, mirrored }: SeenAs): string {
+  return `${handed}-handed, seen from the ${face}${mirrored ? ', mirrored' : ''}`;
+}
+
+/** Which side the treble is on, for who looks at a face. */
+export function trebleSideText(seen: SeenAs): string {
+  return `Seen from the ${seen.face}, the treble side is on the ${seenSide(seen) > 0 ? 'right' : 'left'}.`;
+}
+
+/** How far across a place is, by the side that it is on: `15.2 mm treble`. */
+export function acrossText(x: number, unit: LengthUnit): string {
+  const far = lengthText(Math.abs(x), unit);
+  return Math.abs(x) < 0.005 ? `${far}, on the centre line` : `${far} ${x > 0 ? 'treble' : 'bass'}`;
+}

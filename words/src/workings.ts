@@ -50,6 +50,7 @@ const LABELS: Readonly<Record<string, string>> = {
   film: 'film on both sides',
   stopFromTip: 'stop from the tip',
   drillPoint: 'point of the drill',
+  pointTaper: 'taper of the point at that edge',
   pilotDiameter: 'pilot',
   screwRoot: 'root of the screw',
   pilotShare: 'share of the root in this wood',

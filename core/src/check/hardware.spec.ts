@@ -245,6 +245,25 @@ describe('a screw', () => {
     expect(of(through(20, 1, { cavities: [control] }), 'screwPoint').clearance).toBeCloseTo(8 - 18, 9);
   });
 
+  it('is as thick as its shank, with a point: 0.1 beside a cavity with 6 of wood over it, 4 × 16 breaks out', () => {
+    const thick = part('wood screw', { length: 16, diameter: 4 });
+    const on = (x: number, given: Given): readonly Verdict[] =>
+      judge([thick], [newHardwareChoice('x', { on: 'face', face: 'top', at: { x, y: 240 }, hole: 'screw' }, 'wood screw')], given);
+    const over = { cavities: [controlOf(38)] };
+    // the cavity's side lies at x = 30; over its edge the cone of 4 is 0.1 / 2 of itself short
+    expect(of(on(29.9, over), 'screwPoint').clearance).toBeCloseTo(6 - 16 + 0.2, 9);
+    expect(of(on(30.5, over), 'screwPoint').clearance).toBeCloseTo(6 - 16, 9);
+    // clear of it by 1 beside: 28 under its point, and a wall of 1
+    expect(of(on(27, over), 'screwPoint').clearance).toBeCloseTo(28, 9);
+    expect(of(on(27, over), 'screwBeside').clearance).toBeCloseTo(1, 6);
+    // a cavity that ends below its point lies not beside it
+    expect(of(on(27, { cavities: [controlOf(20)] }), 'screwBeside').subject.against).toBe('route');
+    // a bore of 30 from the back, its edge under the shank's
+    const bore = hole('bore', 'other', 10, { face: 'back', through: false, depth: dim(30), at: { x: 100, y: 240 } });
+    expect(of(on(94, { holes: [bore] }), 'screwPoint').clearance).toBeCloseTo(44 - 30 - 16 + (4 * 1) / 2, 9);
+    expect(of(on(94, { holes: [{ ...bore, depth: null }] }), 'screwPoint').missing).toEqual([{ quantity: 'holeDepth', feature: 'bore' }]);
+  });
+
   it('that lands in a cavity of its own face is said so, by how far wood is', () => {
     const v = of(through(13, 1, { cavities: [{ ...control, face: 'top' }] }), 'screwBeside');
     expect(v.class).toBe('clashes');

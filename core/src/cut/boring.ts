@@ -1,4 +1,5 @@
 import { routeLevels, type PlannedRoute } from '../check/index.js';
+import type { Cavity } from '../instrument/index.js';
 import { setting, sum, type Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { BoringBit, Tool } from '../part/index.js';
@@ -50,14 +51,13 @@ const REMEMBERED = 24;
 
 /** The same, not remembered. */
 export function planBoringAnew(route: PlannedRoute, old: readonly Level[], tools: readonly Tool[], s: Settings): BoringPlan | null {
-  const main = routeLevels(route, s).filter((p) => !p.bored);
-  const widest = main.reduce<(typeof main)[number] | null>((w, p) => (w && area(w.outline.outline) >= area(p.outline.outline) ? w : p), null);
+  const widest = widestLevel(route, s);
   if (!widest?.depth) return null;
   const floor = widest.depth.value;
   const line = widest.outline.outline;
   const bits = tools.filter((t): t is BoringBit => t.kind === 'boring' && t.diameter >= BULK).sort((a, b) => b.diameter - a.diameter);
   for (const bit of bits) {
-    const inner = asRegion(offsetRings([line], -(bit.diameter / 2 + s.leaveForTemplateBit)));
+    const inner = roomForBit(line, bit.diameter, s.leaveForTemplateBit);
     const rim = floor - bit.spur;
     if (inner.length === 0 || rim <= 0) continue;
     const holes = fewestHoles(inner, groundOf(line, old, rim, bit.diameter), bit.diameter, s.boringShare);
@@ -66,6 +66,17 @@ export function planBoringAnew(route: PlannedRoute, old: readonly Level[], tools
     return { bit, holes, rimDepth: boreDepth(floor, bit), volume: removedVolume(bored, old) };
   }
   return null;
+}
+
+/** The largest of a route's levels: where its bulk is. */
+export function widestLevel(route: PlannedRoute, s: Settings): Cavity['levels'][number] | null {
+  const main = routeLevels(route, s).filter((p) => !p.bored);
+  return main.reduce<(typeof main)[number] | null>((w, p) => (w && area(w.outline.outline) >= area(p.outline.outline) ? w : p), null);
+}
+
+/** Where the middle of a bit may go inside a line, with wood left at the line; nothing where the bit is too wide for it. */
+export function roomForBit(line: Outline, diameter: number, leave: number): Region {
+  return asRegion(offsetRings([line], -(diameter / 2 + leave)));
 }
 
 /** The rim's depth for a floor or a well's tip. */

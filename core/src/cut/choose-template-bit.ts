@@ -1,6 +1,7 @@
 import { valueOf, type Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { TemplateBit, Tool } from '../part/index.js';
+import { contactWanted } from './passes.js';
 import { leastTemplate } from './set-up.js';
 
 /** Why a template bit will not do. */
@@ -24,8 +25,12 @@ export function judgeTemplateBits(tools: readonly Tool[], corner: number, depth:
   return bits.map((bit) => ({
     bit,
     refusal: refusalOf(bit, corner, depth, s, plunges),
-    needed: leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact),
+    needed: leastFor(bit, s),
   }));
+}
+
+function leastFor(bit: TemplateBit, s: Settings): Working {
+  return leastTemplate(bit.cuttingLength, Math.min(s.passDepth, bit.cuttingLength), contactWanted(bit, s));
 }
 
 /** A bearing and its cutter are as wide as one another to this, mm [memory]. */
@@ -33,7 +38,7 @@ const FLUSH = 0.05;
 
 function refusalOf(bit: TemplateBit, corner: number, depth: number, s: Settings, plunges: boolean): BitRefusal | null {
   if (bit.diameter / 2 > corner + 1e-6) return { kind: 'cornerTooTight', cutterRadius: bit.diameter / 2, corner };
-  const needed = leastTemplate(bit.cuttingLength, s.passDepth, s.bearingContact);
+  const needed = leastFor(bit, s);
   if (valueOf(needed) > s.templateThickness + 1e-9) return { kind: 'templateTooThin', needed, has: s.templateThickness };
   if (depth > bit.reach + 1e-9) return { kind: 'reachTooShort', reach: bit.reach, depth };
   if (bit.bearing !== undefined && Math.abs(bit.bearing - bit.diameter) > FLUSH) return { kind: 'bearingOff', bearing: bit.bearing, cutter: bit.diameter };

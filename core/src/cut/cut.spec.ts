@@ -1,8 +1,7 @@
 import type { PlannedLevel, PlannedRoute } from '../check/index.js';
 import { valueOf } from '../measure/index.js';
 import { settingsWith } from '../operation/index.js';
-import type { TemplateBit } from '../part/index.js';
-import { woodScrewShank } from '../part/index.js';
+import { woodScrewShank, type TemplateBit, type Tool } from '../part/index.js';
 import { circle, roundedRectangle, unreachableRests } from '../shape/index.js';
 import { boxPickup, plainState, plainTools } from '../testing/plan.js';
 import {
@@ -59,7 +58,7 @@ describe('passes', () => {
   it('tell when the bearing would have no wall to run on', () => {
     // a thick template takes the reach at once: nothing is cut, so there is no wall at 6 mm
     const p = planPasses([level('a', 18)], { ...bit, reach: 16 }, settingsWith({ templateThickness: 12 }));
-    expect(p.problems[0]).toEqual(jasmine.objectContaining({ kind: 'noContact', at: 6, wall: 0 }));
+    expect(p.problems[0]).toEqual(jasmine.objectContaining({ kind: 'noContact', at: 6, guide: 'wall', wall: 0 }));
   });
 });
 
@@ -90,9 +89,22 @@ describe('boring', () => {
   it('is cleared between the bores down to their rims, by passes, with a straight bit that reaches', () => {
     const straight = { id: 'x', kind: 'straight' as const, name: 'x', diameter: 6, cuttingLength: 20, reach: 30 };
     const rim = boreDepth(18, { id: 'b', kind: 'boring', name: 'b', diameter: 25, spur: 2.5 });
-    expect(planClearing(rim, [straight], settings)?.passes).toEqual([6, 12, 15.5]);
-    expect(planClearing(rim, [{ ...straight, reach: 15 }], settings)).toBeNull();
-    expect(planClearing(rim, [{ ...straight, cuttingLength: 5 }], settings)?.passes).toEqual([5, 10, 15, 15.5]);
+    const wide = roundedRectangle(86, 40, 5);
+    const clear = (tools: readonly Tool[], line = wide, holes = [{ x: 0, y: 0 }]) => planClearing({ rimDepth: rim, holes }, line, tools, settings);
+    expect(clear([straight])?.passes).toEqual([6, 12, 15.5]);
+    expect(clear([{ ...straight, reach: 15 }])).toBeNull();
+    expect(clear([{ ...straight, cuttingLength: 5 }])?.passes).toEqual([5, 10, 15, 15.5]);
+    // 25.4 in a route 18 wide: never; 12 with the wood for the template bit on both sides goes in
+    const by = (diameter: number) => ({ ...straight, id: `${diameter}`, diameter });
+    const narrow = roundedRectangle(86, 18, 5);
+    expect([clear([by(25.4)], narrow), clear([by(25.4), by(12)], narrow)?.bit.diameter, clear([by(25.4), by(12)])?.bit.diameter]).toEqual([null, 12, 25.4]);
+    // nor where one of the bores lies in a narrow end
+    expect(
+      clear([by(25.4), by(12)], wide, [
+        { x: 0, y: 0 },
+        { x: 32, y: 0 },
+      ])?.bit.diameter,
+    ).toBe(12);
   });
 
   const s = plainState();
@@ -187,9 +199,9 @@ describe('what else a cutting plan says', () => {
     expect(planCutting(s, cavity, route(60, 60, 5, 6)).inTheOpen).toBe(0);
   });
 
-  it('tells the wall under the bearing from the template on: 6 of 12 cut with 12.7 of cutter to 18', () => {
+  it('tells how much of the bearing has wall from the template on: 5 high it lies from 0.3 to 5.3 where 12 is cut', () => {
     const p = planPasses([level('a', 18)], bit, settings).passes;
-    expect(p.map((x) => (x.wall === null ? null : Number(x.wall.toFixed(6))))).toEqual([null, null, 6.7]);
+    expect(p.map((x) => (x.wall === null ? null : Number(x.wall.toFixed(6))))).toEqual([null, null, 5]);
   });
 
   it('leaves to the chisel what the cutter does not reach, corner by corner: r²(1 − π/4) of each square one', () => {

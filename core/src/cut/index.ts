@@ -2,6 +2,7 @@ export * from './blank.js';
 export * from './boring.js';
 export * from './by-itself.js';
 export * from './choose-template-bit.js';
+export * from './choose-way.js';
 export * from './clear-bulk.js';
 export * from './depth-for-all.js';
 export * from './derive-route.js';

@@ -1,7 +1,7 @@
 import type { PlannedRoute } from '../check/index.js';
 import type { Settings } from '../operation/index.js';
 import type { StraightBit, Tool } from '../part/index.js';
-import type { BoringPlan } from './boring.js';
+import { roomForBit, widestLevel, type BoringPlan } from './boring.js';
 import type { Passes } from './passes.js';
 
 /** One way of taking the bulk out; practitioners differ. */
@@ -24,7 +24,9 @@ export function methodsOf(route: PlannedRoute, boring: BoringPlan | null, passes
   const deepest = Math.max(0, ...route.levels.filter((p) => !p.bored).map((p) => p.depth));
   const round = s.minutesPass + s.minutesSetUp;
   const template = passes?.passes.length ?? 0;
-  const straight = tools.some((t): t is StraightBit => t.kind === 'straight' && t.reach >= deepest && t.endCutting !== false);
+  const line = widestLevel(route, s)?.outline.outline;
+  const goesIn = (t: StraightBit): boolean => line !== undefined && roomForBit(line, t.diameter, s.leaveForTemplateBit).length > 0;
+  const straight = tools.some((t) => t.kind === 'straight' && t.reach >= deepest && t.endCutting !== false && goesIn(t));
   const freehand = Math.ceil(deepest / s.passDepth - 1e-9);
   const thin = Math.ceil(deepest / (s.passDepth * FULL_WIDTH) - 1e-9);
   return [

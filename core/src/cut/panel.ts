@@ -1,7 +1,7 @@
 import type { PlanState } from '../check/index.js';
-import { placementOf, toBody, type Hole } from '../instrument/index.js';
+import { outlineAsSeen, placementOf, toBody, type Face, type Hole, type SeenAs } from '../instrument/index.js';
 import { woodScrewShank } from '../part/index.js';
-import { bounds, circle, containsPoint, mirrorOutline, placePoint, type Outline } from '../shape/index.js';
+import { bounds, circle, containsPoint, placePoint, type Outline } from '../shape/index.js';
 import type { TemplateDrawing } from './template-sheet.js';
 
 /** Room round the drawing, mm. */
@@ -11,7 +11,8 @@ const UNKNOWN = 1;
 
 /**
  * A copy of a panel to wire on outside the body: a plate with its openings, screws and the holes in it, or a cavity with the holes that lead into it, at their true
- * places. Mirrored it is seen from behind, as the parts are wired. Null where no plate and no cavity has that id, or neither has a hole.
+ * places, in the instrument's own hand: a plate as one looks at it, a cavity as one looks at the face opposite its mouth. Mirrored it is seen from behind, as the
+ * parts are wired. Null where no plate and no cavity has that id, or neither has a hole.
  */
 export function panelOf({ anatomy }: Pick<PlanState, 'anatomy'>, feature: string, mirrored: boolean): TemplateDrawing | null {
   const plate = anatomy.plates.find((p) => p.id === feature);
@@ -26,7 +27,8 @@ export function panelOf({ anatomy }: Pick<PlanState, 'anatomy'>, feature: string
   // a plate's own holes are of its face; into a cavity they lead from either
   const holes = anatomy.holes.filter((h) => inIt(h) && (!plate || h.face === plate.face));
   if (face.length === 0 || (holes.length === 0 && (plate?.openings.length ?? 0) === 0)) return null;
-  const seen = (o: Outline): Outline => (mirrored ? mirrorOutline(o) : o);
+  const as: SeenAs = { handed: anatomy.handed, face: plate?.face ?? opposite(cavity?.face ?? 'back'), mirrored };
+  const seen = (o: Outline): Outline => outlineAsSeen(o, as);
   const round = (h: Hole): Outline => circle(h.diameter?.value ?? UNKNOWN, placePoint(h.at, placementOf(anatomy, h.frame)));
   const outlines: TemplateDrawing['outlines'] = [
     ...face.map((o) => ({ layer: 'panel' as const, outline: seen(o) })),
@@ -40,12 +42,15 @@ export function panelOf({ anatomy }: Pick<PlanState, 'anatomy'>, feature: string
   const b = bounds(outlines.map((o) => o.outline));
   const box = { minX: b.minX - ROUND, minY: b.minY - ROUND, maxX: b.maxX + ROUND, maxY: b.maxY + ROUND };
   return {
+    seen: as,
     outlines,
     lines: box.minX < 0 && box.maxX > 0 ? [{ name: 'centre line', from: { x: 0, y: box.minY }, to: { x: 0, y: box.maxY } }] : [],
     pricks: outlines.filter((o) => o.layer === 'holes' || o.layer === 'screws').map((o) => middleOf(o.outline)),
     box,
   };
 }
+
+const opposite = (face: Face): Face => (face === 'top' ? 'back' : 'top');
 
 function middleOf(o: Outline): { readonly x: number; readonly y: number } {
   const b = bounds([o]);

@@ -3,15 +3,16 @@ import { toBody, type Cavity } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import type { BoringBit, Tool } from '../part/index.js';
-import { area, placeOutline, placePoint, unreachableRests, type Point, type Rest } from '../shape/index.js';
+import { area, bounds, placeOutline, placePoint, unreachableRests, type Point, type Rest } from '../shape/index.js';
 import { blankFor, type Blank } from './blank.js';
-import { boreDepth, planBoring, wellBit, type BoringPlan } from './boring.js';
+import { boreDepth, planBoring, wellBit, widestLevel, type BoringPlan } from './boring.js';
 import { judgeTemplateBits, type BitVerdict } from './choose-template-bit.js';
+import { chooseWay } from './choose-way.js';
 import { planClearing, type BulkClearing } from './clear-bulk.js';
 import { routeFigures, type RouteFigures } from './figures.js';
 import { lineInTheOpen } from './line-in-the-open.js';
 import { removedVolume } from './removed-volume.js';
-import { planPasses, type Passes } from './passes.js';
+import type { Passes } from './passes.js';
 import { methodsOf, type Method } from './methods.js';
 
 /** A well to bore: where, with what, how deep the rim goes. */
@@ -35,8 +36,10 @@ export interface CuttingPlan {
   /** The block that closes the old cavity first; null where it stays open or nothing is known of its depth. */
   readonly blank: Blank | null;
   readonly bits: readonly BitVerdict[];
-  /** The bit chosen: the first without a refusal. */
+  /** The bit chosen: the first whose bearing has enough to run on. */
   readonly bit: BitVerdict | null;
+  /** The thickness of the template that it is chosen for, mm: the shop's own where that will do. */
+  readonly template: number;
   readonly boring: BoringPlan | null;
   /** Of the volume that goes, what the bores take, 0 to 1. */
   readonly boredShare: number;
@@ -64,9 +67,12 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
   const old = fill ? [] : cavity.levels.map((p) => ({ outline: toBody(anatomy, cavity.frame, p.outline.outline), depth: p.depth?.value ?? 0 }));
   const boring = planBoring(route, old, state.tools, settings);
   const bits = judgeTemplateBits(state.tools, figures.smallestCorner, deepest, settings, boring === null && old.length === 0);
-  const bit = bits.find((b) => b.refusal === null) ?? null;
-  const clearing = boring && planClearing(boring.rimDepth, state.tools, settings);
-  const passes = bit ? planPasses(route.levels, bit.bit, settings) : null;
+  const widest = widestLevel(route, settings);
+  const clearing = boring && widest && planClearing(boring, widest.outline.outline, state.tools, settings);
+  const work = { levels: route.levels, corner: figures.smallestCorner, depth: deepest, plunges: boring === null && old.length === 0 };
+  const way = chooseWay(state.tools, work, settings);
+  const bit = way?.bit ?? null;
+  const passes = way?.passes ?? null;
   const wells = route.levels.filter((p) => p.bored).map((p) => well(p, route, state.tools));
   const chisel = bit ? routed.flatMap((p) => unreachableRests([placeOutline(p.outline, route.at)], bit.bit.diameter / 2)) : [];
   const removed = fill ? ownVolume(route) : figures.addedVolume;
@@ -75,6 +81,7 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
     blank: fill || figures.leftInSight > SEEN ? blankFor(anatomy, cavity, settings) : null,
     bits,
     bit,
+    template: way?.template ?? settings.templateThickness,
     boring,
     boredShare: boring && removed > 0 ? Math.min(1, boring.volume / removed) : 0,
     clearing,
@@ -123,7 +130,7 @@ function timeOf(boring: BoringPlan | null, clearing: BulkClearing | null, passes
 function well(p: PlannedRoute['levels'][number], route: PlannedRoute, tools: readonly Tool[]): Well {
   const diameter = Math.sqrt((4 * area(p.outline)) / Math.PI);
   const bit = wellBit(diameter, tools);
-  const first = p.outline.vertices[0] ?? { x: 0, y: 0 };
-  const middle = { x: first.x + diameter / 2, y: first.y };
+  const b = bounds([p.outline]);
+  const middle = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
   return { level: p.id, at: placePoint(middle, route.at), diameter, bit, rimDepth: bit ? boreDepth(p.depth, bit) : null };
 }

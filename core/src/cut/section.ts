@@ -28,6 +28,19 @@ export interface PartAt {
   readonly at: Point;
 }
 
+/** Which way a section's ends point on the instrument. */
+export type SectionEnd = 'bass' | 'treble' | 'neck' | 'bridge';
+
+/** A section's line begun at the end that is on the left (or at the top) as the plan is seen, with where its ends point; `side` is −1 on a plan seen mirrored. */
+export function lineAsSeen(line: SectionLine, side: 1 | -1): { readonly line: SectionLine; readonly ends: readonly [SectionEnd, SectionEnd] } {
+  const { from, to } = line;
+  const isAcross = Math.abs(to.x - from.x) >= Math.abs(to.y - from.y);
+  const ahead = isAcross ? side * (to.x - from.x) >= 0 : to.y >= from.y;
+  const [low, high] = isAcross ? (['bass', 'treble'] as const) : (['neck', 'bridge'] as const);
+  const seen = ahead ? line : { from: to, to: from };
+  return { line: seen, ends: isAcross && side < 0 ? [high, low] : [low, high] };
+}
+
 /** A line as long as two ends lie apart, mm. */
 export function lengthOf({ from, to }: SectionLine): number {
   return Math.hypot(to.x - from.x, to.y - from.y);

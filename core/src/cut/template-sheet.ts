@@ -1,7 +1,7 @@
 import { routeLevels, type PickupChoice, type PlanState } from '../check/index.js';
-import { toBody } from '../instrument/index.js';
+import { outlineAsSeen, seenSide, toBody, type SeenAs } from '../instrument/index.js';
 import { woodScrewShank } from '../part/index.js';
-import { bounds, circle, mirrorOutline, type Outline, type Point } from '../shape/index.js';
+import { bounds, circle, type Outline, type Point } from '../shape/index.js';
 
 /** Paper that a template is printed on, mm: ISO 216 and ANSI/ASME Y14.1 [std]. */
 export const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4], A3: [297, 420] } as const satisfies Readonly<Record<string, readonly [number, number]>>;
@@ -10,8 +10,9 @@ export type PaperId = keyof typeof PAPERS;
 export const TEMPLATE_LAYERS = ['route', 'wells', 'old cavity', 'plate', 'panel', 'openings', 'holes', 'screws'] as const;
 export type TemplateLayer = (typeof TEMPLATE_LAYERS)[number];
 
-/** A template before it is laid on paper, in the body's frame, mm. */
+/** A template before it is laid on paper, in the body's frame as it is seen, mm. */
 export interface TemplateDrawing {
+  readonly seen: SeenAs;
   readonly outlines: readonly { readonly layer: TemplateLayer; readonly outline: Outline }[];
   /** The centre line and the bridge line, as far as the drawing goes. */
   readonly lines: readonly { readonly name: string; readonly from: Point; readonly to: Point }[];
@@ -23,15 +24,18 @@ export interface TemplateDrawing {
 /** Room round the drawing, mm. */
 const ROUND = 8;
 
-/** A planned route with the plate that hides it, what it is aligned by, and what is pricked through; `mirrored` for work from the other side. Null without a route. */
+/**
+ * A planned route with the plate that hides it, what it is aligned by, and what is pricked through, in the instrument's own hand as one looks at the face that it
+ * is cut into; `mirrored` for work from the other side. Null without a route.
+ */
 export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boolean): TemplateDrawing | null {
   const { anatomy } = state;
   const position = anatomy.positions.find((p) => p.id === choice.position);
   const cavity = anatomy.cavities.find((c) => c.id === position?.cavity);
   const plate = anatomy.plates.find((p) => p.id === position?.plate);
   if (!choice.route || !cavity) return null;
-  const side = mirrored ? -1 : 1;
-  const seen = (o: Outline): Outline => (mirrored ? mirrorOutline(o) : o);
+  const as: SeenAs = { handed: anatomy.handed, face: cavity.face, mirrored };
+  const seen = (o: Outline): Outline => outlineAsSeen(o, as);
   const levels = routeLevels(choice.route, state.settings);
   const screws = (plate?.screws ?? []).map((s) => toBody(anatomy, plate?.frame ?? 'body', circle(woodScrewShank(s.gauge), s)));
   const outlines: TemplateDrawing['outlines'] = [
@@ -47,6 +51,7 @@ export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boo
   const bridge = scale && nutToMouth ? scale.value - nutToMouth.value : null;
   const across = (name: string, y: number) => ({ name, from: { x: box.minX, y }, to: { x: box.maxX, y } });
   return {
+    seen: as,
     outlines,
     lines: [
       { name: 'centre line', from: { x: 0, y: box.minY }, to: { x: 0, y: box.maxY } },
@@ -55,7 +60,7 @@ export function templateOf(state: PlanState, choice: PickupChoice, mirrored: boo
     ],
     pricks: [
       ...outlines.filter((o) => o.layer === 'wells' || o.layer === 'screws').map((o) => middleOf(o.outline)),
-      { x: side * choice.route.at.x, y: choice.route.at.y },
+      { x: seenSide(as) * choice.route.at.x, y: choice.route.at.y },
     ],
     box,
   };

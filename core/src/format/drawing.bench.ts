@@ -38,7 +38,7 @@ function time(what: string, run: () => ReturnType<typeof outlinesFromDxf>): void
   console.log(`${what}: median ${(times[2] ?? NaN).toFixed(0)} ms, slowest ${(times[4] ?? NaN).toFixed(0)} ms (${outlines} outlines)`);
 }
 
-const [dxf, svg] = [dxfFile([layer]), svgFile([layer])];
+const [dxf, svg] = [dxfFile([layer], 'bench'), svgFile([layer], 'bench')];
 time('5,000 polylines of a DXF', () => outlinesFromDxf(dxf));
 time('5,000 loose lines of a DXF', () => outlinesFromDxf(loose));
 time('5,000 paths of an SVG', () => outlinesFromSvg(svg));

@@ -88,7 +88,7 @@ describe('a DXF file of this program', () => {
       4,
     ),
   ];
-  const text = dxfFile([{ name: 'Plates', outlines: shapes.map((outline, i) => ({ name: String(i), outline })) }]);
+  const text = dxfFile([{ name: 'Plates', outlines: shapes.map((outline, i) => ({ name: String(i), outline })) }], 'left-handed, seen from the top');
 
   it('passes an independent audit without errors, in mm, with equal lengths', () => {
     const seen = JSON.parse(python(['audit'], text)) as { units: number; errors: string[]; lengths: Record<string, number[]> };
@@ -116,6 +116,6 @@ describe('a DXF file of this program', () => {
   });
 
   it('cannot be empty', () => {
-    expect(() => dxfFile([])).toThrowError(RangeError);
+    expect(() => dxfFile([], '')).toThrowError(RangeError);
   });
 });

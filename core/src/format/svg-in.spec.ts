@@ -150,7 +150,7 @@ describe('outlines out of an SVG file', () => {
         3,
       ),
     ];
-    const back = read(svgFile([{ name: 'plates', outlines: shapes.map((outline, i) => ({ name: `<${i}>`, outline })) }]));
+    const back = read(svgFile([{ name: 'plates', outlines: shapes.map((outline, i) => ({ name: `<${i}>`, outline })) }], 'left & right'));
     expect(back.unit).toBe('mm');
     const all = bounds(shapes);
     shapes.forEach((shape, i) => {

@@ -83,7 +83,7 @@ describe('the steps of each kind of work', () => {
       { id: 'well', outline: roundedRectangle(6, 6, 3, { x: 30, y: 0 }), depth: 21, bored: true },
     ];
     const choice = plainChoice({ route: { at: { x: 1, y: 110, turn: 0 }, levels } });
-    expect(cards('fixTemplate', { choice }).map(told)).toEqual([['layTemplate', { templateX: 1, templateY: 110 }, null]]);
+    expect(cards('fixTemplate', { choice }).map(told)).toEqual([['layTemplate', { templateX: 1, templateY: 110, templateThickness: 12 }, null]]);
     expect(cards('fixTemplate').map(told)).toEqual([['layTemplate', {}, null]]);
     // where hardly anything is open yet there is bulk to bore
     const shut = plainAnatomy();

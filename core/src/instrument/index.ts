@@ -17,6 +17,7 @@ export * from './lapses.js';
 export * from './layers.js';
 export * from './plate-parts.js';
 export * from './restated.js';
+export * from './seen-as.js';
 export * from './solve-positions.js';
 export * from './snap.js';
 export * from './starting-kind.js';

@@ -3,6 +3,7 @@ import { circle, roundedRectangle, type Outline } from '../shape/index.js';
 import type { Anatomy, Face, HoleFace } from './anatomy.js';
 import { HEADSTOCK_FRAME } from './anatomy.js';
 import { toBody } from './frame.js';
+import { outlineAsSeen } from './seen-as.js';
 import { sideShadows, sideStrip } from './hole-face.js';
 
 /** Which holes are seen on a face of the body. */
@@ -11,13 +12,13 @@ export const SEEN_HOLES: Readonly<Record<Face, readonly HoleFace[]>> = {
   back: ['back', 'headstock back'],
 };
 
-/** Outlines that go onto one layer of a drawing, in the body's frame. */
+/** Outlines that go onto one layer of a drawing, in the body's frame as one looks at the face. */
 export interface Layer {
   readonly name: string;
   readonly outlines: readonly { readonly name: string; readonly outline: Outline }[];
 }
 
-/** An instrument's outlines of one face by what they are, for a drawing; `only` narrows it to one feature. Layers without a line are left out. */
+/** An instrument's outlines of one face by what they are, for a drawing in its own hand as one looks at that face; `only` narrows it to one feature. Layers without a line are left out. */
 export function layersOf(a: Anatomy, face: Face, only: string | null = null): readonly Layer[] {
   const shown = (id: string): boolean => only === null || id === only;
   const plates = a.plates.filter((p) => p.face === face && shown(p.id));
@@ -59,7 +60,10 @@ export function layersOf(a: Anatomy, face: Face, only: string | null = null): re
         .map((h) => ({ name: h.name, outline: place(h.frame, circle(h.diameter?.value ?? 0, h.at)) })),
     },
   ];
-  return layers.filter((l) => l.outlines.length > 0);
+  const seen = { handed: a.handed, face, mirrored: false };
+  return layers
+    .filter((l) => l.outlines.length > 0)
+    .map((l) => ({ ...l, outlines: l.outlines.map((o) => ({ ...o, outline: outlineAsSeen(o.outline, seen) })) }));
 }
 
 /** The body from the side as layers: across its depth from the top, along as on every face; `only` narrows it to one hole. Layers without a line are left out. */

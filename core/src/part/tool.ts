@@ -34,7 +34,7 @@ export interface StraightBit extends Sharp {
   readonly endCutting?: boolean;
 }
 
-/** A bit with its bearing above the cutter, mm; the bearing is as wide as the cutter where nothing else is said. */
+/** A bit with its bearing above the cutter, mm; the bearing is as wide as the cutter, and as high as bearings usually are, where nothing else is said. */
 export interface TemplateBit extends Sharp {
   readonly id: string;
   readonly kind: 'template';
@@ -43,7 +43,16 @@ export interface TemplateBit extends Sharp {
   readonly cuttingLength: number;
   readonly reach: number;
   readonly bearing?: number;
+  readonly bearingHeight?: number;
   readonly endCutting?: boolean;
+}
+
+/** How high a bearing of a template bit is, mm [memory]. */
+const USUAL_BEARING_HEIGHT = 5;
+
+/** How high the bearing of a bit is, mm. */
+export function bearingHeightOf(bit: TemplateBit): number {
+  return bit.bearingHeight ?? USUAL_BEARING_HEIGHT;
 }
 
 /** Drills of one system from one diameter to another, mm. */

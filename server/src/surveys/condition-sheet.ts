@@ -1,8 +1,8 @@
 import { createRequire } from 'node:module';
 import path from 'node:path';
-import { layersOf, type Anatomy } from '@rinnovo/core/instrument';
+import { layersOf, seenSide, type Anatomy } from '@rinnovo/core/instrument';
 import { bounds, pathData } from '@rinnovo/core/shape';
-import type { ConditionSheet } from '@rinnovo/words';
+import { seenText, upperFirst, type ConditionSheet } from '@rinnovo/words';
 import PDFDocument from 'pdfkit';
 
 const FONTS = path.join(path.dirname(createRequire(import.meta.url).resolve('@fontsource/ibm-plex-sans/package.json')), 'files');
@@ -146,7 +146,9 @@ function pairs(doc: Doc, list: readonly (readonly [string, string])[]): void {
 function map(doc: Doc, sheet: ConditionSheet, anatomy: Anatomy): void {
   const outlines = layersOf(anatomy, 'top').flatMap((l) => l.outlines);
   if (outlines.length === 0) return;
-  room(doc, MAP + 12);
+  room(doc, MAP + 24);
+  const seen = { handed: anatomy.handed, face: 'top', mirrored: false } as const;
+  line(doc, `${upperFirst(seenText(seen))}.`, 8.5);
   const b = bounds(outlines.map((o) => o.outline));
   const scale = Math.min(MAP / (b.maxY - b.minY), INNER / (b.maxX - b.minX));
   const top = doc.y + 4;
@@ -157,15 +159,16 @@ function map(doc: Doc, sheet: ConditionSheet, anatomy: Anatomy): void {
   for (const [i, f] of sheet.findings.entries()) {
     if (!f.at) continue;
     const r = 7 / scale;
+    const x = seenSide(seen) * f.at.x;
     doc
-      .circle(f.at.x, f.at.y, r)
+      .circle(x, f.at.y, r)
       .lineWidth(1 / scale)
       .fillAndStroke('#fff', '#a00');
     doc
       .fillColor('#a00')
       .font('latin 600')
       .fontSize(8 / scale)
-      .text(String(i + 1), f.at.x - r, f.at.y - 5 / scale, { width: 2 * r, align: 'center', lineBreak: false });
+      .text(String(i + 1), x - r, f.at.y - 5 / scale, { width: 2 * r, align: 'center', lineBreak: false });
   }
   doc.restore();
   doc.fillColor('#111');

@@ -16,7 +16,7 @@ export function templateRoutes(db: Knex): Router {
   router.get('/', async (req, res) => {
     const { id } = valid(idParam, req.params);
     const query = valid(templateQuery, req.query);
-    const { panel, paper, mirrored, ruleX, ruleY } = query;
+    const { panel, paper, ruleX, ruleY } = query;
     const s = await loadJobState(db, id);
     const scale = { x: correction(ruleX), y: correction(ruleY) };
     const off = (['x', 'y'] as const).filter((axis) => scale[axis] === null);
@@ -30,7 +30,7 @@ export function templateRoutes(db: Knex): Router {
     const { drawing, what } = drawn(s, query);
     const { label } = await instrumentById(db, s.job.instrument);
     const title = `${label}: ${what}, plan ${s.record.version}`;
-    const pdf = await templatePdf(drawing, { paper, title, mirrored, scale: { x: scale.x, y: scale.y }, made: '2000-01-01T00:00:00.000Z' });
+    const pdf = await templatePdf(drawing, { paper, title, scale: { x: scale.x, y: scale.y }, made: '2000-01-01T00:00:00.000Z' });
     res.attachment(`${panel === undefined ? 'template' : 'panel'} plan ${s.record.version} ${paper}.pdf`);
     res.type('application/pdf').send(pdf);
   });

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling } from '@rinnovo/core/cut';
 import PDFDocument from 'pdfkit';
-import { fixed } from '@rinnovo/words';
+import { fixed, seenText } from '@rinnovo/words';
 
 /** Points in a millimetre. */
 const MM = 72 / 25.4;
@@ -28,7 +28,6 @@ const LINE = 0.15;
 export interface TemplatePrint {
   readonly paper: PaperId;
   readonly title: string;
-  readonly mirrored: boolean;
   readonly scale: { readonly x: number; readonly y: number };
   /** ISO 8601: the same template gives the same bytes. */
   readonly made: string;
@@ -132,7 +131,9 @@ function words(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
   const many = tiling.tiles.length > 1 ? ` · sheet ${tile.row + 1}.${tile.column + 1} of ${tiling.rows}.${tiling.columns}` : '';
   const corrected = print.scale.x !== 1 || print.scale.y !== 1 ? ` · corrected × ${fixed(print.scale.x, 4)} across, ${fixed(print.scale.y, 4)} along` : '';
   doc.fillColor('#000').font('600').fontSize(9);
-  doc.text(`${print.title}${print.mirrored ? ' · MIRRORED' : ''}${many}${corrected}`, at.x, at.y, { width: 150 * MM, lineBreak: false });
+  const { seen } = drawing;
+  const hand = `${seenText({ ...seen, mirrored: false })}${seen.mirrored ? ' · MIRRORED' : ''}`;
+  doc.text(`${print.title} · ${hand}${many}${corrected}`, at.x, at.y, { width: 150 * MM, lineBreak: false });
   doc.font('400').fontSize(7.5);
   doc.text(
     'Print at 100 %, without fitting to the page. Measure both rules: 100 mm end to end. If not, type the readings and print the corrected sheet.',

@@ -110,7 +110,7 @@ describe('a template', () => {
     const s = await loadJobState(w.db, job.id);
     const layers = layersOf(templateOf(s.state, choice, false)!);
     const script = path.join(import.meta.dirname, '../../../core/src/testing/drawings.py');
-    const text = execFileSync('/usr/bin/python3', [script, 'audit'], { input: dxfFile(layers), encoding: 'utf8' });
+    const text = execFileSync('/usr/bin/python3', [script, 'audit'], { input: dxfFile(layers, 'right-handed'), encoding: 'utf8' });
     const read = JSON.parse(text) as { units: number; errors: string[]; lengths: Record<string, number[]> };
     expect([read.units, read.errors]).toEqual([4, []]);
     expect(Object.keys(read.lengths).sort()).toEqual(layers.map((l) => l.name).sort());
@@ -126,7 +126,7 @@ describe('a template', () => {
     const s = await loadJobState(w.db, job.id);
     const layers = layersOf(templateOf(s.state, choice, false)!).filter((l) => l.name === 'route');
     const svg = path.join(folder, 'route.svg');
-    writeFileSync(svg, svgFile(layers));
+    writeFileSync(svg, svgFile(layers, 'right-handed'));
     execFileSync('rsvg-convert', ['--dpi-x', '300', '--dpi-y', '300', '--background-color', 'white', '-o', path.join(folder, 'route.png'), svg]);
     const { data, info } = await sharp(path.join(folder, 'route.png')).greyscale().raw().toBuffer({ resolveWithObject: true });
     const row = data.subarray(Math.round(info.height / 2) * info.width, (Math.round(info.height / 2) + 1) * info.width);
@@ -167,4 +167,61 @@ describe('a template', () => {
         .toBe(400);
     expect((await w.get(`/api/jobs/${job.id}/template?choice=moon`)).status).toBe(404);
   });
+});
+
+describe('a template of a left-handed instrument', () => {
+  it('is printed as the instrument lies, says so, and mirrored is against that', async () => {
+    const w = await testWorkshop();
+    const folder = mkdtempSync(path.join(tmpdir(), 'left-'));
+    try {
+      // a route with a foot on the treble side: from −40 to 40 at the nut's end, from 25 to 40 towards the bridge
+      const corners = [
+        [-40, -18],
+        [40, -18],
+        [40, 18],
+        [25, 18],
+        [25, 4],
+        [-40, 4],
+      ];
+      const outline = { vertices: corners.map(([x = 0, y = 0]) => ({ x, y, bulge: 0 })) };
+      const foot: PickupChoice['route'] = { at: { x: 0, y: 102, turn: 0 }, levels: [{ id: 'main', outline, depth: 18, bored: false }] };
+      const { document } = (await w.get(`/api/instruments/${job.instrument}/anatomy`)).body as AnatomyRevision;
+      await w.change(`/api/instruments/${job.instrument}/anatomy`, 1, { document: { ...document, handed: 'left' } }).expect(200);
+      const s = await loadJobState(w.db, job.id);
+      const choice = { ...(s.record.plan.choices[0] as PickupChoice), route: foot, insertFitted: false };
+      await w.change(`/api/jobs/${job.id}/plan`, s.record.version, { revisions: s.revisions, plan: withChoice(s.record.plan, choice) }).expect(200);
+      const now = await loadJobState(w.db, job.id);
+      for (const mirrored of [false, true]) {
+        const answer = await w
+          .get(`/api/jobs/${job.id}/template?choice=${encodeURIComponent(choice.id)}&mirrored=${mirrored}`)
+          .buffer(true)
+          .parse((res, done) => {
+            const chunks: Buffer[] = [];
+            res.on('data', (c: Buffer) => chunks.push(c));
+            res.on('end', () => {
+              done(null, Buffer.concat(chunks));
+            });
+          });
+        const file = path.join(folder, `${mirrored}.pdf`);
+        writeFileSync(file, answer.body as Buffer);
+        const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });
+        expect([text.includes('left-handed, seen from the top'), text.includes('MIRRORED')]).toEqual([true, mirrored]);
+        // the paper alone, and where its own sheet begins: a row between the long side and the end of the foot meets the foot's two sides only
+        const sheet = sheetOf(file);
+        const [tile] = tilesFor(templateOf(now.state, choice, mirrored)!.box, 'A4').tiles;
+        const at = (x: number, y: number): readonly [number, number] => [
+          Math.round((x - tile!.x + SHEET.margin) * PX),
+          Math.round((y - tile!.y + SHEET.margin) * PX),
+        ];
+        const dark = (x: number): boolean => [-2, -1, 0, 1, 2].some((d) => sheet.dark(at(x, 0)[0] + d, at(0, 102 + 11)[1]));
+        const side = mirrored ? 1 : -1;
+        expect([dark(side * 25), dark(side * 40), dark(-side * 25), dark(-side * 40)])
+          .withContext(`mirrored: ${mirrored}`)
+          .toEqual([true, true, false, false]);
+      }
+    } finally {
+      rmSync(folder, { recursive: true });
+      await w.close();
+    }
+  }, 30_000);
 });

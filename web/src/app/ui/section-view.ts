@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { sectionDimensions, type SectionDimension, type SectionPiece, type Surface } from '@rinnovo/core/cut';
+import { sectionDimensions, type SectionDimension, type SectionEnd, type SectionPiece, type Surface } from '@rinnovo/core/cut';
 import { lengthText } from '@rinnovo/words';
 import { viewFeature } from '../state/view.feature';
 
@@ -45,6 +45,10 @@ const ARROW = 1.4;
       }
       @for (d of springs(); track $index) {
         <path class="spring" [attr.d]="d" />
+      }
+      @if (ends(); as e) {
+        <text class="end" [attr.x]="from()" [attr.y]="-8" font-size="4.6">{{ e[0] }}</text>
+        <text class="end" [attr.x]="to()" [attr.y]="-8" font-size="4.6" text-anchor="end">{{ e[1] }}</text>
       }
       @for (d of dimensions(); track d.key) {
         <g [class]="'dimension ' + d.kind">
@@ -143,6 +147,8 @@ export class SectionView {
   /** The width to show, mm. */
   readonly from = input.required<number>();
   readonly to = input.required<number>();
+  /** Where its left and right ends point on the instrument. */
+  readonly ends = input<readonly [SectionEnd, SectionEnd] | null>(null);
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
 
   private readonly thickness = computed(() => this.pieces().find((p) => p.kind === 'body')?.bottom ?? 45);

@@ -6,7 +6,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import { dimensionAt, withDimension, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
+import { dimensionAt, withDimension, type Anatomy, type FeatureOutline, seenSide } from '@rinnovo/core/instrument';
 import { isMeasured } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
@@ -150,7 +150,7 @@ export class BuildForm {
     const a = this.anatomy();
     const old = a[of].outline;
     const at = old ? recognise(old.outline).at : { x: 0, y: of === 'body' ? 160 : -90 };
-    const drawn = await askOutline(this.dialog, { what: of, at });
+    const drawn = await askOutline(this.dialog, { what: of, at, side: seenSide({ handed: a.handed, face: 'top', mirrored: false }) });
     if (!drawn) return;
     const outline: FeatureOutline = { ...drawn, across: null, along: null };
     this.alter(of === 'body' ? { body: { ...a.body, outline } } : { headstock: { ...a.headstock, outline } });

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
-import { layersOf, layersOfFeature, sideLayers, type Anatomy, type Face, type Layer } from '@rinnovo/core/instrument';
+import { featureOf, layersOf, layersOfFeature, sideLayers, type Anatomy, type Face, type Layer } from '@rinnovo/core/instrument';
+import { seenText } from '@rinnovo/words';
 import { saveFile } from '../../ui/save-file';
 
 /** The face that is looked at, or what is chosen on it, on paper and as drawing files in mm. */
@@ -43,7 +44,17 @@ export class ExportMenu {
   protected async save(kind: 'svg' | 'dxf', layers: readonly Layer[], name: string): Promise<void> {
     if (layers.length === 0) return;
     const { dxfFile, svgFile } = await import('@rinnovo/core/format');
-    const text = kind === 'svg' ? svgFile(layers) : dxfFile(layers);
-    saveFile(text, `${name}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
+    const title = this.seen(layers);
+    const text = kind === 'svg' ? svgFile(layers, title) : dxfFile(layers, title);
+    saveFile(text, `${name}${this.anatomy()?.handed === 'left' ? ', left-handed' : ''}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
+  }
+
+  /** Whose hand a drawing is, and from where it is seen. */
+  private seen(layers: readonly Layer[]): string {
+    const [a, id] = [this.anatomy(), this.selected()];
+    if (!a) return '';
+    const own = layers === this.chosen() && id !== null ? (featureOf(a, id)?.of.face ?? 'top') : this.view();
+    if (own === 'side') return `${a.handed}-handed, from the side`;
+    return seenText({ handed: a.handed, face: own === 'back' || own === 'headstock back' ? 'back' : 'top', mirrored: false });
   }
 }

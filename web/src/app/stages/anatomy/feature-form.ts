@@ -29,6 +29,7 @@ import {
   type Anatomy,
   type Condition,
   type HoleFace,
+  seenSide,
 } from '@rinnovo/core/instrument';
 import { isMeasured, MM_PER_INCH, parseLength, unitWord, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
@@ -201,7 +202,9 @@ export class FeatureForm {
     const f = this.feature();
     if (!f) return;
     const b = boundsOf(this.anatomy(), f);
-    const drawn = await askOutline(this.dialog, { what: f.of.name, at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
+    const { face } = f.of;
+    const side = face === 'top' || face === 'back' ? seenSide({ handed: this.anatomy().handed, face, mirrored: false }) : 1;
+    const drawn = await askOutline(this.dialog, { what: f.of.name, at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }, side });
     if (drawn) this.changed.emit(redrawFeature(this.anatomy(), f.id, drawn));
   }
 

@@ -4,7 +4,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
-import { changeOpening, openingShape, redrawOpening, type Anatomy } from '@rinnovo/core/instrument';
+import { changeOpening, openingShape, redrawOpening, type Anatomy, seenSide } from '@rinnovo/core/instrument';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
@@ -94,7 +94,9 @@ export class OpeningForm {
   /** Another outline from a drawing, the drawer or sizes, about the same middle. */
   protected async redraw(): Promise<void> {
     const { at } = this.shape();
-    const drawn = await askOutline(this.dialog, { what: this.of()?.name ?? '', at });
+    const a = this.anatomy();
+    const face = a.plates.find((p) => p.id === this.plate())?.face ?? 'top';
+    const drawn = await askOutline(this.dialog, { what: this.of()?.name ?? '', at, side: seenSide({ handed: a.handed, face, mirrored: false }) });
     if (drawn) this.changed.emit(redrawOpening(this.anatomy(), this.plate(), this.opening(), drawn));
   }
 }

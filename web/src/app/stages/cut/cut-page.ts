@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, li
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { alongPart, lengthOf, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
+import { alongPart, lengthOf, lineAsSeen, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import type { Placement } from '@rinnovo/core/shape';
@@ -147,14 +147,16 @@ export class CutPage {
     const after = this.resting()?.result.anatomy;
     const position = after?.positions.find((p) => p.id === this.positionId());
     const pickup = this.pickup();
-    return after && position ? sectionAlong(after, this.sectionLine(), pickup ? { pickup, at: position.at } : null) : [];
+    return after && position ? sectionAlong(after, this.seenLine().line, pickup ? { pickup, at: position.at } : null) : [];
   });
   protected readonly surface = computed(() => {
     const after = this.resting()?.result.anatomy;
-    return after ? surfaceAlong(after, this.sectionLine()) : null;
+    return after ? surfaceAlong(after, this.seenLine().line) : null;
   });
   /** Section line: across the pickup until somebody pulls its ends. */
   protected readonly sectionLine = linkedSignal<SectionLine>(() => this.across());
+  /** The same from left to right as the plan is seen. */
+  protected readonly seenLine = computed(() => lineAsSeen(this.sectionLine(), this.leftHanded() ? -1 : 1));
   protected readonly sectionLength = computed(() => lengthOf(this.sectionLine()));
   private readonly across = computed((): SectionLine => {
     const { x, width } = this.surroundings();

@@ -31,13 +31,26 @@ describe('the cutting plan', () => {
   });
 
   it('says why a bit will not do, and that none will', async () => {
-    const long: Tool = { id: 'l', kind: 'template', name: 'Long bit', diameter: 9.525, cuttingLength: 25, reach: 45 };
+    const long: Tool = { id: 'l', kind: 'template', name: 'Long bit', diameter: 9.525, cuttingLength: 32, reach: 60 };
     const thick: Tool = { id: 't', kind: 'template', name: 'Thick bit', diameter: 19, cuttingLength: 12, reach: 45 };
     const fixture = await table([long, thick]);
     const text = host(fixture).textContent;
     expect(text).toContain('No template bit in the shop fits this route.');
-    expect(text).toContain('the template is 12.0\u202fmm thick and must be 23.0\u202fmm');
+    expect(text).toContain('the template is 12.0\u202fmm thick and must be 30.0\u202fmm');
     expect(text).toContain('its radius of 9.5\u202fmm is too large for a corner of 4.8\u202fmm');
+  });
+
+  const long: Tool = { id: 'l', kind: 'template', name: 'Long bit', diameter: 9.525, cuttingLength: 25, reach: 60 };
+
+  it('asks for another template where the usual one leaves the bearing too little', async () => {
+    expect(host(await table([long])).textContent.replace(/\s+/g, ' ')).toContain('Use a template of 25.0 mm here.');
+  });
+
+  it('says where nothing does better', async () => {
+    const short: Tool = { ...long, cuttingLength: 12.7, reach: 20 };
+    expect(host(await table([short])).textContent.replace(/\s+/g, ' ')).toMatch(
+      /the bearing has only 1\.3 mm of cut wall\. It needs 4\.0 mm\. No template bit/,
+    );
   });
 
   it('is worked by one of the three set-ups: its sketch, its column', async () => {

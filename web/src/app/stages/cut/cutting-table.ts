@@ -4,6 +4,7 @@ import { remarksOn, SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/cor
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { isDull } from '@rinnovo/core/part';
 import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, METHOD_WORDS, SET_UP_WORDS, fixed } from '@rinnovo/words';
+import { selectSettings } from '../../state/selectors';
 import { viewActions, viewFeature } from '../../state/view.feature';
 import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
@@ -87,6 +88,12 @@ export class CuttingTable {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly shown = signal<Working | null>(null);
   protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit(), 1);
+  private readonly settings = this.store.selectSignal(selectSettings);
+  /** Another thickness of template than the shop's own, where the bearing asks for it. */
+  protected readonly otherTemplate = computed(() => {
+    const { bit, template } = this.cutting();
+    return bit && template !== this.settings().templateThickness ? template : null;
+  });
   protected readonly passes = computed(() => this.cutting().passes?.passes ?? []);
   protected readonly refused = computed(() =>
     this.cutting().bits.flatMap((b) => (b.refusal ? [{ name: b.bit.name, why: bitRefusalText(b.refusal, this.unit()) }] : [])),

@@ -40,7 +40,7 @@ describe('the sheet of holes', () => {
     await fixture.whenStable();
     const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' '));
     expect(rows.length).toBe(3);
-    expect(rows[1]).toContain('−10.00 mm, 200.00 mm');
+    expect(rows[1]).toContain('10.00 mm bass, 200.00 mm');
     // 20 deep and 2.37 of point
     button(fixture, '22.37\u202fmm').click();
     await fixture.whenStable();

@@ -6,7 +6,19 @@ import { hardnessOf, holeTable, panelsOf, patternOf, pilotFor } from '@rinnovo/c
 import { placementOf } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { placePoint } from '@rinnovo/core/shape';
-import { WATCH_FOR_WORDS, HOLE_WORK_WORDS, lackText, lengthText, nameOf, TRANSFER_WORDS, upperFirst } from '@rinnovo/words';
+import {
+  acrossText,
+  HOLE_WORK_WORDS,
+  lackText,
+  lengthText,
+  lowerFirst,
+  nameOf,
+  seenText,
+  TRANSFER_WORDS,
+  trebleSideText,
+  upperFirst,
+  WATCH_FOR_WORDS,
+} from '@rinnovo/words';
 import { anatomy, instrument } from '../../state/resources';
 import { selectJob, selectLastWhole, selectNames, selectPlan, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -31,6 +43,13 @@ export class HolesPage {
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly title = computed(() => this.job()?.title ?? '');
+  /** Whose hand the sheet is for. */
+  protected readonly hand = computed(() => {
+    const a = this.state()?.anatomy;
+    if (!a) return '';
+    const seen = { handed: a.handed, face: 'top', mirrored: false } as const;
+    return `${upperFirst(seenText(seen))}: ${lowerFirst(trebleSideText(seen))}`;
+  });
   protected readonly shown = signal<Working | null>(null);
   protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit());
   protected readonly lines = computed(() => {
@@ -40,7 +59,7 @@ export class HolesPage {
     return holeTable(state, plan, whole).map((l) => ({
       ...l,
       work: HOLE_WORK_WORDS[l.work],
-      where: `${length(l.at.x)}, ${length(l.at.y)}`,
+      where: `${acrossText(l.at.x, this.unit())}, ${length(l.at.y)}`,
       now: length(l.now),
       finished: length(l.finished),
       depth: l.through ? 'through' : length(l.depth),
@@ -85,7 +104,7 @@ export class HolesPage {
       const pattern = patternOf(p.screws.map((s) => placePoint(s, at)));
       if (!pattern) return [];
       const { from, to, length: far } = pattern.longest;
-      const places = pattern.places.map((x) => ({ where: `${length(x.x)}, ${length(x.y)}`, toNext: length(x.toNext) }));
+      const places = pattern.places.map((x) => ({ where: `${acrossText(x.x, this.unit())}, ${length(x.y)}`, toNext: length(x.toNext) }));
       return [{ id: p.id, name: nameOf(this.names(), p.id), places, longest: `Longest distance: ${length(far)}, from ${from + 1} to ${to + 1}.` }];
     });
   });

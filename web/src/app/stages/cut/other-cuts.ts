@@ -8,9 +8,9 @@ import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { choiceOf } from '@rinnovo/core/check';
 import { channelFor, deepening, fenceAt, holeRow, newCavity, relief, slantedBore, surfacing, type PlannedCut } from '@rinnovo/core/cut';
-import type { HoleKind } from '@rinnovo/core/instrument';
+import { seenSide, type HoleKind } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
-import { bounds } from '@rinnovo/core/shape';
+import { bounds, mirrorOutline, moveOutline } from '@rinnovo/core/shape';
 import { cutProblemText, lengthText, nameOf, fixed } from '@rinnovo/words';
 import { planActions } from '../../state/plan.actions';
 import { anatomy } from '../../state/resources';
@@ -150,9 +150,9 @@ export class OtherCuts {
   protected readonly face = signal<'top' | 'back'>('top');
   protected readonly name = signal('New cavity');
   /** The outline of a new cavity, as it was traced or typed. */
-  protected readonly drawn = signal<DrawnOutline | null>(null);
+  protected readonly drawn = signal<Readonly<Record<'top' | 'back', DrawnOutline>> | null>(null);
   protected readonly drawnSize = computed(() => {
-    const d = this.drawn();
+    const d = this.drawn()?.[this.face()];
     if (!d) return null;
     const b = bounds([d.outline]);
     return `${lengthText(b.maxX - b.minX, this.unit(), 1)} × ${lengthText(b.maxY - b.minY, this.unit(), 1)}`;
@@ -225,7 +225,7 @@ export class OtherCuts {
       case 'relief':
         return relief(a, { id: this.free('relief'), plate: this.plate() ?? '', room: n('room'), depth: n('depth') === 0 ? null : n('depth') }, s);
       case 'cavity': {
-        const outline = this.drawn()?.outline;
+        const outline = this.drawn()?.[this.face()].outline;
         const name = this.name().trim();
         return outline && name !== ''
           ? newCavity(this.free('cavity'), { name, kind: 'other', face: this.face(), outline, depth: n('depth') }, s)
@@ -257,8 +257,14 @@ export class OtherCuts {
   protected async draw(): Promise<void> {
     const body = this.anatomy()?.body.outline?.outline;
     const b = body ? bounds([body]) : { minX: 0, maxX: 0, minY: 0, maxY: 0 };
-    const drawn = await askOutline(this.dialogs, { what: 'the new cavity', at: { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 } });
-    if (drawn) this.drawn.set(drawn);
+    const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
+    const handed = this.anatomy()?.handed ?? 'right';
+    const side = seenSide({ handed, face: this.face(), mirrored: false });
+    const drawn = await askOutline(this.dialogs, { what: 'the new cavity', at, side });
+    if (!drawn) return;
+    // the same drawing is looked at from the other side when the face is changed
+    const turned = { ...drawn, outline: moveOutline(mirrorOutline(drawn.outline), 2 * at.x, 0) };
+    this.drawn.set(this.face() === 'top' ? { top: drawn, back: turned } : { top: turned, back: drawn });
   }
 
   /** An id that no other choice of the plan has. */

@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { FOUND_SET, regionOf, type PickupChoice, type PlannedRoute } from '@rinnovo/core/check';
 import { alongPart, depthForAll, mirroredRoute, outlinedRoute, routeForPart, takingIn, withChannel, type DerivedRoute } from '@rinnovo/core/cut';
-import { levelsOfSet } from '@rinnovo/core/instrument';
+import { levelsOfSet, seenSide } from '@rinnovo/core/instrument';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import { nameOf, routeProblemText, fixed } from '@rinnovo/words';
 import { selectAnatomy, selectNames, selectParts, selectSettings, selectTools } from '../../state/selectors';
@@ -115,11 +115,16 @@ export class RouteOutline {
     this.take('part', levels.length > 0 ? { route: { at: route.at, levels } } : { problem: 'noOutline' });
   }
 
+  /** How a drawing of the route's face lies against the anatomy. */
+  private side(): 1 | -1 {
+    return seenSide({ handed: this.anatomy()?.handed ?? 'right', face: this.cavity()?.face ?? 'top', mirrored: false });
+  }
+
   /** A traced drawing, typed sizes or something out of the drawer takes the place of the floor; wells go with the part, not with it. */
   protected async another(): Promise<void> {
     const now = this.route();
     if (!now) return;
-    const drawn = await askOutline(this.dialogs, { what: 'the new route', at: now.at });
+    const drawn = await askOutline(this.dialogs, { what: 'the new route', at: now.at, side: this.side() });
     const route = this.route();
     if (drawn && route) this.take('part', { route: outlinedRoute(route, drawn.outline) });
   }

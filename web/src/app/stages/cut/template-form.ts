@@ -7,6 +7,7 @@ import { Store } from '@ngrx/store';
 import type { PickupChoice } from '@rinnovo/core/check';
 import { correction, layersOf, PAPERS, RULE, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
 import { parseLength } from '@rinnovo/core/measure';
+import { seenText, trebleSideText, upperFirst } from '@rinnovo/words';
 import { planFeature } from '../../state/plan.feature';
 import { selectJob, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -32,7 +33,7 @@ import { saveFile } from '../../ui/save-file';
       </mat-form-field>
       <mat-checkbox [checked]="mirrored()" (change)="mirrored.set($event.checked)">Mirror image</mat-checkbox>
     </div>
-    <p class="soft">{{ sheets() }} Print at 100 %, without fitting to the page.</p>
+    <p class="soft">{{ seen() }} {{ sheets() }} Print at 100 %, without fitting to the page.</p>
     <p>Measure both rules on the paper, end to end, and type the readings:</p>
     <div class="row">
       <rn-length-field label="Rule across" [(text)]="across" [min]="1" [max]="199" [refusal]="refused('x')" />
@@ -86,6 +87,11 @@ export class TemplateForm {
     const state = this.state();
     return state ? templateOf(state, this.choice(), this.mirrored()) : null;
   });
+  /** Whose hand it is printed in. */
+  protected readonly seen = computed(() => {
+    const d = this.drawing();
+    return d ? `${upperFirst(seenText(d.seen))}. ${trebleSideText(d.seen)}` : '';
+  });
   protected readonly sheets = computed(() => {
     const d = this.drawing();
     if (!d) return '';
@@ -118,6 +124,8 @@ export class TemplateForm {
     if (!d) return;
     const { dxfFile, svgFile } = await import('@rinnovo/core/format');
     const layers = layersOf(d);
-    saveFile(kind === 'svg' ? svgFile(layers) : dxfFile(layers), `route.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'application/dxf');
+    const title = seenText(d.seen);
+    const name = `route${d.seen.handed === 'left' ? ', left-handed' : ''}${d.seen.mirrored ? ', mirrored' : ''}`;
+    saveFile(kind === 'svg' ? svgFile(layers, title) : dxfFile(layers, title), `${name}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'application/dxf');
   }
 }

@@ -190,13 +190,13 @@ export class PartForm {
   }
 
   protected async draw(): Promise<void> {
-    const drawn = await askOutline(this.dialog, { what: this.name(), at: { x: 0, y: 0 } });
+    const drawn = await askOutline(this.dialog, { what: this.name(), at: { x: 0, y: 0 }, side: 1 });
     if (drawn) this.shape.update((s) => ({ openings: [], screws: [], ...s, outline: drawn }));
   }
 
   protected async cutOut(): Promise<void> {
     const id = `opening ${(this.shape()?.openings.length ?? 0) + 1}`;
-    const drawn = await askOutline(this.dialog, { what: id, at: { x: 0, y: 0 } });
+    const drawn = await askOutline(this.dialog, { what: id, at: { x: 0, y: 0 }, side: 1 });
     if (drawn) this.shape.update((s) => s && { ...s, openings: [...s.openings, { id, shape: drawn }] });
   }
 
@@ -206,7 +206,7 @@ export class PartForm {
 
   /** The outline of a tier anew, from a tracing or from sizes. */
   protected async trace(id: string): Promise<void> {
-    const drawn = await askOutline(this.dialog, { what: `${this.name()}, ${id}`, at: { x: 0, y: 0 } });
+    const drawn = await askOutline(this.dialog, { what: `${this.name()}, ${id}`, at: { x: 0, y: 0 }, side: 1 });
     if (drawn) this.tiers.update((all) => all.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
   }
 

@@ -10,6 +10,8 @@ import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
 
 const CUTTER = ['diameter', 'cuttingLength', 'reach'] as const;
+/** What need not be known of a tool. */
+const MAY_BE_OPEN = ['bearing', 'bearingHeight'];
 const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   calliper: ['limit'],
   'depth gauge': ['limit'],
@@ -17,7 +19,7 @@ const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   tape: ['limit'],
   boring: ['diameter', 'spur'],
   straight: CUTTER,
-  template: [...CUTTER, 'bearing'],
+  template: [...CUTTER, ...MAY_BE_OPEN],
   drills: ['from', 'to'],
   drill: ['diameter'],
   'step drill': ['from', 'to', 'step'],
@@ -33,6 +35,7 @@ const WORDS: Readonly<Record<string, string>> = {
   cuttingLength: 'Cutting length (mm)',
   reach: 'Reach (mm)',
   bearing: 'Bearing Ø (mm)',
+  bearingHeight: 'Bearing height (mm)',
   from: 'Smallest (mm)',
   to: 'Largest (mm)',
   step: 'Step (mm)',
@@ -96,7 +99,7 @@ export class ToolsPage {
     event.preventDefault();
     const sizes = this.fields().flatMap((f) => {
       const text = (this.texts()[f] ?? '').trim().replace(',', '.');
-      return f === 'bearing' && text === '' ? [] : [[f, text === '' ? NaN : Number(text)] as const];
+      return MAY_BE_OPEN.includes(f) && text === '' ? [] : [[f, text === '' ? NaN : Number(text)] as const];
     });
     const wrong = sizes.find(([, mm]) => !Number.isFinite(mm) || mm < 0);
     if (this.name().trim() === '' || wrong) {

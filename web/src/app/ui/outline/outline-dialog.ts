@@ -8,7 +8,7 @@ import { Store } from '@ngrx/store';
 import { LONGEST_SOURCE, type DrawingSource, type KeepOutline, type KeptOutline } from '@rinnovo/contract';
 import type { Imported, ImportedOutline } from '@rinnovo/core/format';
 import type { FeatureOutline } from '@rinnovo/core/instrument';
-import { moveOutline, recognise, scaleOutline, type Outline, pathData, viewBoxOf } from '@rinnovo/core/shape';
+import { mirrorOutline, moveOutline, pathData, recognise, scaleOutline, viewBoxOf, type Outline } from '@rinnovo/core/shape';
 import { importNoteText, lengthText, otherLengthText, refusalText } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
 import { Api, problemOf, problemText } from '../../api/api';
@@ -23,6 +23,8 @@ export interface OutlineData {
   readonly what: string;
   /** Where its middle is, mm. */
   readonly at: { readonly x: number; readonly y: number };
+  /** How it is drawn against how it is kept: −1 where whoever draws it sees the instrument mirrored. */
+  readonly side: 1 | -1;
 }
 
 /** An outline with what it rests on. */
@@ -164,9 +166,10 @@ export class OutlineDialog {
     return (event.target as HTMLInputElement).value;
   }
 
-  /** The outline with its middle where the feature's is. */
+  /** The outline with its middle where the feature's is, as the instrument is kept. */
   private close(outline: Outline, limit: number, basis: FeatureOutline['basis']): void {
-    this.dialog.close({ outline: about(outline, this.data.at), limit, basis });
+    const own = this.data.side < 0 ? mirrorOutline(outline) : outline;
+    this.dialog.close({ outline: about(own, this.data.at), limit, basis });
   }
 
   private async open(file: File): Promise<void> {

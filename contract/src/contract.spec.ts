@@ -172,6 +172,26 @@ describe('an instrument that has just arrived', () => {
   });
 });
 
+describe('an outline in a body', () => {
+  const refused = (...points: readonly (readonly [number, number])[]): string | undefined => {
+    const outline = { vertices: points.map(([x, y]) => ({ x, y, bulge: 0 })) };
+    const a = { ...examples.anatomy, body: { ...examples.anatomy.body, outline: { ...examples.anatomy.cavities[0]!.levels[0]!.outline, outline } } };
+    const said = anatomy.validate(a, OPTIONS).error?.message;
+    const route = { at: { x: 0, y: 0, turn: 0 }, levels: [{ id: 'main', outline, depth: 10, bored: false }] };
+    expect(choice.validate({ ...examples.pickupChoice, route }, OPTIONS).error?.message)
+      .withContext('in a plan')
+      .toBe(said);
+    return said;
+  };
+
+  it('is refused where it is none: too few corners, no area, crossing itself', () => {
+    expect(refused([0, 0], [10, 0])).toContain('three corners');
+    expect(refused([0, 0], [10, 0], [20, 0])).toContain('no area');
+    expect(refused([0, 0], [10, 10], [10, 0], [0, 10])).toContain('crosses itself');
+    expect(refused([0, 0], [10, 0], [10, 10])).toBeUndefined();
+  });
+});
+
 describe('what is done so that a pickup goes in', () => {
   const limits = { limit: 0.2, basis: { kind: 'planned' } };
   const outline = {

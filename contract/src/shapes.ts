@@ -1,6 +1,6 @@
 import type { Loose } from './loose.js';
 import type { Basis, Dimension } from '@rinnovo/core/measure';
-import type { Outline, Placement, Point, Vertex } from '@rinnovo/core/shape';
+import { outlineFlaw, type Outline, type OutlineFlaw, type Placement, type Point, type Vertex } from '@rinnovo/core/shape';
 import Joi from 'joi';
 import { localId, limit, mm } from './scalars.js';
 
@@ -10,7 +10,18 @@ export const placement = Joi.object<Loose<Placement>, true>({ x: mm.required(), 
 
 const vertex = Joi.object<Loose<Vertex>, true>({ x: mm.required(), y: mm.required(), bulge: Joi.number().min(-1000).max(1000).required() });
 
-export const outline = Joi.object<Loose<Outline>, true>({ vertices: Joi.array().items(vertex).min(2).max(5000).required() });
+const FLAWS: Readonly<Record<OutlineFlaw, string>> = {
+  tooFewCorners: 'an outline needs at least three corners, or an arc',
+  noArea: 'this outline has no area',
+  crossesItself: 'this outline crosses itself',
+};
+
+export const outline = Joi.object<Loose<Outline>, true>({ vertices: Joi.array().items(vertex).min(2).max(5000).required() }).custom(
+  (value: Outline, helpers) => {
+    const flaw = outlineFlaw(value);
+    return flaw ? helpers.message({ custom: FLAWS[flaw] }) : value;
+  },
+);
 
 const kind = (name: string): Joi.StringSchema => Joi.string().valid(name).required();
 

@@ -66,7 +66,7 @@ describe('the demo’s instruments', () => {
     const chained = demoWorkshop.anatomies.filter((a) => a.document.distances.length > 3);
     expect(chained.length).toBe(1);
     const solved = solvePositions(chained[0]!.document);
-    expect(solved.worst).toBeNull();
+    expect(solved.suspects).toEqual([]);
     expect(solved.residuals.some((r) => Math.abs(r.residual) > 0.01)).toBeTrue();
   });
 });

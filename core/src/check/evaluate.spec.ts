@@ -258,3 +258,17 @@ describe('what a cutter and a plate’s screws say of a new route', () => {
     expect(said(screwed(45.5), 5, 'plateScrewInAir')!.class).toBe('thin');
   });
 });
+
+describe('a planned level with a found one’s id', () => {
+  it('stands beside it: both keep their floors and walls', () => {
+    const levels = [{ id: 'old', outline: roundedRectangle(60, 26, 5), depth: 20, bored: false }];
+    const { anatomy, verdicts } = evaluateChoice(plainState(), plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels } }));
+    expect(anatomy.cavities.find((c) => c.id === 'route')!.levels.map((p) => [p.id, p.set, p.depth?.value])).toEqual([
+      ['old', 'found', 18],
+      ['old', 'planned', 20],
+    ]);
+    // the found level is wider: its wall to the pocket is 95 − 70, the planned one's 97 − 70
+    const wall = (set: string): number => verdicts.find((v) => v.check === 'wall' && v.subject.item === set && v.subject.against === 'pocket')!.clearance!;
+    expect([wall('found'), wall('planned')].map((n) => Number(n.toFixed(6)))).toEqual([25, 27]);
+  });
+});

@@ -1,4 +1,4 @@
-import { area, bounds, intersections, segmentBox, segmentsOf, type Outline, type Point, type Vertex } from '../shape/index.js';
+import { area, bounds, selfCrossing, type Outline, type Point, type Vertex } from '../shape/index.js';
 import { joinStrands } from './join-strands.js';
 import type { Strand } from './strand.js';
 
@@ -66,7 +66,7 @@ export function imported(strands: readonly Strand[], unit: FileUnit, ignored: Re
     const { vertices, tolerance } = fewer(s.vertices);
     if (tolerance > 0) notes.push({ kind: 'simplified', from: s.vertices.length, to: vertices.length, tolerance });
     const outline: Outline = { vertices };
-    const at = crossing(outline);
+    const at = selfCrossing(outline);
     if (at) {
       notes.push({ kind: 'crossing', of: s.of, at });
       continue;
@@ -121,30 +121,4 @@ function offLine(p: Point, a: Point, b: Point): number {
   if (length === 0) return Math.hypot(p.x - a.x, p.y - a.y);
   const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (length * length)));
   return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
-}
-
-/** Where an outline meets itself elsewhere than in its corners; null where it does not. */
-export function crossing(outline: Outline): Point | null {
-  const all = segmentsOf(outline).map((s) => ({ s, box: segmentBox(s) }));
-  const order = all.map((_, i) => i).sort((a, b) => (all[a]?.box.minX ?? 0) - (all[b]?.box.minX ?? 0));
-  for (const [k, i] of order.entries()) {
-    const a = all[i];
-    for (let m = k + 1; a && m < order.length; m++) {
-      const j = order[m] ?? 0;
-      const b = all[j];
-      if (!b || b.box.minX > a.box.maxX) break;
-      if (b.box.minY > a.box.maxY || b.box.maxY < a.box.minY) continue;
-      const near = Math.abs(i - j);
-      const neighbours = near === 1 || near === all.length - 1;
-      const met = intersections(a.s, b.s).find((p) => !(neighbours && isEnd(p, a.s, b.s)));
-      if (met) return met;
-    }
-  }
-  return null;
-}
-
-type Seg = ReturnType<typeof segmentsOf>[number];
-
-function isEnd(p: Point, ...segments: readonly Seg[]): boolean {
-  return segments.some((s) => [s.from, s.to].some((e) => Math.hypot(e.x - p.x, e.y - p.y) < 1e-6));
 }

@@ -61,7 +61,8 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       return withPosition(a, change.position, (p) => ({ ...p, trimmed: change.trimmed }));
     case 'addLevels': {
       need(a.cavities, change.cavity);
-      const kept = (c: Cavity): readonly Level[] => c.levels.filter((p) => !change.replaces?.includes(p.id) && !change.levels.some((q) => q.id === p.id));
+      const kept = (c: Cavity): readonly Level[] =>
+        c.levels.filter((p) => !change.replaces?.includes(p.id) && !change.levels.some((q) => q.id === p.id && q.set === p.set));
       const joins = (c: Cavity): Partial<Cavity> => (change.joins ? { joins: [...new Set([...(c.joins ?? []), ...change.joins])] } : {});
       const add = (c: Cavity): Cavity => ({ ...c, levels: [...kept(c), ...change.levels], ...joins(c) });
       return { ...a, cavities: a.cavities.map((c) => (c.id === change.cavity ? add(c) : c)) };

@@ -201,7 +201,7 @@ const angleAgainstRise: Rule = ({ neck }) => {
 
 /** A chain of measured distances that does not close beyond its limits. */
 const chainsClose: Rule = (a) => {
-  const { worst } = solvePositions(a);
+  const [worst] = solvePositions(a).suspects;
   if (!worst) return [];
   const d = a.distances.find((x) => x.id === worst.distance);
   const off = { value: worst.allowed - Math.abs(worst.residual), limit: 0, basis: { kind: 'stated' as const } };

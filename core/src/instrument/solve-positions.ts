@@ -19,8 +19,8 @@ export interface SolvedPositions {
   readonly moves: Readonly<Record<string, { readonly across: number; readonly along: number }>>;
   /** In the order of the distances. */
   readonly residuals: readonly Residual[];
-  /** The one furthest beyond what its limit allows, where a chain does not close. */
-  readonly worst: Residual | null;
+  /** Where a chain does not close, the distance that explains it best, and after it those that the data cannot tell from it: any of them may be the wrong one. */
+  readonly suspects: readonly Residual[];
   /** Features that no chain ties to a datum: drawn where they were put by hand. */
   readonly undetermined: { readonly across: readonly string[]; readonly along: readonly string[] };
 }
@@ -41,9 +41,16 @@ export function solvePositions(a: Anatomy): SolvedPositions {
       .filter(([id]) => axes.across.moves.has(id) || axes.along.moves.has(id)),
   );
   const residuals = a.distances.flatMap((d) => axes[d.axis].residuals.filter((r) => r.distance === d.id));
-  const open = residuals.filter((r) => Math.abs(r.residual) > r.allowed + CLOSED);
-  const worst = open.reduce<Residual | null>((w, r) => (w && Math.abs(w.residual) / w.allowed >= Math.abs(r.residual) / r.allowed ? w : r), null);
-  return { moves, residuals, worst, undetermined: { across: axes.across.loose, along: axes.along.loose } };
+  const isOpen = (axis: Axis): boolean => axes[axis].residuals.some((r) => Math.abs(r.residual) > r.allowed + CLOSED);
+  const suspects = (['across', 'along'] as const).filter(isOpen).map((axis) => suspectsOf(axes[axis]));
+  const [first = [], second = []] = suspects;
+  const far = (list: typeof first): number => list[0]?.far ?? 0;
+  return {
+    moves,
+    residuals,
+    suspects: (far(first) >= far(second) ? first : second).map((s) => s.of),
+    undetermined: { across: axes.across.loose, along: axes.along.loose },
+  };
 }
 
 /** The instrument with every measured feature where its distances put it. */
@@ -73,10 +80,44 @@ function datumAt(a: Anatomy, datum: Datum, axis: Axis): number {
   return -a.neck.nutToMouth.value;
 }
 
+/** A distance with how many of its residual's own standard deviations it is off. */
+interface Suspect {
+  readonly of: Residual;
+  readonly far: number;
+}
+
+/** Residuals that go along with one another as closely as this cannot be told apart. */
+const ALIKE = 0.99;
+
+/**
+ * Data snooping after Baarda [law]: each residual over its own standard deviation, which is its distance's less what the others cannot check of it; the largest is
+ * to blame. In a single closed loop all are alike.
+ */
+function suspectsOf({ residuals, equations }: AxisSolution): readonly Suspect[] {
+  const inverse = inverseOf(equations.normal);
+  const row = (i: number): readonly (readonly [number, number])[] => equations.terms[i] ?? [];
+  /** What two residuals have in common: that of a distance with itself is its limit squared, less what the places take of it. */
+  const shared = (i: number, j: number): number => {
+    let taken = 0;
+    for (const [p, sp] of row(i)) for (const [q, sq] of row(j)) taken += sp * sq * (inverse[p]?.[q] ?? 0);
+    return (i === j ? (residuals[i]?.allowed ?? 0) ** 2 : 0) - taken;
+  };
+  const all = residuals.map((of, i) => {
+    const own = shared(i, i);
+    // what nothing else checks has no residual either
+    return { of, i, own, far: own > 1e-9 * of.allowed ** 2 ? Math.abs(of.residual) / Math.sqrt(own) : 0 };
+  });
+  const [worst] = [...all].sort((a, b) => b.far - a.far);
+  if (!worst) return [];
+  return all.filter((s) => s.far > 0 && Math.abs(shared(s.i, worst.i)) / Math.sqrt(s.own * worst.own) > ALIKE).sort((a, b) => b.far - a.far);
+}
+
 interface AxisSolution {
   readonly moves: ReadonlyMap<string, number>;
   readonly residuals: readonly Residual[];
   readonly loose: readonly string[];
+  /** Each distance's unknowns with their signs, and the normal equations: what the places were solved from. */
+  readonly equations: { readonly terms: readonly (readonly (readonly [number, number])[])[]; readonly normal: readonly (readonly number[])[] };
 }
 
 function solveAxis(a: Anatomy, axis: Axis): AxisSolution {
@@ -114,7 +155,8 @@ function solveAxis(a: Anatomy, axis: Axis): AxisSolution {
   const loose = featuresOf(a)
     .map((f) => f.id)
     .filter((id) => !tied.has(id));
-  return { moves, residuals, loose };
+  const own = rows.map(({ terms, counts }) => (counts ? terms.flatMap(([i, s]) => (i === undefined ? [] : [[i, s] as const])) : []));
+  return { moves, residuals, loose, equations: { terms: own, normal } };
 }
 
 const bothDatums = (d: Distance): boolean => isDatum(d.from.of) && isDatum(d.to.of);
@@ -132,6 +174,12 @@ function tiedToDatum(distances: readonly Distance[]): ReadonlySet<string> {
     }
   }
   return tied;
+}
+
+/** The inverse of normal equations, whose right side is left aside, column by column. */
+function inverseOf(normal: readonly (readonly number[])[]): readonly (readonly number[])[] {
+  const n = normal.length;
+  return Array.from({ length: n }, (_, c) => solveLinear(normal.map((r, i) => [...r.slice(0, n), i === c ? 1 : 0])));
 }
 
 /** Gauss's elimination with the largest pivot; the matrix has its right side in the last column. Every unknown is tied, so no pivot is 0. */

@@ -1,6 +1,6 @@
 import { evaluatePlan, optionsFor, plannedWork } from '../house/index.js';
 import { isHardwareChoice, newHardwareChoice, ofChoice, withChoice, type HardwareChoice, type PlaceRef, type PlanState } from '../check/index.js';
-import { holeSteps } from '../cut/index.js';
+import { holeSteps, newHoleSteps } from '../cut/index.js';
 import type { Cavity, Hole } from '../instrument/index.js';
 import type { Hardware, HardwareKind, SizeId, StockItem, Tool } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
@@ -47,6 +47,24 @@ describe('the steps that open a hole', () => {
 
   it('take a reamer where no drill is large enough', () => {
     expect(holeSteps(9, 12.1, [...tools, { id: 'r', kind: 'reamer', name: 'Reamer', from: 5, to: 13 }]).lacks).toEqual([]);
+  });
+
+  it('end snug: 12.0 for a bushing of 11.2 and 10.5 for one of 9.53 are sloppy: a reamer, or the size by its name', () => {
+    const metric = { id: 'm', kind: 'drills' as const, name: 'Metric', system: 'metric' as const, from: 10.5, to: 13 };
+    const reamer = { id: 'r', kind: 'reamer' as const, name: 'Reamer', from: 5, to: 13 };
+    // wanted: bushing + 0.2 + 0.1 of limits
+    const end = (to: number, more: readonly Tool[]) => {
+      const s = holeSteps(8, to, [metric, { id: 'c', kind: 'countersink', name: 'c', diameter: 16 }, ...more]);
+      return [Number(s.final.toFixed(2)), s.reamer, s.lacks.map((l) => ('diameter' in l ? l.diameter : l.kind))];
+    };
+    expect(end(11.51, [])).toEqual([11.6, null, [11.6]]);
+    expect(end(11.51, [reamer])).toEqual([11.6, 'Reamer', []]);
+    expect(end(9.83, [])).toEqual([9.9, null, [9.9]]);
+    expect(end(11.45, [])).toEqual([11.5, null, []]);
+    // a new hole: the drill below it, then the reamer
+    const fresh = newHoleSteps(11.55, [metric, reamer, { id: 's', kind: 'drill', name: '3 mm', diameter: 3 }]);
+    expect([fresh.drills.map((d) => d.diameter), fresh.final, fresh.reamer]).toEqual([[3, 11.5], 11.6, 'Reamer']);
+    expect(newHoleSteps(11.55, [{ ...metric, from: 12.5 }]).lacks).toContain({ kind: 'drill', diameter: 11.6 });
   });
 });
 

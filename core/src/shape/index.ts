@@ -14,6 +14,7 @@ export * from './intersections.js';
 export * from './measures.js';
 export * from './nearest.js';
 export * from './opening.js';
+export * from './outline-flaw.js';
 export * from './outline.js';
 export * from './overlap.js';
 export * from './path-data.js';

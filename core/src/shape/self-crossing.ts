@@ -1,13 +1,16 @@
 import { segmentBox } from './distance.js';
 import { intersections } from './intersections.js';
-import { segmentsOf, type Outline, type Point } from './outline.js';
+import { length, segmentsOf, type Outline, type Point } from './outline.js';
 
 /** Nearer than this to a shared corner a meeting is the corner itself, mm. */
 const CORNER = 1e-6;
 
 /** Where an outline crosses or touches itself; null for a plain one. A figure of eight through (0,0) (10,10) (10,0) (0,10) crosses at (5,5) [law]. */
 export function selfCrossing(outline: Outline): Point | null {
-  const segments = segmentsOf(outline).map((s, i) => ({ s, i, box: segmentBox(s) }));
+  // a corner that is named twice makes no side
+  const segments = segmentsOf(outline)
+    .filter((s) => length(s) > CORNER)
+    .map((s, i) => ({ s, i, box: segmentBox(s) }));
   const n = segments.length;
   const sorted = [...segments].sort((a, b) => a.box.minX - b.box.minX);
   for (let i = 0; i < n; i++) {

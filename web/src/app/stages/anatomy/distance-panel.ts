@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { DATUMS, edgeAt, featuresOf, placeMeasured, solvePositions, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
 import { isMeasuring } from '@rinnovo/core/part';
-import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText, fixed } from '@rinnovo/words';
+import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText, fixed, upperFirst } from '@rinnovo/words';
 import { shop } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -54,7 +54,7 @@ export class DistancePanel {
 
   private readonly solved = computed(() => solvePositions(this.anatomy()));
   protected readonly rows = computed(() => {
-    const { residuals, worst } = this.solved();
+    const { residuals, suspects } = this.solved();
     return this.anatomy().distances.map((d) => {
       const r = residuals.find((x) => x.distance === d.id);
       return {
@@ -62,16 +62,22 @@ export class DistancePanel {
         text: distanceText(d, this.names()),
         value: `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}`,
         off: r && Math.abs(r.residual) > 0.005 ? `off by ${lengthText(r.residual, this.unit())}` : 'met',
-        worst: worst?.distance === d.id,
+        worst: suspects.some((s) => s.distance === d.id),
       };
     });
   });
   protected readonly worst = computed(() => {
-    const { worst } = this.solved();
-    const d = worst && this.anatomy().distances.find((x) => x.id === worst.distance);
-    return worst && d
-      ? `A chain of distances does not close. The largest error is ${distanceText(d, this.names())}: ${lengthText(worst.residual, this.unit())} at ± ${fixed(worst.allowed, 2)}. Measure it again.`
-      : null;
+    const { suspects } = this.solved();
+    const [worst] = suspects;
+    if (!worst) return null;
+    const said = suspects.flatMap((s) =>
+      this.anatomy()
+        .distances.filter((d) => d.id === s.distance)
+        .map((d) => distanceText(d, this.names())),
+    );
+    if (suspects.length > 1)
+      return `A chain of distances does not close, and nothing tells which of them is wrong. Measure any of these again: ${said.join('; ')}.`;
+    return `A chain of distances does not close. ${upperFirst(said.join(''))} explains it best: off by ${lengthText(worst.residual, this.unit())} at ± ${fixed(worst.allowed, 2)}. Measure it again.`;
   });
   protected readonly loose = computed(() => {
     const { undetermined } = this.solved();

@@ -14,7 +14,7 @@ import {
 } from '@rinnovo/core/instrument';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
-import { nameOf, type Names } from './names.js';
+import { nameOf, upperFirst, type Names } from './names.js';
 
 /** What an instrument that has just arrived is nearest to, as the technician says it. */
 export const STARTING_WORDS: Readonly<Record<StartingKind, { readonly name: string }>> = {
@@ -126,9 +126,9 @@ export function seenText({ handed, face, mirrored }: SeenAs): string {
   return `${handed}-handed, seen from the ${face}${mirrored ? ', mirrored' : ''}`;
 }
 
-/** Which side the treble is on, for who looks at a face. */
-export function trebleSideText(seen: SeenAs): string {
-  return `Seen from the ${seen.face}, the treble side is on the ${seenSide(seen) > 0 ? 'right' : 'left'}.`;
+/** The same for who holds it: `Left-handed, seen from the top: the treble side is on the left.` */
+export function handText(seen: SeenAs): string {
+  return `${upperFirst(seenText(seen))}: the treble side is on the ${seenSide(seen) > 0 ? 'right' : 'left'}.`;
 }
 
 /** How far across a place is, by the side that it is on: `15.2 mm treble`. */

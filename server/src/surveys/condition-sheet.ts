@@ -2,7 +2,7 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import { layersOf, seenSide, type Anatomy } from '@rinnovo/core/instrument';
 import { bounds, pathData } from '@rinnovo/core/shape';
-import { seenText, upperFirst, type ConditionSheet } from '@rinnovo/words';
+import { handText, type ConditionSheet } from '@rinnovo/words';
 import PDFDocument from 'pdfkit';
 
 const FONTS = path.join(path.dirname(createRequire(import.meta.url).resolve('@fontsource/ibm-plex-sans/package.json')), 'files');
@@ -148,7 +148,7 @@ function map(doc: Doc, sheet: ConditionSheet, anatomy: Anatomy): void {
   if (outlines.length === 0) return;
   room(doc, MAP + 24);
   const seen = { handed: anatomy.handed, face: 'top', mirrored: false } as const;
-  line(doc, `${upperFirst(seenText(seen))}.`, 8.5);
+  line(doc, handText(seen), 8.5);
   const b = bounds(outlines.map((o) => o.outline));
   const scale = Math.min(MAP / (b.maxY - b.minY), INNER / (b.maxX - b.minX));
   const top = doc.y + 4;

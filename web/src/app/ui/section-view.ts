@@ -22,7 +22,7 @@ interface DrawnDimension {
 
 /** Room round the wood for plates, dimension lines and numbers, mm. */
 const ABOVE = 13;
-const BELOW = 5;
+const BELOW = 7;
 const BESIDE = 12;
 /** How far the open space reaches over the face, so that no line closes a cavity's mouth, mm. */
 const MOUTH = 0.8;
@@ -47,8 +47,8 @@ const ARROW = 1.4;
         <path class="spring" [attr.d]="d" />
       }
       @if (ends(); as e) {
-        <text class="end" [attr.x]="from()" [attr.y]="-8" font-size="4.6">{{ e[0] }}</text>
-        <text class="end" [attr.x]="to()" [attr.y]="-8" font-size="4.6" text-anchor="end">{{ e[1] }}</text>
+        <text [attr.x]="from()" [attr.y]="thickness() + 5.4" font-size="4.6">{{ e[0] }}</text>
+        <text [attr.x]="to()" [attr.y]="thickness() + 5.4" font-size="4.6" text-anchor="end">{{ e[1] }}</text>
       }
       @for (d of dimensions(); track d.key) {
         <g [class]="'dimension ' + d.kind">
@@ -151,7 +151,7 @@ export class SectionView {
   readonly ends = input<readonly [SectionEnd, SectionEnd] | null>(null);
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
 
-  private readonly thickness = computed(() => this.pieces().find((p) => p.kind === 'body')?.bottom ?? 45);
+  protected readonly thickness = computed(() => this.pieces().find((p) => p.kind === 'body')?.bottom ?? 45);
   private readonly rise = computed(() => Math.max(0, ...(this.surface() ?? []).map((p) => -p.z)));
   protected readonly viewBox = computed(() => {
     const above = ABOVE + this.rise();

@@ -6,19 +6,7 @@ import { hardnessOf, holeTable, panelsOf, patternOf, pilotFor } from '@rinnovo/c
 import { placementOf } from '@rinnovo/core/instrument';
 import { valueOf, type Working } from '@rinnovo/core/measure';
 import { placePoint } from '@rinnovo/core/shape';
-import {
-  acrossText,
-  HOLE_WORK_WORDS,
-  lackText,
-  lengthText,
-  lowerFirst,
-  nameOf,
-  seenText,
-  TRANSFER_WORDS,
-  trebleSideText,
-  upperFirst,
-  WATCH_FOR_WORDS,
-} from '@rinnovo/words';
+import { acrossText, handText, HOLE_WORK_WORDS, lackText, lengthText, nameOf, TRANSFER_WORDS, upperFirst, WATCH_FOR_WORDS } from '@rinnovo/words';
 import { anatomy, instrument } from '../../state/resources';
 import { selectJob, selectLastWhole, selectNames, selectPlan, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -46,9 +34,7 @@ export class HolesPage {
   /** Whose hand the sheet is for. */
   protected readonly hand = computed(() => {
     const a = this.state()?.anatomy;
-    if (!a) return '';
-    const seen = { handed: a.handed, face: 'top', mirrored: false } as const;
-    return `${upperFirst(seenText(seen))}: ${lowerFirst(trebleSideText(seen))}`;
+    return a ? handText({ handed: a.handed, face: 'top', mirrored: false }) : '';
   });
   protected readonly shown = signal<Working | null>(null);
   protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit());

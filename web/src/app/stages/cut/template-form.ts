@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import type { PickupChoice } from '@rinnovo/core/check';
 import { correction, layersOf, PAPERS, RULE, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
 import { parseLength } from '@rinnovo/core/measure';
-import { seenText, trebleSideText, upperFirst } from '@rinnovo/words';
+import { handText, seenText } from '@rinnovo/words';
 import { planFeature } from '../../state/plan.feature';
 import { selectJob, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -90,7 +90,7 @@ export class TemplateForm {
   /** Whose hand it is printed in. */
   protected readonly seen = computed(() => {
     const d = this.drawing();
-    return d ? `${upperFirst(seenText(d.seen))}. ${trebleSideText(d.seen)}` : '';
+    return d ? handText(d.seen) : '';
   });
   protected readonly sheets = computed(() => {
     const d = this.drawing();

@@ -170,12 +170,15 @@ const CSV_FAULTS: Readonly<Record<PartCsvFault, string>> = {
   cannotBe: 'is not possible',
   notOfThisKind: 'does not apply to this kind of part',
   notDrawn: 'is not a readable drawing',
+  twice: 'is the id of an earlier line, too',
+  unclosedQuote: 'begins a quotation mark that is not closed; no line of the file was read',
+  surplusCells: 'stands beyond the last column; a number with a comma needs quotes',
 };
 
 /** What is wrong in a file of parts, with its line and column. */
 export function partCsvProblemText(p: PartCsvProblem): string {
   if (p.fault === 'tooManyLines') return `${p.saw} ${CSV_FAULTS.tooManyLines}: split it.`;
-  const where = p.line === 1 ? `Column ${partHeader(p.column)}` : `Line ${p.line}, ${partHeader(p.column)}`;
+  const where = p.line === 1 ? `Column ${partHeader(p.column)}` : `Line ${p.line}${p.column === '' ? '' : `, ${partHeader(p.column)}`}`;
   const saw = p.saw === '' || p.line === 1 ? '' : ` ‘${p.saw}’`;
   return `${where}:${saw} ${CSV_FAULTS[p.fault]}.`;
 }

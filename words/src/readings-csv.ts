@@ -7,6 +7,9 @@ const CSV_FAULTS: Readonly<Record<CsvFault, (p: CsvProblem) => string>> = {
   noSuchPlace: (p) => `${p.saw || 'nothing'} is not a place on this instrument`,
   notANumber: (p) => `${p.saw || 'nothing'} is not a number`,
   cannotBe: (p) => `${p.saw} is not possible`,
+  tooManyLines: (p) => `the file has more than ${p.saw} lines. Split it`,
+  unclosedQuote: (p) => `a quotation mark is not closed${p.saw === '' ? '' : ` (${p.saw.replace(/\s+/g, ' ')})`}. No line of the file was read`,
+  surplusCells: (p) => `more cells than columns (${p.saw}). A number with a comma needs quotes`,
   otherUnit: (p) => `${p.saw} is not the stored unit; convert the value first`,
 };
 

@@ -50,6 +50,7 @@ const LABELS: Readonly<Record<string, string>> = {
   film: 'film on both sides',
   stopFromTip: 'stop from the tip',
   drillPoint: 'point of the drill',
+  carveRise: 'rise of the top here, its curve unknown',
   pointTaper: 'taper of the point at that edge',
   pilotDiameter: 'pilot',
   screwRoot: 'root of the screw',

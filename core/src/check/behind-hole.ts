@@ -5,6 +5,7 @@ import type { Target } from '../quantity/index.js';
 import { gapApart, regionsOverlap, type Point, type Region } from '../shape/index.js';
 import { levelsLeaf, regionOf, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
+import { woodThrough } from './wood-through.js';
 
 /**
  * What lies behind a new hole of a face. Under a blind one: the wood left to the other face or to the cavity there, the drill's point counted:
@@ -18,13 +19,13 @@ function underIt(state: PlanState, choice: string, hole: Hole, at: Point, mine: 
   const { anatomy, settings } = state;
   const below = deepestUnder(state, hole, mine);
   const subject = { feature: choice, item: 'hole', against: below?.cavity.id ?? 'body' };
-  const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
+  const wood = woodThrough(anatomy);
   const other: Target | null = below && { quantity: 'levelDepth', feature: below.cavity.id, part: below.level.id };
-  const missing = [...(anatomy.body.thickness ? [] : [thick]), ...(below && other && !below.level.depth ? [other] : [])];
-  if (missing.length > 0 || !anatomy.body.thickness || !hole.depth || !hole.diameter) return missingVerdict('floor', subject, missing, settings.minFloor, at);
+  const missing = [...wood.needs.flatMap(([d, target]) => (d ? [] : [target])), ...(below && other && !below.level.depth ? [other] : [])];
+  if (missing.length > 0 || !hole.depth || !hole.diameter) return missingVerdict('floor', subject, missing, settings.minFloor, at);
   const working = sum(
     'floorLeft',
-    [1, leaf('bodyThickness', anatomy.body.thickness, thick)],
+    ...wood.terms(),
     [-1, leaf('holeDepth', hole.depth)],
     [-1, setting('drillPoint', drillPoint(hole.diameter.value), 'tool')],
     ...(below?.level.depth && other ? [[-1, leaf('depthBelow', below.level.depth, other)] as const] : []),

@@ -1,8 +1,8 @@
+import { woodThrough } from './wood-through.js';
 import { actsOfChoice } from './choice.js';
 import { isOfPart, type Hardware } from '../part/index.js';
 import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
-import type { Target } from '../quantity/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type PartSite, sure } from './site.js';
@@ -46,12 +46,11 @@ function woodOver(site: PartSite): readonly Verdict[] {
   if (!room || !actsOfChoice(choice).some((w) => w.kind === 'setDepth')) return [];
   const below = depthAt(state.anatomy, room.cavity, at);
   if (!below) return [];
-  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
-  const { thickness } = state.anatomy.body;
-  const needs = [[thickness, body] as const, [below.depth, below.target] as const];
+  const wood = woodThrough(state.anatomy);
+  const needs = [...wood.needs, [below.depth, below.target] as const];
   return [
     judged(site, { check: 'woodOver', needs: { targets: needs }, minimum: state.settings.minFloor, against: room.cavity.id }, () =>
-      sum('floorLeft', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('levelDepth', sure(below.depth), below.target)]),
+      sum('floorLeft', ...wood.terms(), [-1, leaf('levelDepth', sure(below.depth), below.target)]),
     ),
   ];
 }

@@ -7,6 +7,7 @@ import { boresUnder } from './holes-in-wood.js';
 import { regionOf, type PlaceOfPart, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
+import { woodThrough } from './wood-through.js';
 import { rowsOf, type About } from './row.js';
 
 /**
@@ -44,10 +45,9 @@ function floorUnder(state: PlanState, cavity: Cavity, level: Level, set: string)
   return floorOver(state, { subject, depth: leaf(level.bored ? 'spurDepth' : 'levelDepth', level.depth, own), below, at });
 }
 
-const THICK: Target = { quantity: 'bodyThickness', feature: 'body' };
-
 function missingBelow(anatomy: Anatomy, below: Below | null): readonly Target[] {
-  return [...(anatomy.body.thickness ? [] : [THICK]), ...(below && !below.depth ? [below.target] : [])];
+  const unknown = woodThrough(anatomy).needs.flatMap(([d, target]) => (d ? [] : [target]));
+  return [...unknown, ...(below && !below.depth ? [below.target] : [])];
 }
 
 /** The wood between a depth of a cut and what reaches up under it; with nothing there, to the other face. */
@@ -56,10 +56,10 @@ export function floorOver(
   { subject, depth, below, at }: { readonly subject: Verdict['subject']; readonly depth: Leaf; readonly below: Below | null; readonly at: Point },
 ): Verdict {
   const missing = missingBelow(anatomy, below);
-  if (missing.length > 0 || !anatomy.body.thickness) return missingVerdict('floor', subject, missing, settings.minFloor, at);
+  if (missing.length > 0) return missingVerdict('floor', subject, missing, settings.minFloor, at);
   const working = sum(
     'floorLeft',
-    [1, leaf('bodyThickness', anatomy.body.thickness, THICK)],
+    ...woodThrough(anatomy).terms(),
     [-1, depth],
     ...(below?.depth ? [[-1, leaf('depthBelow', below.depth, below.target)] as const] : []),
   );

@@ -9,6 +9,7 @@ import { verdict, type Verdict } from './verdict.js';
 import { judged, known, placeLeaf, type PartSite, sure } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
+import { woodThrough } from './wood-through.js';
 
 /**
  * A wood screw through what it holds: does enough of it reach the wood, does its point stay in, and is there wood at all?
@@ -32,16 +33,11 @@ function screwInWood(site: PartSite): readonly Verdict[] {
   if (hole && hole.face !== 'top' && hole.face !== 'back') return [holds];
   const air = cavityAt(site, face);
   if (air) return [holds, inAir(site, air)];
-  const thick: Target = { quantity: 'bodyThickness', feature: 'body' };
+  const body = woodThrough(anatomy);
   const under = underShank(site, face);
-  const body = anatomy.body.thickness;
-  const needs = [...targets, [body, thick] as const, ...(under ? [[under.depth, under.target] as const] : [])];
+  const needs = [...targets, ...body.needs, ...(under ? [[under.depth, under.target] as const] : [])];
   const point = judged(site, { check: 'screwPoint', needs: { targets: needs, sizes: ['length'] }, minimum: settings.minUnderPoint }, () => {
-    const wood = sum(
-      'woodHere',
-      [1, leaf('bodyThickness', sure(body), thick)],
-      ...(under ? [[-1, leaf('depthBelow', sure(under.depth), under.target)] as const] : []),
-    );
+    const wood = sum('woodHere', ...body.terms(), ...(under ? [[-1, leaf('depthBelow', sure(under.depth), under.target)] as const] : []));
     const short = under ? taperAt(site, under.off) : 0;
     return sum('underPoint', [1, wood], [-1, held()], ...(short > 0 ? [[1, setting('pointTaper', short, 'tool')] as const] : []));
   });

@@ -4,6 +4,7 @@ import type { Verdict } from './verdict.js';
 import { depthAt, judged, known, type PartSite, sure } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
+import { woodThrough } from './wood-through.js';
 
 /**
  * Is the thread long enough for what it goes through, with washer and nut? 9.5 through 5.0 with 2.5 for both leaves 2.0 [law].
@@ -25,15 +26,10 @@ function threadThrough(site: PartSite): readonly Verdict[] {
   }
   const below = depthAt(anatomy, room.cavity, at);
   if (!below) return [];
-  const body: Target = { quantity: 'bodyThickness', feature: 'body' };
-  const { thickness } = anatomy.body;
-  const targets: readonly (readonly [Dimension | null, Target])[] = [
-    [thickness, body],
-    [below.depth, below.target],
-  ];
+  const targets: readonly (readonly [Dimension | null, Target])[] = [...woodThrough(anatomy).needs, [below.depth, below.target]];
   return [
     judged(site, { check: 'threadThrough', needs: { targets, sizes: ['threadLength'] }, minimum: settings.minThreadOver }, () => {
-      const wood = sum('woodHere', [1, leaf('bodyThickness', sure(thickness), body)], [-1, leaf('depthBelow', sure(below.depth), below.target)]);
+      const wood = sum('woodHere', ...woodThrough(anatomy).terms(), [-1, leaf('depthBelow', sure(below.depth), below.target)]);
       return sum('threadLeft', [1, known(site, 'threadLength')], [-1, wood], [-1, nut]);
     }),
   ];

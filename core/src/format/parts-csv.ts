@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { plainNumber, readTable, type TableFault, type TableRow } from './table.js';
 import { PART_FIELDS, withNewNames } from '../upgrade/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
@@ -88,7 +89,7 @@ function drawn(p: Part): string {
 }
 
 export type PartCsvFault =
-  'noTable' | 'noColumn' | 'unknownColumn' | 'tooManyLines' | 'unknownKind' | 'noName' | 'notANumber' | 'cannotBe' | 'notOfThisKind' | 'notDrawn';
+  'noTable' | 'noColumn' | 'unknownColumn' | 'unknownKind' | 'noName' | 'notANumber' | 'cannotBe' | 'notOfThisKind' | 'notDrawn' | 'twice' | TableFault;
 
 /** What is wrong in which line (the header is line 1) and column, and what stood there. */
 export interface PartCsvProblem {
@@ -106,34 +107,33 @@ export interface ReadPartsCsv {
 /** How a part is named in the table. */
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
-type Row = Readonly<Record<string, string | undefined>>;
-
 /** Parts out of a table with at least kind and name. A row without an id gets one from `freshId`. Never throws: what cannot be is stated by line and column. */
 export function readPartsCsv(rows: PartRows, csv: string, freshId: () => string): ReadPartsCsv {
-  const { data, meta } = Papa.parse<Row>(csv.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_PART_LINES + 1,
-    transformHeader: columnOf,
-  });
-  const fields = meta.fields ?? [];
-  const one = (column: string, fault: PartCsvFault, saw: string): ReadPartsCsv => ({ parts: [], problems: [{ line: 1, column, fault, saw }] });
+  const { columns: fields, rows: lines, broken, isLonger } = readTable(csv, columnOf, MOST_PART_LINES);
+  const one = (column: string, fault: PartCsvFault, saw: string, line = 1): ReadPartsCsv => ({ parts: [], problems: [{ line, column, fault, saw }] });
   const absent = ['kind', 'name'].find((c) => !fields.includes(c));
-  if (absent !== undefined) return one(absent, data.length === 0 ? 'noTable' : 'noColumn', fields.join(', ').slice(0, 120));
-  if (data.length > MOST_PART_LINES) return one('', 'tooManyLines', String(MOST_PART_LINES));
+  if (absent !== undefined) return one(absent, lines.length === 0 ? 'noTable' : 'noColumn', fields.join(', ').slice(0, 120));
+  if (broken) return one('', 'unclosedQuote', broken.saw, broken.line);
+  if (isLonger) return one('', 'tooManyLines', String(MOST_PART_LINES));
   const strange = fields
     .filter((c) => c !== '' && !PART_COLUMNS.includes(c))
     .map((c): PartCsvProblem => ({ line: 1, column: c, fault: 'unknownColumn', saw: c }));
-  const read = data.map((row, i) => readRow(rows, row, i + 2, freshId));
+  const seen = new Set<string>();
+  const read = lines.map((row) => readRow(rows, row, seen, freshId));
   return {
     parts: read.flatMap((r) => ('part' in r ? [r] : [])),
     problems: [...strange, ...read.flatMap((r) => ('problems' in r ? r.problems : []))],
   };
 }
 
-function readRow(rows: PartRows, row: Row, line: number, freshId: () => string): { line: number; part: Part } | { problems: readonly PartCsvProblem[] } {
+function readRow(
+  rows: PartRows,
+  { cells, line, surplus }: TableRow<string>,
+  seen: Set<string>,
+  freshId: () => string,
+): { line: number; part: Part } | { problems: readonly PartCsvProblem[] } {
   const problems: PartCsvProblem[] = [];
-  const get = (c: string): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, '');
+  const get = (c: string): string => (cells[c] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, '');
   const wrong: Wrong = (column, fault) => {
     problems.push({ line, column, fault, saw: get(column).slice(0, 60) });
     return [];
@@ -148,8 +148,11 @@ function readRow(rows: PartRows, row: Row, line: number, freshId: () => string):
   const kind = get('kind');
   if (!(kind in rows.partKinds) && !isPickup({ kind })) wrong('kind', 'unknownKind');
   if (get('name') === '') wrong('name', 'noName');
+  if (surplus !== '') problems.push({ line, column: '', fault: 'surplusCells', saw: surplus.slice(0, 60) });
   if (problems.length > 0) return { problems };
   const id = ID.test(get('id')) ? get('id').toLowerCase() : freshId();
+  if (seen.has(id) && get('id') !== '') wrong('id', 'twice');
+  seen.add(id);
   const by = get('replaced by').toLowerCase();
   if (by !== '' && !ID.test(by)) wrong('replaced by', 'cannotBe');
   const days = whole('lead days', 1000);
@@ -225,10 +228,17 @@ function hardwareOf(row: PartRow, base: Pick<Part, 'format' | 'id' | 'name' | 'p
 function parsed(json: string): object | null {
   try {
     const value: unknown = JSON.parse(json);
-    return typeof value === 'object' && value !== null && !Array.isArray(value) ? (withNewNames(value, PART_FIELDS) as object) : null;
+    return typeof value === 'object' && value !== null && !Array.isArray(value) && isWhole(value) ? (withNewNames(value, PART_FIELDS) as object) : null;
   } catch {
     return null;
   }
+}
+
+/** Where points stand nothing may be missing: no list holds a null, and no point lacks a number. */
+function isWhole(value: unknown): boolean {
+  if (Array.isArray(value)) return value.every((v) => v !== null && isWhole(v));
+  if (typeof value !== 'object' || value === null) return typeof value !== 'number' || Number.isFinite(value);
+  return Object.entries(value).every(([key, v]) => !((key === 'x' || key === 'y' || key === 'bulge') && typeof v !== 'number') && isWhole(v));
 }
 
 /** Limits of what is typed without one, mm: a calliper's, and a listing's [trade: docs/trade/part.md, Tools]. */
@@ -251,6 +261,5 @@ function basisOf(word: string, part: string): Basis {
 }
 
 function number(text: string): number | null {
-  const value = Number(text.replace(',', '.'));
-  return text === '' || !Number.isFinite(value) ? null : value;
+  return plainNumber(text);
 }

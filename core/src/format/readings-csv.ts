@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { withNewNames } from '../upgrade/index.js';
+import { plainNumber, readTable, type TableFault, type TableRow } from './table.js';
 import { canBe, CATALOGUE, isState, OPEN, quantityOf, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
 
 /** A reading as a row of a table: who took it by name. */
@@ -52,7 +53,7 @@ export interface ImportedReading {
   readonly tool: string;
 }
 
-export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit';
+export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit' | TableFault;
 
 /** What is wrong in which line (the header is line 1), and what stood there. */
 export interface CsvProblem {
@@ -75,22 +76,20 @@ const MOST_LINES = 5000;
 
 /** Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has. Never throws: what cannot be is stated by its line. */
 export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean): ReadCsv {
-  const { data, meta } = Papa.parse<Partial<Record<Column, string>>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    preview: MOST_LINES,
-    transformHeader: (h) => h.trim().toLowerCase(),
-  });
-  const absent = (['quantity', 'feature', 'value'] as const).find((c) => !meta.fields?.includes(c));
-  if (absent)
-    return { readings: [], problems: [{ line: 1, column: absent, fault: data.length === 0 ? 'noTable' : 'noColumn', saw: (meta.fields ?? []).join(', ') }] };
-  const rows = data.map((row, i) => readRow(row, i + 2, there));
+  const { columns, rows: lines, broken, isLonger } = readTable(text, (h) => h.trim().toLowerCase() as Column, MOST_LINES);
+  const one = (line: number, column: Column, fault: CsvFault, saw: string): ReadCsv => ({ readings: [], problems: [{ line, column, fault, saw }] });
+  const absent = (['quantity', 'feature', 'value'] as const).find((c) => !columns.includes(c));
+  if (absent) return one(1, absent, lines.length === 0 ? 'noTable' : 'noColumn', columns.join(', ').slice(0, 120));
+  if (broken) return one(broken.line, 'quantity', 'unclosedQuote', broken.saw);
+  if (isLonger) return one(1, 'quantity', 'tooManyLines', String(MOST_LINES));
+  const rows = lines.map((row) => readRow(row, there));
   return { readings: rows.flatMap((r) => ('fault' in r ? [] : [r])), problems: rows.flatMap((r) => ('fault' in r ? [r] : [])) };
 }
 
-function readRow(row: Partial<Record<Column, string>>, line: number, there: (t: AnyTarget) => boolean): ImportedReading | CsvProblem {
-  const cell = (c: Column): string => (row[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+function readRow({ cells, line, surplus }: TableRow<Column>, there: (t: AnyTarget) => boolean): ImportedReading | CsvProblem {
+  const cell = (c: Column): string => (cells[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const wrong = (column: Column, fault: CsvFault): CsvProblem => ({ line, column, fault, saw: cell(column).slice(0, 60) });
+  if (surplus !== '') return { line, column: 'value', fault: 'surplusCells', saw: surplus.slice(0, 60) };
   const { quantity } = withNewNames({ quantity: cell('quantity') }) as { readonly quantity: string };
   if (!(quantity in CATALOGUE)) return wrong('quantity', 'unknownQuantity');
   const place = cell('part') === '' ? { feature: cell('feature') } : { feature: cell('feature'), part: cell('part') };
@@ -123,6 +122,6 @@ function unitsOf(unit: string, told: string): number | null {
 
 function valueOf(text: string, times: number): number | null {
   if (/^OL$/i.test(text)) return OPEN;
-  const value = Number(text.replace(',', '.'));
-  return text === '' || !Number.isFinite(value) ? null : value === OPEN ? value : Math.round(value * times * 1e6) / 1e6;
+  const value = plainNumber(text);
+  return value === null || value === OPEN ? value : Math.round(value * times * 1e6) / 1e6;
 }

@@ -52,8 +52,9 @@ describe('the part shelf', () => {
   it('refuses an outline that crosses itself, and an unknown size of a kind, each by its place', async () => {
     const id = randomUUID();
     const crossed = await w.create(`/api/parts/${id}`, plate(id, eight));
-    expect(crossed.status).toBe(422);
-    expect(pointers(crossed.body)).toEqual(['/shape']);
+    // like every outline in a body
+    expect(crossed.status).toBe(400);
+    expect(pointers(crossed.body)).toEqual(['/shape/outline/outline']);
     const pot = { ...typicalHardware('pot', id, 'Pot'), sizes: { slotLength: { value: 28, limit: 0.1, basis: { kind: 'stated' } } } };
     const strange = await w.create(`/api/parts/${id}`, pot);
     expect(strange.status).toBe(400);

@@ -27,22 +27,32 @@ export function holesOf(region: Region): readonly Outline[] {
 
 /** The closed ways that an edge consists of; its pieces may come in any order and run either way. */
 function loopsOf(edge: readonly Segment[]): readonly Outline[] {
-  const rest = [...edge];
+  const rest = runsOf(edge);
   const loops: Outline[] = [];
-  const same = (a: Point, b: Point): boolean => Math.hypot(a.x - b.x, a.y - b.y) < SAME;
-  for (let s = rest.shift(); s; s = rest.shift()) {
-    const points = [...pointsOf(s)];
+  const same = (a: Point | undefined, b: Point | undefined): boolean => a !== undefined && b !== undefined && Math.hypot(a.x - b.x, a.y - b.y) < SAME;
+  for (let points = rest.shift(); points; points = rest.shift()) {
     for (;;) {
-      const end = points[points.length - 1] ?? s.to;
-      const next = rest.findIndex((t) => same(t.from, end) || same(t.to, end));
-      const [t] = next < 0 ? [] : rest.splice(next, 1);
-      if (!t) break;
-      const on = pointsOf(t);
-      points.push(...(same(t.from, end) ? on : [...on].reverse()).slice(1));
+      const end = points.at(-1);
+      const next = rest.findIndex((r) => same(r[0], end) || same(r.at(-1), end));
+      const [run] = next < 0 ? [] : rest.splice(next, 1);
+      if (!run) break;
+      points.push(...(same(run[0], end) ? run : run.reverse()).slice(1));
     }
     loops.push({ vertices: points.map((p) => ({ ...p, bulge: 0 })) });
   }
   return loops;
+}
+
+/** Pieces that follow one another as they come, as points: nearly all of an edge does. */
+function runsOf(edge: readonly Segment[]): Point[][] {
+  const runs: Point[][] = [];
+  for (const s of edge) {
+    const last = runs.at(-1);
+    const end = last?.at(-1);
+    if (last && end?.x === s.from.x && end.y === s.from.y) last.push(...pointsOf(s).slice(1));
+    else runs.push([...pointsOf(s)]);
+  }
+  return runs;
 }
 
 function pointsOf(s: Segment): readonly Point[] {

@@ -2,6 +2,7 @@ import { actsOfChoice } from './choice.js';
 import { placementOf, type Cavity, type FeatureOutline, type Hole } from '../instrument/index.js';
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import { bounds, circle, gapApart, gapInside, placePoint, type Gap, type Point, type Region } from '../shape/index.js';
+import { holePlaceLeaf } from './holes-in-wood.js';
 import { outlineLeaf, levelsLeaf, regionOf, type PlanState } from './place.js';
 import type { PartSite } from './site.js';
 import { verdict, type Verdict } from './verdict.js';
@@ -41,7 +42,15 @@ export function holeToOthers(fresh: FreshHole, cavities: boolean): Verdict | nul
   const near = cavities ? nearestCavity(state, hole, at, mine) : null;
   const found = [
     ...(beside
-      ? [between(fresh, { against: beside.hole.id, measure: 'apart', theirs: beside.edge, gap: gapApart(mine, beside.edge), allowance: ofHole(beside.hole) })]
+      ? [
+          between(fresh, {
+            against: beside.hole.id,
+            measure: 'apart',
+            theirs: beside.edge,
+            gap: gapApart(mine, beside.edge),
+            allowance: holePlaceLeaf(beside.hole),
+          }),
+        ]
       : []),
     ...(near
       ? [
@@ -81,10 +90,6 @@ function between({ state, choice, hole, mine }: FreshHole, { against, measure, t
     state.settings.minBesideHole,
     gap.at,
   );
-}
-
-function ofHole(h: Hole): Leaf {
-  return leaf('holePlace', { value: 0, limit: h.limit, basis: h.basis }, { quantity: 'holePlace', feature: h.id });
 }
 
 /** The hole of the same face with least wood to this one: of round holes that follows from their middles. */

@@ -52,7 +52,7 @@ const radiusOf = ({ part }: PartSite): number => (part.sizes.diameter?.value ?? 
 
 /** How much less deep than its tip a screw is, so far off its axis: its point is a cone as long as the shank is wide [memory]. 4 thick, 0.1 off: 0.2. */
 function taperAt(site: PartSite, off: number): number {
-  return (2 * radiusOf(site) * Math.min(off, radiusOf(site))) / radiusOf(site);
+  return 2 * Math.min(off, radiusOf(site));
 }
 
 /** What of the other face lies under any part of a screw's shank. */

@@ -5,6 +5,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { demoWorkshop } from '@rinnovo/demo';
+import { asBytes } from '../testing/bytes.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const instrument = demoWorkshop.instruments[0]!.id;
@@ -20,16 +21,7 @@ describe('a condition sheet', () => {
   });
 
   const pdfOf = async (survey: string): Promise<Buffer> => {
-    const answer = await w
-      .get(`/api/surveys/${survey}/sheet`)
-      .buffer(true)
-      .parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (c: Buffer) => chunks.push(c));
-        res.on('end', () => {
-          done(null, Buffer.concat(chunks));
-        });
-      });
+    const answer = await asBytes(w.get(`/api/surveys/${survey}/sheet`));
     expect(answer.status).toBe(200);
     expect(answer.headers['content-type']).toBe('application/pdf');
     return answer.body as Buffer;

@@ -13,6 +13,7 @@ import { demoWorkshop } from '@rinnovo/demo';
 import sharp from 'sharp';
 import { loadJobState } from '../jobs/job-state.js';
 import { fromLineToLine, PX, sheetOf, type Sheet } from '../testing/paper.js';
+import { asBytes } from '../testing/bytes.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -35,15 +36,7 @@ describe('a template', () => {
 
   const get = (query: string) => w.get(`/api/jobs/${job.id}/template?choice=${encodeURIComponent('neck pickup')}${query}`);
   async function pdfOf(query = ''): Promise<string> {
-    const answer = await get(query)
-      .buffer(true)
-      .parse((res, done) => {
-        const chunks: Buffer[] = [];
-        res.on('data', (c: Buffer) => chunks.push(c));
-        res.on('end', () => {
-          done(null, Buffer.concat(chunks));
-        });
-      });
+    const answer = await asBytes(get(query));
     expect([answer.status, answer.headers['content-type']]).toEqual([200, 'application/pdf']);
     const file = path.join(folder, `t${Math.random()}.pdf`);
     writeFileSync(file, answer.body as Buffer);
@@ -192,16 +185,7 @@ describe('a template of a left-handed instrument', () => {
       await w.change(`/api/jobs/${job.id}/plan`, s.record.version, { revisions: s.revisions, plan: withChoice(s.record.plan, choice) }).expect(200);
       const now = await loadJobState(w.db, job.id);
       for (const mirrored of [false, true]) {
-        const answer = await w
-          .get(`/api/jobs/${job.id}/template?choice=${encodeURIComponent(choice.id)}&mirrored=${mirrored}`)
-          .buffer(true)
-          .parse((res, done) => {
-            const chunks: Buffer[] = [];
-            res.on('data', (c: Buffer) => chunks.push(c));
-            res.on('end', () => {
-              done(null, Buffer.concat(chunks));
-            });
-          });
+        const answer = await asBytes(w.get(`/api/jobs/${job.id}/template?choice=${encodeURIComponent(choice.id)}&mirrored=${mirrored}`));
         const file = path.join(folder, `${mirrored}.pdf`);
         writeFileSync(file, answer.body as Buffer);
         const text = execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' });

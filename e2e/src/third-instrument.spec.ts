@@ -13,8 +13,14 @@ function seeded(seed: number): () => number {
 
 const tenth = (n: number): number => Math.round(n * 10) / 10;
 
+interface Box {
+  readonly w: number;
+  readonly h: number;
+  readonly r: number;
+}
+
 /** Clearance of a rounded box in another with the same middle: sides, and the corner arcs' centres [law]. */
-function boxInBox(w: number, h: number, r: number, W: number, H: number, R: number): number {
+function boxInBox({ w, h, r }: Box, { w: W, h: H, r: R }: Box): number {
   const corner = R - r - Math.hypot(Math.max(0, w / 2 - r - (W / 2 - R)), Math.max(0, h / 2 - r - (H / 2 - R)));
   const beyond = w / 2 - r > W / 2 - R && h / 2 - r > H / 2 - R;
   return Math.min((W - w) / 2, (H - h) / 2, beyond ? corner : Infinity);
@@ -75,8 +81,8 @@ for (const seed of [11, 4711]) {
 
     // The pickup's sizes are those of its sheet: base 69.5 × 38.3 r 3, cover 69 × 38 r 3, lowest 16.5, 21.0, 23.0, poles 49.5, rows ± 9.
     const near = async (id: string, wanted: number): Promise<void> => expect(Math.abs((await number(page, id)) - wanted), id).toBeLessThan(0.0051);
-    await near('hiddenEdge/route/found', boxInBox(s.route.w, s.route.h, 4.8, s.plate.w, s.plate.h, 4));
-    await near('windowGap/', boxInBox(69, 38, 3, s.window.w, s.window.h, 3.5));
+    await near('hiddenEdge/route/found', boxInBox({ ...s.route, r: 4.8 }, { ...s.plate, r: 4 }));
+    await near('windowGap/', boxInBox({ w: 69, h: 38, r: 3 }, { ...s.window, r: 3.5 }));
     await near('wall/route/found/neck pocket', s.route.y - s.route.h / 2 - s.pocketLength);
     await near('floor/route/found/', s.thickness - s.route.d - s.backDepth);
     await near('depthUnderPart/pickup/ears', s.route.d - 21);

@@ -1,12 +1,11 @@
 import { woodThrough } from './wood-through.js';
 import { actsOfChoice } from './choice.js';
-import { isOfPart, type Hardware } from '../part/index.js';
-import { gapApart, gapInside, type Gap, type Region } from '../shape/index.js';
+import { isOfPart } from '../part/index.js';
+import { gapApartOnce, gapInsideOnce, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
-import { bodyLeaf, bodyOutline, depthAt, judged, known, middleOfPlace, placeLeaf, siteOf, type PartSite, sure } from './site.js';
-import { isHardwareChoice } from './choice.js';
+import { bodyLeaf, bodyOf, depthAt, judged, known, middlesOf, placeLeaf, siteOf, type PartSite, sure } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { rowsOf } from './row.js';
 
@@ -16,10 +15,10 @@ function bodyInRoom(site: PartSite): readonly Verdict[] {
   if (!room || !isOfPart(site.rows, part.kind, 'hangs')) return [];
   const { anatomy, settings } = state;
   const { cavity } = room;
-  const outline = bodyOutline(part, at);
+  const body = bodyOf(part, at);
   const subject = { feature: site.choice.id, item: 'body', against: cavity.id };
-  const walls: readonly Verdict[] = outline
-    ? [besideWalls(site, [outline], cavity.id)]
+  const walls: readonly Verdict[] = body
+    ? [besideWalls(site, body, cavity.id)]
     : [lackingVerdict('bodyInRoom', subject, { lacks: [{ part: part.id, size: 'body' }], missing: [], minimum: settings.minBodyRoom, at })];
   const below = depthAt(anatomy, cavity, at);
   const depth = !below
@@ -59,7 +58,7 @@ function besideWalls(site: PartSite, body: Region, against: string): Verdict {
   const { state, room, choice, part } = site;
   if (!room) throw new RangeError('no room to hang in');
   const walls = regionOf(state.anatomy, room.cavity);
-  const gap = insideWalls(site, body, walls);
+  const gap = gapInsideOnce(body, walls);
   return verdict(
     'bodyInRoom',
     { feature: choice.id, item: 'body', against },
@@ -77,38 +76,21 @@ function besideWalls(site: PartSite, body: Region, against: string): Verdict {
   );
 }
 
-const insides = new WeakMap<Region, WeakMap<Hardware, Map<string, Gap>>>();
-
-/** How a body lies between walls: worked out once for the same part at the same spot of the same cavity. */
-function insideWalls({ part, at }: PartSite, body: Region, walls: Region): Gap {
-  const ofWalls = insides.get(walls) ?? new WeakMap<Hardware, Map<string, Gap>>();
-  const known = ofWalls.get(part) ?? new Map<string, Gap>();
-  const key = `${at.x}|${at.y}`;
-  const gap = known.get(key) ?? gapInside(body, walls);
-  insides.set(walls, ofWalls.set(part, known.size < MOST_SPOTS ? known.set(key, gap) : known));
-  return gap;
-}
-
-/** A part that is dragged about is remembered at so many spots. */
-const MOST_SPOTS = 200;
-
 /** Further apart than this no two bodies meet, and nothing more is asked about them, mm. */
 const FAR = 120;
 
 /** The bodies of the plan's other parts that hang in the same cavity. */
 function neighbours(site: PartSite): readonly Verdict[] {
   const { plan, choice, part, room, at, state } = site;
-  const mine = bodyOutline(part, at);
+  const mine = bodyOf(part, at);
   if (!room || !mine) return [];
-  return plan.choices.flatMap((other): readonly Verdict[] => {
-    if (!isHardwareChoice(other) || other.id === choice.id) return [];
-    const there = middleOfPlace(state.anatomy, other);
-    if (Math.hypot(there.x - at.x, there.y - at.y) > FAR) return [];
+  return middlesOf(state, plan).flatMap(({ of: other, at: there }): readonly Verdict[] => {
+    if (other.id === choice.id || Math.hypot(there.x - at.x, there.y - at.y) > FAR) return [];
     const beside = siteOf(site.rows, state, plan, other);
     if (beside?.room?.cavity.id !== room.cavity.id || !isOfPart(site.rows, beside.part.kind, 'hangs')) return [];
-    const theirs = bodyOutline(beside.part, beside.at);
+    const theirs = bodyOf(beside.part, beside.at);
     if (!theirs) return [];
-    const gap = gapApart([mine], [theirs]);
+    const gap = gapApartOnce(mine, theirs);
     return [
       verdict(
         'besideNeighbour',
@@ -117,8 +99,8 @@ function neighbours(site: PartSite): readonly Verdict[] {
           op: 'geometry',
           label: 'bodyToBody',
           measure: 'apart',
-          a: [mine],
-          b: [theirs],
+          a: mine,
+          b: theirs,
           value: gap.clearance,
           allowances: [bodyLeaf(part), bodyLeaf(beside.part), placeLeaf(site), placeLeaf(beside)],
         },

@@ -3,7 +3,7 @@ import { byGravity } from '../measure/index.js';
 import type { Choice, Plan } from './choice.js';
 import type { PlanState } from './place.js';
 import type { CheckRows, Site } from './row.js';
-import { missingVerdict, type Verdict } from './verdict.js';
+import { missingVerdict, type Trait, type Verdict } from './verdict.js';
 import { choiceChanges, choiceRow, isThere } from './works.js';
 
 /** Everything that follows from a plan with some changes. */
@@ -34,9 +34,29 @@ export function leftBy(rows: CheckRows, state: PlanState, plan: Plan): PlanState
   return { ...state, anatomy: anatomyAfter(rows, state, plan, []) };
 }
 
-/** What is said of one choice after a further change, where the plan is laid in already: what a search for a spot asks hundreds of times. */
-export function evaluateStep(rows: CheckRows, left: PlanState, plan: Plan, choice: Choice, changes: readonly Change[]): readonly Verdict[] {
-  return verdictsOn({ rows, found: left, after: { ...left, anatomy: applyChanges(left.anatomy, changes) }, plan, choice });
+/** What the checks about one thing say of one choice after a further change, where the plan is laid in already: what a search for a spot asks hundreds of times. */
+export function evaluateStep({ left, ...step }: Step, about: Trait): readonly Verdict[] {
+  const after = { ...left, anatomy: applyChanges(left.anatomy, step.changes) };
+  return verdictsOn({ rows: rowsAbout(step.rows, about), found: left, after, plan: step.plan, choice: step.choice });
+}
+
+/** A choice and a further change, in an instrument as a plan leaves it. */
+export interface Step {
+  readonly rows: CheckRows;
+  readonly left: PlanState;
+  readonly plan: Plan;
+  readonly choice: Choice;
+  readonly changes: readonly Change[];
+}
+
+const narrowed = new WeakMap<CheckRows, Map<Trait, CheckRows>>();
+
+/** The same registries with the checks about one thing alone. */
+function rowsAbout(rows: CheckRows, about: Trait): CheckRows {
+  const known = narrowed.get(rows) ?? new Map<Trait, CheckRows>();
+  const some = known.get(about) ?? { ...rows, checks: rows.checks.filter((row) => row.about?.includes(about)) };
+  narrowed.set(rows, known.set(about, some));
+  return some;
 }
 
 /** A plan of this one choice. */

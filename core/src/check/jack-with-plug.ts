@@ -1,11 +1,11 @@
 import { isOfPart } from '../part/index.js';
 import { leaf, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
-import { gapInside } from '../shape/index.js';
+import { gapInsideOnce } from '../shape/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import type { Hole } from '../instrument/index.js';
-import { bodyLeaf, bodyOutline, depthAt, judged, known, placeLeaf, type PartSite, sure } from './site.js';
+import { bodyLeaf, bodyOf, depthAt, judged, known, placeLeaf, type PartSite, sure } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
 
@@ -28,10 +28,10 @@ function jackWithPlug(site: PartSite): readonly Verdict[] {
     ),
   );
   const swing = part.sizes.leafSwing;
-  const swung = swing ? bodyOutline(part, at, swing.value) : null;
+  const swung = swing ? bodyOf(part, at, swing.value) : null;
   if (!room || !swing || !swung) return [tip];
   const walls = regionOf(anatomy, room.cavity);
-  const gap = gapInside([swung], walls);
+  const gap = gapInsideOnce(swung, walls);
   return [
     tip,
     verdict(
@@ -41,7 +41,7 @@ function jackWithPlug(site: PartSite): readonly Verdict[] {
         op: 'geometry',
         label: 'bodyToWall',
         measure: 'inside',
-        a: [swung],
+        a: swung,
         b: walls,
         value: gap.clearance,
         allowances: [

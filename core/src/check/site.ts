@@ -2,8 +2,8 @@ import { placementOf, toBody, frameOfFace, type Anatomy, type Cavity, type Hole,
 import { leaf, type Dimension, type Leaf } from '../measure/index.js';
 import { isHardware, type Hardware, type SizeId } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
-import { bounds, circle, containsPoint, placePoint, type Outline, type Point } from '../shape/index.js';
-import type { HardwareChoice, Plan } from './choice.js';
+import { bounds, circle, containsPoint, placePoint, type Point, type Region } from '../shape/index.js';
+import { isHardwareChoice, type HardwareChoice, type Plan } from './choice.js';
 import type { PlanState } from './place.js';
 import type { CheckId, CheckRows } from './row.js';
 import { lackingVerdict, missingVerdict, verdict, type Lacking, type Verdict } from './verdict.js';
@@ -101,6 +101,23 @@ export function middleOfPlace(a: Anatomy, choice: Placed): Point {
   return middleOf(a, choice, find(a.holes), find(a.cavities), find(a.plates));
 }
 
+const middles = new WeakMap<PlanState, { readonly plan: Plan; readonly list: readonly Middle[] }>();
+
+/** A part of a plan that is no pickup, and where its middle lies in the body's frame. */
+export interface Middle {
+  readonly of: HardwareChoice;
+  readonly at: Point;
+}
+
+/** All of them, worked out once for the same state and plan: every one of them asks where the others are. */
+export function middlesOf(state: PlanState, plan: Plan): readonly Middle[] {
+  const known = middles.get(state);
+  if (known?.plan === plan) return known.list;
+  const list = plan.choices.filter(isHardwareChoice).map((of) => ({ of, at: middleOfPlace(state.anatomy, of) }));
+  middles.set(state, { plan, list });
+  return list;
+}
+
 /** The cavity behind a point of a face, for what hangs there; null where the wood is whole. The point is in the face's own frame. */
 export function cavityAt(a: Anatomy, face: Hole['face'], at: Point): Cavity | null {
   return roomAt(a, face, placePoint(at, placementOf(a, frameOfFace(face))), null)?.cavity ?? null;
@@ -163,14 +180,26 @@ export function widest(part: Hardware, sizes: readonly SizeId[]): { readonly siz
   }, null);
 }
 
-/** What of a part hangs in the room below: its body, round or square, round its middle; null while it is not known. */
-export function bodyOutline(part: Hardware, at: Point, more = 0): Outline | null {
-  const { body, bodyLength, bodyWidth } = part.sizes;
-  if (body) return circle(body.value + 2 * more, at);
+const bodies = new WeakMap<Hardware, Map<string, Region | null>>();
+
+/** A part that is dragged about is remembered at so many spots. */
+const MOST_SPOTS = 200;
+
+/** What of a part hangs in the room below: its body, round or square, round its middle; null while it is not known. The same part at the same spot is the very same region. */
+export function bodyOf(part: Hardware, at: Point, more = 0): Region | null {
+  const known = bodies.get(part) ?? new Map<string, Region | null>();
+  const key = `${at.x}|${at.y}|${more}`;
+  const body = known.get(key) ?? bodyOutline(part, at, more);
+  bodies.set(part, known.size < MOST_SPOTS ? known.set(key, body) : known);
+  return body;
+}
+
+function bodyOutline({ sizes: { body, bodyLength, bodyWidth } }: Hardware, at: Point, more: number): Region | null {
+  if (body) return [circle(body.value + 2 * more, at)];
   if (!bodyLength || !bodyWidth) return null;
   const [w, h] = [bodyWidth.value / 2 + more, bodyLength.value / 2 + more];
   const corner = (x: number, y: number) => ({ x: at.x + x, y: at.y + y, bulge: 0 });
-  return { vertices: [corner(-w, -h), corner(w, -h), corner(w, h), corner(-w, h)] };
+  return [{ vertices: [corner(-w, -h), corner(w, -h), corner(w, h), corner(-w, h)] }];
 }
 
 /** The limit of a body's edge, mm, and how it is known. */

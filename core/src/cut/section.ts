@@ -57,16 +57,20 @@ export function sectionAlong(anatomy: Anatomy, line: SectionLine, part: PartAt |
   const pieces: SectionPiece[] = [];
   const edge = anatomy.body.outline ? cut(anatomy.body.outline.outline) : [];
   for (const i of edge) pieces.push({ kind: 'body', id: 'body', set: null, face: 'top', ...i, top: 0, bottom: thickness });
-  const open = (kind: 'cavity' | 'hole', id: string, set: string | null, face: Face, depth: number, outline: Outline): void => {
-    const [top, bottom] = face === 'top' ? [0, depth] : [thickness - depth, thickness];
-    for (const i of cut(outline)) pieces.push({ kind, id, set, face, ...i, top, bottom });
+  const open = (of: Pick<SectionPiece, 'kind' | 'id' | 'set' | 'face'>, depth: number, outline: Outline): void => {
+    const [top, bottom] = of.face === 'top' ? [0, depth] : [thickness - depth, thickness];
+    for (const i of cut(outline)) pieces.push({ ...of, ...i, top, bottom });
   };
   for (const c of anatomy.cavities)
-    for (const p of c.levels) if (p.depth) open('cavity', `${c.id}/${p.id}`, p.set, c.face, p.depth.value, toBody(anatomy, c.frame, p.outline.outline));
+    for (const p of c.levels)
+      if (p.depth) {
+        const of = { kind: 'cavity', id: `${c.id}/${p.id}`, set: p.set, face: c.face } as const;
+        open(of, p.depth.value, toBody(anatomy, c.frame, p.outline.outline));
+      }
   for (const h of anatomy.holes) {
     const depth = h.through ? thickness : h.depth?.value;
     if (!h.diameter || depth === undefined || (h.face !== 'top' && h.face !== 'back')) continue;
-    open('hole', h.id, null, h.face, depth, toBody(anatomy, h.frame, circle(h.diameter.value, h.at)));
+    open({ kind: 'hole', id: h.id, set: null, face: h.face }, depth, toBody(anatomy, h.frame, circle(h.diameter.value, h.at)));
   }
   for (const plate of anatomy.plates) {
     const t = plate.thickness?.value ?? 0;

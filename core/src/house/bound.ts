@@ -14,9 +14,7 @@ export function boundChecks(house: House) {
   return {
     evaluatePlan: of(check.evaluatePlan),
     evaluateIn: of(check.evaluateIn),
-    evaluateStep: of(check.evaluateStep),
     evaluateChoice: of(check.evaluateChoice),
-    leftBy: of(check.leftBy),
     levelsCut: of(check.levelsCut),
     bestInRoute: of(check.bestInRoute),
     worksOf: of(check.worksOf),

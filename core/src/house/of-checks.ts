@@ -1,4 +1,4 @@
 import { boundChecks } from './bound.js';
 import { HOUSE } from './house.js';
 
-export const { bestInRoute, cuttingFor, evaluateChoice, evaluateIn, evaluatePlan, evaluateStep, leftBy, levelsCut, worksOf } = boundChecks(HOUSE);
+export const { bestInRoute, cuttingFor, evaluateChoice, evaluateIn, evaluatePlan, levelsCut, worksOf } = boundChecks(HOUSE);

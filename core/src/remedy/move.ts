@@ -24,14 +24,14 @@ export function move(g: HardwareGround): readonly Proposal<HardwareChoice>[] {
   const thinOnly = verdicts.every((v) => !isAbout(v, 'crowding') || v.class === 'well' || v.class === 'thin');
   if (!hole || !crowded(verdicts) || (choice.place.on === 'feature' && (thinOnly || !isInFace(hole.face)))) return [];
   const left = leftBy(g.rows, state, withChoice(g.plan, choice));
-  const no = quickNo(left, g.plan, site);
+  const no = quickNo(left, g.plan, site, FURTHEST);
   for (let far = STEP; far <= FURTHEST; far += STEP) {
     for (let i = 0; i < WAYS; i++) {
       const a = (2 * Math.PI * i) / WAYS;
       const at = { x: hole.at.x + far * Math.cos(a), y: hole.at.y + far * Math.sin(a) };
       if (no(at)) continue;
       const moved = movedTo(g, at);
-      const there = evaluateStep(g.rows, left, g.plan, moved, [toSpot(g, at)]);
+      const there = evaluateStep({ rows: g.rows, left, plan: g.plan, choice: moved, changes: [toSpot(g, at)] }, 'crowding');
       if (there.some((v) => isAbout(v, 'crowding')) && !crowded(there)) return [choice.place.on === 'face' ? newHole(g, moved, far) : drilledAnew(g, at, far)];
     }
   }

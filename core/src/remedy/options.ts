@@ -1,4 +1,4 @@
-import { bareChoice, evaluatePlan, withChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
+import { bareChoice, evaluateIn, evaluatePlan, withChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
 import { waysOf, type RemedyRows } from './choice-ways.js';
 import type { Proposal, WayOut } from './proposal.js';
 import type { OwnerRequest } from './score.js';
@@ -39,46 +39,58 @@ export function* optionsInTurn(rows: RemedyRows, state: PlanState, plan: Plan, c
   if (!kept) throw new RangeError('nothing to keep');
   const found = within(wayOf([kept]).choice);
   const option = (of: readonly Proposal[]): Option => workOut(wayOf(of), { rows, state, request, within, now, found, asked: choice.part });
-  const further = (o: Option): readonly Proposal[] => ways.proposals({ rows, state, plan, now: within(o.proposal.choice) }, choice, o.proposal.choice);
   const alone: Option[] = [];
   for (const p of proposals) {
     const o = option([p]);
     alone.push(o);
     yield { option: o, of: proposals.length };
   }
+  const tried = (of: readonly Proposal[]): Tried => {
+    const { choice: made } = wayOf(of);
+    return { of, choice: made, evaluation: evaluateIn(rows, state, withChoice(plan, made), made) };
+  };
+  const further = (t: Tried): readonly Proposal[] => ways.proposals({ rows, state, plan, now: t.evaluation }, choice, t.choice);
+  const first = alone.map(({ proposal, evaluation }): Tried => ({ of: proposal.of, choice: proposal.choice, evaluation }));
   let of = proposals.length;
-  for (const o of combined(alone, { option, further })) yield { option: o, of: ++of };
+  for (const together of solvedTogether(first, { tried, further })) yield { option: option(together), of: ++of };
 }
 
-const clashesOf = (o: Option): number => o.evaluation.verdicts.filter((v) => v.class === 'clashes').length;
+/** Some remedies put into a choice, and what is said of that choice then: all that the search for combinations asks. */
+interface Tried {
+  readonly of: readonly Proposal[];
+  readonly choice: Choice;
+  readonly evaluation: Evaluation;
+}
+
+const clashesOf = ({ evaluation }: Tried): number => evaluation.verdicts.filter((v) => v.class === 'clashes').length;
 const kindsOf = (of: readonly Proposal[]): readonly string[] => of.map((p) => p.kind);
 
 /**
  * What some remedies come to together, up to three: each is put to one that leaves a clash, as it sees things after that. A combination is told when it leaves none,
  * nothing of it can be spared, and every remedy in it left fewer than there were.
  */
-function* combined(
-  alone: readonly Option[],
-  ask: { readonly option: (of: readonly Proposal[]) => Option; readonly further: (o: Option) => readonly Proposal[] },
-): Generator<Option, void> {
-  const isSolved = (o: Option): boolean => clashesOf(o) === 0;
-  const solved = alone.filter(isSolved).map((o) => kindsOf(o.proposal.of));
-  const tried = new Set<string>();
-  let open = alone.filter((o) => !isSolved(o) && o.proposal.of.every((p) => p.excludes !== 'all'));
+function* solvedTogether(
+  alone: readonly Tried[],
+  ask: { readonly tried: (of: readonly Proposal[]) => Tried; readonly further: (t: Tried) => readonly Proposal[] },
+): Generator<readonly Proposal[]> {
+  const isSolved = (t: Tried): boolean => clashesOf(t) === 0;
+  const solved = alone.filter(isSolved).map((t) => kindsOf(t.of));
+  const seen = new Set<string>();
+  let open = alone.filter((t) => !isSolved(t) && t.of.every((p) => p.excludes !== 'all'));
   for (let n = 2; n <= MOST_TOGETHER; n++) {
-    const next: Option[] = [];
+    const next: Tried[] = [];
     for (const before of open)
       for (const p of ask.further(before)) {
-        const of = [...before.proposal.of, p];
+        const of = [...before.of, p];
         const kinds = kindsOf(of);
         const name = kinds.toSorted().join(' ');
-        if (tried.has(name) || solved.some((s) => s.every((k) => kinds.includes(k))) || !fitsBeside(p, before.proposal.of)) continue;
-        tried.add(name);
-        const o = ask.option(of);
-        if (isSolved(o)) {
+        if (seen.has(name) || solved.some((s) => s.every((k) => kinds.includes(k))) || !fitsBeside(p, before.of)) continue;
+        seen.add(name);
+        const t = ask.tried(of);
+        if (isSolved(t)) {
           solved.push(kinds);
-          yield o;
-        } else if (clashesOf(o) < clashesOf(before)) next.push(o);
+          yield of;
+        } else if (clashesOf(t) < clashesOf(before)) next.push(t);
       }
     open = next;
   }

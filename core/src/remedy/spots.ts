@@ -1,4 +1,4 @@
-import { bodyOutline, cavityAt, isHardwareChoice, siteOf, type Plan, type PlanState, type PartSite } from '../check/index.js';
+import { bodyOf, cavityAt, isHardwareChoice, siteOf, type Plan, type PlanState, type PartSite } from '../check/index.js';
 import { isOfPart } from '../part/index.js';
 import { toBody } from '../instrument/index.js';
 import { bounds, regionContains, type Point, type Region } from '../shape/index.js';
@@ -15,9 +15,9 @@ const POINTS = 8;
 
 /**
  * A quick no to spots of a face where a part cannot be well in any case: no cavity, or less than is wanted to another body, a hole, or a wall.
- * What is left over is judged in full.
+ * What is left over is judged in full. `furthest`: no spot is asked about that lies further from where its hole is now, mm.
  */
-export function quickNo(left: PlanState, plan: Plan, site: PartSite): (at: Point) => boolean {
+export function quickNo(left: PlanState, plan: Plan, site: PartSite, furthest: number): (at: Point) => boolean {
   const { hole, part } = site;
   const { anatomy } = left;
   const face = hole?.face ?? 'top';
@@ -29,11 +29,11 @@ export function quickNo(left: PlanState, plan: Plan, site: PartSite): (at: Point
     return s?.room && isOfPart(site.rows, s.part.kind, 'hangs') ? [{ at: s.at, cavity: s.room.cavity.id, radius: filled(s) }] : [];
   });
   const through = (part.sizes.bushing ?? part.sizes.outer)?.value ?? 0;
-  const holes = anatomy.holes.flatMap((h) =>
-    h.id !== hole?.id && h.face === face && h.condition !== 'plugged' && h.diameter ? [{ at: h.at, radius: h.diameter.value / 2 }] : [],
-  );
   const meets = (at: Point, radius: number, other: { readonly at: Point; readonly radius: number }): boolean =>
     Math.hypot(at.x - other.at.x, at.y - other.at.y) < radius + other.radius;
+  const holes = anatomy.holes
+    .flatMap((h) => (h.id !== hole?.id && h.face === face && h.condition !== 'plugged' && h.diameter ? [{ at: h.at, radius: h.diameter.value / 2 }] : []))
+    .filter((h) => !hole || meets(hole.at, furthest + through / 2 + minBesideHole, h));
   return (at) => {
     if (holes.some((h) => meets(at, through / 2 + minBesideHole, h))) return true;
     if (!hangs) return false;
@@ -48,8 +48,8 @@ export function quickNo(left: PlanState, plan: Plan, site: PartSite): (at: Point
 
 /** The radius of the circle round its middle that a body fills at least, mm; 0 while its size is not known. */
 function filled({ part, at }: PartSite): number {
-  const body = bodyOutline(part, at);
+  const body = bodyOf(part, at);
   if (!body) return 0;
-  const b = bounds([body]);
+  const b = bounds(body);
   return Math.min(b.maxX - b.minX, b.maxY - b.minY) / 2;
 }

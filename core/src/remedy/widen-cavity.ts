@@ -1,4 +1,4 @@
-import { bodyOutline, depthAt, PLANNED_SET } from '../check/index.js';
+import { bodyOf, depthAt, PLANNED_SET } from '../check/index.js';
 import { BODY_FRAME, type Level } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { priceOf, toBuy, trouble, type HardwareGround } from './hardware-ground.js';
@@ -12,7 +12,7 @@ export function widenCavity(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const tight = [trouble(g, 'bodyInRoom'), trouble(g, 'leafSwing')].flatMap((v) => (v ? [v] : []));
   const room = site?.room;
-  const body = site && bodyOutline(site.part, site.at);
+  const [body] = (site && bodyOf(site.part, site.at)) ?? [];
   if (!site || !room || !body || tight.length === 0 || room.cavity.frame !== BODY_FRAME) return [];
   const floor = depthAt(state.anatomy, room.cavity, site.at)?.depth;
   if (!floor) return [];

@@ -3,6 +3,8 @@ import { segmentsOf, type Outline, type Point } from './outline.js';
 
 /** Is the point inside the outline? By winding; arcs count exactly. A point on the edge may fall either way. */
 export function containsPoint(outline: Outline, p: Point): boolean {
+  const box = bounds([outline]);
+  if (p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY) return false;
   let winding = 0;
   for (const s of segmentsOf(outline)) {
     const ax = s.from.x - p.x;
@@ -22,10 +24,7 @@ export function containsPoint(outline: Outline, p: Point): boolean {
 
 /** Is the point inside any of the outlines? */
 export function regionContains(region: readonly Outline[], p: Point): boolean {
-  return region.some((o) => {
-    const box = bounds([o]);
-    return p.x >= box.minX && p.x <= box.maxX && p.y >= box.minY && p.y <= box.maxY && containsPoint(o, p);
-  });
+  return region.some((o) => containsPoint(o, p));
 }
 
 /** Which side of its chord a point is on. One on the chord counts as a hair further in x, then in y, as the chords' own rule has it. */

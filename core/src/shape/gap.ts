@@ -75,6 +75,8 @@ function signedGap(a: Region, b: Region, wantInside: boolean): Gap {
  * side of its box, which is never too little.
  */
 function holeWithin(outer: Region, inner: Region): Gap | null {
+  // what covers an island covers some of the outer edge: nearly always none of it, and the islands need not be looked for
+  if (outer.length < 2 || !regionBoundary(outer).some((s) => regionContains(inner, s.from))) return null;
   return holesOf(outer)
     .filter((h) => h.vertices.every((v) => regionContains(inner, v)))
     .map((h): Gap => {

@@ -8,6 +8,7 @@ export * from './distance.js';
 export * from './fit-arcs.js';
 export * from './flatten.js';
 export * from './gap.js';
+export * from './gap-once.js';
 export * from './geometry-working.js';
 export * from './holes.js';
 export * from './intersections.js';

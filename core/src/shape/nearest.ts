@@ -84,15 +84,15 @@ function boxesSquared(a: Float64Array, i: number, b: Float64Array, j: number): n
 /** The shortest way between two edges; the infinitely far one where either has no segment. */
 export function nearest(a: readonly Segment[], b: readonly Segment[]): Nearest {
   const [A, B] = [layOut(a), layOut(b)];
-  const best = { squared: Infinity, i: -1, j: -1 };
+  const best: Best = { A, B, squared: Infinity, i: -1, j: -1 };
   const [rows, columns] = [A.runs.length / 4, B.runs.length / 4];
   // the runs that lie nearest first: what they find rules most of the others out
   const first = nearestRuns(A.runs, B.runs);
   if (first < 0) return { distance: Infinity, a: { x: 0, y: 0 }, b: { x: 0, y: 0 } };
-  betweenRuns(A, Math.floor(first / columns), B, first % columns, best);
+  betweenRuns(best, Math.floor(first / columns), first % columns);
   for (let r = 0; r < rows && best.squared > 0; r++)
     for (let c = 0; c < columns && best.squared > 0; c++)
-      if (r * columns + c !== first && boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(A, r, B, c, best);
+      if (r * columns + c !== first && boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(best, r, c);
   return segmentToSegment(a[best.i] as Segment, b[best.j] as Segment);
 }
 
@@ -110,14 +110,18 @@ function nearestRuns(a: Float64Array, b: Float64Array): number {
   return found;
 }
 
+/** Of two edges laid out, the pair of segments that lies nearest so far. */
 interface Best {
+  readonly A: Laid;
+  readonly B: Laid;
   squared: number;
   i: number;
   j: number;
 }
 
 /** The pair of segments whose boxes lie nearest is looked at first: it rules most of the others out. */
-function betweenRuns(A: Laid, r: number, B: Laid, c: number, best: Best): void {
+function betweenRuns(best: Best, r: number, c: number): void {
+  const { A, B } = best;
   const endI = Math.min(A.of.length, (r + 1) * RUN);
   const endJ = Math.min(B.of.length, (c + 1) * RUN);
   let least = best.squared;
@@ -133,17 +137,18 @@ function betweenRuns(A: Laid, r: number, B: Laid, c: number, best: Best): void {
     }
   }
   if (firstI < 0) return;
-  look(A, firstI, B, firstJ, least, best);
+  look(best, firstI, firstJ, least);
   for (let i = r * RUN; i < endI && best.squared > 0; i++) {
     if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= best.squared) continue;
     for (let j = c * RUN; j < endJ && best.squared > 0; j++) {
       const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
-      if (apart < best.squared && !(i === firstI && j === firstJ)) look(A, i, B, j, apart, best);
+      if (apart < best.squared && !(i === firstI && j === firstJ)) look(best, i, j, apart);
     }
   }
 }
 
-function look(A: Laid, i: number, B: Laid, j: number, apart: number, best: Best): void {
+function look(best: Best, i: number, j: number, apart: number): void {
+  const { A, B } = best;
   const squared = apart === 0 ? meeting(A, i, B, j) : apartSquared(A.s, WIDE * i, B.s, WIDE * j, best.squared);
   if (squared >= best.squared) return;
   best.squared = squared;
@@ -242,7 +247,8 @@ export function nearSegments(s: Segment, edge: readonly Segment[]): readonly Seg
 
 /** How far a point is from an edge, mm. */
 export function distanceToEdge(edge: readonly Segment[], { x, y }: Point): number {
-  const { s, of, runs } = layOut(edge);
+  const laid = layOut(edge);
+  const { runs } = laid;
   let first = 0;
   let apart = Infinity;
   for (let r = 0; r < runs.length; r += 4) {
@@ -251,14 +257,14 @@ export function distanceToEdge(edge: readonly Segment[], { x, y }: Point): numbe
     apart = d;
     first = r;
   }
-  let least = inRun(s, of.length, first / 4, x, y, Infinity);
-  for (let r = 0; r < runs.length; r += 4) if (r !== first && boxSquared(runs, r, x, y) < least) least = inRun(s, of.length, r / 4, x, y, least);
+  let least = inRun(laid, first / 4, x, y, Infinity);
+  for (let r = 0; r < runs.length; r += 4) if (r !== first && boxSquared(runs, r, x, y) < least) least = inRun(laid, r / 4, x, y, least);
   return Math.sqrt(least);
 }
 
-function inRun(s: Float64Array, count: number, r: number, x: number, y: number, known: number): number {
+function inRun({ s, of }: Laid, r: number, x: number, y: number, known: number): number {
   let least = known;
-  const end = Math.min(count, (r + 1) * RUN);
+  const end = Math.min(of.length, (r + 1) * RUN);
   for (let i = r * RUN; i < end; i++) if (boxSquared(s, WIDE * i, x, y) < least) least = Math.min(least, pointSquared(s, WIDE * i, x, y));
   return least;
 }

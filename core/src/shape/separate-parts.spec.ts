@@ -36,6 +36,24 @@ describe('every part of a region', () => {
     expect(gapWhenInside([base, well(50, 0)], plate)!.clearance).toBeCloseTo(2, 6);
   });
 
+  it('leaves an island standing in a ring so thin that the boxes of its arcs say nothing', () => {
+    // two half rings of 59 and 60 across, the second drawn the other way round and a hair into the first; wood Ø 59 stands in the middle and a base of Ø 59.5 covers it
+    const half = (way: 1 | -1): Outline => ({
+      vertices: [
+        { x: -0.01 * way, y: -30, bulge: way },
+        { x: -0.01 * way, y: 30, bulge: 0 },
+        { x: -0.01 * way, y: 29.5, bulge: -way },
+        { x: -0.01 * way, y: -29.5, bulge: 0 },
+      ],
+    });
+    for (const ring of [
+      [half(1), half(-1)],
+      [half(-1), half(1)],
+    ])
+      expect(gapInside([circle(59.5)], ring).clearance).toBeLessThan(-29);
+    expect(gapInside([circle(59.5)], [circle(60)]).clearance).toBeCloseTo(0.25, 6);
+  });
+
   it('that lies inside a neighbour is found, and a neighbour that lies inside a part', () => {
     // a well of 6 in the middle of a pocket 56 × 76: its far side is 28 + 3 from the pocket's side
     const pocket = [roundedRectangle(56, 76, 0, { x: 0, y: -100 })];

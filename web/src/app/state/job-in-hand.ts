@@ -5,13 +5,8 @@ import { selectDecision, selectDecisions, selectJob, selectOwn, selectPlan, sele
 
 /** The job on the screen as its facts say it stands, but for the readings: those come while the work stays. */
 const selectJobFacts = createSelector(
-  selectWork,
-  selectDecisions,
-  selectPlan,
-  ledger.select,
-  selectJob,
-  selectOwn,
-  (w, decisions, plan, l, job, own): Omit<JobInHand, 'readings'> => ({
+  createSelector({ work: selectWork, decisions: selectDecisions, plan: selectPlan, ledger: ledger.select, job: selectJob, own: selectOwn }),
+  ({ work: w, decisions, plan, ledger: l, job, own }): Omit<JobInHand, 'readings'> => ({
     id: job?.id ?? '',
     plan,
     decisions,

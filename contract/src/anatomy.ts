@@ -178,6 +178,11 @@ const position = Joi.object<Loose<PickupPosition>, true>({
   plate: localId.required(),
   opening: localId.required(),
   at: point.required(),
+  turn: Joi.number().min(-90).max(90),
+  strings: Joi.array()
+    .items(count.min(1).max(12))
+    .length(2)
+    .custom((pair: readonly [number, number], helpers) => (pair[0] <= pair[1] ? pair : helpers.message({ custom: 'the first string comes before the last' }))),
   part: uuid.allow(null).required(),
   raised: dimension,
   trimmed,
@@ -189,6 +194,7 @@ const strings = Joi.object<Loose<Strings>, true>({
   count: count.min(4).max(12).required(),
   spreadAtNut: maybeDimension.required(),
   spreadAtSaddles: maybeDimension.required(),
+  courses: Joi.object({ apart: maybeDimension.required() }),
 });
 
 const neck = Joi.object<Loose<Neck>, true>({
@@ -248,6 +254,10 @@ export const anatomy = Joi.object<Loose<Anatomy>, true>({
     .max(200)
     .required(),
 }).custom((value: Anatomy, helpers) => {
+  const { count, courses } = value.strings;
+  if (courses && count % 2 !== 0) return helpers.message({ custom: `${count} strings do not lie in pairs` });
+  const over = value.positions.find((p) => p.strings && p.strings[1] > (courses ? count / 2 : count));
+  if (over) return helpers.message({ custom: `over ${over.name} lie strings that the instrument does not have` });
   const lost = danglingReference(value);
   if (lost) return helpers.message({ custom: `nothing in this document is called ${lost}` });
   const twice = doubleName(value);

@@ -167,6 +167,10 @@ describe('an instrument that has just arrived', () => {
     const a = startingAnatomy('bass');
     const twice = { ...a, holes: [...a.holes, { ...a.holes[0]!, id: 'bridge route' }] };
     expect(anatomy.validate(twice, OPTIONS).error?.message).toContain('two features are called bridge route');
+    const strung = { ...examples.anatomy, strings: { ...examples.anatomy.strings, count: 7, courses: { apart: null } } };
+    expect(anatomy.validate(strung, OPTIONS).error?.message).toContain('7 strings do not lie in pairs');
+    const beyond = { ...examples.anatomy, positions: examples.anatomy.positions.map((p) => ({ ...p, strings: [5, 7] })) };
+    expect(anatomy.validate(beyond, OPTIONS).error?.message).toContain('strings that the instrument does not have');
     const lost = { ...examples.anatomy, distances: [{ ...examples.anatomy.distances[0]!, to: { of: 'moon', side: 'low' } }] };
     expect(anatomy.validate(lost, OPTIONS).error?.message).toContain('moon');
   });

@@ -63,6 +63,12 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   fretEndsLumps: { is: 'Lumps of finish on the fret ends', remedy: 'Chip them off and smooth. Do not sand a lacquered edge.', exclude: 'A lifted fret.' },
   fretEndsBevel: { is: 'Some fret ends are sharp', remedy: 'Tape the fingerboard. File under the weight of the file alone.', exclude: 'A lifted fret.' },
   nutHigh: { is: 'High nut slots', remedy: 'Deepen the slots 0.01 mm at a time, sloping towards the tuners.', exclude: 'Finger pressure; a wrong relief.' },
+  zeroFretHigh: {
+    is: 'High zero fret',
+    remedy: 'Dress it a little at a time to the height of its neighbours, then crown it.',
+    exclude: 'Finger pressure; a wrong relief; slots that hold the string over the crown.',
+  },
+  zeroFretWorn: { is: 'Worn zero fret', remedy: 'Fit a new zero fret, or level all frets down to it.', exclude: 'A kinked string; a high first fret.' },
   nutLow: { is: 'Low nut slot', remedy: 'Fill the slot or shim the nut.', exclude: 'A kinked string.' },
   neckAngle: { is: 'Neck angle too flat', remedy: 'Fit a shim at the deep end of the neck pocket.', exclude: 'A bulged neck pocket; loose screws.' },
   overAngled: { is: 'Neck angle too steep', remedy: 'Fit a thinner shim.', exclude: 'A wrong bridge height.' },

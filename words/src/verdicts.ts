@@ -139,6 +139,7 @@ const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   plateThickness: 'thickness',
   spreadAtNut: 'string spread at the nut',
   spreadAtSaddles: 'string spread at the saddles',
+  courseApart: 'distance within a course',
   scaleLength: 'scale length',
   scaleLengthBass: 'bass scale length',
   nutToMouth: 'nut to the mouth of the neck pocket',

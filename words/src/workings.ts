@@ -24,7 +24,27 @@ const LABELS: Readonly<Record<string, string>> = {
   polesOff: 'pole offset from the strings',
   polesLeft: 'remaining',
   halfDifference: 'half of the difference',
-  difference: 'pole spacing less string spread',
+  poleBeside: 'pole less string',
+  poleAcross: 'pole from the centre line',
+  rowAcross: 'middle of the pole row from the centre line',
+  halfSpacing: 'half of the pole spacing',
+  halfTurned: 'half of it, turned with the pickup',
+  cosine: 'cosine of the turn',
+  stringAcross: 'string from the centre line',
+  shareOfSpread: 'share of the spread from the middle',
+  middlesSpread: 'spread of the middles of the courses',
+  courseApart: 'distance within a course',
+  halfCourse: 'half of a course',
+  half: 'half',
+  longerBy: 'bass scale less treble scale',
+  longerScale: 'longer scale of this string',
+  shareFromTreble: 'share of the strings from the highest',
+  ownScale: 'scale of this string',
+  nutFurther: 'its nut lies further out',
+  squareAt: 'share of the scale up to the square fret',
+  nutBehind: 'nut behind the zero fret',
+  slotToSaddle: 'nut slot to saddle',
+  scaleLengthBass: 'bass scale length',
   poleSpacing: 'pole spacing',
   spreadHere: 'string spread here',
   spreadAtNut: 'spread at the nut',
@@ -157,7 +177,7 @@ export interface WorkingLine {
   readonly basis: Leaf['basis'] | null;
 }
 
-const PURE = new Set(['shareOfScale', 'two', 'wireCount']);
+const PURE = new Set(['shareOfScale', 'two', 'half', 'wireCount', 'cosine', 'shareOfSpread', 'shareFromTreble', 'squareAt']);
 
 /** A working as lines from the result down to what it rests on. */
 export function workingLines(w: Working, unit: LengthUnit, depth = 0, sign: 1 | -1 | null = null): readonly WorkingLine[] {

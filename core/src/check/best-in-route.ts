@@ -1,4 +1,5 @@
-import { bestPlacement, type Placement, type Point, type Region } from '../shape/index.js';
+import { bestPlacement, placePoint, type Placement, type Point, type Region } from '../shape/index.js';
+import { lies } from '../instrument/index.js';
 import type { PickupChoice, Plan } from './choice.js';
 import { evaluateIn } from './evaluate.js';
 import type { CheckRows } from './row.js';
@@ -18,7 +19,7 @@ export function bestInRoute(rows: CheckRows, state: PlanState, plan: Plan, choic
   const place = placeOf({ ...state, anatomy: evaluateIn(rows, state, plan, choice).anatomy }, choice);
   const { part, position } = place;
   if (!part) return [];
-  const pivots: readonly Point[] = part.screws.at.map((p) => ({ x: p.x + position.at.x, y: p.y + position.at.y }));
+  const pivots: readonly Point[] = part.screws.at.map((p) => placePoint(p, lies(position)));
   return part.tiers.flatMap((tier): readonly BestInRoute[] => {
     if (tier.lowest.value <= 0) return [];
     const inner: Region = tier.shapes.map((s) => laid(s.outline, position));

@@ -1,5 +1,8 @@
 import { leaf, setting, sum, type Working } from '../measure/index.js';
+import { lies } from '../instrument/index.js';
+import { placePoint } from '../shape/index.js';
 import type { PlaceOfPart } from './place.js';
+import { stringsOver } from './strings-over.js';
 import { countVerdict, lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
 import { MM, YES_OR_NO, rowsOf } from './row.js';
@@ -22,7 +25,7 @@ function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Ver
     };
     const hard = setting('maxCoverHoleOffset', state.settings.maxCoverHoleOffset, 'maxCoverHoleOffset');
     const working = sum('coverHolesLeft', [1, hard], [-1, { op: 'abs', label: 'holesOff', of: half }]);
-    out.push(verdict('coverHoles', { feature, item: 'cover' }, working, 0, { x: position.at.x + part.poles.spacing.value / 2, y: position.at.y }));
+    out.push(verdict('coverHoles', { feature, item: 'cover' }, working, 0, placePoint({ x: part.poles.spacing.value / 2, y: 0 }, lies(position))));
   }
   if (choice.coverApart) {
     const subject = { feature, item: 'cover' };
@@ -31,8 +34,8 @@ function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Ver
     else out.push(countVerdict('coverGround', subject, part.coverGround === 'with the coil' ? 0 : 1, 1));
   }
   if (part.strings !== undefined) {
-    const off = Math.abs(part.strings - state.anatomy.strings.count);
-    out.push(countVerdict('stringCount', { feature, item: String(part.strings), against: String(state.anatomy.strings.count) }, off === 0 ? 1 : 0, 1));
+    const over = stringsOver(state.anatomy, position, part).length;
+    out.push(countVerdict('stringCount', { feature, item: String(part.strings), against: String(over) }, over === part.strings ? 1 : 0, 1));
   }
   return out;
 }

@@ -1,5 +1,5 @@
 import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Level } from '../instrument/index.js';
-import { placementOf, toBody } from '../instrument/index.js';
+import { lies, placementOf, toBody } from '../instrument/index.js';
 import { leaf, setting, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem, type Tool } from '../part/index.js';
@@ -93,7 +93,7 @@ export function regionOf(anatomy: Anatomy, cavity: Cavity, levels: readonly Leve
 
 /** A part's outline laid at its position. */
 export function laid(outline: Outline, position: PickupPosition): Outline {
-  return placeOutline(outline, { ...position.at, turn: 0 });
+  return placeOutline(outline, lies(position));
 }
 
 /** What an outline adds to the limits of a sum. */

@@ -6,7 +6,7 @@ import { seeded } from '../testing/random.js';
 import { lengthOf, pointAlong, sectionAlong, sectionDimensions, surfaceAlong, type SectionLine, type SectionPiece } from './index.js';
 
 const across: SectionLine = { from: { x: -160, y: 110 }, to: { x: 160, y: 110 } };
-const part = { pickup: boxPickup('small', 58, 22, 15), at: { x: 0, y: 110 } };
+const part = { pickup: boxPickup('small', 58, 22, 15), at: { x: 0, y: 110, turn: 0 } };
 const of = (pieces: readonly SectionPiece[], kind: SectionPiece['kind']): readonly SectionPiece[] => pieces.filter((p) => p.kind === kind);
 
 /** Whole instrument laid elsewhere in the plan. */

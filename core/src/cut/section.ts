@@ -25,7 +25,7 @@ export type Surface = readonly { readonly along: number; readonly z: number }[];
 /** A part where it sits. */
 export interface PartAt {
   readonly pickup: Pickup;
-  readonly at: Point;
+  readonly at: Placement;
 }
 
 /** Which way a section's ends point on the instrument. */
@@ -103,7 +103,6 @@ function alongX({ from, to }: SectionLine): Placement {
 const SPRING = 1.2;
 
 function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<typeof cutter>, wood: readonly SectionPiece[]): SectionPiece[] {
-  const here = { ...at, turn: 0 };
   const piece = (kind: SectionPiece['kind'], id: string, i: Interval, top: number, bottom: number): SectionPiece => ({
     kind,
     id,
@@ -117,7 +116,7 @@ function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<t
   const down = pickup.sizes?.travelDown?.value ?? 0;
   const tiers = pickup.tiers.flatMap((tier) =>
     tier.shapes
-      .flatMap((s) => [...cut(placeOutline(s.outline, here))])
+      .flatMap((s) => [...cut(placeOutline(s.outline, at))])
       .flatMap((i) => [
         piece('part', tier.id, i, tier.from, tier.lowest.value),
         ...(down > 0 ? [piece('travel', tier.id, i, tier.lowest.value, tier.lowest.value + down)] : []),
@@ -129,7 +128,7 @@ function partPieces({ pickup, at }: PartAt, line: SectionLine, cut: ReturnType<t
   const floorAt = (x: number): number =>
     Math.max(0, ...wood.filter((p) => p.kind === 'cavity' && p.face === 'top' && p.from < x && p.to > x).map((p) => p.bottom));
   const screws = pickup.screws.at.flatMap((p): SectionPiece[] => {
-    const middle = placePoint({ x: at.x + p.x, y: at.y + p.y }, alongX(line));
+    const middle = placePoint(placePoint(p, at), alongX(line));
     if (Math.abs(middle.y) >= half || middle.x < 0 || middle.x > lengthOf(line)) return [];
     const i = { from: middle.x - half, to: middle.x + half };
     const floor = floorAt(middle.x);

@@ -119,6 +119,10 @@ export interface PickupPosition {
   readonly plate: string;
   readonly opening: string;
   readonly at: Point;
+  /** How far it is turned about its middle, degrees; positive takes its treble end towards the bridge. Not there: square to the centre line. */
+  readonly turn?: number;
+  /** The first and the last of the strings that lie over it, 1 the highest; in courses they count as one. Not there: all of them. */
+  readonly strings?: readonly [number, number];
   readonly part: string | null;
   /** How much higher the part sits on a spacer or a taller ring, mm; not there: as it came. */
   readonly raised?: Dimension;
@@ -140,8 +144,11 @@ export interface Frame {
 
 export interface Strings {
   readonly count: number;
+  /** Between the outermost strings, square to the centre line. */
   readonly spreadAtNut: Dimension | null;
   readonly spreadAtSaddles: Dimension | null;
+  /** They lie in pairs, the two of a pair so far apart; not there: each by itself. */
+  readonly courses?: { readonly apart: Dimension | null };
 }
 
 export interface Neck {
@@ -164,7 +171,7 @@ export interface Neck {
   readonly angle?: Dimension | null;
   /** The board's top over the body's top at the joint; not there while nobody read it. A deeper pocket lowers it. */
   readonly jointHeight?: Dimension | null;
-  /** From the nut to the body's origin, where the centre line meets the pocket's mouth. */
+  /** From the nut (a zero fret's crown; on a fanned board the highest string's end) to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }
 

@@ -151,6 +151,7 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     { quantity: 'headstockThickness', feature: 'headstock' },
     { quantity: 'spreadAtNut', feature: 'strings' },
     { quantity: 'spreadAtSaddles', feature: 'strings' },
+    ...(a.strings.courses ? [{ quantity: 'courseApart' as const, feature: 'strings' }] : []),
   ];
   const seen = new Set<string>();
   return all.filter((t) => t.quantity in QUANTITIES && !seen.has(targetKey(t)) && seen.add(targetKey(t)));

@@ -23,6 +23,11 @@ const SINGLE = {
   headstockThickness: ['headstock', (a: Anatomy) => a.headstock.thickness, (a: Anatomy, d) => ({ ...a, headstock: { ...a.headstock, thickness: d } })],
   spreadAtNut: ['strings', (a: Anatomy) => a.strings.spreadAtNut, (a: Anatomy, d) => ({ ...a, strings: { ...a.strings, spreadAtNut: d } })],
   spreadAtSaddles: ['strings', (a: Anatomy) => a.strings.spreadAtSaddles, (a: Anatomy, d) => ({ ...a, strings: { ...a.strings, spreadAtSaddles: d } })],
+  courseApart: [
+    'strings',
+    (a: Anatomy) => a.strings.courses?.apart ?? null,
+    (a: Anatomy, d) => (a.strings.courses ? { ...a, strings: { ...a.strings, courses: { apart: d } } } : a),
+  ],
 } as const satisfies Partial<Record<QuantityId, readonly [string, (a: Anatomy) => Dimension | null, (a: Anatomy, d: Dimension | null) => Anatomy]>>;
 
 type SingleId = keyof typeof SINGLE;

@@ -3,7 +3,12 @@ import type { Neck } from './anatomy.js';
 
 /** From the nut (or the crown of a zero fret) to a fret, mm: S (1 − 2^(−n/12)) [law]. 635 mm, 12th: 317.5. */
 export function fretDistance(scale: number, fret: number): number {
-  return scale * (1 - Math.pow(2, -fret / 12));
+  return scale * shareOfScale(fret);
+}
+
+/** How much of its scale a string has gone at a fret: 1 − 2^(−n/12) [law]; the 12th: 0.5. */
+export function shareOfScale(fret: number): number {
+  return 1 - Math.pow(2, -fret / 12);
 }
 
 /** The scale length that two frets give, free of where the nut sits: (d13 − d1) / 0.47194 [law]. */

@@ -22,4 +22,4 @@ export * from './solve-positions.js';
 export * from './snap.js';
 export * from './starting-kind.js';
 export * from './stretch.js';
-export * from './strings-at.js';
+export * from './string-across.js';

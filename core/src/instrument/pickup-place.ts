@@ -1,5 +1,6 @@
-import { bounds, containsPoint, roundedRectangle } from '../shape/index.js';
-import type { Anatomy, Cavity, Opening } from './anatomy.js';
+import { bounds, containsPoint, roundedRectangle, type Placement } from '../shape/index.js';
+import { amongStrings } from './string-across.js';
+import type { Anatomy, Cavity, Opening, PickupPosition, Strings } from './anatomy.js';
 import { boundsOf, featureOf } from './feature.js';
 import { placementOf, toBody } from './frame.js';
 
@@ -7,6 +8,11 @@ import { placementOf, toBody } from './frame.js';
 export function cavityOf(a: Anatomy, { position }: { readonly position: string }): Cavity | null {
   const place = a.positions.find((p) => p.id === position);
   return a.cavities.find((c) => c.id === place?.cavity) ?? null;
+}
+
+/** Where a pickup lies in the body's frame. */
+export function lies({ at, turn = 0 }: Pick<PickupPosition, 'at' | 'turn'>): Placement {
+  return { ...at, turn };
 }
 
 /** An opening that nobody measured: a full-width cover's window with half its usual range, mm [memory: docs/trade/instrument.md, starting kinds]. */
@@ -45,6 +51,30 @@ export function placePickup(a: Anatomy, cavity: string, plate: string, id: strin
     cavities: a.cavities.map((c) => (c.id === cavity ? { ...c, hiddenBy: c.hiddenBy ?? plate } : c)),
     positions: [...a.positions, { id, name, cavity, plate, opening: opening.id, at, part: null }],
   };
+}
+
+/**
+ * How far a pickup place is turned about its middle, degrees, and which strings lie over it; null: all. Throws RangeError when it is not there.
+ */
+export function describePickupPlace(
+  a: Anatomy,
+  id: string,
+  { turn, strings }: { readonly turn: number; readonly strings: readonly [number, number] | null },
+): Anatomy {
+  if (!a.positions.some((p) => p.id === id)) throw new RangeError(`nothing here is called ${id}`);
+  const told = (p: PickupPosition): PickupPosition => (strings ? { ...p, turn, strings } : { ...underAll(p), turn });
+  return { ...a, positions: a.positions.map((p) => (p.id === id ? told(p) : p)) };
+}
+
+/** Other strings on an instrument; a pickup place that lay under strings that are no more lies under all. */
+export function describeStrings(a: Anatomy, strings: Strings): Anatomy {
+  const n = amongStrings(strings, true).length;
+  return { ...a, strings, positions: a.positions.map((p) => (p.strings && p.strings[1] > n ? underAll(p) : p)) };
+}
+
+function underAll(p: PickupPosition): PickupPosition {
+  const { strings, ...rest } = p;
+  return strings ? rest : p;
 }
 
 function middleOf(a: Anatomy, frame: string, o: Opening): { readonly x: number; readonly y: number } {

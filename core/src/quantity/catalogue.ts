@@ -17,6 +17,7 @@ export type QuantityId =
   | 'plateThickness'
   | 'spreadAtNut'
   | 'spreadAtSaddles'
+  | 'courseApart'
   | 'scaleLength'
   | 'scaleLengthBass'
   | 'nutToMouth'
@@ -43,6 +44,7 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   plateThickness: mm('plateThickness', 0.2, 20),
   spreadAtNut: mm('spreadAtNut', 15, 120),
   spreadAtSaddles: mm('spreadAtSaddles', 20, 200),
+  courseApart: mm('courseApart', 0.5, 6),
   scaleLength: mm('scaleLength', 250, 1100),
   scaleLengthBass: mm('scaleLengthBass', 250, 1100),
   nutToMouth: mm('nutToMouth', 100, 900),

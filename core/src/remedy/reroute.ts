@@ -1,4 +1,5 @@
 import type { PickupChoice } from '../check/index.js';
+import { lies } from '../instrument/index.js';
 import { constant } from '../measure/index.js';
 import { pickupIn, smallestCutter } from '../part/index.js';
 import type { PickupGround } from './pickup-ground.js';
@@ -19,7 +20,7 @@ export function reroute({ state, choice }: PickupGround): readonly Proposal<Pick
   if (!position || !part || cutter === null) return [];
   const levels = choice.route?.levels ?? routeForPart(part, cutter, state.settings);
   if (levels.length === 0) return [];
-  const route = choice.route ?? { at: { ...position.at, turn: 0 }, levels };
+  const route = choice.route ?? { at: lies(position), levels };
   return [
     {
       id: `reroute/${part.id}`,

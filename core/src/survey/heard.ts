@@ -19,7 +19,7 @@ export interface Heard {
 
 /** What is asked while it is played: first what every instrument has, then what is electrical [trade: docs/trade/survey.md, heard while played]. */
 export const HEARD: readonly Heard[] = [
-  { rule: 'buzzOpen', symptom: 'buzz on open strings only', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutLow'] },
+  { rule: 'buzzOpen', symptom: 'buzz on open strings only', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutLow', 'zeroFretWorn'] },
   {
     rule: 'buzzLowFrets',
     symptom: 'buzz at frets 1 to 5',
@@ -46,8 +46,8 @@ export const HEARD: readonly Heard[] = [
   },
   { rule: 'bodyBuzz', symptom: 'buzz at one pitch on any string', on: 'acoustic', severity: 'put right', judgedAt: null, causes: [] },
   { rule: 'sitar', symptom: 'sitar tone on an open string', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: [] },
-  { rule: 'sourFirst', symptom: 'sour first-position chords', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutHigh'] },
-  { rule: 'allSharp', symptom: 'all fretted notes sharp alike', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutHigh'] },
+  { rule: 'sourFirst', symptom: 'sour first-position chords', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutHigh', 'zeroFretHigh'] },
+  { rule: 'allSharp', symptom: 'all fretted notes sharp alike', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: ['nutHigh', 'zeroFretHigh'] },
   { rule: 'stringSlips', symptom: 'first string slips off', on: 'every', severity: 'put right', judgedAt: null, causes: ['neckShifted', 'edgeNarrow'] },
   { rule: 'sharpAfterBend', symptom: 'sharp after a bend or dive', on: 'every', severity: 'put right', judgedAt: 'nutGap', causes: [] },
   { rule: 'flatAfterBend', symptom: 'flat after a bend', on: 'every', severity: 'put right', judgedAt: null, causes: ['tunersLoose', 'jointOpen'] },

@@ -19,6 +19,8 @@ export type RuleId =
   | 'fretEndsBevel'
   | 'nutHigh'
   | 'nutLow'
+  | 'zeroFretHigh'
+  | 'zeroFretWorn'
   | 'neckAngle'
   | 'overAngled'
   | 'saddleAtEnd'

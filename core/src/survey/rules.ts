@@ -24,6 +24,7 @@ const and = (a: (s: StateOf) => readonly StateReading[], b: (s: StateOf) => read
   const [x, y] = [a(s), b(s)];
   return x.length > 0 && y.length > 0 ? [...x, ...y] : [];
 };
+const zeroFret = (s: StateOf): boolean => s.surveyed.anatomy.neck.zeroFret;
 const acoustic = (s: StateOf): boolean => familyOf(s.surveyed.kind) === 'acoustic';
 
 /** More high frets than this are levelled all together [memory]. */
@@ -109,8 +110,10 @@ export const RULES: readonly Rule[] = [
   rule('fretEndsDry', 'put right', 'fretEnds', answered('fretEnds', 2), 'roomDry'),
   rule('fretEndsLumps', 'put right', 'fretEnds', answered('fretEnds', 1)),
   rule('fretEndsBevel', 'put right', 'fretEnds', answered('fretEnds', 3)),
-  rule('nutHigh', 'put right', 'nutGap', high('nutGap')),
-  rule('nutLow', 'put right', 'nutGap', low('nutGap')),
+  rule('nutHigh', 'put right', 'nutGap', (s) => (zeroFret(s) ? [] : high('nutGap')(s))),
+  rule('nutLow', 'put right', 'nutGap', (s) => (zeroFret(s) ? [] : low('nutGap')(s))),
+  rule('zeroFretHigh', 'put right', 'nutGap', (s) => (zeroFret(s) ? high('nutGap')(s) : [])),
+  rule('zeroFretWorn', 'put right', 'nutGap', (s) => (zeroFret(s) ? low('nutGap')(s) : [])),
   rule(
     'neckReset',
     'put right',
@@ -127,13 +130,22 @@ export const RULES: readonly Rule[] = [
   rule('neckAngle', 'put right', 'action', and(high('action'), low('saddleTravel')), 'reliefHigh', 'jointOpen'),
   rule('overAngled', 'put right', 'action', and(low('action'), high('saddleTravel'))),
   rule('saddleAtEnd', 'watch', 'saddleTravel', (s) => [...low('saddleTravel')(s), ...high('saddleTravel')(s)], 'neckAngle', 'overAngled'),
-  rule('actionHigh', 'put right', 'action', high('action'), 'reliefHigh', 'neckAngle', 'neckReset', 'nutHigh'),
+  rule('actionHigh', 'put right', 'action', high('action'), 'reliefHigh', 'neckAngle', 'neckReset', 'nutHigh', 'zeroFretHigh'),
   rule('actionLow', 'put right', 'action', low('action'), 'backBow', 'reliefLow', 'overAngled', 'topSunken'),
   rule('neckShifted', 'put right', null, shifted, 'jointOpen'),
   rule('edgeNarrow', 'watch', null, low('edgeGap'), 'neckShifted'),
   rule('pickupNear', 'put right', 'pickupHeight', low('pickupHeight')),
   rule('pickupFar', 'watch', 'pickupHeight', high('pickupHeight')),
-  rule('intonationOff', 'put right', 'intonation', (s) => [...low('intonation')(s), ...high('intonation')(s)], 'nutHigh', 'actionHigh', 'reliefHigh'),
+  rule(
+    'intonationOff',
+    'put right',
+    'intonation',
+    (s) => [...low('intonation')(s), ...high('intonation')(s)],
+    'nutHigh',
+    'zeroFretHigh',
+    'actionHigh',
+    'reliefHigh',
+  ),
   rule(
     'coilOpen',
     'put right',

@@ -22,6 +22,9 @@ import { RULES } from './rules.js';
 const electric: Surveyed = { anatomy: plainAnatomy(), kind: 'bolt-on solid', fitted: [] };
 const of = (kind: StartingKind): Surveyed => ({ anatomy: startingAnatomy(kind), kind, fitted: [] });
 
+/** With a zero fret on which the strings rest, not in the nut's slots. */
+const zeroFretted: Surveyed = { ...electric, anatomy: { ...electric.anatomy, neck: { ...electric.anatomy.neck, zeroFret: true } } };
+
 /** With a tremolo and a battery. */
 const full: Surveyed = { ...electric, fitted: ['tremolo', 'active'] };
 
@@ -189,6 +192,8 @@ describe('findings', () => {
     fretEndsBevel: [electric, reading('fretEnds', 'neck', 3)],
     nutHigh: [electric, reading('nutGap', 'string 1', 0.3)],
     nutLow: [electric, reading('nutGap', 'string 1', 0)],
+    zeroFretHigh: [zeroFretted, reading('nutGap', 'string 1', 0.3)],
+    zeroFretWorn: [zeroFretted, reading('nutGap', 'string 1', 0)],
     neckAngle: [electric, ...action(2.4), reading('saddleTravel', 'string 1', 2)],
     overAngled: [electric, ...action(0.9), reading('saddleTravel', 'string 1', 98)],
     saddleAtEnd: [electric, reading('saddleTravel', 'string 1', 2)],
@@ -233,6 +238,10 @@ describe('findings', () => {
       expect(rules(s)).not.toContain(id as RuleId);
     });
   }
+
+  it('do not blame the slots of a nut on which no string rests', () => {
+    for (const gap of [0, 0.4]) expect(rules(zeroFretted, reading('nutGap', 'string 1', gap)).filter((r) => r === 'nutHigh' || r === 'nutLow')).toEqual([]);
+  });
 
   it('name every rule once, and causes that are rules', () => {
     expect(RULES.map((r) => r.id).sort()).toEqual(Object.keys(CASES).sort() as RuleId[]);

@@ -1,5 +1,5 @@
 import { actsOfChoice, type Choice, isCutChoice, isPickupChoice, isPlaced, type PlacedChoice } from '@rinnovo/core/check';
-import { boundsOf, featureOf, frameOfFace, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
+import { boundsOf, featureOf, frameOfFace, lies, placementOf, toBody, type Anatomy } from '@rinnovo/core/instrument';
 import { isPickup, pickupIn, type Part, type Shelf } from '@rinnovo/core/part';
 import { bounds, circle, moveOutline, placePoint, roundedRectangle, type Outline, type Point, pathData } from '@rinnovo/core/shape';
 import { drawPart, frameRound, UNKNOWN_HOLE, type DrawnPath, type Frame } from './drawing';
@@ -19,7 +19,7 @@ export function pointOfPlace(a: Anatomy, { place }: Pick<PlacedChoice, 'place'>)
 
 /** What a part shows from above, round its own middle: what hides the hole full, what is under the face dashed. */
 export function drawHardware(part: Part): readonly DrawnPath[] {
-  if (isPickup(part)) return drawPart(part, { x: 0, y: 0 });
+  if (isPickup(part)) return drawPart(part, { x: 0, y: 0, turn: 0 });
   const mm = (id: keyof typeof part.sizes): number | undefined => part.sizes[id]?.value;
   const path = (id: string, outline: Outline, kind: DrawnPath['kind']): DrawnPath => ({ id, kind, d: pathData(outline), title: `${part.name}: ${id}` });
   const out: DrawnPath[] = [];
@@ -43,7 +43,7 @@ export function drawChosen(a: Anatomy, choices: readonly Choice[], shelf: Shelf)
     if (isPickupChoice(c)) {
       const part = pickupIn(shelf, c.part);
       const position = a.positions.find((p) => p.id === c.position);
-      return part && position ? drawPart(part, position.at).map(named) : [];
+      return part && position ? drawPart(part, lies(position)).map(named) : [];
     }
     const part = shelf[c.part ?? ''];
     if (!part || isPickup(part) || !isPlaced(c)) return [];

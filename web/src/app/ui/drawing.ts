@@ -1,7 +1,19 @@
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
-import { fretLine, HEADSTOCK_FRAME, NECK_FRAME, placementOf, SEEN_HOLES, stringsAt, toBody, type Anatomy, type Face } from '@rinnovo/core/instrument';
+import {
+  BEHIND_ZERO_FRET,
+  fretLine,
+  HEADSTOCK_FRAME,
+  lies,
+  NECK_FRAME,
+  placementOf,
+  SEEN_HOLES,
+  stringsAt,
+  toBody,
+  type Anatomy,
+  type Face,
+} from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
-import { circle, placeOutline, placePoint, bounds, type Outline, type Point, pathData } from '@rinnovo/core/shape';
+import { circle, placeOutline, placePoint, bounds, type Outline, type Placement, type Point, pathData } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
 
 /** How a line is drawn: by the conventions of technical drawing, not by colour alone. */
@@ -93,11 +105,15 @@ function drawBoard(a: Anatomy): readonly DrawnPath[] {
   const nut = fretLine(a.neck, 0);
   const end = fretLine(a.neck, a.neck.frets);
   if (!nut || !end || !a.neck.nutToMouth) return [];
-  const corners = [nut[0], nut[1], end[1], end[0]].map((p) => placePoint(p, placementOf(a, NECK_FRAME)));
+  // with a zero fret the board reaches to the nut behind it
+  const behind = a.neck.zeroFret ? BEHIND_ZERO_FRET : 0;
+  const corners = [{ ...nut[0], y: nut[0].y - behind }, { ...nut[1], y: nut[1].y - behind }, end[1], end[0]].map((p) =>
+    placePoint(p, placementOf(a, NECK_FRAME)),
+  );
   const board: DrawnPath = { id: 'neck', kind: 'board', d: `M${corners.map((p) => `${p.x} ${p.y}`).join('L')}Z`, title: 'Fingerboard' };
-  const frets = Array.from({ length: a.neck.frets }, (_, i) => i + 1).flatMap((n): DrawnPath[] => {
+  const frets = Array.from({ length: a.neck.frets + (a.neck.zeroFret ? 1 : 0) }, (_, i) => i + (a.neck.zeroFret ? 0 : 1)).flatMap((n): DrawnPath[] => {
     const d = line(n);
-    return d === null ? [] : [{ id: `fret ${n}`, kind: 'fret', d, title: `Fret ${n}` }];
+    return d === null ? [] : [{ id: `fret ${n}`, kind: 'fret', d, title: n === 0 ? 'Zero fret' : `Fret ${n}` }];
   });
   return [board, ...frets];
 }
@@ -132,12 +148,12 @@ export function drawBores(centres: readonly Point[], diameter: number): readonly
 }
 
 /** A part's outlines at its position. */
-export function drawPart(part: Pickup, at: Point): readonly DrawnPath[] {
+export function drawPart(part: Pickup, at: Placement): readonly DrawnPath[] {
   return part.tiers.flatMap((tier) =>
     tier.shapes.map((s, i) => ({
       id: `${tier.id} ${i}`,
       kind: 'part' as const,
-      d: pathData(placeOutline(s.outline, { ...at, turn: 0 })),
+      d: pathData(placeOutline(s.outline, at)),
       title: `${part.name}: ${tier.id}`,
     })),
   );
@@ -151,7 +167,7 @@ export function drawPlace(a: Anatomy, place: Pick<PickupChoice, 'position' | 'in
     plates: a.plates.map((p) => ({ ...p, openings: p.openings.map((o) => (o.insert ? { ...o, insert: { ...o.insert, fitted } } : o)) })),
   };
   const position = a.positions.find((p) => p.id === place.position);
-  return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, position.at) : [])];
+  return [...drawAnatomy(shown, 'top'), ...(part && position ? drawPart(part, lies(position)) : [])];
 }
 
 /** A rectangle to look at, mm. */

@@ -6,7 +6,7 @@ import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
 import { Store } from '@ngrx/store';
-import { dimensionAt, withDimension, type Anatomy, type FeatureOutline, seenSide } from '@rinnovo/core/instrument';
+import { describeStrings, dimensionAt, withDimension, type Anatomy, type FeatureOutline, seenSide, type Strings } from '@rinnovo/core/instrument';
 import { isMeasured } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
@@ -16,6 +16,7 @@ import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldText } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
+import { typedAngle } from './typed-angle';
 
 /** Limit of a size that was typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
 const STATED_LIMIT = 0.25;
@@ -36,10 +37,18 @@ const TARGETS: readonly Target[] = [
   { quantity: 'neckThickness', feature: 'neck', part: 'twelfth' },
   { quantity: 'spreadAtNut', feature: 'strings' },
   { quantity: 'spreadAtSaddles', feature: 'strings' },
+  { quantity: 'courseApart', feature: 'strings' },
   { quantity: 'bodyThickness', feature: 'body' },
   { quantity: 'carveHeight', feature: 'body' },
   { quantity: 'headstockThickness', feature: 'headstock' },
 ];
+
+/** So many strings can lie in pairs. */
+const canPair = (count: number): boolean => count >= 8 && count % 2 === 0;
+
+function inCourses({ courses, ...strings }: Strings, on: boolean): Strings {
+  return on ? { ...strings, courses: courses ?? { apart: null } } : strings;
+}
 
 /** Body, neck and strings: what an instrument has one of. What a tool read is changed by another reading only. */
 @Component({
@@ -72,6 +81,7 @@ export class BuildForm {
 
   protected readonly fields = computed(() =>
     TARGETS.flatMap((target) => {
+      if (target.quantity === 'courseApart' && !this.anatomy().strings.courses) return [];
       const found = dimensionAt(this.anatomy(), target);
       const d = found.exists ? found.dimension : null;
       if (d && isMeasured(d) && d.basis.kind === 'readings') return [];
@@ -98,11 +108,8 @@ export class BuildForm {
     return a ? String(Math.round(a.value * 100) / 100) : '';
   });
   protected readonly angle = linkedSignal(() => this.angleHeld());
-  private readonly angleTyped = computed(() => (this.angle().trim() === '' ? null : Number(this.angle().trim().replace(',', '.').replace(/°$/, ''))));
-  protected readonly angleProblem = computed(() => {
-    const typed = this.angleTyped();
-    return typed === null || Math.abs(typed) <= STEEPEST ? null : `Type an angle in degrees, −${STEEPEST} to ${STEEPEST}`;
-  });
+  private readonly angleTyped = computed(() => typedAngle(this.angle(), STEEPEST));
+  protected readonly angleProblem = computed(() => this.angleTyped().problem);
 
   protected typed(event: Event): string {
     return (event.target as HTMLInputElement).value;
@@ -123,7 +130,7 @@ export class BuildForm {
       a = withDimension(a, f.target, value === null ? null : { value, limit: STATED_LIMIT, basis: { kind: 'stated' } });
     }
     if (this.angleProblem() !== null) return;
-    const angle = this.angleTyped();
+    const angle = this.angleTyped().value;
     if (this.angle() !== this.angleHeld())
       a = { ...a, neck: { ...a.neck, angle: angle === null ? null : { value: angle, limit: ANGLE_LIMIT, basis: { kind: 'stated' } } } };
     this.changed.emit(a);
@@ -134,7 +141,18 @@ export class BuildForm {
   }
 
   protected strings(count: number): void {
-    this.alter({ strings: { ...this.anatomy().strings, count } });
+    const { strings } = this.anatomy();
+    this.stringed(inCourses({ ...strings, count }, strings.courses !== undefined && canPair(count)));
+  }
+
+  protected readonly paired = computed(() => canPair(this.anatomy().strings.count));
+
+  protected courses(on: boolean): void {
+    this.stringed(inCourses(this.anatomy().strings, on));
+  }
+
+  private stringed(strings: Strings): void {
+    this.changed.emit(describeStrings(this.anatomy(), strings));
   }
 
   protected neck(change: Partial<Anatomy['neck']>): void {

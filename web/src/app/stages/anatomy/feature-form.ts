@@ -40,6 +40,7 @@ import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from '../../ui/number-fields';
+import { PickupPlace } from './pickup-place';
 import { PlateParts } from './plate-parts';
 import { sameTexts } from '../../ui/same-texts';
 
@@ -49,7 +50,7 @@ const STATED_LIMIT = 0.25;
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
 @Component({
   selector: 'rn-feature-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField, PlateParts],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField, PickupPlace, PlateParts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './feature-form.html',
   styleUrl: './feature-form.scss',
@@ -189,6 +190,9 @@ export class FeatureForm {
     if (f?.kind !== 'cavity' || f.of.kind !== 'route' || a.positions.some((p) => p.cavity === f.id)) return null;
     return a.plates.filter((p) => p.face === f.of.face).map((p) => ({ id: p.id, name: p.name }));
   });
+
+  /** The pickup place that hangs in this route. */
+  protected readonly pickupPlace = computed(() => this.anatomy().positions.find((p) => p.cavity === this.id()) ?? null);
 
   protected hang(plate: string): void {
     const f = this.feature();

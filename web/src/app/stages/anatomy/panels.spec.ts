@@ -1,10 +1,13 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { MatSelect } from '@angular/material/select';
+import { By } from '@angular/platform-browser';
 import { Store } from '@ngrx/store';
 import { boundsOf, featureOf, moveFeature, type Anatomy } from '@rinnovo/core/instrument';
 import { anatomy } from '../../../testing/fixture';
 import { button, host, jobOnScreen, settle } from '../../../testing/job';
 import { viewActions } from '../../state/view.feature';
 import { BuildForm } from './build-form';
+import { PickupPlace } from './pickup-place';
 import { DistancePanel } from './distance-panel';
 import { HistoryPanel } from './history-panel';
 
@@ -129,6 +132,32 @@ describe('the history of an instrument', () => {
   });
 });
 
+describe('a pickup in its place', () => {
+  it('is turned, and lies under some of the strings', async () => {
+    const fixture = TestBed.createComponent(PickupPlace);
+    const [place] = anatomy.positions;
+    fixture.componentRef.setInput('anatomy', anatomy);
+    fixture.componentRef.setInput('place', place);
+    let changed: Anatomy | null = null;
+    fixture.componentInstance.changed.subscribe((a) => (changed = a));
+    await fixture.whenStable();
+    const input = host(fixture).querySelector<HTMLInputElement>('[data-field=turn]')!;
+    const type = async (text: string): Promise<void> => {
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+      input.dispatchEvent(new Event('change'));
+      await fixture.whenStable();
+    };
+    await type('crooked');
+    expect(changed).toBeNull();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type an angle in degrees');
+    await type('−7,5');
+    expect((changed as Anatomy | null)!.positions[0]!.turn).toBe(-7.5);
+    fixture.debugElement.query(By.directive(MatSelect)).triggerEventHandler('valueChange', '3 4');
+    expect((changed as Anatomy | null)!.positions[0]!.strings).toEqual([3, 4]);
+  });
+});
+
 describe('the build of an instrument', () => {
   it('is stated by number, emptied where nobody knows, and keeps what a tool read out of reach', async () => {
     jobOnScreen();
@@ -174,6 +203,27 @@ describe('the build of an instrument', () => {
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     expect(changed).toBeNull();
     expect(host(fixture).querySelector('[data-field=nutWidth] [role=alert]')!.textContent).toContain('out of range');
+  });
+
+  it('puts twelve strings in courses, and takes them out where they no longer pair', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(BuildForm);
+    const twelve = { ...anatomy, strings: { ...anatomy.strings, count: 12 } };
+    fixture.componentRef.setInput('anatomy', anatomy);
+    await fixture.whenStable();
+    expect(host(fixture).textContent).not.toContain('in courses');
+    fixture.componentRef.setInput('anatomy', twelve);
+    let changed: Anatomy | null = null;
+    fixture.componentInstance.changed.subscribe((a) => (changed = a));
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('mat-slide-toggle button')!.click();
+    const paired = changed as Anatomy | null;
+    expect(paired!.strings.courses).toEqual({ apart: null });
+    fixture.componentRef.setInput('anatomy', paired);
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-field=courseApart]')).not.toBeNull();
+    fixture.debugElement.query(By.directive(MatSelect)).triggerEventHandler('valueChange', 7);
+    expect((changed as Anatomy | null)!.strings.courses).toBeUndefined();
   });
 
   it('leaves what is being typed alone when the saved revision comes back', async () => {

@@ -5,6 +5,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { alongPart, lengthOf, lineAsSeen, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
+import { lies } from '@rinnovo/core/instrument';
 import { pickupIn, smallestCutter, USUAL_CUTTER } from '@rinnovo/core/part';
 import type { Placement } from '@rinnovo/core/shape';
 import { bounds, placeOutline } from '@rinnovo/core/shape';
@@ -147,7 +148,7 @@ export class CutPage {
     const after = this.resting()?.result.anatomy;
     const position = after?.positions.find((p) => p.id === this.positionId());
     const pickup = this.pickup();
-    return after && position ? sectionAlong(after, this.seenLine().line, pickup ? { pickup, at: position.at } : null) : [];
+    return after && position ? sectionAlong(after, this.seenLine().line, pickup ? { pickup, at: lies(position) } : null) : [];
   });
   protected readonly surface = computed(() => {
     const after = this.resting()?.result.anatomy;
@@ -214,7 +215,7 @@ export class CutPage {
     const position = a?.positions.find((p) => p.id === plan?.position);
     if (!plan || !part || !position) return;
     const { settings } = this;
-    const made = alongPart(part, { ...position.at, turn: 0 }, settings().routeSide, smallestCutter(this.tools()) ?? USUAL_CUTTER, settings());
+    const made = alongPart(part, lies(position), settings().routeSide, smallestCutter(this.tools()) ?? USUAL_CUTTER, settings());
     if ('route' in made) this.reroute(made.route);
     else this.problem.set(routeProblemText(made.problem));
   }

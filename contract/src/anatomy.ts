@@ -41,6 +41,7 @@ export const level = Joi.object<Loose<Level>, true>({
   set: localId.required(),
   outline: featureOutline.required(),
   depth: maybeDimension.required(),
+  fall: maybeDimension,
   bored: Joi.boolean().required(),
 });
 

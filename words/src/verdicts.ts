@@ -134,6 +134,7 @@ function cornerText({ ofPart, ofRoute, most }: Corner, unit: LengthUnit): string
 const QUANTITY: Readonly<Record<Target['quantity'], string>> = {
   bodyThickness: 'body thickness',
   levelDepth: 'depth',
+  floorFall: 'fall of the floor, end to end',
   checkWidthAcross: 'width across',
   checkWidthAlong: 'length along',
   plateThickness: 'thickness',

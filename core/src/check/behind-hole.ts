@@ -1,3 +1,4 @@
+import { depthOf, depthTerms } from './depth-here.js';
 import type { Cavity, Hole, Level } from '../instrument/index.js';
 import { leaf, setting, sum, type Leaf } from '../measure/index.js';
 import { drillPoint } from '../part/index.js';
@@ -28,7 +29,7 @@ function underIt(state: PlanState, choice: string, hole: Hole, at: Point, mine: 
     ...wood.terms(),
     [-1, leaf('holeDepth', hole.depth)],
     [-1, setting('drillPoint', drillPoint(hole.diameter.value), 'tool')],
-    ...(below?.level.depth && other ? [[-1, leaf('depthBelow', below.level.depth, other)] as const] : []),
+    ...(below?.level.depth ? depthTerms(-1, 'depthBelow', depthOf(below.cavity, below.level)) : []),
   );
   return verdict('floor', subject, working, settings.minFloor, at);
 }

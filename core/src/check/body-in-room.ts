@@ -1,3 +1,4 @@
+import { depthTerms } from './depth-here.js';
 import { woodThrough } from './wood-through.js';
 import { actsOfChoice } from './choice.js';
 import { isOfPart } from '../part/index.js';
@@ -5,7 +6,7 @@ import { gapApartOnce, gapInsideOnce, type Region } from '../shape/index.js';
 import { leaf, sum } from '../measure/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
-import { bodyLeaf, bodyOf, depthAt, judged, known, middlesOf, placeLeaf, siteOf, type PartSite, sure } from './site.js';
+import { bodyLeaf, bodyOf, depthAt, judged, known, middlesOf, placeLeaf, siteOf, type PartSite } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { rowsOf } from './row.js';
 
@@ -28,12 +29,10 @@ function bodyInRoom(site: PartSite): readonly Verdict[] {
           site,
           { check: 'depthForPart', needs: { targets: [[below.depth, below.target]], sizes: ['depthBelow'] }, minimum: settings.minDepth, against: cavity.id },
           () =>
-            sum(
-              'depthLeft',
-              [1, leaf('levelDepth', sure(below.depth), below.target)],
-              ...(cavity.raised ? [[1, leaf('coverRaised', cavity.raised)] as const] : []),
-              [-1, known(site, 'depthBelow')],
-            ),
+            sum('depthLeft', ...depthTerms(1, 'levelDepth', below), ...(cavity.raised ? [[1, leaf('coverRaised', cavity.raised)] as const] : []), [
+              -1,
+              known(site, 'depthBelow'),
+            ]),
         ),
       ];
   return [...walls, ...depth, ...woodOver(site), ...neighbours(site)];
@@ -49,7 +48,7 @@ function woodOver(site: PartSite): readonly Verdict[] {
   const needs = [...wood.needs, [below.depth, below.target] as const];
   return [
     judged(site, { check: 'woodOver', needs: { targets: needs }, minimum: state.settings.minFloor, against: room.cavity.id }, () =>
-      sum('floorLeft', ...wood.terms(), [-1, leaf('levelDepth', sure(below.depth), below.target)]),
+      sum('floorLeft', ...wood.terms(), ...depthTerms(-1, 'levelDepth', below)),
     ),
   ];
 }

@@ -1,5 +1,6 @@
+import { depthOf, depthTerms, type DepthHere } from './depth-here.js';
 import { setsOf, type Anatomy, type Cavity, type Level } from '../instrument/index.js';
-import { leaf, sum, type Dimension, type Leaf } from '../measure/index.js';
+import { sum, type Dimension, type Leaf } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, regionsOverlap, toPoint, type Point, type Region } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
@@ -28,10 +29,8 @@ function worst(all: readonly Verdict[]): Verdict {
 }
 
 /** What reaches up under a cut from the other face: a level of a cavity, or a bore. */
-export interface Below {
+export interface Below extends DepthHere {
   readonly feature: string;
-  readonly depth: Dimension | null;
-  readonly target: Target;
   readonly at: Point;
 }
 
@@ -42,7 +41,7 @@ function floorUnder(state: PlanState, cavity: Cavity, level: Level, set: string)
   const own: Target = { quantity: 'levelDepth', feature: cavity.id, part: level.id };
   const at = below?.at ?? middleOf(regionOf(anatomy, cavity, [level]));
   if (!level.depth) return missingVerdict('floor', subject, [own, ...missingBelow(anatomy, below)], settings.minFloor, at);
-  return floorOver(state, { subject, depth: leaf(level.bored ? 'spurDepth' : 'levelDepth', level.depth, own), below, at });
+  return floorOver(state, { subject, depth: depthTerms(-1, level.bored ? 'spurDepth' : 'levelDepth', depthOf(cavity, level)), below, at });
 }
 
 function missingBelow(anatomy: Anatomy, below: Below | null): readonly Target[] {
@@ -53,16 +52,16 @@ function missingBelow(anatomy: Anatomy, below: Below | null): readonly Target[] 
 /** The wood between a depth of a cut and what reaches up under it; with nothing there, to the other face. */
 export function floorOver(
   { anatomy, settings }: PlanState,
-  { subject, depth, below, at }: { readonly subject: Verdict['subject']; readonly depth: Leaf; readonly below: Below | null; readonly at: Point },
+  {
+    subject,
+    depth,
+    below,
+    at,
+  }: { readonly subject: Verdict['subject']; readonly depth: readonly (readonly [-1, Leaf])[]; readonly below: Below | null; readonly at: Point },
 ): Verdict {
   const missing = missingBelow(anatomy, below);
   if (missing.length > 0) return missingVerdict('floor', subject, missing, settings.minFloor, at);
-  const working = sum(
-    'floorLeft',
-    ...woodThrough(anatomy).terms(),
-    [-1, depth],
-    ...(below?.depth ? [[-1, leaf('depthBelow', below.depth, below.target)] as const] : []),
-  );
+  const working = sum('floorLeft', ...woodThrough(anatomy).terms(), ...depth, ...(below?.depth ? depthTerms(-1, 'depthBelow', below) : []));
   return verdict('floor', subject, working, settings.minFloor, at);
 }
 
@@ -80,12 +79,11 @@ export function deepestBelow(anatomy: Anatomy, face: Cavity['face'], mine: Regio
     for (const p of c.levels) {
       if (!deeper(p.depth)) continue;
       const theirs = regionOf(anatomy, c, single(p));
-      const target: Target = { quantity: 'levelDepth', feature: c.id, part: p.id };
-      if (regionsOverlap(mine, theirs)) best = { feature: c.id, depth: p.depth, target, at: sharedPoint(mine, theirs) };
+      if (regionsOverlap(mine, theirs)) best = { feature: c.id, ...depthOf(c, p), at: sharedPoint(mine, theirs) };
     }
   }
   for (const { hole, at } of boresUnder(anatomy, face, mine))
-    if (deeper(hole.depth)) best = { feature: hole.id, depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, at };
+    if (deeper(hole.depth)) best = { feature: hole.id, depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, fall: null, at };
   return best;
 }
 

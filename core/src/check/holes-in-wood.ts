@@ -1,3 +1,4 @@
+import { leanLeaves } from './lean.js';
 import { placementOf, type Anatomy, type Cavity, type Hole, type HoleKind, type Level } from '../instrument/index.js';
 import { leaf, type Leaf, type Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
@@ -62,12 +63,13 @@ export function wallsToHoles(state: PlanState, cut: CutAmongHoles): readonly Ver
     .filter((h) => isBeside(anatomy, cut, h) && !isOfCavity(anatomy, cut, h))
     .map((h) => ({ ...h, wanted: wantedAt(h.hole, settings), least: far(h.at) - (h.hole.diameter?.value ?? WIDEST_UNKNOWN) / 2 }))
     .sort((a, b) => a.least - b.least);
+  const lean = leanLeaves(anatomy, cut.cavity, cut.levels, cut.region);
   const out: Verdict[] = [];
   let nearest: Verdict | null = null;
   for (const h of near) {
     const best: number = nearest?.clearance ?? Infinity;
     if (h.least > h.wanted && h.least > best) continue;
-    const v = wallTo(cut, h, h.wanted);
+    const v = wallTo(cut, lean, h, h.wanted);
     if (!v) continue;
     if (v.clearance === null || v.clearance < h.wanted) out.push(v);
     if (v.clearance !== null && v.clearance < best) nearest = v;
@@ -79,7 +81,7 @@ function wantedAt({ kind }: Hole, settings: Settings): number {
   return kind === 'stud' ? settings.minWallAtStud : settings.minBesideHole;
 }
 
-function wallTo({ region, levels, cavity, subject }: CutAmongHoles, { hole, at, edge }: PlacedHole, wanted: number): Verdict | null {
+function wallTo({ region, levels, cavity, subject }: CutAmongHoles, lean: readonly Leaf[], { hole, at, edge }: PlacedHole, wanted: number): Verdict | null {
   const of = { ...subject, against: hole.id };
   if (!edge) {
     const gap = gapApart(region, [circle(WIDEST_UNKNOWN, at)]);
@@ -89,6 +91,7 @@ function wallTo({ region, levels, cavity, subject }: CutAmongHoles, { hole, at, 
   const gap: Gap = gapApart(region, edge);
   const allowances = [
     levelsLeaf(cavity, levels),
+    ...lean,
     holePlaceLeaf(hole),
     ...(hole.diameter ? [halfWidthLeaf(hole.id, hole.diameter.limit, hole.diameter.basis)] : []),
   ];

@@ -1,3 +1,4 @@
+import { depthOf, depthTerms } from './depth-here.js';
 import { leaf, type GeometryNode, type Leaf } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, gapInside, type Outline, type Region } from '../shape/index.js';
@@ -114,7 +115,7 @@ function depthVerdict(place: PlaceOfPart, { check, item, lowest, room, minimum }
   const subject = { feature: place.position.id, item };
   const target: Target = { quantity: 'levelDepth', feature: place.cavity.id, part: room.floor.id };
   if (!room.floor.depth) return missingVerdict(check, subject, [target], minimum, room.gap.at);
-  const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
+  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(place.cavity, room.floor)), ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
   return verdict(check, subject, working, minimum, room.gap.at);
 }
 

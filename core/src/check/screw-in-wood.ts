@@ -1,5 +1,6 @@
+import { depthOf, depthTerms, type DepthHere } from './depth-here.js';
 import { toBody, type Cavity } from '../instrument/index.js';
-import { leaf, setting, sum, type Dimension, type Working } from '../measure/index.js';
+import { leaf, setting, sum, type Working } from '../measure/index.js';
 import { partRow } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { circle, containsPoint, distanceToEdge, gapApart, regionBoundary, regionContains } from '../shape/index.js';
@@ -37,7 +38,7 @@ function screwInWood(site: PartSite): readonly Verdict[] {
   const under = underShank(site, face);
   const needs = [...targets, ...body.needs, ...(under ? [[under.depth, under.target] as const] : [])];
   const point = judged(site, { check: 'screwPoint', needs: { targets: needs, sizes: ['length'] }, minimum: settings.minUnderPoint }, () => {
-    const wood = sum('woodHere', ...body.terms(), ...(under ? [[-1, leaf('depthBelow', sure(under.depth), under.target)] as const] : []));
+    const wood = sum('woodHere', ...body.terms(), ...(under ? depthTerms(-1, 'depthBelow', under) : []));
     const short = under ? taperAt(site, under.off) : 0;
     return sum('underPoint', [1, wood], [-1, held()], ...(short > 0 ? [[1, setting('pointTaper', short, 'tool')] as const] : []));
   });
@@ -56,9 +57,7 @@ function taperAt(site: PartSite, off: number): number {
 }
 
 /** What of the other face lies under any part of a screw's shank. */
-interface Under {
-  readonly depth: Dimension | null;
-  readonly target: Target;
+interface Under extends DepthHere {
   /** How far off the screw's axis it begins, mm. */
   readonly off: number;
 }
@@ -73,14 +72,14 @@ function underShank(site: PartSite, face: 'top' | 'back'): Under | null {
       c.levels.map((p): Under => {
         const region = [toBody(anatomy, c.frame, p.outline.outline)];
         const off = regionContains(region, at) ? 0 : distanceToEdge(regionBoundary(region), at);
-        return { depth: p.depth, target: { quantity: 'levelDepth', feature: c.id, part: p.id }, off };
+        return { ...depthOf(c, p), off };
       }),
     );
   const bores = holesInWood(anatomy)
     .filter(({ hole }) => hole.face !== face && !hole.through && hole.id !== site.hole?.id)
     .map(({ hole, at: middle }): Under => {
       const off = Math.max(0, Math.hypot(middle.x - at.x, middle.y - at.y) - (hole.diameter?.value ?? 0) / 2);
-      return { depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, off };
+      return { depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, fall: null, off };
     });
   const up = (u: Under): number => (u.depth?.value ?? Infinity) - taperAt(site, u.off);
   return [...levels, ...bores].filter((u) => u.off < radiusOf(site)).reduce<Under | null>((most, u) => (most && up(most) >= up(u) ? most : u), null);

@@ -4,6 +4,7 @@ import { isHardware, type Hardware, type SizeId } from '../part/index.js';
 import type { Target } from '../quantity/index.js';
 import { bounds, circle, containsPoint, placePoint, type Point, type Region } from '../shape/index.js';
 import { isHardwareChoice, type HardwareChoice, type Plan } from './choice.js';
+import { depthOf, type DepthHere } from './depth-here.js';
 import type { PlanState } from './place.js';
 import type { CheckId, CheckRows } from './row.js';
 import { lackingVerdict, missingVerdict, verdict, type Lacking, type Verdict } from './verdict.js';
@@ -124,10 +125,10 @@ export function cavityAt(a: Anatomy, face: Hole['face'], at: Point): Cavity | nu
 }
 
 /** The deepest level of a cavity under a point: how far it goes down there. */
-export function depthAt(a: Anatomy, c: Cavity, at: Point): { readonly depth: Dimension | null; readonly target: Target } | null {
+export function depthAt(a: Anatomy, c: Cavity, at: Point): DepthHere | null {
   const under = c.levels.filter((p) => containsPoint(toBody(a, c.frame, p.outline.outline), at));
   const deepest = under.reduce<(typeof under)[number] | null>((d, p) => (d && (d.depth?.value ?? -1) >= (p.depth?.value ?? -1) ? d : p), null);
-  return deepest && { depth: deepest.depth, target: { quantity: 'levelDepth', feature: c.id, part: deepest.id } };
+  return deepest && depthOf(c, deepest);
 }
 
 /** A dimension that was asked for in a verdict's needs. Throws RangeError when it is not known. */

@@ -1,3 +1,4 @@
+import { depthTerms } from './depth-here.js';
 import { leaf, setting, sum, type Dimension } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Verdict } from './verdict.js';
@@ -29,7 +30,7 @@ function threadThrough(site: PartSite): readonly Verdict[] {
   const targets: readonly (readonly [Dimension | null, Target])[] = [...woodThrough(anatomy).needs, [below.depth, below.target]];
   return [
     judged(site, { check: 'threadThrough', needs: { targets, sizes: ['threadLength'] }, minimum: settings.minThreadOver }, () => {
-      const wood = sum('woodHere', ...woodThrough(anatomy).terms(), [-1, leaf('depthBelow', sure(below.depth), below.target)]);
+      const wood = sum('woodHere', ...woodThrough(anatomy).terms(), ...depthTerms(-1, 'depthBelow', below));
       return sum('threadLeft', [1, known(site, 'threadLength')], [-1, wood], [-1, nut]);
     }),
   ];

@@ -1,3 +1,4 @@
+import { depthOf, depthTerms } from './depth-here.js';
 import { leaf, sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { laid, raisedTerm, type PlaceOfPart } from './place.js';
@@ -19,7 +20,7 @@ function travel(place: PlaceOfPart): readonly Verdict[] {
   const subject = { feature: position.id, item: 'base' };
   const target: Target = { quantity: 'levelDepth', feature: cavity.id, part: room.floor.id };
   if (!room.floor.depth) return [missingVerdict('travel', subject, [target], down.value, room.gap.at)];
-  const working = sum('depthLeft', [1, leaf('levelDepth', room.floor.depth, target)], ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
+  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(cavity, room.floor)), ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
   return [verdict('travel', subject, working, down.value, room.gap.at)];
 }
 

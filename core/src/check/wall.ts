@@ -2,6 +2,7 @@ import { setsOf, type Cavity, type Level } from '../instrument/index.js';
 import type { Working } from '../measure/index.js';
 import { gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { cutOf } from './hidden-edge.js';
+import { leanLeaves } from './lean.js';
 import { wallsToHoles } from './holes-in-wood.js';
 import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
@@ -16,8 +17,9 @@ export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Ve
   return setsOf(cavity).flatMap((set) => {
     const levels = cutOf(cavity, set);
     const route = regionOf(anatomy, cavity, levels);
-    const mine = levelsLeaf(cavity, levels);
-    const known = rememberedOf(levels);
+    const lean = leanLeaves(anatomy, cavity, levels, route);
+    const mine = [levelsLeaf(cavity, levels), ...lean];
+    const known = lean.length > 0 ? null : rememberedOf(levels);
     const holes = wallsToHoles(state, { cavity, levels, region: route, subject: { feature: cavity.id, item: set } });
     const cavities = neighbours.flatMap((n: Cavity) => {
       const other = regionOf(anatomy, n);
@@ -27,7 +29,7 @@ export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Ve
       const before = known?.get(n);
       if (before?.minimum === minimum && isOf(before, route, other)) return before;
       const gap = gapApart(route, other);
-      const allowances = [mine, levelsLeaf(n, n.levels)];
+      const allowances = [...mine, levelsLeaf(n, n.levels)];
       const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: route, b: other, value: gap.clearance, allowances };
       const now = verdict('wall', { feature: cavity.id, item: set, against: n.id }, working, minimum, gap.at);
       known?.set(n, now);
@@ -74,7 +76,7 @@ export function edgeOfBody(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readon
         a: route,
         b: edge,
         value: gap.clearance,
-        allowances: [levelsLeaf(cavity, levels), outlineLeaf(body, 'body')],
+        allowances: [levelsLeaf(cavity, levels), ...leanLeaves(state.anatomy, cavity, levels, route), outlineLeaf(body, 'body')],
       },
       state.settings.minWall,
       gap.at,

@@ -1,6 +1,6 @@
+import { depthOf, depthTerms } from './depth-here.js';
 import { actsOfChoice, routeLevels } from './choice.js';
 import { toBody, type Cavity } from '../instrument/index.js';
-import { leaf, type Dimension } from '../measure/index.js';
 import { gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
 import { outlineLeaf, levelsLeaf, regionOf } from './place.js';
 import type { PartSite } from './site.js';
@@ -79,11 +79,11 @@ function toEdge(site: PartSite, cavity: string, more: Region, levels: Levels): r
 
 function overCavities({ choice, state }: PartSite, more: Region, { cavity, levels }: Added): readonly Verdict[] {
   const { anatomy } = state;
-  const depth = levels.reduce<Dimension | null>((most, p) => (p.depth && (!most || p.depth.value > most.value) ? p.depth : most), null);
+  const deepest = levels.reduce<Levels[number] | null>((most, p) => (p.depth && (!most?.depth || p.depth.value > most.depth.value) ? p : most), null);
   const below = deepestBelow(anatomy, cavity.face, more);
-  if (!depth || !below) return [];
-  const subject = { feature: choice.id, item: `${cavity.id}/${depth.value.toFixed(3)}`, against: below.feature };
-  return [floorOver(state, { subject, depth: leaf('levelDepth', depth), below, at: below.at })];
+  if (!deepest?.depth || !below) return [];
+  const subject = { feature: choice.id, item: `${cavity.id}/${deepest.depth.value.toFixed(3)}`, against: below.feature };
+  return [floorOver(state, { subject, depth: depthTerms(-1, 'levelDepth', depthOf(cavity, deepest)), below, at: below.at })];
 }
 
 /** What a widened cavity leaves round it. */

@@ -1,4 +1,4 @@
-import { toBody, type Anatomy, type Face } from '../instrument/index.js';
+import { riseShare, toBody, type Anatomy, type Face } from '../instrument/index.js';
 import type { Pickup } from '../part/index.js';
 import { circle, crossings, nearest, placeOutline, placePoint, segmentsOf, type Interval, type Outline, type Placement, type Point } from '../shape/index.js';
 
@@ -152,8 +152,6 @@ function without(whole: Interval, holes: readonly Interval[]): Interval[] {
   );
 }
 
-/** How far in from the body's edge a top rises to its height: a carve in a curve, a bevel straight, mm [memory]: only the height is ever read. */
-const RISES_WITHIN = { carved: 60, bevelled: 25 } as const;
 /** Places along the line at which the surface is worked out. */
 const PLACES = 64;
 
@@ -168,8 +166,7 @@ export function surfaceAlong({ body }: Anatomy, line: SectionLine): Surface | nu
     Array.from({ length: PLACES + 1 }, (_, n) => {
       const along = i.from + ((i.to - i.from) * n) / PLACES;
       const p = pointAlong(line, along);
-      const deep = Math.min(1, nearest([{ kind: 'line', from: p, to: p }], edge).distance / RISES_WITHIN[kind]);
-      return { along, z: -height.value * (kind === 'carved' ? Math.sin((deep * Math.PI) / 2) : deep) };
+      return { along, z: -height.value * riseShare(kind, nearest([{ kind: 'line', from: p, to: p }], edge).distance) };
     }),
   );
 }

@@ -25,7 +25,10 @@ export interface Level {
   /** Which cut it belongs to: the old route and a new one are told apart by this. */
   readonly set: string;
   readonly outline: FeatureOutline;
+  /** In the middle of its floor. */
   readonly depth: Dimension | null;
+  /** How much deeper its floor is at one end than at the other, mm; not there: level, or nobody said. */
+  readonly fall?: Dimension | null;
   /** A bored place: its depth is that of the spur's tip. */
   readonly bored: boolean;
 }

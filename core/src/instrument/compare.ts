@@ -128,7 +128,13 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     widths.map((quantity) => (part === undefined ? { quantity, feature } : { quantity, feature, part }));
   const all: Target[] = [
     { quantity: 'bodyThickness', feature: 'body' },
-    ...a.cavities.flatMap((c) => c.levels.flatMap((p): Target[] => [{ quantity: 'levelDepth', feature: c.id, part: p.id }, ...outline(c.id, p.id)])),
+    ...a.cavities.flatMap((c) =>
+      c.levels.flatMap((p): Target[] => [
+        { quantity: 'levelDepth', feature: c.id, part: p.id },
+        ...(p.fall ? [{ quantity: 'floorFall' as const, feature: c.id, part: p.id }] : []),
+        ...outline(c.id, p.id),
+      ]),
+    ),
     ...a.plates.flatMap((p): Target[] => [
       ...outline(p.id),
       { quantity: 'plateThickness', feature: p.id },

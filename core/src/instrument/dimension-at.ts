@@ -54,6 +54,10 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
       const level = anatomy.cavities.find((c) => c.id === t.feature)?.levels.find((p) => p.id === t.part);
       return level ? { exists: true, dimension: level.depth } : NONE;
     }
+    case 'floorFall': {
+      const level = anatomy.cavities.find((c) => c.id === t.feature)?.levels.find((p) => p.id === t.part);
+      return level ? { exists: true, dimension: level.fall ?? null } : NONE;
+    }
     case 'plateThickness': {
       const plate = anatomy.plates.find((p) => p.id === t.feature);
       return plate ? { exists: true, dimension: plate.thickness } : NONE;
@@ -99,6 +103,8 @@ export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null):
     }
     case 'levelDepth':
       return mapLevel(anatomy, t.feature, t.part, (p) => ({ ...p, depth: d }));
+    case 'floorFall':
+      return mapLevel(anatomy, t.feature, t.part, (p) => ({ ...p, fall: d }));
     case 'plateThickness':
       return mapPlate(anatomy, t.feature, (p) => ({ ...p, thickness: d }));
     case 'checkWidthAcross':

@@ -12,6 +12,7 @@ export interface Quantity {
 export type QuantityId =
   | 'bodyThickness'
   | 'levelDepth'
+  | 'floorFall'
   | 'checkWidthAcross'
   | 'checkWidthAlong'
   | 'plateThickness'
@@ -39,6 +40,7 @@ const mm = (id: QuantityId, min: number, max: number): Quantity => ({ id, unit: 
 export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   bodyThickness: mm('bodyThickness', 5, 150),
   levelDepth: mm('levelDepth', 0.1, 120),
+  floorFall: mm('floorFall', 0, 20),
   checkWidthAcross: mm('checkWidthAcross', 1, 600),
   checkWidthAlong: mm('checkWidthAlong', 1, 1200),
   plateThickness: mm('plateThickness', 0.2, 20),

@@ -107,6 +107,19 @@ export class FeatureForm {
       : 'In the drawing, nothing covers all of it.';
   });
 
+  /** How much deeper a floor is at one end; 0 where it is level. */
+  private readonly fallen = computed((): Target | null => {
+    const t = this.target();
+    return t?.quantity === 'levelDepth' ? { ...t, quantity: 'floorFall' } : null;
+  });
+  private readonly fall = computed((): readonly NumberField[] => {
+    const t = this.fallen();
+    const found = t ? dimensionAt(this.anatomy(), t) : null;
+    if (!found?.exists || found.dimension?.basis.kind === 'readings') return [];
+    const { min, max } = QUANTITIES.floorFall;
+    return [{ key: 'fall', label: 'Fall of the floor, end to end', value: found.dimension?.value ?? 0, min, max }];
+  });
+
   protected readonly fields = computed((): readonly NumberField[] => {
     const f = this.feature();
     if (!f) return [];
@@ -125,7 +138,7 @@ export class FeatureForm {
             },
           ]
         : [];
-    return [...placeFields({ x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }), ...(o ? sizeFields(recognise(o.outline)) : []), ...one];
+    return [...placeFields({ x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }), ...(o ? sizeFields(recognise(o.outline)) : []), ...one, ...this.fall()];
   });
   private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
   protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
@@ -158,6 +171,10 @@ export class FeatureForm {
     const t = this.target();
     const size = typed.get('size');
     if (t && size !== undefined && changed('size')) a = withDimension(a, t, { value: size, limit: STATED_LIMIT, basis: { kind: 'stated' } });
+    const floor = this.fallen();
+    const by = typed.get('fall');
+    if (floor && by !== undefined && changed('fall'))
+      a = withDimension(a, floor, by === 0 ? null : { value: by, limit: STATED_LIMIT, basis: { kind: 'stated' } });
     this.changed.emit(a);
   }
 

@@ -1,7 +1,8 @@
 import { actsOfChoice, type CutChoice } from '@rinnovo/core/check';
-import type { BitRefusal, CutProblem, WatchFor, HoleLine, Remark, Method, SetUpId } from '@rinnovo/core/cut';
+import type { BitRefusal, CutProblem, WatchFor, HoleLine, Remark, Method, SetUpId, SetUpRead } from '@rinnovo/core/cut';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
+import { upperFirst } from './names.js';
 
 /** Why a template bit will not do. */
 export function bitRefusalText(r: BitRefusal, unit: LengthUnit): string {
@@ -30,6 +31,17 @@ export const SET_UP_WORDS: Readonly<Record<SetUpId, { readonly letter: string; r
   },
   finished: { letter: 'c', title: 'finished depth', how: 'from the top of a straight edge across the template to the floor' },
 };
+
+/** What a set-up that was read comes to: as planned, the number of another method, or a stack that does not add up. */
+export function setUpReadText(read: SetUpRead, by: SetUpId, unit: LengthUnit): readonly string[] {
+  const length = (mm: number): string => lengthText(mm, unit, 1);
+  const named = (id: SetUpId): string => `(${SET_UP_WORDS[id].letter}) ${SET_UP_WORDS[id].title}`;
+  const depth = `the cut comes out ${length(valueOf(read.depth))} deep`;
+  if (read.agrees) return [`As planned: ${depth}.`];
+  const off = `${upperFirst(depth)}, ${length(Math.abs(read.off))} too ${read.off > 0 ? 'deep' : 'shallow'}.`;
+  if (read.slip) return [`That is the number for ${named(read.slip)}.`, `The plan here works by ${named(by)}.`, off];
+  return [`It leaves ${length(valueOf(read.left))} beside the depth.`, `Straight edge and template take ${length(valueOf(read.there))}.`, off];
+}
 
 /** The ways of taking the bulk out, and why somebody goes that way; common practice, methods differ. */
 export const METHOD_WORDS: Readonly<Record<Method['id'], { readonly title: string; readonly why: string }>> = {

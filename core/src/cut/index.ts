@@ -24,6 +24,7 @@ export * from './methods.js';
 export * from './section-dimensions.js';
 export * from './section.js';
 export * from './set-up.js';
+export * from './set-up-read.js';
 export * from './slanted-bore.js';
 export * from './snap-route.js';
 export * from './surfacing.js';

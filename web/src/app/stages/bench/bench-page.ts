@@ -7,7 +7,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { LogStep } from '@rinnovo/contract';
-import type { SetUpId } from '@rinnovo/core/cut';
+import type { DepthSetUps, SetUpId } from '@rinnovo/core/cut';
 import type { StepCard } from '@rinnovo/core/gate';
 import type { StepFlaw } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
@@ -42,6 +42,7 @@ import { gateOnScreen } from '../../state/gate-on-screen';
 import { ownerOnScreen } from '../../state/owner-on-screen';
 import { GatePanel } from '../../ui/gate-panel';
 import { LengthField } from '../../ui/length-field';
+import { SetUpReadPanel } from '../../ui/set-up-read';
 import { WorkingView } from '../../ui/working-view';
 import { keepAwake, type Awake } from '../../ui/keep-awake';
 import { StepPhotos } from './step-photos';
@@ -59,7 +60,20 @@ const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projec
 /** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
 @Component({
   selector: 'rn-bench-page',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, AskOwner, GatePanel, LengthField, WorkingView, WentWrong, StepPhotos, StopWatch],
+  imports: [
+    MatButtonModule,
+    MatFormFieldModule,
+    MatSelectModule,
+    RouterLink,
+    AskOwner,
+    GatePanel,
+    LengthField,
+    SetUpReadPanel,
+    WorkingView,
+    WentWrong,
+    StepPhotos,
+    StopWatch,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -116,6 +130,12 @@ export class BenchPage {
         other: otherLengthText(valueOf(n.working), this.unit()),
       }))
       .sort((x, y) => Number(x.minor) - Number(y.minor));
+  });
+  /** The set-ups that the card sets the bit by, all three. */
+  protected readonly setUps = computed((): DepthSetUps | null => {
+    const of = (label: string) => this.card()?.numbers.find((n) => n.label === label)?.working;
+    const [projection, overStraightEdge, finished] = Object.keys(SET_UP_OF_LABEL).map(of);
+    return projection && overStraightEdge && finished ? { projection, overStraightEdge, finished } : null;
   });
   /** Why the part is here though no drawer says so, for the operation that it was said of. */
   private readonly counted = signal<{ readonly operation: string; readonly reason: string } | null>(null);

@@ -30,6 +30,29 @@ describe('the cutting plan', () => {
     expect(host(fixture).querySelector('rn-working-view')!.textContent).toMatch(/bit below the base\s*24\.00\u202fmm/);
   });
 
+  it('tells a setting that was read by another method, and what a stack leaves', async () => {
+    const fixture = await table(tools);
+    const read = async (text: string): Promise<string> => {
+      const input = host(fixture).querySelector<HTMLInputElement>('[data-field=setUpRead] input')!;
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+      return host(fixture).querySelector('rn-set-up-read .result')!.textContent.replace(/\s+/g, ' ').trim();
+    };
+    // the first pass: 6 on a template of 12
+    expect(await read('12+6')).toContain('As planned: the cut comes out 6.0 mm deep.');
+    expect(await read('18.8')).toContain('That is the number for (c) finished depth.The plan here works by (a) bit below the base.');
+    expect(await read('18.8')).toContain('The cut comes out 6.8 mm deep, 0.8 mm too deep.');
+    expect(await read('15')).toContain('It leaves 9.0 mm beside the depth.Straight edge and template take 12.0 mm.');
+    expect(await read('bit')).toBe('');
+    expect(host(fixture).querySelector('[data-field=setUpRead] [role=alert]')!.textContent).toContain('Not a length');
+    // the second pass is 12 deep
+    const pass = host(fixture).querySelector<HTMLSelectElement>('[data-field=pass]')!;
+    pass.value = '12';
+    pass.dispatchEvent(new Event('change'));
+    expect(await read('24')).toContain('As planned');
+  });
+
   it('says why a bit will not do, and that none will', async () => {
     const long: Tool = { id: 'l', kind: 'template', name: 'Long bit', diameter: 9.525, cuttingLength: 32, reach: 60 };
     const thick: Tool = { id: 't', kind: 'template', name: 'Thick bit', diameter: 19, cuttingLength: 12, reach: 45 };

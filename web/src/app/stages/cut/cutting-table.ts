@@ -6,13 +6,14 @@ import { isDull } from '@rinnovo/core/part';
 import { bitRefusalText, CAUTION_WORDS, lengthText, REMARK_WORDS, METHOD_WORDS, SET_UP_WORDS, fixed } from '@rinnovo/words';
 import { selectSettings } from '../../state/selectors';
 import { viewActions, viewFeature } from '../../state/view.feature';
+import { SetUpReadPanel } from '../../ui/set-up-read';
 import { SetUpSketch } from '../../ui/set-up-sketch';
 import { WorkingView } from '../../ui/working-view';
 
 /** What is cut with what, in its order: the block that closes the old cavity, the bulk, the passes with the three named depth set-ups, wells, and what is left to the chisel. */
 @Component({
   selector: 'rn-cutting-table',
-  imports: [WorkingView, SetUpSketch],
+  imports: [WorkingView, SetUpSketch, SetUpReadPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cutting-table.html',
   styles: `
@@ -95,6 +96,10 @@ export class CuttingTable {
     return bit && template !== this.settings().templateThickness ? template : null;
   });
   protected readonly passes = computed(() => this.cutting().passes?.passes ?? []);
+  /** The pass whose setting is checked: the one that was chosen, else the first. */
+  protected readonly toCheck = signal<number | null>(null);
+  protected readonly checked = computed(() => this.passes().find((p) => p.to === this.toCheck()) ?? this.passes()[0]);
+  protected readonly typed = (event: Event): string => (event.target as HTMLSelectElement).value;
   protected readonly refused = computed(() =>
     this.cutting().bits.flatMap((b) => (b.refusal ? [{ name: b.bit.name, why: bitRefusalText(b.refusal, this.unit()) }] : [])),
   );

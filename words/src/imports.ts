@@ -6,6 +6,8 @@ const REFUSALS: Readonly<Record<ImportRefusal['kind'], (detail: string) => strin
   empty: () => 'The file is empty.',
   tooLarge: () => 'The file is over 20 MB. Save only the outline, without pictures.',
   broken: (d) => `The file is damaged${d === '' ? '' : `: ${d}`}.`,
+  unread: (d) => `The file uses something that is not read: ${d}. Flatten it, or save it as plain paths.`,
+  tooLong: () => 'The file takes too long to read. Save only the outline, with fewer points.',
   notThisKind: (d) => `This file is not a readable drawing${d === '' ? '' : ` (it begins with ${d})`}. Use SVG or DXF.`,
   nothingInIt: (d) => `The file has no lines${d === '' ? '' : `, only: ${d}`}. Convert text and pictures to outlines first.`,
 };

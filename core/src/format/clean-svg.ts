@@ -1,43 +1,25 @@
-import { xmlTree, type XmlElement } from './xml-tree.js';
-
-/** Elements that hold or are geometry, with what of each is kept. */
-const SHAPES: Readonly<Record<string, readonly string[]>> = {
-  svg: ['width', 'height', 'viewBox'],
-  g: [],
-  path: ['d'],
-  rect: ['x', 'y', 'width', 'height', 'rx', 'ry'],
-  circle: ['cx', 'cy', 'r'],
-  ellipse: ['cx', 'cy', 'rx', 'ry'],
-  line: ['x1', 'y1', 'x2', 'y2'],
-  polyline: ['points'],
-  polygon: ['points'],
-};
+import { visibleOf, type Visible } from './svg/visible.js';
+import { xmlTree } from './xml-tree.js';
 
 /**
- * An SVG file with nothing in it but its shapes: no script, style, text, picture, link or reference is left, so it may be stored and opened anywhere.
- * The outlines read from it are those of the file. Throws SyntaxError for what is not XML, RangeError for what is not SVG.
+ * An SVG file with nothing in it but the shapes that are seen: no script, style, text, picture, link or reference is left, so it may be stored and opened anywhere.
+ * The outlines read from it are those of the file. Throws SyntaxError for what is not XML, RangeError for what is not SVG, Unread for what is not read.
  */
 export function cleanSvg(text: string): string {
-  const root = xmlTree(text);
-  if (root.name !== 'svg') throw new RangeError(`${root.name} is no SVG`);
-  return written({ ...root, attributes: { ...root.attributes, xmlns: NAMESPACE } });
+  const file = xmlTree(text);
+  if (file.name !== 'svg') throw new RangeError(`${file.name} is no SVG`);
+  const { root } = visibleOf(file);
+  return written({ ...root, attributes: { xmlns: 'http://www.w3.org/2000/svg', ...root.attributes } });
 }
 
-const NAMESPACE = 'http://www.w3.org/2000/svg';
+/** In this order, whatever order the file has. */
+const FIRST = ['xmlns', 'id', 'transform'];
 
-function written(e: XmlElement): string {
-  // a link round shapes is a group of them
-  const name = e.name === 'a' ? 'g' : e.name;
-  const kept = SHAPES[name];
-  if (!kept) return '';
-  const attributes = [...(name === 'svg' ? ['xmlns'] : []), 'id', 'transform', ...kept]
-    .flatMap((key) => {
-      const value = e.attributes[key];
-      return value === undefined ? [] : [` ${key}="${escaped(value)}"`];
-    })
-    .join('');
-  const inside = e.children.map(written).join('');
-  return inside === '' ? `<${name}${attributes}/>` : `<${name}${attributes}>${inside}</${name}>`;
+function written({ name, attributes, children }: Visible): string {
+  const keys = [...FIRST.filter((key) => key in attributes), ...Object.keys(attributes).filter((key) => !FIRST.includes(key))];
+  const said = keys.map((key) => ` ${key}="${escaped(attributes[key] ?? '')}"`).join('');
+  const inside = children.map(written).join('');
+  return inside === '' ? `<${name}${said}/>` : `<${name}${said}>${inside}</${name}>`;
 }
 
 function escaped(value: string): string {

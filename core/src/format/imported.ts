@@ -28,9 +28,9 @@ export interface Imported {
   readonly unit: FileUnit;
 }
 
-/** Why a file cannot be read at all; `detail` is the parser's own word, where it has one. */
+/** Why a file cannot be read at all; `detail` is where in it, or what of it: names, never the words of an engine. */
 export interface ImportRefusal {
-  readonly kind: 'empty' | 'tooLarge' | 'broken' | 'notThisKind' | 'nothingInIt';
+  readonly kind: 'empty' | 'tooLarge' | 'broken' | 'unread' | 'tooLong' | 'notThisKind' | 'nothingInIt';
   readonly detail: string;
 }
 

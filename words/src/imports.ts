@@ -25,10 +25,14 @@ export function importNoteText(n: ImportNote, unit: LengthUnit): string {
       return `${n.of}: skipped, it crosses itself at ${lengthText(n.at.x, unit)}, ${lengthText(n.at.y, unit)}.`;
     case 'flat':
       return `${n.of}: skipped, it has no area.`;
+    case 'tooFine':
+      return `${n.of}: skipped, it has ${n.count} corners. Smooth it first.`;
     case 'joined':
       return `${n.count} loose ends joined, the widest gap ${lengthText(n.gap, unit)}.`;
     case 'simplified':
       return `${n.from} points reduced to ${n.to}, within ${lengthText(n.tolerance, unit, 3)}.`;
+    case 'more':
+      return `And ${n.count} more that were skipped.`;
     case 'ignored':
       return `${n.what}: not read (${n.count}).`;
   }

@@ -42,3 +42,14 @@ const [dxf, svg] = [dxfFile([layer], 'bench'), svgFile([layer], 'bench')];
 time('5,000 polylines of a DXF', () => outlinesFromDxf(dxf));
 time('5,000 loose lines of a DXF', () => outlinesFromDxf(loose));
 time('5,000 paths of an SVG', () => outlinesFromSvg(svg));
+
+const around = (n: number, r: (i: number) => number): string =>
+  `<svg width="200mm" height="200mm" viewBox="0 0 200 200"><path d="${Array.from({ length: n }, (_, i) => {
+    const [x, y] = [100 + r(i) * Math.cos((2 * Math.PI * i) / n), 100 + r(i) * Math.sin((2 * Math.PI * i) / n)];
+    return `${i === 0 ? 'M' : 'L'}${x.toFixed(5)} ${y.toFixed(5)}`;
+  }).join('')}Z"/></svg>`;
+const [smooth, rough] = [around(140_000, () => 80), around(140_000, (i) => 60 + ((i * 7919) % 101) / 5)];
+const zigzag = `<svg width="200mm" height="200mm" viewBox="0 0 200 200"><path d="${Array.from({ length: 20_000 }, (_, i) => `${i === 0 ? 'M' : 'L'}${i % 2 === 0 ? 10 : 180} ${10 + i * 0.004}`).join('')}Z"/></svg>`;
+time('140,000 points of one path', () => outlinesFromSvg(smooth));
+time('140,000 rough points', () => outlinesFromSvg(rough));
+time('20,000 zigzags', () => outlinesFromSvg(zigzag));

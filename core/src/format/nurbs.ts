@@ -25,8 +25,7 @@ export function isWhole(s: Spline): boolean {
 export function splinePoint(s: Spline, u: number): Point {
   const { degree, knots, points, weights } = s;
   const knot = (i: number): number => knots[i] ?? 0;
-  let span = degree;
-  while (span < points.length - 1 && u >= knot(span + 1)) span += 1;
+  const span = spanAt(s, u);
   const d = Array.from({ length: degree + 1 }, (_, j) => {
     const i = span - degree + j;
     const w = weights[i] ?? 1;
@@ -43,6 +42,17 @@ export function splinePoint(s: Spline, u: number): Point {
   }
   const end = d[degree] ?? { x: 0, y: 0, w: 1 };
   return { x: end.x / end.w, y: end.y / end.w };
+}
+
+/** The last knot that is not beyond a value, among those of the range. */
+function spanAt({ degree, knots, points }: Spline, u: number): number {
+  let [low, high] = [degree, points.length - 1];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (u >= (knots[middle] ?? 0)) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }
 
 /** Where a spline begins, its pieces join and it ends: each distinct knot of its range. */

@@ -4,10 +4,10 @@ import { splitLength, type Viewport } from './svg/lengths.js';
 import { matrixOf, times, type Matrix } from './svg/matrix.js';
 import { shapePath } from './svg/shape-path.js';
 import { strandsOf } from './svg/strands.js';
-import { Unread } from './svg/unread.js';
+import { Unread } from './unread.js';
 import { innerPage, outerPage } from './svg/viewport.js';
 import { visibleOf, type Visible } from './svg/visible.js';
-import { xmlTree, type XmlElement } from './xml-tree.js';
+import { xmlTree } from './xml-tree.js';
 
 /** Millimetres of a CSS pixel: 96 to the inch [std: CSS Values]. */
 const MM_PER_PX = 25.4 / 96;
@@ -19,14 +19,9 @@ const MM_PER_PX = 25.4 / 96;
 export function outlinesFromSvg(text: string): ImportResult {
   if (text.trim() === '') return { ok: false, refusal: { kind: 'empty', detail: '' } };
   if (text.length > LONGEST_FILE) return { ok: false, refusal: { kind: 'tooLarge', detail: '' } };
-  let file: XmlElement;
   try {
-    file = xmlTree(text);
-  } catch (error) {
-    return { ok: false, refusal: { kind: 'broken', detail: error instanceof SyntaxError ? error.message : '' } };
-  }
-  if (file.name !== 'svg') return { ok: false, refusal: { kind: 'notThisKind', detail: file.name } };
-  try {
+    const file = xmlTree(text);
+    if (file.name !== 'svg') return { ok: false, refusal: { kind: 'notThisKind', detail: file.name } };
     const { root, leftOut } = visibleOf(file);
     const strands: Strand[] = [];
     const { matrix, inside } = outerPage(root);
@@ -34,6 +29,7 @@ export function outlinesFromSvg(text: string): ImportResult {
     if (strands.length === 0) return { ok: false, refusal: { kind: 'nothingInIt', detail: [...leftOut.keys()].join(', ') } };
     return { ok: true, imported: imported(strands, unitOf(root), leftOut) };
   } catch (error) {
+    if (error instanceof SyntaxError) return { ok: false, refusal: { kind: 'broken', detail: error.message } };
     if (error instanceof Unread) return { ok: false, refusal: { kind: 'unread', detail: error.what } };
     throw error;
   }

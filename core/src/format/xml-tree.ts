@@ -1,4 +1,5 @@
 import { SaxesParser } from 'saxes';
+import { Unread } from './unread.js';
 
 /** An element of an XML file: name without prefix, attributes, elements inside, and what text stands right in it. */
 export interface XmlElement {
@@ -15,9 +16,12 @@ interface Growing {
   text: string;
 }
 
+/** Elements inside one another are followed this far. */
+const DEEPEST = 200;
+
 /**
  * Reads XML strictly. Entities that the file declares itself are never resolved, nor anything outside it: such a reference is an error.
- * Throws SyntaxError with line and column, in no engine's words.
+ * Throws SyntaxError with line and column, in no engine's words; Unread for what lies too deep.
  */
 export function xmlTree(text: string): XmlElement {
   const parser = new SaxesParser();
@@ -38,6 +42,7 @@ export function xmlTree(text: string): XmlElement {
     stack[stack.length - 1]?.children.push(element);
     if (stack.length === 0) roots.push(element);
     stack.push(element);
+    if (stack.length > DEEPEST) throw new Unread(`elements inside one another, over ${DEEPEST} deep`);
   });
   parser.on('closetag', () => stack.pop());
   parser.write(text).close();

@@ -59,6 +59,8 @@ describe('outlines out of an SVG file', () => {
   it('are read in a worker of their own, whatever is in the file', async () => {
     const good = await readDrawing({ kind: 'svg', text: `<svg ${PAGE}>${FILES['cubic curves']}</svg>`, assumed: null }).done;
     expect(good.ok && good.imported.outlines.length).toBe(1);
+    const late = await readDrawing({ kind: 'svg', text: `<svg ${PAGE}/>`, assumed: null }, 0).done;
+    expect(late).toEqual({ ok: false, refusal: { kind: 'tooLong', detail: '' } });
     const bad = await readDrawing({ kind: 'dxf', text: 'elephant', assumed: null }).done;
     expect(!bad.ok && bad.refusal.kind).toBe('notThisKind');
   });

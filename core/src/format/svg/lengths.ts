@@ -1,4 +1,4 @@
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 
 /** Pixels of a CSS unit: 96 to the inch [std: CSS Values]. */
 const PX_PER: Readonly<Record<string, number>> = { '': 1, px: 1, mm: 96 / 25.4, cm: 96 / 2.54, in: 96, pt: 96 / 72, pc: 16, q: 24 / 25.4 };

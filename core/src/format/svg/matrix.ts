@@ -1,4 +1,4 @@
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 
 /** An affine map as SVG writes it: x' = a x + c y + e, y' = b x + d y + f. */
 export type Matrix = readonly [number, number, number, number, number, number];
@@ -51,13 +51,7 @@ export function matrixOf(text: string): Matrix {
       });
     m = times(m, single(kind, values));
   }
-  if (
-    !text
-      .replace(FUNCTION, '')
-      .trim()
-      .match(/^[\s,]*(none)?$/)
-  )
-    throw new Unread('transform');
+  if (!/^[\s,]*(none)?[\s,]*$/.test(text.replace(FUNCTION, ''))) throw new Unread('transform');
   return m;
 }
 

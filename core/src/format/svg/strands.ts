@@ -1,9 +1,9 @@
 import { SVGPathData, type SVGCommand } from 'svg-pathdata';
 import { arcsAlong, bezier, type Point, type Vertex } from '../../shape/index.js';
-import { CURVE_TOLERANCE } from '../imported.js';
+import { CURVE_TOLERANCE, MOST_CORNERS } from '../imported.js';
 import type { Strand } from '../strand.js';
 import type { Matrix } from './matrix.js';
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 
 /** Every subpath as a strand in mm. Curves and arcs are fitted after the map, which may mirror or skew them. */
 export function strandsOf(d: string, m: Matrix, of: string): readonly Strand[] {
@@ -21,6 +21,7 @@ export function strandsOf(d: string, m: Matrix, of: string): readonly Strand[] {
     vertices = [];
   };
   for (const c of commands) {
+    if (vertices.length > MOST_CORNERS) throw new Unread(`a drawing of over ${MOST_CORNERS} corners`);
     if (c.type === SVGPathData.MOVE_TO) {
       finish(false);
       [at, begin] = [

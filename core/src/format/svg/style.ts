@@ -1,5 +1,5 @@
 import type { XmlElement } from '../xml-tree.js';
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 
 /** What of a style changes which outlines there are and where. */
 const MATTERS = ['display', 'visibility', 'clip-path', 'clip', 'mask', 'transform', 'transform-origin'] as const;

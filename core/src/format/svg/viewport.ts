@@ -1,6 +1,6 @@
 import { lengthIn, splitLength, type Viewport } from './lengths.js';
 import { moved, SAME, times, type Matrix } from './matrix.js';
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 import type { Visible } from './visible.js';
 
 /** From the inside of a page to where it lies, and how large its inside is; null: nobody knows. */

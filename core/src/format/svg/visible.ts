@@ -2,7 +2,7 @@ import type { XmlElement } from '../xml-tree.js';
 import { splitLength } from './lengths.js';
 import { matrixOf, moved, times } from './matrix.js';
 import { rulesOf, styleOf, type StyleName } from './style.js';
-import { Unread } from './unread.js';
+import { Unread } from '../unread.js';
 
 /** An element that draws, or holds what does: with the sizes and the transform that its style gives it, and nothing else. */
 export interface Visible {
@@ -46,9 +46,6 @@ const SIZES: Readonly<Record<string, readonly string[]>> = { rect: ['width', 'he
 export const HIDDEN = 'hidden shape';
 export const NEGATIVE = 'shape of negative size';
 
-/** Elements inside one another are followed this far. */
-const DEEPEST = 200;
-
 /** What of a drawing is seen, and how many of what were left out. Throws Unread, by its name, for what cannot be read and would change it. */
 export function visibleOf(root: XmlElement): { readonly root: Visible; readonly leftOut: ReadonlyMap<string, number> } {
   const leftOut = new Map<string, number>();
@@ -56,8 +53,7 @@ export function visibleOf(root: XmlElement): { readonly root: Visible; readonly 
     if (n > 0) leftOut.set(what, (leftOut.get(what) ?? 0) + n);
   };
   const rules = rulesOf(root);
-  const see = (e: XmlElement, seen: boolean, depth: number): Visible | null => {
-    if (depth > DEEPEST) throw new Unread('elements inside one another, over 200 deep');
+  const see = (e: XmlElement, seen: boolean): Visible | null => {
     // a link round shapes is a group of them
     const name = e.name === 'a' ? 'g' : e.name;
     const kept = SHAPES[name];
@@ -88,10 +84,10 @@ export function visibleOf(root: XmlElement): { readonly root: Visible; readonly 
       return null;
     }
     const transform = transformOf(style, e);
-    const children = holds ? e.children.flatMap((child) => see(child, here, depth + 1) ?? []) : [];
+    const children = holds ? e.children.flatMap((child) => see(child, here) ?? []) : [];
     return { name, attributes: { ...attributes, ...(transform === null ? {} : { transform }) }, children };
   };
-  return { root: see(root, true, 0) ?? { name: root.name, attributes: {}, children: [] }, leftOut };
+  return { root: see(root, true) ?? { name: root.name, attributes: {}, children: [] }, leftOut };
 }
 
 const isSet = (value: string | undefined): boolean => value !== undefined && value !== 'none' && value !== 'auto';

@@ -1,24 +1,10 @@
 // Regions of separate parts. Reference: JSTS 2.12.1, an independent geometry library: unions, differences and intersections of outlines flattened to 0.002 mm,
 // the depth of a clash as the greatest distance of the rest's points, 0.2 mm apart along its edges, to the other's edge.
-import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
-import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
 import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
-import UnionOp from 'jsts/org/locationtech/jts/operation/union/UnionOp.js';
+import { union, type Polygonal } from '../testing/jsts-regions.js';
 import { seeded } from '../testing/random.js';
-import {
-  circle,
-  filletedPolygon,
-  flatten,
-  gapApart,
-  gapInside,
-  gapWhenInside,
-  placeOutline,
-  roundedRectangle,
-  type Outline,
-  type Point,
-  type Region,
-} from './index.js';
+import { circle, filletedPolygon, gapApart, gapInside, gapWhenInside, placeOutline, roundedRectangle, type Outline, type Point, type Region } from './index.js';
 
 const square = (side: number, x: number, y: number): Outline => roundedRectangle(side, side, 0, { x, y });
 const well = (x: number, y: number): Outline => circle(6, { x, y });
@@ -97,23 +83,6 @@ describe('levels that abut', () => {
     expect(gapInside([roundedRectangle(80, 10, 0)], three).clearance).toBeCloseTo(-10, 6);
   });
 });
-
-const factory = new GeometryFactory();
-interface Polygonal {
-  getArea(): number;
-  getBoundary(): { getCoordinates(): { x: number; y: number }[] };
-  getNumGeometries(): number;
-  getGeometryN(i: number): {
-    getExteriorRing(): { getCoordinates(): Point[] };
-    getNumInteriorRing(): number;
-    getInteriorRingN(i: number): { getCoordinates(): Point[] };
-  };
-}
-function polygon(o: Outline): unknown {
-  const points = flatten(o, 0.002).map((p) => new Coordinate(p.x, p.y));
-  return factory.createPolygon(factory.createLinearRing([...points, points[0]!]));
-}
-const union = (r: Region): Polygonal => r.map(polygon).reduce((a, b) => UnionOp.union(a, b)) as Polygonal;
 
 /** The sides of an area, each as two points. */
 function sides(g: Polygonal): readonly (readonly [Point, Point])[] {

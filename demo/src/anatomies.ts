@@ -1,4 +1,4 @@
-import { blankAnatomy, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
+import { blankAnatomy, bodyShape, type Anatomy, type FeatureOutline } from '@rinnovo/core/instrument';
 import type { Basis, Dimension } from '@rinnovo/core/measure';
 import { filletedPolygon, roundedRectangle, type Outline, type Point } from '@rinnovo/core/shape';
 import { ids } from './ids.js';
@@ -34,19 +34,17 @@ const PLATE_SCREWS: readonly Point[] = [
 ];
 const inPlate = (p: Point): Point => ({ x: p.x - PLATE.x, y: p.y - PLATE.y });
 
-/** An invented body: a long shield with a soft waist, the same on both sides but for the treble shoulder. */
-const BODY: readonly Point[] = [
-  { x: -118, y: 14 },
-  { x: -70, y: -6 },
-  { x: 64, y: 2 },
-  { x: 112, y: 40 },
-  { x: 122, y: 150 },
-  { x: 168, y: 260 },
-  { x: 96, y: 352 },
-  { x: -96, y: 352 },
-  { x: -172, y: 262 },
-  { x: -128, y: 150 },
-];
+/** An invented body by rule: a slanted waist, a blunt horn on each side, the bass one longer. */
+const BODY = bodyShape({
+  upper: 146,
+  waist: 121,
+  lower: 170,
+  at: { upper: 58, waist: 156, lower: 258, end: 352 },
+  heel: 40,
+  slant: 10,
+  bass: { kind: 'horn', tip: -58, cut: 30 },
+  treble: { kind: 'horn', tip: -18, cut: 48 },
+});
 
 /** The workshop model 'Tern': bolt-on, 635 scale, 22 frets; both instruments are of it. */
 export function tern(build: Build): Anatomy {
@@ -56,7 +54,7 @@ export function tern(build: Build): Anatomy {
     frames: [{ id: 'neck plate', at: { ...PLATE, turn: 0 } }],
     strings: { count: 6, spreadAtNut: { value: 35.5, limit: 0.05, basis: traced }, spreadAtSaddles: { value: 52.5, limit: 0.05, basis: traced } },
     neck: { ...blank.neck, scale: { value: 635, limit: 0.25, basis: traced }, frets: 22, nutToMouth: { value: 392, limit: 0.25, basis: traced } },
-    body: { ...blank.body, outline: { ...outline(filletedPolygon(BODY, 22), 0.5), basis: stated }, thickness: read(build.thickness, build.readings[0]) },
+    body: { ...blank.body, outline: { ...outline(BODY, 0.5), basis: stated }, thickness: read(build.thickness, build.readings[0]) },
     cavities: [
       {
         id: 'neck pocket',

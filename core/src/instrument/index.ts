@@ -2,6 +2,7 @@ export * from './accept-reading.js';
 export * from './anatomy.js';
 export * from './aspect.js';
 export * from './blank.js';
+export * from './body-shapes.js';
 export * from './carve.js';
 export * from './change.js';
 export * from './compare.js';

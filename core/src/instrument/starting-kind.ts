@@ -1,7 +1,9 @@
 import type { Basis, Dimension } from '../measure/index.js';
-import { ellipse, filletedPolygon, roundedRectangle, stadium, type Outline, type Point } from '../shape/index.js';
+import { ellipse, roundedRectangle, stadium, type Outline, type Point } from '../shape/index.js';
 import { HEADSTOCK_FRAME, type Anatomy, type Cavity, type FeatureOutline, type Hole, type Plate } from './anatomy.js';
 import { blankAnatomy } from './blank.js';
+import { bodyShape, headstockShape, type BodyRule } from './body-shapes.js';
+import { fretDistance } from './frets.js';
 import type { Feature } from './feature.js';
 
 /** What an instrument that has just arrived is nearest to. */
@@ -19,16 +21,24 @@ const edge = (outline: Outline, limit = GUESS): FeatureOutline => ({ outline, li
 
 /**
  * A plausible instrument of a kind, every value typical and not measured: it shows what is to be measured, and nothing may be cut on it.
- * The body's outline is a plain stand-in, since each maker's is another.
+ * Body and headstock are shapes of our own by rule, since each maker's is another: they are drawn as typical until the instrument's own are taken.
  */
 export function startingAnatomy(kind: StartingKind): Anatomy {
   return KINDS[kind]();
 }
 
 const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
-  'bolt-on solid': () => electric({ scale: 640, thickness: about(44.5, 1.5), neckPocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395 }),
+  'bolt-on solid': () =>
+    electric({ scale: 640, thickness: about(44.5, 1.5), neckPocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395, body: BOLT_ON }),
   'set-neck solid': () =>
-    electric({ scale: 632, thickness: about(48, 4), neckPocket: { width: 40, length: 90, depth: 19, corner: 6 }, nutToMouth: 372, carve: about(12, 4) }),
+    electric({
+      scale: 632,
+      thickness: about(48, 4),
+      neckPocket: { width: 40, length: 90, depth: 19, corner: 6 },
+      nutToMouth: 372,
+      carve: about(12, 4),
+      body: SET_NECK,
+    }),
   'semi-hollow': () => ({
     ...electric({
       scale: 630,
@@ -36,12 +46,12 @@ const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
       neckPocket: { width: 40, length: 80, depth: 20, corner: 6 },
       nutToMouth: 370,
       carve: about(8, 4),
-      width: 400,
+      body: SEMI_HOLLOW,
     }),
   }),
   'flat-top acoustic': acoustic,
   bass: () => ({
-    ...electric({ scale: 864, thickness: about(43, 2), neckPocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4 }),
+    ...electric({ scale: 864, thickness: about(43, 2), neckPocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4, body: BASS }),
   }),
   'found object': () => {
     const blank = blankAnatomy();
@@ -59,7 +69,7 @@ interface Electric {
   readonly thickness: Dimension;
   readonly neckPocket: { readonly width: number; readonly length: number; readonly depth: number; readonly corner: number };
   readonly carve?: Dimension;
-  readonly width?: number;
+  readonly body: (end: number) => BodyRule;
   readonly strings?: 4 | 6;
 }
 
@@ -67,7 +77,6 @@ function electric(e: Electric): Anatomy {
   const blank = blankAnatomy();
   const strings = e.strings ?? 6;
   const bridge = e.scale - e.nutToMouth;
-  const width = e.width ?? 330;
   const spread = strings === 4 ? 57 : 52;
   return {
     ...blank,
@@ -84,11 +93,11 @@ function electric(e: Electric): Anatomy {
       thicknessTwelfth: about(23, 1.5),
     },
     body: {
-      outline: edge(shield(width, bridge + 140), 10),
+      outline: edge(bodyShape(e.body(bridge + 110)), 10),
       thickness: e.thickness,
       carve: e.carve ? { kind: 'carved', height: e.carve } : { kind: 'flat', height: null },
     },
-    headstock: { outline: null, thickness: about(14, 1), tilt: 0 },
+    headstock: { outline: edge(headstock(strings), 5), thickness: about(14, 1), tilt: 0 },
     cavities: [
       cavity(
         'neck pocket',
@@ -98,7 +107,7 @@ function electric(e: Electric): Anatomy {
         about(e.neckPocket.depth, 0.5),
       ),
       cavity('bridge route', 'Bridge pickup route', 'route', roundedRectangle(88, 24, 5, { x: 0, y: bridge - 42 }), about(17.5, 1.5)),
-      { ...cavity('controls', 'Control cavity', 'control', roundedRectangle(70, 110, 14, { x: 78, y: bridge + 40 }), about(36.5, 1.5)), face: 'back' },
+      { ...cavity('controls', 'Control cavity', 'control', roundedRectangle(70, 110, 14, { x: 84, y: bridge + 14 }), about(36.5, 1.5)), face: 'back' },
     ],
     plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(spread + 26, 40, 4, { x: 0, y: bridge + 6 }))],
     holes: tuners(strings),
@@ -108,7 +117,8 @@ function electric(e: Electric): Anatomy {
 function acoustic(): Anatomy {
   const blank = blankAnatomy();
   const scale = 645;
-  const mouth = 455;
+  // joined at the 14th fret
+  const mouth = Math.round(fretDistance(scale, 14));
   const [length, depth] = [490, 105];
   return {
     ...blank,
@@ -123,24 +133,73 @@ function acoustic(): Anatomy {
       thicknessFirst: about(21.5, 1.5),
       thicknessTwelfth: about(24, 1.5),
     },
-    body: { ...blank.body, outline: edge(shield(390, length), 10), thickness: about(depth, 15) },
-    headstock: { outline: null, thickness: about(15, 1), tilt: 14 },
-    cavities: [cavity('sound hole', 'Sound hole', 'other', ellipse(100, 100, { x: 0, y: 115 }), about(2.8, 0.4))],
+    body: { ...blank.body, outline: edge(bodyShape(FLAT_TOP(length)), 10), thickness: about(depth, 15) },
+    headstock: { outline: edge(headstock(6), 5), thickness: about(15, 1), tilt: 14 },
+    cavities: [cavity('sound hole', 'Sound hole', 'other', ellipse(100, 100, { x: 0, y: 137 }), about(2.8, 0.4))],
     plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(155, 32, 8, { x: 0, y: scale - mouth + 4 }))],
     holes: [...tuners(6), { ...hole('end pin', 'End-pin jack', 'jack', { x: depth / 2, y: length }, about(12.3, 0.4)), face: 'side', frame: 'body' }],
   };
 }
 
-/** A plain body: straight shoulders, a waist, a broad end; no maker's outline. */
-function shield(width: number, length: number): Outline {
-  const [w, l] = [width / 2, length];
-  const half: readonly Point[] = [
-    { x: 0.62 * w, y: -6 },
-    { x: 0.72 * w, y: 0.38 * l },
-    { x: w, y: 0.66 * l },
-    { x: 0.66 * w, y: l },
-  ];
-  return filletedPolygon([...half, ...[...half].reverse().map((p) => ({ x: -p.x, y: p.y }))], 30);
+/** Body shapes of our own by kind, from their own end: proportions of the trade, no maker's lines [memory]. */
+const BOLT_ON = (end: number): BodyRule => ({
+  upper: 148,
+  waist: 124,
+  lower: 164,
+  at: { upper: 52, waist: 0.43 * end, lower: 0.74 * end, end },
+  heel: 34,
+  slant: 12,
+  bass: { kind: 'horn', tip: -72, cut: 34 },
+  treble: { kind: 'horn', tip: -26, cut: 56 },
+});
+const SET_NECK = (end: number): BodyRule => ({
+  upper: 140,
+  waist: 112,
+  lower: 168,
+  at: { upper: 84, waist: 0.44 * end, lower: 0.74 * end, end },
+  heel: 30,
+  slant: 8,
+  bass: { kind: 'round' },
+  treble: { kind: 'horn', tip: 6, cut: 74 },
+});
+const SEMI_HOLLOW = (end: number): BodyRule => ({
+  upper: 154,
+  waist: 132,
+  lower: 200,
+  at: { upper: 66, waist: 0.42 * end, lower: 0.73 * end, end },
+  heel: 30,
+  slant: 5,
+  bass: { kind: 'horn', tip: -14, cut: 44 },
+  treble: { kind: 'horn', tip: -8, cut: 52 },
+});
+/** Its upper horn ends about where the 12th fret is: the strap hangs it there. */
+const BASS = (end: number): BodyRule => ({
+  upper: 150,
+  waist: 128,
+  lower: 166,
+  at: { upper: 66, waist: 0.4 * end, lower: 0.74 * end, end },
+  heel: 38,
+  slant: 16,
+  bass: { kind: 'horn', tip: -128, cut: 44 },
+  treble: { kind: 'horn', tip: -38, cut: 70 },
+});
+/** Its waist lies a third from the neck joint, its lower bout's widest part at the bridge. */
+const FLAT_TOP = (end: number): BodyRule => ({
+  upper: 144,
+  waist: 119,
+  lower: 197,
+  at: { upper: 0.17 * end, waist: 0.335 * end, lower: 0.65 * end, end },
+  heel: 28,
+  slant: 0,
+  bass: { kind: 'round' },
+  treble: { kind: 'round' },
+});
+
+/** A headstock about its tuners. */
+function headstock(strings: number): Outline {
+  const all = tuners(strings).map((h) => h.at);
+  const row = Math.max(...all.map((p) => p.x));
+  return headstockShape({ nut: strings === 4 ? 40 : 43, row, last: Math.min(...all.map((p) => p.y)), beyond: strings === 4 ? 20 : 17 });
 }
 
 function cavity(id: string, name: string, kind: Cavity['kind'], outline: Outline, depth: Dimension): Cavity {

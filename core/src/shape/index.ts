@@ -23,5 +23,6 @@ export * from './recognise.js';
 export * from './region.js';
 export * from './scanline.js';
 export * from './self-crossing.js';
+export * from './smooth-outline.js';
 export * from './tolerance.js';
 export * from './transform.js';

@@ -11,6 +11,7 @@ import {
   toBody,
   type Anatomy,
   type Face,
+  type FeatureOutline,
 } from '@rinnovo/core/instrument';
 import type { Pickup } from '@rinnovo/core/part';
 import { circle, placeOutline, placePoint, bounds, type Outline, type Placement, type Point, pathData } from '@rinnovo/core/shape';
@@ -62,18 +63,23 @@ export interface Mark extends Point {
 /** An instrument's lines seen on one face; what lies on the other face is hidden. */
 export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   const out: DrawnPath[] = [];
-  if (a.body.outline) out.push({ id: 'body', kind: 'body', d: pathData(a.body.outline.outline), title: 'Body' });
+  if (a.body.outline) out.push({ id: 'body', kind: 'body', d: pathData(a.body.outline.outline), ...said('Body', a.body.outline) });
   if (a.headstock.outline)
-    out.push({ id: 'headstock', kind: 'body', d: pathData(toBody(a, HEADSTOCK_FRAME, a.headstock.outline.outline)), title: 'Headstock' });
+    out.push({
+      id: 'headstock',
+      kind: 'body',
+      d: pathData(toBody(a, HEADSTOCK_FRAME, a.headstock.outline.outline)),
+      ...said('Headstock', a.headstock.outline),
+    });
   const levels = (kind: 'cavity' | 'hidden'): DrawnPath[] =>
     a.cavities
       .filter((c) => (c.face === face) === (kind === 'cavity'))
-      .flatMap((c) => c.levels.map((p) => ({ id: `${c.id}/${p.id}`, kind, d: pathData(toBody(a, c.frame, p.outline.outline)), title: c.name })));
+      .flatMap((c) => c.levels.map((p) => ({ id: `${c.id}/${p.id}`, kind, d: pathData(toBody(a, c.frame, p.outline.outline)), ...said(c.name, p.outline) })));
   out.push(...levels('cavity'));
   for (const plate of a.plates.filter((p) => p.face === face)) {
-    out.push({ id: plate.id, kind: 'plate', d: pathData(toBody(a, plate.frame, plate.outline.outline)), title: plate.name });
+    out.push({ id: plate.id, kind: 'plate', d: pathData(toBody(a, plate.frame, plate.outline.outline)), ...said(plate.name, plate.outline) });
     for (const o of plate.openings) {
-      out.push({ id: o.id, kind: 'opening', d: pathData(toBody(a, plate.frame, o.outline.outline)), title: o.name });
+      out.push({ id: o.id, kind: 'opening', d: pathData(toBody(a, plate.frame, o.outline.outline)), ...said(o.name, o.outline) });
       if (o.insert?.fitted) out.push({ id: o.insert.id, kind: 'insert', d: pathData(toBody(a, plate.frame, o.insert.slot.outline)), title: o.insert.name });
     }
     for (const [i, s] of plate.screws.entries()) {
@@ -90,6 +96,14 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   }
   return [...out, ...(face === 'top' ? drawBoard(a) : []), ...levels('hidden')];
 }
+
+/** What an outline is called, and that it is dashed where nobody took it from the instrument. */
+function said(name: string, { basis }: Pick<FeatureOutline, 'basis'>): Pick<DrawnPath, 'title' | 'loose'> {
+  return basis.kind === 'default' ? { title: `${name}: typical outline`, loose: true } : { title: name };
+}
+
+/** How far a nut reaches along the strings, mm [memory]. */
+const NUT = 5;
 
 /** A hole of unknown diameter is drawn as a point of this size, mm. */
 export const UNKNOWN_HOLE = 3;
@@ -115,7 +129,10 @@ function drawBoard(a: Anatomy): readonly DrawnPath[] {
     const d = line(n);
     return d === null ? [] : [{ id: `fret ${n}`, kind: 'fret', d, title: n === 0 ? 'Zero fret' : `Fret ${n}` }];
   });
-  return [board, ...frets];
+  const back = (p: Point, by: number): Point => placePoint({ ...p, y: p.y - by }, placementOf(a, NECK_FRAME));
+  const slots = [back(nut[0], behind), back(nut[1], behind), back(nut[1], behind + NUT), back(nut[0], behind + NUT)];
+  const block: DrawnPath = { id: 'nut', kind: 'board', d: `M${slots.map((p) => `${p.x} ${p.y}`).join('L')}Z`, title: 'Nut' };
+  return [board, block, ...frets];
 }
 
 /** The centre line and the outer strings, as far as they are known. */

@@ -117,7 +117,7 @@ export class FeatureForm {
     const found = t ? dimensionAt(this.anatomy(), t) : null;
     if (!found?.exists || found.dimension?.basis.kind === 'readings') return [];
     const { min, max } = QUANTITIES.floorFall;
-    return [{ key: 'fall', label: 'Fall of the floor, end to end', value: found.dimension?.value ?? 0, min, max }];
+    return [{ key: 'fall', label: 'Fall of the floor', value: found.dimension?.value ?? 0, min, max }];
   });
 
   protected readonly fields = computed((): readonly NumberField[] => {

@@ -38,10 +38,11 @@ const inPlate = (p: Point): Point => ({ x: p.x - PLATE.x, y: p.y - PLATE.y });
 const BODY = bodyShape({
   upper: 146,
   waist: 121,
-  lower: 170,
-  at: { upper: 58, waist: 156, lower: 258, end: 352 },
+  lower: 174,
+  at: { upper: 58, waist: 156, lower: 270, end: 364 },
   heel: 40,
   slant: 10,
+  full: 0.7,
   bass: { kind: 'horn', tip: -58, cut: 30 },
   treble: { kind: 'horn', tip: -18, cut: 48 },
 });

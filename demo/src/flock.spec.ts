@@ -1,7 +1,8 @@
 import { anatomy, instrument, keepOutline } from '@rinnovo/contract';
 import { cleanSvg } from '@rinnovo/core/format';
-import { doubtsOf, solvePositions } from '@rinnovo/core/instrument';
+import { doubtsOf, solvePositions, toBody } from '@rinnovo/core/instrument';
 import { isState } from '@rinnovo/core/quantity';
+import { gapInside } from '@rinnovo/core/shape';
 import { findingsOf, isPlace, stateOf } from '@rinnovo/core/survey';
 import { ids } from './ids.js';
 import { demoWorkshop } from './index.js';
@@ -17,6 +18,20 @@ describe('the demo’s instruments', () => {
         .withContext(kind)
         .toBeTrue();
     expect(demoWorkshop.instruments.some((i) => i.archived)).toBeTrue();
+  });
+
+  it('hold their cavities and covers within their outlines', () => {
+    for (const { document: a, instrument } of demoWorkshop.anatomies) {
+      const body = a.body.outline!.outline;
+      const inside = [
+        ...a.cavities.filter((c) => c.kind !== 'neck pocket').flatMap((c) => c.levels.map((p) => ({ id: c.id, frame: c.frame, of: p.outline }))),
+        ...a.plates.map((p) => ({ id: p.id, frame: p.frame, of: p.outline })),
+      ];
+      for (const x of inside)
+        expect(gapInside([toBody(a, x.frame, x.of.outline)], [body]).clearance)
+          .withContext(`${instrument} ${x.id}`)
+          .toBeGreaterThan(0);
+    }
   });
 
   it('would pass the server’s door as they are, and contradict nothing', () => {

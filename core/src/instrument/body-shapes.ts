@@ -12,6 +12,8 @@ export interface BodyRule {
   readonly heel: number;
   /** How far the treble side's bouts and waist lie nearer to the neck than the bass side's: a slanted waist. */
   readonly slant: number;
+  /** How far out its end stays straight, as a share of the lower bout's half; not there: a round end. */
+  readonly full?: number;
   /** Each side's shoulder: round, or a horn to so far along, with a cutaway to so deep. */
   readonly bass: Shoulder;
   readonly treble: Shoulder;
@@ -29,14 +31,16 @@ export function bodyShape(rule: BodyRule): Outline {
   return smoothOutline([...treble, { x: 0, y: rule.at.end }, ...bass.reverse()]);
 }
 
+/** Where an end that is nothing but round is held, as a share of the half width. */
+const ROUND = 0.58;
+
 /** One side from the neck to the end, as on the treble side. */
-function sideOf({ upper, waist, lower, at, heel }: BodyRule, shoulder: Shoulder, slant: number): readonly Through[] {
+function sideOf({ upper, waist, lower, at, heel, full = ROUND }: BodyRule, shoulder: Shoulder, slant: number): readonly Through[] {
   const flank: readonly Through[] = [
     { x: upper, y: at.upper + slant / 2 },
     { x: waist, y: at.waist + slant },
     { x: lower, y: at.lower + slant },
-    // a round end: where a circle would be
-    { x: 0.58 * lower, y: at.end - 0.19 * (at.end - at.lower) },
+    { x: full * lower, y: at.end - (1 - Math.sqrt(1 - full ** 2)) * (at.end - at.lower) },
   ];
   const corner: Through = { x: heel, y: 0, sharp: true };
   if (shoulder.kind === 'round') return [corner, { x: 0.66 * upper, y: 0.22 * at.upper }, ...flank];

@@ -102,27 +102,31 @@ const LEVEL = 1e-9;
 
 /**
  * The point of edge `a` that lies deepest on the wrong side of edge `b`. Edge `a` is cut where it meets `b`, so that each piece lies wholly on one side;
- * the wrong ones are sampled, and every peak that can still hold the deepest point is refined.
+ * the wrong ones that can hold the deepest point are sampled, the likeliest first, and every peak that still can is refined.
  */
 function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point) => boolean): Gap | null {
-  const peaks = a
+  const pieces = a
     .flatMap((s) =>
       cutAt(
         s,
         nearSegments(s, b).flatMap((t) => intersections(s, t)),
-      ).flatMap(({ piece, middle }) => (wrong(middle) ? peaksOf(piece, b) : [])),
+      ).flatMap(({ piece, middle }) => (wrong(middle) ? [{ piece, depth: distanceToEdge(b, middle) }] : [])),
     )
     .sort((p, q) => q.depth - p.depth);
   let best: Peak | null = null;
-  for (const peak of peaks) {
-    if (best && peak.most <= best.depth) continue;
-    const refined = refine(peak, b);
-    if (!best || refined.depth > best.depth) best = refined;
+  for (const { piece, depth } of pieces) {
+    // no point of it lies further from its middle than half of its length, and none is deeper by more than that
+    if (best && depth + length(piece) / 2 <= best.depth) continue;
+    for (const peak of peaksOf(piece, b).sort((p, q) => q.depth - p.depth)) {
+      if (best && peak.most <= best.depth) continue;
+      const refined = refine(peak, b);
+      if (!best || refined.depth > best.depth) best = refined;
+    }
   }
   return best && { clearance: -best.depth, at: pointAt(best.piece, best.share) };
 }
 
-function peaksOf(piece: Segment, b: readonly Segment[]): readonly Peak[] {
+function peaksOf(piece: Segment, b: readonly Segment[]): Peak[] {
   const n = Math.max(4, Math.ceil(length(piece) / SAMPLE));
   const step = length(piece) / n;
   const depths = Array.from({ length: n + 1 }, (_, i) => distanceToEdge(b, pointAt(piece, i / n)));

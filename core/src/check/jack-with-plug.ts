@@ -1,11 +1,11 @@
 import { isOfPart } from '../part/index.js';
-import { leaf, sum, type Dimension } from '../measure/index.js';
-import type { Target } from '../quantity/index.js';
+import { leaf, sum } from '../measure/index.js';
+import { depthTerms, type DepthHere } from './depth-here.js';
 import { gapInsideOnce } from '../shape/index.js';
 import { levelsLeaf, regionOf } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import type { Hole } from '../instrument/index.js';
-import { bodyLeaf, bodyOf, depthAt, judged, known, placeLeaf, type PartSite, sure } from './site.js';
+import { bodyLeaf, bodyOf, depthAt, judged, known, placeLeaf, type PartSite } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
 
@@ -18,14 +18,15 @@ function jackWithPlug(site: PartSite): readonly Verdict[] {
   const { part, hole, state, room, at } = site;
   if (!isOfPart(site.rows, part.kind, 'plugged') || !hole) return [];
   const { settings, anatomy } = state;
-  const { behind, target, label } = roomBehind(site, hole);
-  const tip = judged(site, { check: 'plugInside', needs: { targets: [[behind, target]], sizes: ['plugInside'] }, minimum: settings.minDepth }, () =>
-    sum(
-      'plugLeft',
-      [1, leaf(label, sure(behind), target)],
-      ...(room?.from && room.cavity.raised ? [[1, leaf('coverRaised', room.cavity.raised)] as const] : []),
-      [-1, known(site, 'plugInside')],
-    ),
+  const { behind, label } = roomBehind(site, hole);
+  const tip = judged(
+    site,
+    { check: 'plugInside', needs: { targets: [[behind.depth, behind.target]], sizes: ['plugInside'] }, minimum: settings.minDepth },
+    () =>
+      sum('plugLeft', ...depthTerms(1, label, behind), ...(room?.from && room.cavity.raised ? [[1, leaf('coverRaised', room.cavity.raised)] as const] : []), [
+        -1,
+        known(site, 'plugInside'),
+      ]),
   );
   const swing = part.sizes.leafSwing;
   const swung = swing ? bodyOf(part, at, swing.value) : null;
@@ -58,16 +59,17 @@ function jackWithPlug(site: PartSite): readonly Verdict[] {
 }
 
 interface Behind {
-  readonly behind: Dimension | null;
-  readonly target: Target;
+  readonly behind: DepthHere;
   readonly label: 'bodyThickness' | 'holeDepth' | 'levelDepth';
 }
 
 function roomBehind({ room, state: { anatomy }, at }: PartSite, hole: Hole): Behind {
-  if (hole.face !== 'top' && hole.face !== 'back') return { behind: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, label: 'holeDepth' };
+  if (hole.face !== 'top' && hole.face !== 'back') {
+    return { behind: { depth: hole.depth, target: { quantity: 'holeDepth', feature: hole.id }, fall: null }, label: 'holeDepth' };
+  }
   const floor = room?.from ? depthAt(anatomy, room.cavity, at) : null;
-  if (floor) return { behind: floor.depth, target: floor.target, label: 'levelDepth' };
-  return { behind: anatomy.body.thickness, target: { quantity: 'bodyThickness', feature: 'body' }, label: 'bodyThickness' };
+  if (floor) return { behind: floor, label: 'levelDepth' };
+  return { behind: { depth: anatomy.body.thickness, target: { quantity: 'bodyThickness', feature: 'body' }, fall: null }, label: 'bodyThickness' };
 }
 
 /** A plug in its jack, and the leaf that swings out. */

@@ -106,6 +106,21 @@ describe('a floor that falls', () => {
     expect(of(falling(12), 'floor', 'planned').class).not.toBe('well');
   });
 
+  it('counts behind the plug of a jack in a plate', () => {
+    const at = (fall: number | null): Verdict => {
+      const cavities = plainAnatomy().cavities.map((c) =>
+        c.id === 'route' ? { ...c, levels: c.levels.map((p) => ({ ...p, fall: fall === null ? null : dim(fall) })) } : c,
+      );
+      const s = plainState({ ...plainAnatomy(), cavities, holes: [hole('jack', 'jack', 9.7, { at: { x: 0, y: 110 } })] });
+      const jack = partOf('jack', 'jack', { bushing: 9.4, plugInside: 16 });
+      const choices = [newHardwareChoice('jack', { on: 'feature', feature: 'jack' }, 'jack')];
+      return evaluatePlan({ ...s, parts: { ...s.parts, jack } }, { format: 5, choices }).verdicts.find((v) => v.check === 'plugInside')!;
+    };
+    // 18 deep under the plate, 16 of plug
+    expect([at(null).clearance, at(3).clearance]).toEqual([2, 2]);
+    expect(at(3).worst! - at(null).worst!).toBeCloseTo((3 + 0.05) / 2, 9);
+  });
+
   it('counts under a part in the route as well', () => {
     const [level, falls] = [of(falling(null, 'route'), 'depthUnderPart'), of(falling(3, 'route'), 'depthUnderPart')];
     expect(falls.clearance).toBe(level.clearance);

@@ -35,7 +35,6 @@ async function send(url: string, id: string, writeId: string): Promise<number> {
 }
 
 test('killed at 20 seeded moments of a save: acknowledged write ids are the rows, and each can be sent again', async ({ workshop }) => {
-  test.setTimeout(240_000);
   const next = seeded(2026);
   const sent: { id: string; writeId: string; acknowledged: boolean }[] = [];
   for (let round = 0; round < 20; round++) {

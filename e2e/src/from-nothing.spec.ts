@@ -45,7 +45,6 @@ async function measure(page: Page, fromSide: string, to: string, toSide: string,
 }
 
 test('from nothing to a closed chain of measurements, by keyboard alone', async ({ page, workshop }) => {
-  test.setTimeout(120_000);
   await page.goto(`${workshop.url}/instruments`);
   await page.getByRole('link', { name: 'New instrument', exact: true }).waitFor();
   await tabTo(page, 'a[href="/instruments/start"]');

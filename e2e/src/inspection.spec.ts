@@ -3,7 +3,6 @@ import { expectAccessible } from './axe.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('led through an inspection by keyboard alone, to findings with their first cause', async ({ page, workshop }) => {
-  test.setTimeout(120_000);
   await page.goto(`${workshop.url}/i/${FIRST}/survey`);
   await page.getByRole('link', { name: 'Inspection' }).focus();
   await page.keyboard.press('Enter');

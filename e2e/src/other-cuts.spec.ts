@@ -4,7 +4,6 @@ import { clearOnBench, readTwice, workUntil } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 test('a level is cut deeper and a row of holes drilled, and both stand in the record', async ({ page, workshop }) => {
-  test.setTimeout(180_000);
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   const form = page.getByRole('form', { name: 'Other cuts' });
   await form.getByRole('button', { name: 'Check this cut' }).click();

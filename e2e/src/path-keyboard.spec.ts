@@ -42,7 +42,6 @@ const READINGS: readonly (readonly [string, string])[] = [
 ];
 
 test('the whole path by keyboard alone', async ({ page, workshop }) => {
-  test.setTimeout(300_000);
   await page.goto(`${workshop.url}/instruments`);
   await expect(page.getByRole('link', { name: /Tern no\. 14/ })).toBeVisible();
   await page.keyboard.press('?');

@@ -5,7 +5,6 @@ import { clearOnBench, confirmAll, READINGS, readTwice, stepAfter } from './scen
 import { expect, FIRST, test } from './workshop.js';
 
 test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ page, workshop }) => {
-  test.setTimeout(240_000);
   await page.goto(`${workshop.url}/instruments`);
   await expect(page.getByRole('link', { name: /Tern no\. 14/ })).toBeVisible();
   await expectAccessible(page, 'instruments');

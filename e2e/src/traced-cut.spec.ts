@@ -11,7 +11,6 @@ import { clearOnBench, confirmAll, READINGS, readTwice, workUntil } from './scen
 import { expect, FIRST, test } from './workshop.js';
 
 test('a traced outline is placed, cured of two clashes, printed true, cleared by two readings, cut in passes and recorded', async ({ page, workshop }) => {
-  test.setTimeout(240_000);
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   await page.getByRole('button', { name: /Plan a cut for/ }).click();
 

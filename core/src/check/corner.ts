@@ -100,7 +100,7 @@ function routeCorners(route: Region): readonly RouteCorner[] {
   if (!corners) {
     const lines = edge.filter((s): s is LineSegment => s.kind === 'line');
     const rounded = edge.filter((s): s is ArcSegment => s.kind === 'arc').flatMap((arc) => roundedCorner(arc, lines));
-    corners = [...rounded, ...lines.flatMap((l) => sharpCorner(l, lines))];
+    corners = [...rounded, ...lines.flatMap((l, i) => sharpCorner(l, i, lines))];
     known.set(edge, corners);
   }
   return corners;
@@ -119,8 +119,10 @@ function roundedCorner(arc: ArcSegment, lines: readonly LineSegment[]): readonly
   return [{ apex, ways, reaches: [distance(apex, a.from), distance(apex, b.to)], radius: arc.radius, centre: arc.centre }];
 }
 
-function sharpCorner(l: LineSegment, lines: readonly LineSegment[]): readonly RouteCorner[] {
-  const next = lines.find((m) => m !== l && same(m.from, l.to));
+function sharpCorner(l: LineSegment, index: number, lines: readonly LineSegment[]): readonly RouteCorner[] {
+  // mostly it is the one that follows
+  const beside = lines[index + 1];
+  const next = beside && same(beside.from, l.to) ? beside : lines.find((m) => m !== l && same(m.from, l.to));
   if (!next) return [];
   const ways = [way(l.to, l.from), way(next.from, next.to)] as const;
   return Math.abs(cross(ways[0], ways[1])) < POINT ? [] : [{ apex: l.to, ways, reaches: [length(l), length(next)], radius: 0, centre: l.to }];

@@ -179,7 +179,7 @@ describe('a plan of several choices', () => {
   function two(): PlanState {
     const a = plainAnatomy();
     const [route, plate, position] = [a.cavities.find((c) => c.id === 'route')!, a.plates[0]!, a.positions[0]!];
-    const down = (o: Outline): Outline => placeOutline(o, { x: 0, y: 80, turn: 0 });
+    const down = (o: Outline): Outline => placeOutline(o, { x: 0, y: 60, turn: 0 });
     const cavity = {
       ...route,
       id: 'route 2',
@@ -204,10 +204,10 @@ describe('a plan of several choices', () => {
       return find(ofChoice({ anatomy: state.anatomy, verdicts }, 'there').verdicts, 'wall/route 2/found/route').clearance!;
     };
     const at = (y: number): typeof planned.route => ({ at: { x: 0, y, turn: 0 }, levels: route });
-    // between the old routes 80 − 30 = 50; the new one, 41 wide, takes 5.5 of it, and what it is moved
-    expect(wall(null)).toBeCloseTo(50, 6);
-    expect(wall(at(110))).toBeCloseTo(44.5, 6);
-    expect(wall(at(113))).toBeCloseTo(41.5, 6);
+    // between the old routes 60 − 30 = 30; the new one, 41 wide, takes 5.5 of it, and what it is moved
+    expect(wall(null)).toBeCloseTo(30, 6);
+    expect(wall(at(110))).toBeCloseTo(24.5, 6);
+    expect(wall(at(113))).toBeCloseTo(21.5, 6);
   });
 
   it('keeps both of two routes that are planned into one cavity', () => {

@@ -1,8 +1,21 @@
+import { tellNear, type Beside } from './beside.js';
 import { leanLeaves } from './lean.js';
 import { placementOf, type Anatomy, type Cavity, type Hole, type HoleKind, type Level } from '../instrument/index.js';
 import { leaf, type Leaf, type Working } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
-import { bounds, circle, gapApart, placePoint, regionContains, regionsOverlap, type Gap, type Placement, type Point, type Region } from '../shape/index.js';
+import {
+  betweenBoxes,
+  bounds,
+  circle,
+  gapApart,
+  placePoint,
+  regionContains,
+  regionsOverlap,
+  type Gap,
+  type Placement,
+  type Point,
+  type Region,
+} from '../shape/index.js';
 import { levelsLeaf, regionOf, type PlanState } from './place.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 
@@ -44,7 +57,7 @@ export function holePlaceLeaf(h: Hole): Leaf {
 }
 
 /** What is cut into a cavity, and what its verdicts are to be called by. */
-export interface CutAmongHoles {
+export interface Cut {
   readonly cavity: Cavity;
   readonly levels: readonly Level[];
   readonly region: Region;
@@ -55,33 +68,27 @@ export interface CutAmongHoles {
  * The wood between a cut and the holes beside it: each one that is nearer than wanted, else the nearest. Wanted 10 at a stud, which is pulled [trade], 3 at others
  * [memory]. A hole that starts in a cavity of the cut's own face is none of its; a wire's hole that the cut takes in leads into it.
  */
-export function wallsToHoles(state: PlanState, cut: CutAmongHoles): readonly Verdict[] {
+export function wallsToHoles(state: PlanState, cut: Cut): readonly Verdict[] {
   const { anatomy, settings } = state;
   const box = bounds(cut.region);
-  const far = (p: Point): number => Math.hypot(Math.max(box.minX - p.x, 0, p.x - box.maxX), Math.max(box.minY - p.y, 0, p.y - box.maxY));
-  const near = holesInWood(anatomy)
+  const mine = [levelsLeaf(cut.cavity, cut.levels), ...leanLeaves(anatomy, cut.cavity, cut.levels, cut.region)];
+  const limit = mine.reduce((s, l) => s + l.limit, 0);
+  const beside = holesInWood(anatomy)
     .filter((h) => isBeside(anatomy, cut, h) && !isOfCavity(anatomy, cut, h))
-    .map((h) => ({ ...h, wanted: wantedAt(h.hole, settings), least: far(h.at) - (h.hole.diameter?.value ?? WIDEST_UNKNOWN) / 2 }))
-    .sort((a, b) => a.least - b.least);
-  const lean = leanLeaves(anatomy, cut.cavity, cut.levels, cut.region);
-  const out: Verdict[] = [];
-  let nearest: Verdict | null = null;
-  for (const h of near) {
-    const best: number = nearest?.clearance ?? Infinity;
-    if (h.least > h.wanted && h.least > best) continue;
-    const v = wallTo(cut, lean, h, h.wanted);
-    if (!v) continue;
-    if (v.clearance === null || v.clearance < h.wanted) out.push(v);
-    if (v.clearance !== null && v.clearance < best) nearest = v;
-  }
-  return out.length > 0 || !nearest ? out : [nearest];
+    .map(({ hole, at, edge }): Beside => {
+      const wanted = wantedAt(hole, settings);
+      const { value, limit: off } = hole.diameter ?? { value: WIDEST_UNKNOWN, limit: 0 };
+      const least = betweenBoxes(box, { minX: at.x, minY: at.y, maxX: at.x, maxY: at.y }) - value / 2 - limit - hole.limit - off / 2;
+      return { least, near: wanted, judge: () => wallTo(cut, mine, { hole, at, edge }, wanted) };
+    });
+  return tellNear(beside);
 }
 
 function wantedAt({ kind }: Hole, settings: Settings): number {
   return kind === 'stud' ? settings.minWallAtStud : settings.minBesideHole;
 }
 
-function wallTo({ region, levels, cavity, subject }: CutAmongHoles, lean: readonly Leaf[], { hole, at, edge }: PlacedHole, wanted: number): Verdict | null {
+function wallTo({ region, subject }: Cut, mine: readonly Leaf[], { hole, at, edge }: PlacedHole, wanted: number): Verdict | null {
   const of = { ...subject, against: hole.id };
   if (!edge) {
     const gap = gapApart(region, [circle(WIDEST_UNKNOWN, at)]);
@@ -89,12 +96,7 @@ function wallTo({ region, levels, cavity, subject }: CutAmongHoles, lean: readon
   }
   if (hole.kind === 'wire' && regionContains(region, at)) return null;
   const gap: Gap = gapApart(region, edge);
-  const allowances = [
-    levelsLeaf(cavity, levels),
-    ...lean,
-    holePlaceLeaf(hole),
-    ...(hole.diameter ? [halfWidthLeaf(hole.id, hole.diameter.limit, hole.diameter.basis)] : []),
-  ];
+  const allowances = [...mine, holePlaceLeaf(hole), ...(hole.diameter ? [halfWidthLeaf(hole.id, hole.diameter.limit, hole.diameter.basis)] : [])];
   const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: region, b: edge, value: gap.clearance, allowances };
   return verdict('wall', of, working, wanted, gap.at);
 }
@@ -105,7 +107,7 @@ function halfWidthLeaf(feature: string, limit: number, basis: Leaf['basis']): Le
 }
 
 /** Do hole and cut share some of the wood's depth? A blind hole of the other face whose ground lies under the cut is the floor's business. */
-function isBeside(anatomy: Anatomy, { cavity, levels, region }: CutAmongHoles, { hole, at, edge }: PlacedHole): boolean {
+function isBeside(anatomy: Anatomy, { cavity, levels, region }: Cut, { hole, at, edge }: PlacedHole): boolean {
   if (hole.face === cavity.face || hole.through) return true;
   const thick = anatomy.body.thickness?.value;
   const deepest = levels.reduce((d, p) => Math.max(d, p.depth?.value ?? Infinity), 0);
@@ -121,7 +123,7 @@ export function boresUnder(anatomy: Anatomy, face: Cavity['face'], region: Regio
 }
 
 /** Does a hole start in a cavity of the cut's own face that was there before? Then what is cut beside it is held against that cavity. */
-function isOfCavity(anatomy: Anatomy, { cavity, levels }: CutAmongHoles, { hole, at }: PlacedHole): boolean {
+function isOfCavity(anatomy: Anatomy, { cavity, levels }: Cut, { hole, at }: PlacedHole): boolean {
   if (cavity.joins?.includes(hole.id)) return true;
   if (hole.face !== cavity.face) return false;
   return anatomy.cavities.some((c) => {

@@ -1,59 +1,59 @@
-import { setsOf, type Cavity, type Level } from '../instrument/index.js';
-import type { Working } from '../measure/index.js';
-import { gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
+import { setsOf, type Cavity } from '../instrument/index.js';
+import type { Leaf, Working } from '../measure/index.js';
+import { betweenBoxes, bounds, gapApart, gapInside, regionsOverlap, type Region } from '../shape/index.js';
+import { tellNear, type Beside } from './beside.js';
 import { cutOf } from './hidden-edge.js';
 import { leanLeaves } from './lean.js';
-import { wallsToHoles } from './holes-in-wood.js';
-import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart } from './place.js';
+import { wallsToHoles, type Cut } from './holes-in-wood.js';
+import { outlineLeaf, levelsLeaf, regionOf, type PlaceOfPart, type PlanState } from './place.js';
 import { verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
 import { rowsOf, type About } from './row.js';
 
-/** The wood left between each cut and the cavities and holes beside it. Hard limit 0; wanted 5, 10 at the neck pocket [trade]. Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose. */
+/** A cavity whose wall may be no thicker than so much more than what is wanted is told of, mm: who cuts there works with it in sight [memory]. */
+const IN_SIGHT = 20;
+
+/**
+ * The wood left between each cut and the cavities and holes beside it: those that are near, else the nearest. Hard limit 0; wanted 5, 10 at the neck pocket [trade].
+ * Cavities of the other face that lie under the cut are the floor's business; none is asked for where the route runs into a cavity on purpose.
+ */
 export function walls(place: Pick<PlaceOfPart, 'cavity' | 'state'>): readonly Verdict[] {
   const { cavity, state } = place;
-  const { anatomy, settings } = state;
-  const neighbours = anatomy.cavities.filter((c) => c.id !== cavity.id && c.levels.length > 0);
   return setsOf(cavity).flatMap((set) => {
     const levels = cutOf(cavity, set);
-    const route = regionOf(anatomy, cavity, levels);
-    const lean = leanLeaves(anatomy, cavity, levels, route);
-    const mine = [levelsLeaf(cavity, levels), ...lean];
-    const known = lean.length > 0 ? null : rememberedOf(levels);
-    const holes = wallsToHoles(state, { cavity, levels, region: route, subject: { feature: cavity.id, item: set } });
-    const cavities = neighbours.flatMap((n: Cavity) => {
-      const other = regionOf(anatomy, n);
-      const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
-      if ((n.face !== cavity.face || joined) && regionsOverlap(route, other)) return [];
-      const minimum = n.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
-      const before = known?.get(n);
-      if (before?.minimum === minimum && isOf(before, route, other)) return before;
-      const gap = gapApart(route, other);
-      const allowances = [...mine, levelsLeaf(n, n.levels)];
-      const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: route, b: other, value: gap.clearance, allowances };
-      const now = verdict('wall', { feature: cavity.id, item: set, against: n.id }, working, minimum, gap.at);
-      known?.set(n, now);
-      return now;
-    });
-    return [...cavities, ...holes];
+    const cut = { cavity, levels, region: regionOf(state.anatomy, cavity, levels), subject: { feature: cavity.id, item: set } };
+    return [...wallsToCavities(state, cut), ...wallsToHoles(state, cut)];
   });
 }
 
-/** Was it worked out between these two, where they lie now? */
-function isOf({ working }: Verdict, a: Region, b: Region): boolean {
-  return working?.op === 'geometry' && working.a === a && working.b === b;
+function wallsToCavities({ anatomy, settings }: PlanState, cut: Cut): readonly Verdict[] {
+  const { cavity, levels, region } = cut;
+  const mine = [levelsLeaf(cavity, levels), ...leanLeaves(anatomy, cavity, levels, region)];
+  const limit = mine.reduce((s, l) => s + l.limit, 0);
+  const box = bounds(region);
+  const beside = anatomy.cavities
+    .filter((n) => n.id !== cavity.id && n.levels.length > 0)
+    .map((n): Beside => {
+      const wanted = n.kind === 'neck pocket' ? settings.minWallAtNeckPocket : settings.minWall;
+      const other = regionOf(anatomy, n);
+      const least = betweenBoxes(box, bounds(other)) - limit - Math.max(...n.levels.map((p) => p.outline.limit));
+      return { least, near: wanted + IN_SIGHT, judge: () => wallTo(cut, mine, n, { other, wanted }) };
+    });
+  return tellNear(beside);
 }
 
-const walled = new WeakMap<readonly Level[], Map<Cavity, Verdict>>();
-/** Cavities that were changed since are forgotten with the rest when so many are remembered. */
-const MANY = 1000;
-
-/** What is remembered of the walls of levels: nothing when they are seen for the first time, as those of a route that is being moved always are. */
-function rememberedOf(levels: readonly Level[]): Map<Cavity, Verdict> | null {
-  const known = walled.get(levels);
-  if (!known) walled.set(levels, new Map());
-  else if (known.size > MANY) known.clear();
-  return known ?? null;
+function wallTo(
+  { cavity, region, subject }: Cut,
+  mine: readonly Leaf[],
+  n: Cavity,
+  { other, wanted }: { readonly other: Region; readonly wanted: number },
+): Verdict | null {
+  const joined = (cavity.joins?.includes(n.id) ?? false) || (n.joins?.includes(cavity.id) ?? false);
+  if ((n.face !== cavity.face || joined) && regionsOverlap(region, other)) return null;
+  const gap = gapApart(region, other);
+  const allowances = [...mine, levelsLeaf(n, n.levels)];
+  const working: Working = { op: 'geometry', label: 'wallBetween', measure: 'apart', a: region, b: other, value: gap.clearance, allowances };
+  return verdict('wall', { ...subject, against: n.id }, working, wanted, gap.at);
 }
 
 /** The wood left between each cut and the body's edge. No verdict while the body's outline is not known. */

@@ -5,7 +5,7 @@ import { leftBy } from '../testing/work.js';
 import { settingsWith } from '../operation/index.js';
 import { seeded } from '../testing/random.js';
 import { boxPickup, dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
-import { area, bounds, circle, placeOutline, roundedRectangle, smallestInsideRadius, unionArea, differenceArea } from '../shape/index.js';
+import { area, bounds, circle, placeOutline, roundedRectangle, smallestInsideRadius, unionArea, differenceArea, type Outline } from '../shape/index.js';
 import { alongPart, mirroredRoute, outlinedRoute, routeFigures, snapRoute, takingIn, withChannel, type DerivedRoute } from './index.js';
 
 const s = settingsWith();
@@ -91,8 +91,9 @@ describe('a route that takes the old one in', () => {
 
 describe('a channel to another cavity', () => {
   const route: PlannedRoute = { at, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] };
-  const control = roundedRectangle(40, 60, 8, { x: 0, y: 230 });
-  const withControl: Anatomy = {
+  const controlAt = (y: number): Outline => roundedRectangle(40, 60, 8, { x: 0, y });
+  const control = controlAt(230);
+  const withControl = (y: number): Anatomy => ({
     ...plainAnatomy(),
     cavities: [
       ...plainAnatomy().cavities,
@@ -108,14 +109,14 @@ describe('a channel to another cavity', () => {
           {
             id: 'c',
             set: 'found',
-            outline: { outline: control, limit: 0.1, basis: { kind: 'stated' }, across: null, along: null },
+            outline: { outline: controlAt(y), limit: 0.1, basis: { kind: 'stated' }, across: null, along: null },
             depth: { value: 30, limit: 0.1, basis: { kind: 'stated' } },
             bored: false,
           },
         ],
       },
     ],
-  };
+  });
   const wallTo = (verdicts: readonly Verdict[], against: string): readonly Verdict[] =>
     verdicts.filter((v) => v.check === 'wall' && v.subject.against === against);
 
@@ -128,8 +129,8 @@ describe('a channel to another cavity', () => {
   });
 
   it('has no wall to what it was joined with on purpose, a wall to all others, and stays joined in the instrument as left', () => {
-    const state = plainState(withControl);
-    const joined = made(withChannel(route, { id: 'control', region: [control] }, 12, 15, R));
+    const state = plainState(withControl(180));
+    const joined = made(withChannel(route, { id: 'control', region: [controlAt(180)] }, 12, 15, R));
     const choice = plainChoice({ route: joined });
     const after = evaluateChoice(state, choice);
     const fresh = wallTo(after.verdicts, 'control').filter((v) => v.subject.item === 'planned');
@@ -141,7 +142,7 @@ describe('a channel to another cavity', () => {
     expect(left.cavities.find((c) => c.id === 'route')!.joins).toEqual(['control']);
     // moved away from it again, a wall is asked for
     const archived = evaluateChoice(state, plainChoice({ route: { ...joined, levels: route.levels } }));
-    expect(wallTo(archived.verdicts, 'control').find((v) => v.subject.item === 'planned')!.clearance).toBeCloseTo(70, 1);
+    expect(wallTo(archived.verdicts, 'control').find((v) => v.subject.item === 'planned')!.clearance).toBeCloseTo(20, 1);
   });
 
   it('is none that is narrower than the cutter, and none to what it runs into already', () => {

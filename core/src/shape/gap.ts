@@ -2,7 +2,7 @@ import { regionContains } from './contains.js';
 import { distanceToEdge, nearest, nearSegments } from './nearest.js';
 import { intersections } from './intersections.js';
 import { holesOf } from './holes.js';
-import { bounds } from './measures.js';
+import { betweenBoxes, bounds } from './measures.js';
 import { length, pointAt, type Point, type Segment } from './outline.js';
 import { cutAt, regionBoundary, type Region } from './region.js';
 import { SAMPLE } from './tolerance.js';
@@ -23,7 +23,7 @@ export function gapInside(inner: Region, outer: Region): Gap {
 
 /** How far two regions are apart; negative by how deep one reaches into the other. */
 export function gapApart(a: Region, b: Region): Gap {
-  if (boxesApart(a, b)) {
+  if (betweenBoxes(bounds(a), bounds(b)) > 0) {
     // neither can hold the other
     const close = nearest(regionBoundary(a), regionBoundary(b));
     return { clearance: close.distance, at: close.a };
@@ -41,12 +41,6 @@ export function gapWhenInside(inner: Region, outer: Region): Gap | null {
   return close.distance > 0 ? { clearance: close.distance, at: close.a } : null;
 }
 
-function boxesApart(a: Region, b: Region): boolean {
-  const p = bounds(a);
-  const q = bounds(b);
-  return p.minX > q.maxX || q.minX > p.maxX || p.minY > q.maxY || q.minY > p.maxY;
-}
-
 /** Where an edge begins anew: every part of a region has at least one such point, so that parts which meet nothing are judged by theirs. */
 function starts(edge: readonly Segment[]): readonly Point[] {
   return edge.flatMap((s, i) => {
@@ -62,11 +56,13 @@ function someWithin(a: Region, b: Region): boolean {
 function signedGap(a: Region, b: Region, wantInside: boolean): Gap {
   const edgeA = regionBoundary(a);
   const edgeB = regionBoundary(b);
-  const close = nearest(edgeA, edgeB);
   const wrong = (p: Point): boolean => regionContains(b, p) !== wantInside;
   const hole = wantInside ? holeWithin(b, a) : null;
-  if (close.distance > 0 && !starts(edgeA).some(wrong)) return hole ?? { clearance: close.distance, at: close.a };
-  const deep = deepest(edgeA, edgeB, wrong) ?? { clearance: 0, at: close.a };
+  if (!starts(edgeA).some(wrong)) {
+    const close = nearest(edgeA, edgeB);
+    if (close.distance > 0) return hole ?? { clearance: close.distance, at: close.a };
+  }
+  const deep = deepest(edgeA, edgeB, wrong) ?? { clearance: 0, at: nearest(edgeA, edgeB).a };
   return hole && hole.clearance < deep.clearance ? hole : deep;
 }
 
@@ -117,7 +113,7 @@ function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point)
   for (const { piece, depth } of pieces) {
     // no point of it lies further from its middle than half of its length, and none is deeper by more than that
     if (best && depth + length(piece) / 2 <= best.depth) continue;
-    for (const peak of peaksOf(piece, b).sort((p, q) => q.depth - p.depth)) {
+    for (const peak of peaksOf(piece, b, best?.depth ?? 0).sort((p, q) => q.depth - p.depth)) {
       if (best && peak.most <= best.depth) continue;
       const refined = refine(peak, b);
       if (!best || refined.depth > best.depth) best = refined;
@@ -126,15 +122,42 @@ function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point)
   return best && { clearance: -best.depth, at: pointAt(best.piece, best.share) };
 }
 
-function peaksOf(piece: Segment, b: readonly Segment[]): Peak[] {
+/**
+ * The samples of a piece round which the depth may be more than `known`. A stretch is only looked into as long as it can be: between two samples no point is
+ * deeper than half of both depths and of the way between them.
+ */
+function peaksOf(piece: Segment, b: readonly Segment[], known: number): Peak[] {
   const n = Math.max(4, Math.ceil(length(piece) / SAMPLE));
   const step = length(piece) / n;
-  const depths = Array.from({ length: n + 1 }, (_, i) => distanceToEdge(b, pointAt(piece, i / n)));
-  return depths.flatMap((depth, i) => {
-    const [before, after] = [depths[i - 1] ?? -Infinity, depths[i + 1] ?? -Infinity];
-    if (depth <= LEVEL || depth <= before + LEVEL || depth < after - LEVEL) return [];
-    return [{ depth, piece, share: i / n, step: 1 / n, most: (depth + Math.max(before, after) + step) / 2 }];
-  });
+  const depths = new Float64Array(n + 1).fill(-1);
+  let best = known;
+  const depthAt = (i: number): number => {
+    if (i < 0 || i > n) return -Infinity;
+    const before = depths[i] as number;
+    if (before >= 0) return before;
+    const depth = distanceToEdge(b, pointAt(piece, i / n));
+    depths[i] = depth;
+    best = Math.max(best, depth);
+    return depth;
+  };
+  const search = (i: number, j: number): void => {
+    const [p, q] = [depthAt(i), depthAt(j)];
+    if (j - i < 2 || (p + q + (j - i) * step) / 2 <= best) return;
+    const middle = (i + j) >> 1;
+    depthAt(middle);
+    search(i, middle);
+    search(middle, j);
+  };
+  search(0, n);
+  const peaks: Peak[] = [];
+  for (let i = 0; i <= n; i++) {
+    const depth = depths[i] as number;
+    if (depth <= LEVEL || depth + step < best) continue;
+    const [before, after] = [depthAt(i - 1), depthAt(i + 1)];
+    if (depth <= before + LEVEL || depth < after - LEVEL) continue;
+    peaks.push({ depth, piece, share: i / n, step: 1 / n, most: (depth + Math.max(before, after) + step) / 2 });
+  }
+  return peaks;
 }
 
 function refine(peak: Peak, b: readonly Segment[]): Peak {

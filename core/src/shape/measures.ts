@@ -35,6 +35,11 @@ export function bounds(outlines: readonly Outline[]): Bounds {
   };
 }
 
+/** No two points of two boxes are nearer than this, mm; 0 where they meet. A box of 0…1 and one of 4…5, 4 higher: 5 [law]. */
+export function betweenBoxes(a: Bounds, b: Bounds): number {
+  return Math.hypot(Math.max(0, a.minX - b.maxX, b.minX - a.maxX), Math.max(0, a.minY - b.maxY, b.minY - a.maxY));
+}
+
 const boxes = new WeakMap<Outline, Bounds>();
 
 function boundsOf(outline: Outline): Bounds {

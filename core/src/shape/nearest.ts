@@ -4,14 +4,21 @@ import { pointAt, type Point, type Segment } from './outline.js';
 /** An edge laid out in plain numbers, so that thousands of distances are worked out without making an object for each. */
 interface Laid {
   readonly of: readonly Segment[];
-  /** WIDE numbers a segment: its box, its ends, and of an arc its centre, radius, the direction of its middle and the cosine of half its sweep. */
+  /**
+   * WIDE numbers a segment: its box, its ends, of an arc its centre, radius, the direction of its middle and the cosine of half its sweep; then its middle and how far
+   * from there its furthest points are.
+   */
   readonly s: Float64Array;
   /** The boxes of runs of segments that follow one another: what is far from the box is far from each of them. */
   readonly runs: Float64Array;
+  /** The segment that lay nearest to the last point that was asked about. */
+  last: number;
 }
 
-const WIDE = 15;
-const [FROM_X, FROM_Y, TO_X, TO_Y, IS_ARC, CENTRE_X, CENTRE_Y, RADIUS, MID_X, MID_Y, COS_HALF] = [4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14] as const;
+const WIDE = 18;
+const [FROM_X, FROM_Y, TO_X, TO_Y, IS_ARC, CENTRE_X, CENTRE_Y, RADIUS, MID_X, MID_Y, COS_HALF, HALFWAY_X, HALFWAY_Y, REACH] = [
+  4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17,
+] as const;
 /** How many segments one run has. */
 const RUN = 8;
 /** An end of an arc is still on it, as a share of its distance. */
@@ -22,7 +29,7 @@ const laid = new WeakMap<readonly Segment[], Laid>();
 function layOut(segments: readonly Segment[]): Laid {
   const known = laid.get(segments);
   if (known) return known;
-  const made: Laid = { of: segments, s: numbersOf(segments), runs: new Float64Array(4 * Math.ceil(segments.length / RUN)) };
+  const made: Laid = { of: segments, s: numbersOf(segments), runs: new Float64Array(4 * Math.ceil(segments.length / RUN)), last: 0 };
   for (let r = 0; r < made.runs.length; r += 4) boxOfRun(made, r);
   laid.set(segments, made);
   return made;
@@ -59,10 +66,20 @@ function numbersOf(segments: readonly Segment[]): Float64Array {
     s[k + FROM_Y] = seg.from.y;
     s[k + TO_X] = seg.to.x;
     s[k + TO_Y] = seg.to.y;
+    const middle = pointAt(seg, 0.5);
+    s[k + HALFWAY_X] = middle.x;
+    s[k + HALFWAY_Y] = middle.y;
+    // of an arc, too, the ends lie furthest from its middle
+    s[k + REACH] = Math.hypot(seg.from.x - middle.x, seg.from.y - middle.y);
     if (seg.kind === 'line') return;
     const { centre, radius, sweep } = seg;
-    const middle = pointAt(seg, 0.5);
-    s.set([1, centre.x, centre.y, radius, (middle.x - centre.x) / radius, (middle.y - centre.y) / radius, Math.cos(sweep / 2)], k + IS_ARC);
+    s[k + IS_ARC] = 1;
+    s[k + CENTRE_X] = centre.x;
+    s[k + CENTRE_Y] = centre.y;
+    s[k + RADIUS] = radius;
+    s[k + MID_X] = (middle.x - centre.x) / radius;
+    s[k + MID_Y] = (middle.y - centre.y) / radius;
+    s[k + COS_HALF] = Math.cos(sweep / 2);
   });
   return s;
 }
@@ -83,30 +100,28 @@ function boxesSquared(a: Float64Array, i: number, b: Float64Array, j: number): n
 
 /** The shortest way between two edges; the infinitely far one where either has no segment. */
 export function nearest(a: readonly Segment[], b: readonly Segment[]): Nearest {
+  if (a.length === 0 || b.length === 0) return { distance: Infinity, a: { x: 0, y: 0 }, b: { x: 0, y: 0 } };
   const [A, B] = [layOut(a), layOut(b)];
   const best: Best = { A, B, squared: Infinity, i: -1, j: -1 };
   const [rows, columns] = [A.runs.length / 4, B.runs.length / 4];
-  // the runs that lie nearest first: what they find rules most of the others out
-  const first = nearestRuns(A.runs, B.runs);
-  if (first < 0) return { distance: Infinity, a: { x: 0, y: 0 }, b: { x: 0, y: 0 } };
-  betweenRuns(best, Math.floor(first / columns), first % columns);
+  // some points of one edge are held against the other first: what they find rules most of the others out
+  const first = nearestOfSome(A, B);
+  look(best, first, B.last, boxesSquared(A.s, WIDE * first, B.s, WIDE * B.last));
   for (let r = 0; r < rows && best.squared > 0; r++)
-    for (let c = 0; c < columns && best.squared > 0; c++)
-      if (r * columns + c !== first && boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(best, r, c);
+    for (let c = 0; c < columns && best.squared > 0; c++) if (boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(best, r, c);
   return segmentToSegment(a[best.i] as Segment, b[best.j] as Segment);
 }
 
-/** The two runs whose boxes lie nearest, as row × columns + column; −1 of none. */
-function nearestRuns(a: Float64Array, b: Float64Array): number {
+/** The segment of the first edge, of one in each run, whose middle lies nearest to the second; the one that it lies nearest to is the second's last. */
+function nearestOfSome(A: Laid, B: Laid): number {
+  let found = 0;
   let least = Infinity;
-  let found = -1;
-  for (let r = 0; r < a.length; r += 4)
-    for (let c = 0; c < b.length; c += 4) {
-      const v = boxesSquared(a, r, b, c);
-      if (v >= least) continue;
-      least = v;
-      found = (r / 4) * (b.length / 4) + c / 4;
-    }
+  for (let i = 0; i < A.of.length; i += RUN) {
+    const squared = nearTo(B, at(A.s, WIDE * i + HALFWAY_X), at(A.s, WIDE * i + HALFWAY_Y), least);
+    if (squared >= least) continue;
+    least = squared;
+    found = i;
+  }
   return found;
 }
 
@@ -119,41 +134,36 @@ interface Best {
   j: number;
 }
 
-/** The pair of segments whose boxes lie nearest is looked at first: it rules most of the others out. */
 function betweenRuns(best: Best, r: number, c: number): void {
   const { A, B } = best;
   const endI = Math.min(A.of.length, (r + 1) * RUN);
   const endJ = Math.min(B.of.length, (c + 1) * RUN);
-  let least = best.squared;
-  let [firstI, firstJ] = [-1, -1];
-  for (let i = r * RUN; i < endI; i++) {
-    if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= least) continue;
-    for (let j = c * RUN; j < endJ; j++) {
-      const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
-      if (apart >= least) continue;
-      least = apart;
-      firstI = i;
-      firstJ = j;
-    }
-  }
-  if (firstI < 0) return;
-  look(best, firstI, firstJ, least);
   for (let i = r * RUN; i < endI && best.squared > 0; i++) {
     if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= best.squared) continue;
     for (let j = c * RUN; j < endJ && best.squared > 0; j++) {
       const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
-      if (apart < best.squared && !(i === firstI && j === firstJ)) look(best, i, j, apart);
+      if (apart < best.squared) look(best, i, j, apart);
     }
   }
 }
 
 function look(best: Best, i: number, j: number, apart: number): void {
   const { A, B } = best;
+  if (isBeyond(A.s, WIDE * i, B.s, WIDE * j, best.squared)) return;
   const squared = apart === 0 ? meeting(A, i, B, j) : apartSquared(A.s, WIDE * i, B.s, WIDE * j, best.squared);
   if (squared >= best.squared) return;
   best.squared = squared;
   best.i = i;
   best.j = j;
+}
+
+/** Is no point of two segments as near as `known`? Said by the middle of the shorter one, all of which lies round there. */
+function isBeyond(a: Float64Array, i: number, b: Float64Array, j: number, known: number): boolean {
+  const [reachA, reachB] = [at(a, i + REACH), at(b, j + REACH)];
+  const squared =
+    reachA <= reachB ? pointSquared(b, j, at(a, i + HALFWAY_X), at(a, i + HALFWAY_Y)) : pointSquared(a, i, at(b, j + HALFWAY_X), at(b, j + HALFWAY_Y));
+  const beyond = Math.sqrt(known) + Math.min(reachA, reachB);
+  return squared > beyond * beyond;
 }
 
 /** Two segments whose boxes meet may cross: that is asked of the segments themselves. */
@@ -245,27 +255,28 @@ export function nearSegments(s: Segment, edge: readonly Segment[]): readonly Seg
   });
 }
 
-/** How far a point is from an edge, mm. */
+/** How far a point is from an edge, mm. What lay nearest last is looked at first: points are mostly asked for along an edge, and it rules most of the others out. */
 export function distanceToEdge(edge: readonly Segment[], { x, y }: Point): number {
   const laid = layOut(edge);
-  const { runs } = laid;
-  let first = 0;
-  let apart = Infinity;
-  for (let r = 0; r < runs.length; r += 4) {
-    const d = boxSquared(runs, r, x, y);
-    if (d >= apart) continue;
-    apart = d;
-    first = r;
-  }
-  let least = inRun(laid, first / 4, x, y, Infinity);
-  for (let r = 0; r < runs.length; r += 4) if (r !== first && boxSquared(runs, r, x, y) < least) least = inRun(laid, r / 4, x, y, least);
-  return Math.sqrt(least);
+  if (edge.length === 0) return Infinity;
+  return Math.sqrt(nearTo(laid, x, y, pointSquared(laid.s, WIDE * laid.last, x, y)));
 }
 
-function inRun({ s, of }: Laid, r: number, x: number, y: number, known: number): number {
+/** The square of the distance from a point to what lies nearer than `known`, which is then the last; `known` where nothing does. */
+function nearTo(laid: Laid, x: number, y: number, known: number): number {
+  const { s, runs, of } = laid;
   let least = known;
-  const end = Math.min(of.length, (r + 1) * RUN);
-  for (let i = r * RUN; i < end; i++) if (boxSquared(s, WIDE * i, x, y) < least) least = Math.min(least, pointSquared(s, WIDE * i, x, y));
+  for (let r = 0; r < runs.length; r += 4) {
+    if (boxSquared(runs, r, x, y) >= least) continue;
+    const end = Math.min(of.length, (r / 4 + 1) * RUN);
+    for (let i = (r / 4) * RUN; i < end; i++) {
+      if (boxSquared(s, WIDE * i, x, y) >= least) continue;
+      const squared = pointSquared(s, WIDE * i, x, y);
+      if (squared >= least) continue;
+      least = squared;
+      laid.last = i;
+    }
+  }
   return least;
 }
 

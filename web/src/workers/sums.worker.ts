@@ -2,9 +2,11 @@ import { answer, type Holding } from './answer';
 import { batchAnswers } from './batch-answers';
 import { isBatchQuestion, type BatchRequest } from './batch-messages';
 import type { LiveRequest } from './live-messages';
+import { sameAgain } from './same-again';
 
 /** One script for the live worker and the batch workers: the page loads the sums once. */
 let held: Holding | null = null;
+let asked: unknown = null;
 
 addEventListener('message', ({ data }: MessageEvent<LiveRequest | BatchRequest>) => {
   if (data.kind === 'state') {
@@ -16,6 +18,8 @@ addEventListener('message', ({ data }: MessageEvent<LiveRequest | BatchRequest>)
     return;
   }
   const begun = performance.now();
-  const said = answer(held, data);
+  const plan = sameAgain(asked, data.plan);
+  asked = plan;
+  const said = answer(held, { ...data, plan });
   postMessage({ ...said, took: performance.now() - begun });
 });

@@ -73,14 +73,13 @@ export function wallsToHoles(state: PlanState, cut: Cut): readonly Verdict[] {
   const box = bounds(cut.region);
   const mine = [levelsLeaf(cut.cavity, cut.levels), ...leanLeaves(anatomy, cut.cavity, cut.levels, cut.region)];
   const limit = mine.reduce((s, l) => s + l.limit, 0);
-  const beside = holesInWood(anatomy)
-    .filter((h) => isBeside(anatomy, cut, h) && !isOfCavity(anatomy, cut, h))
-    .map(({ hole, at, edge }): Beside => {
-      const wanted = wantedAt(hole, settings);
-      const { value, limit: off } = hole.diameter ?? { value: WIDEST_UNKNOWN, limit: 0 };
-      const least = betweenBoxes(box, { minX: at.x, minY: at.y, maxX: at.x, maxY: at.y }) - value / 2 - limit - hole.limit - off / 2;
-      return { least, near: wanted, judge: () => wallTo(cut, mine, { hole, at, edge }, wanted) };
-    });
+  const beside = holesInWood(anatomy).map((h): Beside => {
+    const { hole, at } = h;
+    const wanted = wantedAt(hole, settings);
+    const { value, limit: off } = hole.diameter ?? { value: WIDEST_UNKNOWN, limit: 0 };
+    const least = betweenBoxes(box, { minX: at.x, minY: at.y, maxX: at.x, maxY: at.y }) - value / 2 - limit - hole.limit - off / 2;
+    return { least, near: wanted, judge: () => (isBeside(anatomy, cut, h) && !isOfCavity(anatomy, cut, h) ? wallTo(cut, mine, h, wanted) : null) };
+  });
   return tellNear(beside);
 }
 

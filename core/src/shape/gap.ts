@@ -43,10 +43,13 @@ export function gapWhenInside(inner: Region, outer: Region): Gap | null {
 
 /** Where an edge begins anew: every part of a region has at least one such point, so that parts which meet nothing are judged by theirs. */
 function starts(edge: readonly Segment[]): readonly Point[] {
-  return edge.flatMap((s, i) => {
-    const before = edge[i - 1]?.to;
-    return before?.x === s.from.x && before.y === s.from.y ? [] : [s.from];
-  });
+  const out: Point[] = [];
+  let before: Point | null = null;
+  for (const { from, to } of edge) {
+    if (before?.x !== from.x || before.y !== from.y) out.push(from);
+    before = to;
+  }
+  return out;
 }
 
 function someWithin(a: Region, b: Region): boolean {
@@ -115,7 +118,7 @@ function deepest(a: readonly Segment[], b: readonly Segment[], wrong: (p: Point)
     if (best && depth + length(piece) / 2 <= best.depth) continue;
     for (const peak of peaksOf(piece, b, best?.depth ?? 0).sort((p, q) => q.depth - p.depth)) {
       if (best && peak.most <= best.depth) continue;
-      const refined = refine(peak, b);
+      const refined = refine(peak, b, best?.depth ?? 0);
       if (!best || refined.depth > best.depth) best = refined;
     }
   }
@@ -160,10 +163,11 @@ function peaksOf(piece: Segment, b: readonly Segment[], known: number): Peak[] {
   return peaks;
 }
 
-function refine(peak: Peak, b: readonly Segment[]): Peak {
+/** Goes up from a sample by ever shorter steps, as long as they may lead deeper than `known`. */
+function refine(peak: Peak, b: readonly Segment[], known: number): Peak {
   let { depth, share, step } = peak;
   const long = length(peak.piece);
-  while (step * long > 1e-5) {
+  while (step * long > 1e-5 && depth + step * long > known) {
     step /= 2;
     for (const u of [share - step, share + step]) {
       if (u < 0 || u > 1) continue;

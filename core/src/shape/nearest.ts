@@ -103,12 +103,15 @@ export function nearest(a: readonly Segment[], b: readonly Segment[]): Nearest {
   if (a.length === 0 || b.length === 0) return { distance: Infinity, a: { x: 0, y: 0 }, b: { x: 0, y: 0 } };
   const [A, B] = [layOut(a), layOut(b)];
   const best: Best = { A, B, squared: Infinity, i: -1, j: -1 };
-  const [rows, columns] = [A.runs.length / 4, B.runs.length / 4];
   // some points of one edge are held against the other first: what they find rules most of the others out
   const first = nearestOfSome(A, B);
   look(best, first, B.last, boxesSquared(A.s, WIDE * first, B.s, WIDE * B.last));
-  for (let r = 0; r < rows && best.squared > 0; r++)
-    for (let c = 0; c < columns && best.squared > 0; c++) if (boxesSquared(A.runs, 4 * r, B.runs, 4 * c) < best.squared) betweenRuns(best, r, c);
+  for (let r = 0; r < A.runs.length && best.squared > 0; r += 4) {
+    const [x, y] = [(at(A.runs, r) + at(A.runs, r + 2)) / 2, (at(A.runs, r + 1) + at(A.runs, r + 3)) / 2];
+    if (!mayBeNear(B, { x, y, reach: Math.hypot(x - at(A.runs, r), y - at(A.runs, r + 1)) }, best.squared)) continue;
+    const end = Math.min(a.length, (r / 4 + 1) * RUN);
+    for (let i = (r / 4) * RUN; i < end && best.squared > 0; i++) lookAlong(best, i);
+  }
   return segmentToSegment(a[best.i] as Segment, b[best.j] as Segment);
 }
 
@@ -134,17 +137,26 @@ interface Best {
   j: number;
 }
 
-function betweenRuns(best: Best, r: number, c: number): void {
+/** One segment against all of the other edge that may be near it. */
+function lookAlong(best: Best, i: number): void {
   const { A, B } = best;
-  const endI = Math.min(A.of.length, (r + 1) * RUN);
-  const endJ = Math.min(B.of.length, (c + 1) * RUN);
-  for (let i = r * RUN; i < endI && best.squared > 0; i++) {
-    if (boxesSquared(A.s, WIDE * i, B.runs, 4 * c) >= best.squared) continue;
-    for (let j = c * RUN; j < endJ && best.squared > 0; j++) {
-      const apart = boxesSquared(A.s, WIDE * i, B.s, WIDE * j);
+  const k = WIDE * i;
+  if (!mayBeNear(B, { x: at(A.s, k + HALFWAY_X), y: at(A.s, k + HALFWAY_Y), reach: at(A.s, k + REACH) }, best.squared)) return;
+  for (let r = 0; r < B.runs.length && best.squared > 0; r += 4) {
+    if (boxesSquared(A.s, k, B.runs, r) >= best.squared) continue;
+    const end = Math.min(B.of.length, (r / 4 + 1) * RUN);
+    for (let j = (r / 4) * RUN; j < end && best.squared > 0; j++) {
+      const apart = boxesSquared(A.s, k, B.s, WIDE * j);
       if (apart < best.squared) look(best, i, j, apart);
     }
   }
+}
+
+/** Can anything within `reach` of a point be nearer to an edge than `known`? */
+function mayBeNear(B: Laid, { x, y, reach }: Point & { readonly reach: number }, known: number): boolean {
+  const within = Math.sqrt(known) + reach;
+  const squared = within * within;
+  return pointSquared(B.s, WIDE * B.last, x, y) < squared || nearTo(B, x, y, squared) < squared;
 }
 
 function look(best: Best, i: number, j: number, apart: number): void {

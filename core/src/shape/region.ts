@@ -1,7 +1,7 @@
 import { containsPoint, regionContains } from './contains.js';
 import { intersections } from './intersections.js';
 import { arcHolds, length, pointAt, segmentsOf, type Outline, type Point, type Segment } from './outline.js';
-import { pointToSegment, segmentBox } from './distance.js';
+import { pointToSegment } from './distance.js';
 import { bounds, type Bounds } from './measures.js';
 import { distanceToEdge, nearSegments } from './nearest.js';
 import { POINT } from './tolerance.js';
@@ -67,17 +67,30 @@ function ownEdge(outlines: Region): readonly Segment[] {
 /** The edges of several groups together: of each what lies in no other; where two run along one another, the earlier keeps it. */
 function joinGroups(groups: readonly Group[]): readonly Segment[] {
   if (groups.length === 1) return groups[0]?.edge ?? [];
-  return groups.flatMap((g, i) => g.edge.flatMap((s) => outside(s, g, i, groups)));
+  return groups.flatMap((g, i) => outside(g, i, groups));
 }
 
-function outside(s: Segment, own: Group, index: number, groups: readonly Group[]): readonly Segment[] {
-  const box = segmentBox(s);
-  const others = groups.filter((g) => g !== own && boxesMeet(box, bounds(g.outlines)));
-  if (others.length === 0) return [s];
-  const cuts = others.flatMap((g) => nearSegments(s, g.edge).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
-  return cutAt(s, cuts)
-    .filter(({ middle }) => !others.some((g) => hides(g, groups.indexOf(g) < index, own, middle)))
-    .map(({ piece }) => piece);
+function outside(own: Group, index: number, groups: readonly Group[]): readonly Segment[] {
+  const all = groups.filter((g) => g !== own);
+  const isHidden = (p: Point, others: readonly Group[]): boolean => others.some((g) => hides(g, groups.indexOf(g) < index, own, p));
+  const out: Segment[] = [];
+  // where the last segment ended, which met no other edge, and whether it was hidden: one that goes on from there and meets none either is as it was
+  let end: Point | null = null;
+  let hidden = false;
+  for (const s of own.edge) {
+    const middle = pointAt(s, 0.5);
+    const reach = length(s) / 2 + POINT;
+    if (all.every((g) => distanceToEdge(g.edge, middle) > reach)) {
+      if (end?.x !== s.from.x || end.y !== s.from.y) hidden = isHidden(middle, all);
+      if (!hidden) out.push(s);
+      end = s.to;
+      continue;
+    }
+    end = null;
+    const cuts = all.flatMap((g) => nearSegments(s, g.edge).flatMap((t) => [...intersections(s, t), ...touching(s, t)]));
+    for (const { piece, middle: p } of cutAt(s, cuts)) if (!isHidden(p, all)) out.push(piece);
+  }
+  return out;
 }
 
 /** Does another group hide a point of this edge? On the other's edge it does where they lie on different sides of it, and an earlier one where both lie on one. */

@@ -133,7 +133,7 @@ function same(p: Point, q: Point): boolean {
 }
 
 function distance(p: Point, q: Point): number {
-  return Math.hypot(p.x - q.x, p.y - q.y);
+  return Math.sqrt((p.x - q.x) ** 2 + (p.y - q.y) ** 2);
 }
 
 function minus(p: Point, q: Point): Point {
@@ -150,6 +150,6 @@ function dot(a: Point, b: Point): number {
 
 function way(from: Point, to: Point): Point {
   const d = minus(to, from);
-  const l = Math.hypot(d.x, d.y);
+  const l = Math.sqrt(d.x * d.x + d.y * d.y);
   return { x: d.x / l, y: d.y / l };
 }

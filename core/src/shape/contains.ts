@@ -14,7 +14,8 @@ export function containsPoint(outline: Outline, p: Point): boolean {
     const cross = ax * by - bx * ay;
     if (ay <= 0 ? by > 0 && cross > 0 : by <= 0 && cross < 0) winding += ay <= 0 ? 1 : -1;
     if (s.kind === 'arc') {
-      const inDisc = Math.hypot(p.x - s.centre.x, p.y - s.centre.y) < s.radius;
+      const [cx, cy] = [p.x - s.centre.x, p.y - s.centre.y];
+      const inDisc = cx * cx + cy * cy < s.radius * s.radius;
       const way = Math.sign(s.sweep);
       if (inDisc && way * sideOfChord(cross, bx - ax, by - ay) < 0) winding += way;
     }

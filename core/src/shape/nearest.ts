@@ -70,7 +70,7 @@ function numbersOf(segments: readonly Segment[]): Float64Array {
     s[k + HALFWAY_X] = middle.x;
     s[k + HALFWAY_Y] = middle.y;
     // of an arc, too, the ends lie furthest from its middle
-    s[k + REACH] = Math.hypot(seg.from.x - middle.x, seg.from.y - middle.y);
+    s[k + REACH] = Math.sqrt((seg.from.x - middle.x) ** 2 + (seg.from.y - middle.y) ** 2);
     if (seg.kind === 'line') return;
     const { centre, radius, sweep } = seg;
     s[k + IS_ARC] = 1;

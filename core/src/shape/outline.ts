@@ -72,7 +72,9 @@ export function segment(p: Point, q: Point, bulge: number): Segment {
 }
 
 export function length(s: Segment): number {
-  return s.kind === 'line' ? Math.hypot(s.to.x - s.from.x, s.to.y - s.from.y) : Math.abs(s.sweep) * s.radius;
+  if (s.kind === 'arc') return Math.abs(s.sweep) * s.radius;
+  const [dx, dy] = [s.to.x - s.from.x, s.to.y - s.from.y];
+  return Math.sqrt(dx * dx + dy * dy);
 }
 
 /** The point at the share t (0 to 1) of a segment's length. */

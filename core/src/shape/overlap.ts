@@ -20,12 +20,13 @@ function anyPieceInside(a: readonly Segment[], b: readonly Segment[], region: Re
   let along = 0;
   let pieces = 0;
   for (const s of a) {
+    const near = nearSegments(s, b);
     for (const { middle } of cutAt(
       s,
-      nearSegments(s, b).flatMap((t) => intersections(s, t)),
+      near.flatMap((t) => intersections(s, t)),
     )) {
       pieces += 1;
-      if (distanceToEdge(b, middle) < POINT) along += 1;
+      if (near.length > 0 && distanceToEdge(b, middle) < POINT) along += 1;
       else if (regionContains(region, middle)) return true;
     }
   }

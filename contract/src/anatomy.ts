@@ -206,6 +206,8 @@ const neck = Joi.object<Loose<Neck>, true>({
   squareFret: count.max(40).required(),
   angle: maybeDimension,
   jointHeight: maybeDimension,
+  heelThickness: maybeDimension,
+  shim: maybeDimension,
   nutToMouth: maybeDimension.required(),
   nutWidth: maybeDimension.required(),
   endWidth: maybeDimension.required(),

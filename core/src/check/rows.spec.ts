@@ -22,7 +22,7 @@ const TRADE: Readonly<Record<Trait, readonly CheckId[]>> = {
   tried: ['partInRoute'],
   pressed: ['pressHolds'],
   rim: ['hidesHole'],
-  undrawn: ['cavityBehind'],
+  undrawn: ['cavityBehind', 'screwPasses'],
   pickupFits: ['behindWindow', 'depthUnderPart', 'depthUnderScrews', 'hiddenEdge', 'partInRoute', 'screwInRoute', 'smallestCorner', 'windowGap'],
 };
 const ids = [...new Set(HOUSE.checks.map((c) => c.id))];

@@ -174,6 +174,10 @@ export interface Neck {
   readonly angle?: Dimension | null;
   /** The board's top over the body's top at the joint; not there while nobody read it. A deeper pocket lowers it. */
   readonly jointHeight?: Dimension | null;
+  /** Of the heel with its board, where the screws go in; not there while nobody read it. */
+  readonly heelThickness?: Dimension | null;
+  /** Of a shim under the heel, at the screws; not there where none lies there, or nobody said. */
+  readonly shim?: Dimension | null;
   /** From the nut (a zero fret's crown; on a fanned board the highest string's end) to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }

@@ -149,6 +149,8 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     ...(a.neck.scaleBass ? [{ quantity: 'scaleLengthBass' as const, feature: 'neck' }] : []),
     { quantity: 'nutToMouth', feature: 'neck' },
     ...(a.neck.jointHeight ? [{ quantity: 'jointHeight' as const, feature: 'neck' }] : []),
+    ...(a.neck.heelThickness ? [{ quantity: 'heelThickness' as const, feature: 'neck' }] : []),
+    ...(a.neck.shim ? [{ quantity: 'shimThickness' as const, feature: 'neck' }] : []),
     { quantity: 'nutWidth', feature: 'neck' },
     { quantity: 'boardEndWidth', feature: 'neck' },
     { quantity: 'boardRadius', feature: 'neck' },

@@ -17,6 +17,8 @@ const SINGLE = {
   scaleLengthBass: ['neck', (a: Anatomy) => a.neck.scaleBass, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, scaleBass: d } })],
   nutToMouth: ['neck', (a: Anatomy) => a.neck.nutToMouth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, nutToMouth: d } })],
   jointHeight: ['neck', (a: Anatomy) => a.neck.jointHeight ?? null, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, jointHeight: d } })],
+  heelThickness: ['neck', (a: Anatomy) => a.neck.heelThickness ?? null, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, heelThickness: d } })],
+  shimThickness: ['neck', (a: Anatomy) => a.neck.shim ?? null, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, shim: d } })],
   nutWidth: ['neck', (a: Anatomy) => a.neck.nutWidth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, nutWidth: d } })],
   boardEndWidth: ['neck', (a: Anatomy) => a.neck.endWidth, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, endWidth: d } })],
   boardRadius: ['neck', (a: Anatomy) => a.neck.radius, (a: Anatomy, d) => ({ ...a, neck: { ...a.neck, radius: d } })],

@@ -23,6 +23,8 @@ export type QuantityId =
   | 'scaleLengthBass'
   | 'nutToMouth'
   | 'jointHeight'
+  | 'heelThickness'
+  | 'shimThickness'
   | 'nutWidth'
   | 'boardEndWidth'
   | 'boardRadius'
@@ -51,6 +53,8 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   scaleLengthBass: mm('scaleLengthBass', 250, 1100),
   nutToMouth: mm('nutToMouth', 100, 900),
   jointHeight: mm('jointHeight', 0, 30),
+  heelThickness: mm('heelThickness', 8, 80),
+  shimThickness: mm('shimThickness', 0.05, 6),
   nutWidth: mm('nutWidth', 20, 130),
   boardEndWidth: mm('boardEndWidth', 25, 160),
   boardRadius: mm('boardRadius', 100, 2000),

@@ -8,7 +8,7 @@ const RISK = constant(0.25, 'memory', 'Risk of a remedy');
 /** Open a hole that is too small: finish scratched back first, then by steps of 0.5 from the drills that are owned [trade]. */
 export function openHole(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
-  const tight = trouble(g, 'bushingInHole') ?? trouble(g, 'pressSplits') ?? trouble(g, 'wiresInBore');
+  const tight = trouble(g, 'bushingInHole') ?? trouble(g, 'pressSplits') ?? trouble(g, 'wiresInBore') ?? trouble(g, 'screwPasses', 'body');
   const bore = site?.hole?.diameter;
   if (!site?.hole || !bore || !tight || choice.place.on === 'face') return [];
   const target = bore.value - (tight.clearance ?? 0) + tight.minimum + (tight.worst ?? 0);

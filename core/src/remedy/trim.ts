@@ -15,7 +15,9 @@ export function trim(g: HardwareGround): readonly Proposal<HardwareChoice>[] {
   const length = site?.part.sizes.length;
   if (!site || !through || !length) return [];
   const by = Math.ceil((through.minimum - (through.clearance ?? 0) + (through.worst ?? 0) + SURE) / STEP - 1e-9) * STEP;
-  if (by <= 0 || by >= length.value) return [];
+  const holds = g.verdicts.find((v) => v.check === 'screwHolds');
+  // never below the thread that is wanted: that needs another screw, not a saw
+  if (by <= 0 || by >= length.value || (holds?.clearance ?? Infinity) - by < (holds?.minimum ?? 0)) return [];
   return [
     {
       id: `trim/${choice.part ?? ''}`,

@@ -30,6 +30,8 @@ const TARGETS: readonly Target[] = [
   { quantity: 'scaleLengthBass', feature: 'neck' },
   { quantity: 'nutToMouth', feature: 'neck' },
   { quantity: 'jointHeight', feature: 'neck' },
+  { quantity: 'heelThickness', feature: 'neck' },
+  { quantity: 'shimThickness', feature: 'neck' },
   { quantity: 'nutWidth', feature: 'neck' },
   { quantity: 'boardEndWidth', feature: 'neck' },
   { quantity: 'boardRadius', feature: 'neck' },

@@ -36,6 +36,7 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   minHoldStrap: 'Minimum strap pin length in wood (mm)',
   minUnderPoint: 'Minimum wood under a screw point (mm)',
   minScrewPlay: 'Minimum play of a screw in wood that it passes (mm)',
+  maxStudProud: 'Maximum height of a stud’s collar at its lowest (mm)',
   minHeadSeat: 'Minimum head diameter over the hole (mm)',
   minBesideScrew: 'Minimum wood beside a screw (mm)',
   minBite: 'Minimum thread engagement (mm)',

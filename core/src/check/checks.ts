@@ -5,6 +5,7 @@ import { CAVITY_BEHIND } from './cavity-behind.js';
 import { COVER_FITS } from './cover-fits.js';
 import { CUT_BY_ITSELF } from './cut-by-itself.js';
 import { CUTTER_IN_CORNER } from './cutter-in-corner.js';
+import { DEPTH_COUNTS } from './depth-counts.js';
 import { FLOORS } from './floor.js';
 import { HIDDEN_EDGE } from './hidden-edge.js';
 import { HIDES_HOLE } from './hides-hole.js';
@@ -54,6 +55,7 @@ export const CHECKS: readonly CheckRow[] = [
   ...PRESS_FIT,
   ...TUNER_ON_HEADSTOCK,
   ...SCREW_IN_WOOD,
+  ...DEPTH_COUNTS,
   ...THREADS_MEET,
   ...WIRES_IN_BORE,
   ...PLATE_OVER,

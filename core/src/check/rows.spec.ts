@@ -14,8 +14,8 @@ import { verdict } from './verdict.js';
  * wood does not grow again; strength is what floors and walls are about; what shows is an edge that nothing covers.
  */
 const TRADE: Readonly<Record<Trait, readonly CheckId[]>> = {
-  restsTwice: ['behindWindow', 'bushingInHole', 'depthForPart', 'floor', 'hiddenEdge', 'pressHolds', 'screwPoint', 'woodOver'],
-  structural: ['edgeOfBody', 'floor', 'wall', 'woodOver'],
+  restsTwice: ['behindWindow', 'bushingInHole', 'depthForPart', 'floor', 'hiddenEdge', 'pressHolds', 'screwPoint', 'woodOver', 'woodUnderBore'],
+  structural: ['edgeOfBody', 'floor', 'wall', 'woodOver', 'woodUnderBore'],
   appearance: ['behindWindow', 'hiddenEdge', 'hidesHole', 'oldHoleShows', 'plateHides'],
   crowding: ['besideNeighbour', 'bodyInRoom', 'cavityBehind', 'holeBeside', 'leafSwing'],
   mishap: ['behindWindow', 'edgeOfBody', 'floor', 'hiddenEdge', 'wall'],

@@ -116,6 +116,7 @@ const SETTINGS: Readonly<Record<string, string>> = {
   minBesideScrew: '2 0–10 mm memory',
   minScrewPlay: '0.3 0–3 mm trade',
   minHeadSeat: '1 0–6 mm memory',
+  maxStudProud: '3 0–20 mm memory',
   minBite: '0.3 0–3 mm memory',
   maxCoverHoleOffset: '0.3 0–3 mm memory',
   placementPlay: '0.5 0–5 mm memory',

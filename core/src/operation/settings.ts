@@ -49,6 +49,7 @@ export const DEFAULT_SETTINGS = {
   minBesideScrew: mm(2, 0, 10, 'memory', 'Screws in wood'),
   minScrewPlay: mm(0.3, 0, 3, 'trade', 'Screws in wood'),
   minHeadSeat: mm(1, 0, 6, 'memory', 'Screws in wood'),
+  maxStudProud: mm(3, 0, 20, 'memory', 'Screws in wood'),
   minBite: mm(0.3, 0, 3, 'memory', 'Screws in wood'),
   maxCoverHoleOffset: mm(0.3, 0, 3, 'memory', 'Cover holes'),
   placementPlay: mm(0.5, 0, 5, 'memory', 'Best placement'),

@@ -162,8 +162,7 @@ const LABELS: Readonly<Record<string, string>> = {
   woodBeside: 'smallest distance from the screw to the cavity',
   bite: 'thread engagement',
   boreLeft: 'clearance in the bore',
-  wiresTogether: 'wires of one kind together',
-  wireCount: 'number of wires',
+  wiresPacked: 'wires packed in a circle',
   polesLessHoles: 'pole spacing less cover hole spacing',
   coverHoleSpacing: 'outer cover holes',
   maxCoverHoleOffset: 'maximum cover hole offset',
@@ -195,7 +194,7 @@ export interface WorkingLine {
   readonly basis: Leaf['basis'] | null;
 }
 
-const PURE = new Set(['shareOfScale', 'two', 'half', 'wireCount', 'cosine', 'shareOfSpread', 'shareFromTreble', 'squareAt']);
+const PURE = new Set(['shareOfScale', 'two', 'half', 'cosine', 'shareOfSpread', 'shareFromTreble', 'squareAt']);
 
 /** A working as lines from the result down to what it rests on. */
 export function workingLines(w: Working, unit: LengthUnit, depth = 0, sign: 1 | -1 | null = null): readonly WorkingLine[] {

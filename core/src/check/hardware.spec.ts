@@ -301,11 +301,35 @@ describe('wires through a bore', () => {
   const thin = { ...part('wire', { diameter: 1.4 }), id: 'thin' };
   const braid = { ...part('wire', { diameter: 2.8 }), id: 'braid' };
 
-  it('five of 1.4 and one of 2.8 are 9.8: 8 is 1.8 too small, stated once', () => {
+  const through = (bore: number): Verdict => {
     const choices = [at('bore', 'thin', { count: 5 }), { ...at('bore', 'braid'), id: 'bore 2' }];
-    const verdicts = judge([thin, braid], choices, { holes: [hole('bore', 'wire', 8)] });
-    expect(verdicts.filter((v) => v.check === 'wiresInBore').map((v) => v.clearance)).toEqual([jasmine.any(Number)]);
-    expect(of(verdicts, 'wiresInBore').clearance).toBeCloseTo(-1.8, 9);
+    const told = judge([thin, braid], choices, { holes: [hole('bore', 'wire', bore)] }).filter((v) => v.check === 'wiresInBore');
+    expect(told.length).withContext('told once').toBe(1);
+    return told[0]!;
+  };
+
+  it('five of 1.4 and one of 2.8 go through 6, where the thick one lies in the midst: 2.8 + 2 · 1.4; never through 3.8, less than 2.8 + 1.4', () => {
+    expect([through(6.5).class, through(5.7).class, through(4.4).class, through(3.8).class]).toEqual(['well', 'thin', 'tooClose', 'clashes']);
+  });
+
+  it('four of 1.6 need 1.6 · (1 + √2) = 3.863: they go through 3.9 and not through 3.8, and want 0.5 to be pulled', () => {
+    const sure = (value: number) => ({ value, limit: 0, basis: { kind: 'stated' as const } });
+    const four = (bore: number): Verdict =>
+      of(
+        judge([{ ...part('wire', {}), id: 'four', sizes: { diameter: sure(1.6) } }], [at('bore', 'four', { count: 4 })], {
+          holes: [{ ...hole('bore', 'wire', bore), diameter: sure(bore) }],
+        }),
+        'wiresInBore',
+      );
+    expect([four(3.9).clearance!.toFixed(4), four(3.9).class]).toEqual([(3.9 - 1.6 * (1 + Math.SQRT2)).toFixed(4), 'thin']);
+    expect([four(3.8).class, four(4.4).class]).toEqual(['clashes', 'well']);
+  });
+
+  it('of a loom of 200 nobody looks for the best: half of the area is enough for any, all of it for none', () => {
+    const loom = (bore: number): Verdict =>
+      of(judge([{ ...thin, id: 'loom' }], [at('bore', 'loom', { count: 200 })], { holes: [hole('bore', 'wire', bore)] }), 'wiresInBore');
+    // √200 · 1.4 = 19.8, and √2 of it 28.0
+    expect([loom(31).class, loom(24).class, loom(18).class]).toEqual(['well', 'tooClose', 'clashes']);
   });
 });
 

@@ -10,6 +10,9 @@ export interface Pilot {
   readonly shank: number;
   readonly root: number;
   readonly target: Working;
+  /** Benches differ by a tenth: from here to there is right. */
+  readonly least: number;
+  readonly most: number;
   /** null: the shop has no drill within a tenth of it. */
   readonly drill: DrillSize | null;
   /** The head is let in by a countersink of about twice the shank, mm. */
@@ -18,18 +21,20 @@ export interface Pilot {
 
 /** The root of a screw is about two thirds of its shank [memory: published for ASME B18.6.1 screws, values from memory]. */
 const ROOT = 2 / 3;
-/** The pilot as a share of the root [memory]. */
-const SHARE: Readonly<Record<Hardness, number>> = { hardwood: 0.9, softwood: 0.7 };
+/** The pilot as a share of the root [memory: usual charts]. */
+const SHARE: Readonly<Record<Hardness, number>> = { hardwood: 1, softwood: 0.85 };
+/** Benches differ by so much, mm [memory]. */
+const RANGE = 0.1;
 /** A head is about twice as wide as its shank [memory]. */
 const HEAD = 2;
 /** A pilot may be off by so much, mm [memory]. */
 const NEAR = 0.15;
 
-/** A number 6 screw: shank 3.51, root 2.34; pilot 2.1 in hardwood, 1.6 in softwood. Many guitar screws are tapping screws: measure the root. */
+/** A number 6 screw: shank 3.51, root 2.34; pilot 2.3 in hardwood, 2.0 in softwood, each ± 0.1. Many guitar screws are tapping screws: measure the root. */
 export function pilotFor(gauge: number, wood: Hardness, tools: readonly Tool[]): Pilot {
   const shank = woodScrewShank(gauge);
   const root = shank * ROOT;
-  const target = root * SHARE[wood];
+  const target = pilotIn(shank, wood);
   const drills = ownedDrills(tools);
   const above = drillAtOrAbove(target, drills);
   const below = drills.filter((d) => d.diameter <= target).at(-1);
@@ -39,9 +44,16 @@ export function pilotFor(gauge: number, wood: Hardness, tools: readonly Tool[]):
     shank,
     root,
     target: { op: 'product', label: 'pilotDiameter', a: setting('screwRoot', root, 'screw'), b: setting('pilotShare', SHARE[wood], 'pilotShare') },
+    least: target - RANGE,
+    most: target + RANGE,
     drill: nearest && Math.abs(nearest.diameter - target) <= NEAR ? nearest : null,
     countersink: shank * HEAD,
   };
+}
+
+/** The pilot that a shank wants, mm. A shank of 4.17 in hardwood: 2.78 [memory]. */
+export function pilotIn(shank: number, wood: Hardness): number {
+  return shank * ROOT * SHARE[wood];
 }
 
 /** Woods that a screw goes into easily, by the words in their names [memory]. */

@@ -1,3 +1,4 @@
+import { pilotIn } from '../cut/index.js';
 import { drillAtOrAbove, ownedDrills } from '../part/index.js';
 import type { Hole } from '../instrument/index.js';
 import { constant, type Dimension } from '../measure/index.js';
@@ -7,9 +8,6 @@ import { planned, priceOf, toBuy, trouble, type HardwareGround } from './hardwar
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.3, 'memory', 'Risk of a remedy');
-/** A pilot for a wood screw is about this share of its shank [memory: docs/trade/part.md, Wood screws]. */
-const PILOT = 0.6;
-
 /** Plug a hole that is too wide or stripped with a dowel, let it cure, and drill it anew: the dowel from the rack where one is thick enough. */
 export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
@@ -18,8 +16,9 @@ export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const loose = trouble(g, 'pressHolds');
   const bore = site?.hole?.diameter;
   if (!site?.hole || !bore || !(stripped ?? loose)) return [];
+  // the screw goes into the dowel, and dowels are hardwood
   const target = stripped
-    ? (site.part.sizes.diameter?.value ?? 0) * PILOT
+    ? pilotIn(site.part.sizes.diameter?.value ?? 0, 'hardwood')
     : bore.value + (loose?.clearance ?? 0) - (settings.pressKnurlLeast - settings.pressSmoothLeast) / 2;
   const drill = drillAtOrAbove(target, ownedDrills(state.tools));
   const final = stripped ? (drill?.diameter ?? target) : target;

@@ -18,6 +18,7 @@ export * from './opening.js';
 export * from './outline-flaw.js';
 export * from './outline.js';
 export * from './overlap.js';
+export * from './pack.js';
 export * from './path-data.js';
 export * from './recognise.js';
 export * from './region.js';

@@ -73,6 +73,7 @@ export class HolesPage {
         ...p,
         shank: length(p.shank),
         root: length(p.root),
+        range: `${length(p.least)} – ${length(p.most)}`,
         drill: p.drill ? `${p.drill.name} (${length(p.drill.diameter)})` : 'none near that size',
         countersink: length(p.countersink),
       };

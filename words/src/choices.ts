@@ -48,6 +48,8 @@ export const STATE_TOOL_WORDS: Readonly<Record<StateTool, string>> = {
 export const TRAIT_VALUE_WORDS: Readonly<Record<string, string>> = {
   split: 'split',
   solid: 'solid',
+  'push-on': 'pushing on',
+  'set screw': 'a set screw',
   linear: 'linear',
   audio: 'audio',
   mono: 'mono',

@@ -9,6 +9,7 @@ export const SIZE_WORDS: Readonly<Record<SizeId, string>> = {
   threadLength: 'Thread length',
   washer: 'Washer or nut, Ø',
   knob: 'Knob, Ø',
+  knobBore: 'Bore of the knob, Ø',
   shaft: 'Shaft, Ø',
   body: 'Body, Ø',
   bodyLength: 'Body, length',
@@ -123,6 +124,7 @@ export function partKindWord(kind: string): string {
 
 export const TRAIT_WORDS: Readonly<Record<TraitId, string>> = {
   shaftEnd: 'Shaft end',
+  knobGrip: 'Knob held by',
   taper: 'Taper',
   form: 'Form',
   surface: 'Surface',

@@ -20,6 +20,8 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   polesWithin: 'Outer poles: good offset (mm)',
   maxPoleOffset: 'Outer poles: maximum offset (mm)',
   minHoleOver: 'Minimum play of a bushing in its hole (mm)',
+  mostKnobPlayPushed: 'Maximum play of a knob that is pushed on (mm)',
+  mostKnobPlayScrewed: 'Maximum play of a knob with a set screw (mm)',
   minHides: 'Minimum overlap of a washer or knob (mm)',
   nutAndWasher: 'Thickness of nut and washer (mm)',
   minThreadOver: 'Minimum thread beyond the nut (mm)',

@@ -55,6 +55,12 @@ const TITLES: Titles = {
   oldHoleShows: (v, n) => `Old ${nameOf(n, v.subject.against)} under the housing`,
   screwHolds: () => 'Thread in the wood',
   screwPasses: (v, n) => `Screw through the ${v.subject.item === 'body' ? 'body' : nameOf(n, v.subject.against)} without biting`,
+  oldHoleOutside: (v, n) =>
+    v.subject.item ? `Old hole of the ${nameOf(n, v.subject.against)}, ${v.subject.item}, covered` : `Old ${nameOf(n, v.subject.against)} covered`,
+  holeStripped: () => 'Wood of the hole holds',
+  knobGoesOn: () => 'Knob on its shaft',
+  knobWobbles: () => 'Play of the knob on its shaft',
+  knobGrips: (v) => `${v.subject.item === 'push-on' ? 'Push-on knob' : 'Knob with a set screw'} on a ${v.subject.against ?? ''} shaft`,
   depthOfHole: () => 'Depth of the hole for the part’s length',
   woodUnderBore: () => 'Wood left under the deeper hole',
   collarProud: () => 'Collar of the stud at its lowest',
@@ -112,6 +118,8 @@ export function verdictSentence(v: Verdict, names: Names, unit: LengthUnit): str
     return `${title}: not measured. Still to measure: ${[...v.missing.map((t) => targetText(t, names)), ...lacking].join(', ')}.`;
   }
   if (v.threads) return `${title}: ${threadsText(v.threads)}`;
+  if (v.check === 'knobGrips' && v.class === 'thin') return `${title}: the screw presses the shaft together. Turn it square to the slot, or fill the slot.`;
+  if (v.check === 'sitsOnTop' && v.class === 'thin' && v.subject.against === 'flat') return `${title}: it leans. Check that the part in it is to lean.`;
   if (v.check === 'sitsOnTop' && v.class === 'thin') return `${title}: it sits flat only where the carving is flat. Lay it on and check that it does not rock.`;
   if (v.unit === 'choice') return `${title}: ${v.class === 'clashes' ? 'no' : 'yes'}.`;
   if (v.unit === 'count') return `${title}: ${clearanceText(v, unit)}.`;

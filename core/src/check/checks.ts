@@ -10,8 +10,11 @@ import { FLOORS } from './floor.js';
 import { HIDDEN_EDGE } from './hidden-edge.js';
 import { HIDES_HOLE } from './hides-hole.js';
 import { HOLE_BESIDE } from './hole-beside.js';
+import { HOLE_STRIPPED } from './hole-stripped.js';
 import { JACK_WITH_PLUG } from './jack-with-plug.js';
+import { KNOB_ON_SHAFT } from './knob-on-shaft.js';
 import { LEADS } from './leads.js';
+import { OLD_HOLE_OUTSIDE } from './old-hole-outside.js';
 import { PART_IN_ROUTE } from './part-in-route.js';
 import { PLATE_OVER } from './plate-over.js';
 import { PLATE_SCREW_IN_AIR } from './plate-screw-in-air.js';
@@ -46,6 +49,7 @@ export const CHECKS: readonly CheckRow[] = [
   ...LEADS,
   ...BUSHING_IN_HOLE,
   ...HIDES_HOLE,
+  ...KNOB_ON_SHAFT,
   ...THREAD_THROUGH,
   ...BODY_IN_ROOM,
   ...CAVITY_BEHIND,
@@ -55,10 +59,12 @@ export const CHECKS: readonly CheckRow[] = [
   ...PRESS_FIT,
   ...TUNER_ON_HEADSTOCK,
   ...SCREW_IN_WOOD,
+  ...HOLE_STRIPPED,
   ...DEPTH_COUNTS,
   ...THREADS_MEET,
   ...WIRES_IN_BORE,
   ...PLATE_OVER,
+  ...OLD_HOLE_OUTSIDE,
   ...SITS_ON_TOP,
   ...WIDENED,
   ...CUT_BY_ITSELF,

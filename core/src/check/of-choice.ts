@@ -1,5 +1,5 @@
 import { isHardwareChoice, isPickupChoice } from './choice.js';
-import { placeAt, type PlaceOfPart } from './place.js';
+import { placeAt, type PlaceOfPart, type PlanState } from './place.js';
 import type { Site } from './row.js';
 import { siteOf, type PartSite } from './site.js';
 import type { Verdict } from './verdict.js';
@@ -9,11 +9,11 @@ export function ofPickup(compare: (place: PlaceOfPart) => readonly Verdict[]): (
   return ({ after, choice }) => (isPickupChoice(choice) ? compare(placeAt(after, choice)) : []);
 }
 
-/** A comparison at the place of any other part; nothing where no part is chosen. */
-export function ofHardware(compare: (site: PartSite) => readonly Verdict[]): (site: Site) => readonly Verdict[] {
+/** A comparison at the place of any other part, with what was found before the plan; nothing where no part is chosen. */
+export function ofHardware(compare: (site: PartSite, found: PlanState) => readonly Verdict[]): (site: Site) => readonly Verdict[] {
   return (site) => {
     const here = partSite(site);
-    return here ? compare(here) : [];
+    return here ? compare(here, site.found) : [];
   };
 }
 

@@ -16,7 +16,7 @@ import { verdict } from './verdict.js';
 const TRADE: Readonly<Record<Trait, readonly CheckId[]>> = {
   restsTwice: ['behindWindow', 'bushingInHole', 'depthForPart', 'floor', 'hiddenEdge', 'pressHolds', 'screwPoint', 'woodOver', 'woodUnderBore'],
   structural: ['edgeOfBody', 'floor', 'wall', 'woodOver', 'woodUnderBore'],
-  appearance: ['behindWindow', 'hiddenEdge', 'hidesHole', 'oldHoleShows', 'plateHides'],
+  appearance: ['behindWindow', 'hiddenEdge', 'hidesHole', 'oldHoleOutside', 'oldHoleShows', 'plateHides'],
   crowding: ['besideNeighbour', 'bodyInRoom', 'cavityBehind', 'holeBeside', 'leafSwing'],
   mishap: ['behindWindow', 'edgeOfBody', 'floor', 'hiddenEdge', 'wall'],
   tried: ['partInRoute'],

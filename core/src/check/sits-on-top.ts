@@ -7,7 +7,7 @@ const LIES: ReadonlySet<string> = new Set(['ring', 'plate', 'guard']);
 
 /**
  * Does a plate, guard or ring lie on the top as it is made for [trade: docs/trade/check.md, Plates on tops]? An arched one rocks on a flat top: no.
- * A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not stated.
+ * A tapered one leans what it holds on a flat one: thin. A flat or tapered one on a carved top lies only where the carving is flat: thin, to be looked at. No verdict while its form is not stated.
  */
 function sitsOnTop(site: PartSite): readonly Verdict[] {
   const { part, plate, choice, state } = site;
@@ -15,7 +15,9 @@ function sitsOnTop(site: PartSite): readonly Verdict[] {
   if (plate?.face !== 'top' || !LIES.has(part.kind) || !form || (choice.place.on === 'feature' && choice.place.screw !== undefined)) return [];
   const carved = state.anatomy.body.carve.kind === 'carved';
   const judged = countVerdict('sitsOnTop', { feature: choice.id, item: form, against: carved ? 'carved' : 'flat' }, form === 'arched' && !carved ? -1 : 0, 0);
-  return [carved && form !== 'arched' ? { ...judged, class: 'thin' } : judged];
+  // a tapered ring leans what it holds: on a flat top it is asked whether it is to
+  const leans = !carved && form === 'tapered';
+  return [leans || (carved && form !== 'arched') ? { ...judged, class: 'thin' } : judged];
 }
 
 /** A ring on the top. */

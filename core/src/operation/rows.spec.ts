@@ -98,6 +98,8 @@ const SETTINGS: Readonly<Record<string, string>> = {
   polesWithin: '1 0–5 mm trade',
   maxPoleOffset: '2.5 0–8 mm trade',
   minHoleOver: '0.2 0–2 mm trade',
+  mostKnobPlayPushed: '0.15 0–1 mm memory',
+  mostKnobPlayScrewed: '0.5 0–1 mm memory',
   minHides: '0.5 0–5 mm memory',
   nutAndWasher: '2.5 0–8 mm memory',
   minThreadOver: '0.5 0–5 mm memory',

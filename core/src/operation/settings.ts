@@ -31,6 +31,8 @@ export const DEFAULT_SETTINGS = {
   polesWithin: mm(1, 0, 5, 'trade', 'Poles under strings'),
   maxPoleOffset: mm(2.5, 0, 8, 'trade', 'Poles under strings'),
   minHoleOver: mm(0.2, 0, 2, 'trade', 'Parts in holes'),
+  mostKnobPlayPushed: mm(0.15, 0, 1, 'memory', 'Knobs on shafts'),
+  mostKnobPlayScrewed: mm(0.5, 0, 1, 'memory', 'Knobs on shafts'),
   minHides: mm(0.5, 0, 5, 'memory', 'Parts in holes'),
   nutAndWasher: mm(2.5, 0, 8, 'memory', 'Parts in holes'),
   minThreadOver: mm(0.5, 0, 5, 'memory', 'Parts in holes'),

@@ -7,7 +7,7 @@ export type Usual = { readonly value: number; readonly limit: number } | null;
 export type PartGroup = 'pickups' | 'pots' | 'switches' | 'jacks' | 'plates' | 'bushes' | 'tuners' | 'screws' | 'wires';
 
 /** What of a part is chosen from a list, not measured. */
-export type TraitId = 'shaftEnd' | 'taper' | 'form' | 'surface' | 'fixing' | 'headForm' | 'wiring';
+export type TraitId = 'shaftEnd' | 'knobGrip' | 'taper' | 'form' | 'surface' | 'fixing' | 'headForm' | 'wiring';
 
 /** A part's kind, by its trade name. */
 export type HardwareKind = string;

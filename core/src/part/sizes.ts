@@ -5,6 +5,7 @@ export const SIZES = {
   threadLength: [1, 80],
   washer: [2, 80],
   knob: [5, 80],
+  knobBore: [1, 12],
   shaft: [1, 12],
   // what is under the face
   body: [2, 80],

@@ -1,5 +1,5 @@
 import { pilotIn } from '../cut/index.js';
-import { drillAtOrAbove, ownedDrills } from '../part/index.js';
+import { drillAtOrAbove, ownedDrills, partRow } from '../part/index.js';
 import type { Hole } from '../instrument/index.js';
 import { constant, type Dimension } from '../measure/index.js';
 import type { Settings, WorkItem } from '../operation/index.js';
@@ -12,16 +12,15 @@ const RISK = constant(0.3, 'memory', 'Risk of a remedy');
 export function plugAndRedrill(g: HardwareGround): readonly Proposal[] {
   const { site, state, choice } = g;
   const { settings, stock } = state;
-  const stripped = trouble(g, 'threadBites');
   const loose = trouble(g, 'pressHolds');
   const bore = site?.hole?.diameter;
-  if (!site?.hole || !bore || !(stripped ?? loose)) return [];
-  // the screw goes into the dowel, and dowels are hardwood
-  const target = stripped
-    ? pilotIn(site.part.sizes.diameter?.value ?? 0, 'hardwood')
-    : bore.value + (loose?.clearance ?? 0) - (settings.pressKnurlLeast - settings.pressSmoothLeast) / 2;
+  if (!site?.hole || !bore || !(loose ?? trouble(g, 'threadBites') ?? trouble(g, 'holeStripped'))) return [];
+  const isScrew = partRow(g.rows, site.part.kind).holdsInWood !== undefined;
+  // a screw goes into the dowel, and dowels are hardwood; what is pressed in wants its hole again
+  const tighter = loose ? (loose.clearance ?? 0) - (settings.pressKnurlLeast - settings.pressSmoothLeast) / 2 : 0;
+  const target = isScrew ? pilotIn(site.part.sizes.diameter?.value ?? 0, 'hardwood') : bore.value + tighter;
   const drill = drillAtOrAbove(target, ownedDrills(state.tools));
-  const final = stripped ? (drill?.diameter ?? target) : target;
+  const final = isScrew ? (drill?.diameter ?? target) : target;
   const dowel = stock.flatMap((s) => (s.kind === 'dowel' && s.quantity > 0 && s.diameter >= bore.value ? [s] : [])).sort((a, b) => a.diameter - b.diameter)[0];
   return [
     {

@@ -4,9 +4,16 @@ import { about, panel, range, POT_THREADS, type PartRow } from '../part-row.js';
 export const pot: PartRow = {
   kind: 'pot',
   group: 'pots',
-  sizes: { ...panel('3/8-32', { threadLength: about(9.5, 3.5) }), body: range(23.5, 24.5), depthBelow: range(12, 15), shaft: range(6, 6.35), knob: null },
+  sizes: {
+    ...panel('3/8-32', { threadLength: about(9.5, 3.5) }),
+    body: range(23.5, 24.5),
+    depthBelow: range(12, 15),
+    shaft: range(6, 6.35),
+    knob: null,
+    knobBore: null,
+  },
   threads: POT_THREADS,
-  traits: { shaftEnd: ['split', 'solid'], taper: ['linear', 'audio'] },
+  traits: { shaftEnd: ['split', 'solid'], knobGrip: ['push-on', 'set screw'], taper: ['linear', 'audio'] },
   goes: { holes: ['pot', 'switch', 'other'] },
   hangs: true,
   wired: true,

@@ -53,7 +53,7 @@ const TITLES: Titles = {
   headstockThick: (v) => `Headstock thickness, ${v.subject.item === 'least' ? 'minimum' : 'maximum'}`,
   nextTuner: () => 'Distance to the next tuner',
   oldHoleShows: (v, n) => `Old ${nameOf(n, v.subject.against)} under the housing`,
-  screwHolds: () => 'Thread in the wood',
+  screwHolds: (v) => `Thread in the ${v.subject.item === 'heel' ? 'heel' : 'wood'}`,
   screwPasses: (v, n) => `Screw through the ${v.subject.item === 'body' ? 'body' : nameOf(n, v.subject.against)} without biting`,
   oldHoleOutside: (v, n) =>
     v.subject.item ? `Old hole of the ${nameOf(n, v.subject.against)}, ${v.subject.item}, covered` : `Old ${nameOf(n, v.subject.against)} covered`,
@@ -66,7 +66,7 @@ const TITLES: Titles = {
   collarProud: () => 'Collar of the stud at its lowest',
   studEngages: () => 'Thread of the stud in its bushing',
   headSeats: () => 'Head over the hole in its plate',
-  screwPoint: () => 'Wood under the point',
+  screwPoint: (v) => `Wood ${v.subject.item === 'heel' ? 'of the heel ' : ''}under the point`,
   screwBeside: (v, n) => `${v.subject.item === 'screw' ? 'Screw' : upperFirst(v.subject.item ?? '')} beside the ${nameOf(n, v.subject.against)}`,
   threadBites: () => 'Thread engagement in the old hole',
   threadsMeet: (v, n) => `Thread of the ${nameOf(n, v.subject.against)}`,

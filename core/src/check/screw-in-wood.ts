@@ -28,7 +28,7 @@ function screwInWood(site: PartSite): readonly Verdict[] {
   const held = (): Working =>
     sum(stack.neck ? 'inHeel' : 'inWood', [1, known(site, 'length')], ...stack.terms().map(([sign, of]) => [sign === 1 ? -1 : 1, of] as const));
   const minimum = stack.neck ? settings.minHoldNeck : settings[holdsInWood];
-  const holds = judged(site, { check: 'screwHolds', needs: { targets: stack.needs, sizes: ['length'] }, minimum }, held);
+  const holds = judged(site, { check: 'screwHolds', item: stack.neck ? 'heel' : '', needs: { targets: stack.needs, sizes: ['length'] }, minimum }, held);
   const freely = [holds, ...passes(site, stack), ...seats(site, stack)];
   // what goes into an edge or the neck has no cavity of a face beside it that is known
   if (edge !== 'top' && edge !== 'back') return freely;
@@ -54,7 +54,7 @@ function inHeel(site: PartSite, { needs }: Stack, held: () => Working): Verdict 
   const thick = neck.heelThickness ?? null;
   return judged(
     site,
-    { check: 'screwPoint', needs: { targets: [...needs, [thick, heel]], sizes: ['length'] }, minimum: site.state.settings.minUnderPoint },
+    { check: 'screwPoint', item: 'heel', needs: { targets: [...needs, [thick, heel]], sizes: ['length'] }, minimum: site.state.settings.minUnderPoint },
     () => sum('underPoint', [1, leaf('heelThickness', sure(thick), heel)], [-1, held()]),
   );
 }

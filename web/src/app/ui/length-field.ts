@@ -20,7 +20,7 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
   imports: [MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <mat-form-field subscriptSizing="dynamic">
+    <mat-form-field subscriptSizing="dynamic" floatLabel="always">
       <mat-label>{{ label() }}</mat-label>
       <input
         matInput

@@ -14,6 +14,21 @@ describe('parseLength', () => {
     ['2', 'inch', 50.8],
     ['10 - 0.5', 'mm', 9.5],
     ['-3', 'mm', -3],
+    // a dash without spaces joins whole and fraction, whichever dash it is
+    ['1-3/32', 'mm', 27.78125],
+    ['25-1/2', 'mm', 647.7],
+    ['2-1/4"', 'mm', 57.15],
+    ['1–3/32', 'mm', 27.78125],
+    ['1‑3/32', 'inch', 27.78125],
+    ['25-1/2 + 1-1/2', 'mm', 685.8],
+    ['1 3/32 - 1-1/32', 'mm', 1.5875],
+    // with spaces, after a fraction or a unit, or where it is no part of an inch, it takes away
+    ['1 - 3/32', 'inch', 23.01875],
+    ['3/4-1/32', 'mm', 18.25625],
+    ['1in-3/32', 'mm', 23.01875],
+    ['1 1/2-1/4', 'mm', 31.75],
+    ['10-0.5', 'mm', 9.5],
+    ['2-5/4', 'inch', 19.05],
     ['1cm', 'mm', 10],
   ];
   for (const [text, unit, mm] of cases) {
@@ -24,8 +39,17 @@ describe('parseLength', () => {
   }
 
   it('reads what it shows in any locale: a decimal comma, a narrow space, a true minus', () => {
-    expect(parseLength('−22,20\u202fmm', 'inch')).toEqual({ ok: true, mm: -22.2, raw: '−22,20\u202fmm' });
-    expect(parseLength('1\u202fin', 'mm')).toEqual({ ok: true, mm: 25.4, raw: '1\u202fin' });
+    expect(parseLength('−22,20\u202fmm', 'inch')).toEqual({ ok: true, mm: -22.2, raw: '−22,20\u202fmm', subtracts: false });
+    expect(parseLength('1\u202fin', 'mm')).toEqual({ ok: true, mm: 25.4, raw: '1\u202fin', subtracts: false });
+  });
+
+  it('says of what it took away that it did', () => {
+    const of = (text: string): boolean | null => {
+      const r = parseLength(text, 'inch');
+      return r.ok ? r.subtracts : null;
+    };
+    expect(['1 - 3/32', '10-0.5', '3/4-1/32', '2-5/4'].map(of)).toEqual([true, true, true, true]);
+    expect(['1-3/32', '25-1/2 + 1', '-3', '1 3/32', '7/8'].map(of)).toEqual([false, false, false, false, false]);
   });
 
   it('says why it cannot read a length', () => {

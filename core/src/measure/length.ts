@@ -7,13 +7,22 @@ export const MM_PER_INCH = 25.4;
 export type LengthError = 'empty' | 'not a length' | 'division by zero' | 'too long' | 'not finite';
 
 export type ParsedLength =
-  { readonly ok: true; readonly mm: number; readonly raw: string } | { readonly ok: false; readonly error: LengthError; readonly raw: string };
+  | {
+      readonly ok: true;
+      readonly mm: number;
+      readonly raw: string;
+      /** Something was taken away from something: it is said, since a dash also joins. */ readonly subtracts: boolean;
+    }
+  | { readonly ok: false; readonly error: LengthError; readonly raw: string };
 
 const TERM = /^(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+(?:\.\d*)?|\.\d+))\s*(mm|cm|thou|in|")?$/;
 
+/** A whole number and a fraction that a dash joins without a space: 25-1/2 is 25 and a half, as it stands on parts and drawings [trade]. */
+const JOINED = /(?<![\d./"a-z]|[\d./"a-z] )(\d+)[-\u2010-\u2015](\d+)\/(\d+)(?![\d./])/g;
+
 /**
  * Reads a length as a technician types it, in mm.
- * A bare number is in `unit`; a bare fraction is inches; sums of terms and a decimal comma are accepted.
+ * A bare number is in `unit`; a bare fraction is inches; sums of terms and a decimal comma are accepted. 1-3/32 is 1 and 3/32; with spaces, 1 - 3/32, it is a subtraction.
  * `parseLength('1 1/2 + 3/32', 'mm')` is (1.5 + 0.09375) × 25.4 = 40.48125 mm [law].
  */
 export function parseLength(raw: string, unit: LengthUnit): ParsedLength {
@@ -22,10 +31,13 @@ export function parseLength(raw: string, unit: LengthUnit): ParsedLength {
     .toLowerCase()
     .replace(/[”″]/g, '"')
     .replace(/,/g, '.')
-    .replace(/\u2212/g, '-');
+    .replace(/\u2212/g, '-')
+    .replace(JOINED, (all, whole: string, num: string, den: string) => (Number(num) < Number(den) ? `${whole} ${num}/${den}` : all))
+    .replace(/[\u2010-\u2015]/g, '-');
   if (text === '') return { ok: false, error: 'empty', raw };
   if (text.length > 60) return { ok: false, error: 'too long', raw };
   let total = 0;
+  let subtracts = false;
   const terms = text.split(/(?<=[\d"mnu.])\s*([+-])\s*/);
   let sign = 1;
   let first = terms[0] ?? '';
@@ -38,8 +50,9 @@ export function parseLength(raw: string, unit: LengthUnit): ParsedLength {
     const term = termInMm(i === 0 ? first : (terms[i] ?? ''), unit);
     if (typeof term !== 'number') return { ok: false, error: term.error, raw };
     total += sign * term;
+    if (i > 0 && sign < 0) subtracts = true;
   }
-  return Number.isFinite(total) ? { ok: true, mm: total, raw } : { ok: false, error: 'not finite', raw };
+  return Number.isFinite(total) ? { ok: true, mm: total, raw, subtracts } : { ok: false, error: 'not finite', raw };
 }
 
 function termInMm(term: string, unit: LengthUnit): number | { error: LengthError } {

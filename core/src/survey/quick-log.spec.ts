@@ -88,6 +88,32 @@ describe('a line of the quick log', () => {
     expect(note(`x ${'y'.repeat(10_000)}`)!.length).toBe(10_002);
   });
 
+  it('holds several facts, each understood by itself or kept as a note: by a semicolon, or a comma and a space', () => {
+    expect(read('relief .25; rh 38 t 19, action e1 1,9')).toEqual([
+      ['relief', 'neck', 0.25],
+      ['humidity', 'room', 38],
+      ['temperature', 'room', 19],
+      ['action', 'string 1', 1.9],
+    ]);
+    // a fact without its name goes by the one before it
+    expect(read('action e1 1.9, e6 2.3; f3 .7').map(([q, place]) => [q, place])).toEqual([
+      ['action', 'string 1'],
+      ['action', 'string 6'],
+    ]);
+    const line = quickLine('relief .25, seam line at the heel; sounds dull', s, 'mm');
+    expect([line.values.length, line.note]).toEqual([1, 'seam line at the heel; sounds dull']);
+    for (const text of ['sounds dull, no hum', 'note relief .25; rh 38', 'relief low; dull'])
+      expect(quickLine(text, s, 'mm'))
+        .withContext(text)
+        .toEqual({ values: [], note: text.replace(/^note /, '') });
+    expect(read('relief .25;;, ')).toEqual([['relief', 'neck', 0.25]]);
+    expect(read('relief 25; rh 38')).toEqual([
+      ['relief', 'neck', 'wrong'],
+      ['humidity', 'room', 38],
+    ]);
+    expect(completions('relief .25; act', s)).toEqual(['action']);
+  });
+
   it('is completed: quantities first, then the places of the one that was named', () => {
     expect(completions('re', s)).toEqual(['relief']);
     expect(completions('action e', s)).toEqual(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'edge']);

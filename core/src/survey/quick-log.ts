@@ -50,11 +50,41 @@ export interface QuickLine {
   readonly note: string | null;
 }
 
+/** What parts the facts of a line: a semicolon, or a comma and a space; a comma alone is a decimal one. */
+const PARTED = /;|,\s/;
+
 /**
- * Reads a line of the quick log: `relief .25`, `action 12 e1 1.9 e6 2.3`, `dcr neck 7.4k`, `pot hole 7.9 calliper`, `rh 38 t 19`, `note seam line`.
- * Places are those of the instrument; one that it does not have, or a word that is no value, makes the whole line a note.
+ * Reads a line of the quick log, of one fact or several: `relief .25; rh 38 t 19, seam line at the heel`. What is no reading is a note, each by itself; a line that begins
+ * with *note* is one whole. A fact without its name goes by the name before it: `action e1 1.9, e6 2.3`.
  */
 export function quickLine(text: string, s: Surveyed, unit: LengthUnit): QuickLine {
+  const facts = text
+    .split(PARTED)
+    .map((f) => f.trim())
+    .filter(Boolean);
+  if (facts.length === 0 || /^note\s/i.test(text.trim())) return oneFact(text, s, unit);
+  let named = '';
+  const read = facts.map((fact): QuickLine => {
+    const alone = oneFact(fact, s, unit);
+    const [first = ''] = fact.split(/\s+/);
+    if (alone.values.length > 0) {
+      if (calledId(first)) named = first;
+      return alone;
+    }
+    const after = named === '' ? alone : oneFact(`${named} ${fact}`, s, unit);
+    return after.values.length > 0 ? after : alone;
+  });
+  const values = read.flatMap((r) => r.values);
+  // nothing of it is a reading: it stands as it was typed
+  if (values.length === 0) return { values, note: text.trim() };
+  return { values, note: read.flatMap((r) => (r.note === null ? [] : [r.note])).join('; ') || null };
+}
+
+/**
+ * Reads one fact: `relief .25`, `action 12 e1 1.9 e6 2.3`, `dcr neck 7.4k`, `pot hole 7.9 calliper`, `rh 38 t 19`, `note seam line`.
+ * Places are those of the instrument; one that it does not have, or a word that is no value, makes the whole line a note.
+ */
+function oneFact(text: string, s: Surveyed, unit: LengthUnit): QuickLine {
   const words = text.trim().split(/\s+/).filter(Boolean);
   const note = (): QuickLine => ({ values: [], note: text.trim() === '' ? null : text.trim().replace(/^note\s+/i, '') });
   if (words.length === 0 || words[0]?.toLowerCase() === 'note') return note();
@@ -164,7 +194,7 @@ function holeLine(words: readonly string[], { anatomy }: Surveyed, unit: LengthU
 
 /** How a line may go on: names of quantities, or the places of the one that was named. */
 export function completions(text: string, s: Surveyed): readonly string[] {
-  const words = text.split(/\s+/);
+  const words = (text.split(PARTED).at(-1) ?? '').trimStart().split(/\s+/);
   const last = (words.at(-1) ?? '').toLowerCase();
   const before = words.slice(0, -1).map((w) => w.toLowerCase());
   const named =

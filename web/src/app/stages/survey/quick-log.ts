@@ -29,7 +29,7 @@ const LONGEST_NOTE = 3500;
           <input
             #line
             autocomplete="off"
-            placeholder="relief .25 · action e1 1.6 e6 2 · rh 48 t 20 · note …"
+            placeholder="relief .25; action e1 1.6 e6 2; rh 48 t 20; note …"
             [value]="text()"
             (input)="type($event)"
             (keydown)="key($event)"
@@ -210,7 +210,8 @@ export class QuickLog {
       this.text.set('');
       this.kept.clear();
       const kept = line.values.length === 1 ? 'One reading saved' : `${line.values.length} readings saved`;
-      this.said.set(line.note !== null ? 'Saved as a note' : this.openSurvey() ? kept : `${kept}, outside a survey because none is open`);
+      const readings = line.values.length === 0 ? '' : this.openSurvey() ? kept : `${kept}, outside a survey because none is open`;
+      this.said.set([readings, line.note === null ? '' : readings === '' ? 'Saved as a note' : 'the rest as a note'].filter(Boolean).join('; '));
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

@@ -82,7 +82,9 @@ export class LengthField {
   protected readonly unitWord = computed(() => unitWord(this.unit()));
   protected readonly other = computed(() => {
     const p = this.parsed();
-    return [p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '', p.ok && p.subtracts ? 'one subtracted from the other' : '', this.note()].filter(Boolean).join(', ');
+    return [p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '', p.ok && p.subtracts ? 'one subtracted from the other' : '', this.note()]
+      .filter(Boolean)
+      .join(', ');
   });
   protected readonly error = computed(() => {
     const p = this.parsed();

@@ -52,6 +52,9 @@ function far(wall: RouteCorner, { centre }: PartCorner): number {
 
 /** Does a point lie between the two walls of a corner, beside both? */
 function holds({ apex, ways, reaches }: RouteCorner, p: Point): boolean {
+  const most = reaches[0] + reaches[1];
+  // no point between them lies further off than both walls together are long
+  if (Math.abs(p.x - apex.x) > most || Math.abs(p.y - apex.y) > most) return false;
   const c = minus(p, apex);
   const between = cross(ways[0], ways[1]);
   const [along, across] = [cross(c, ways[1]) / between, cross(ways[0], c) / between];

@@ -13,11 +13,11 @@ export async function expectAccessible(page: Page, what: string): Promise<void> 
   expect(said, what).toEqual([]);
 }
 
-/** What is still fading has no contrast of its own yet. */
+/** What is still fading has no contrast of its own yet; an animation that was paused or hidden never ends, and is not waited for longer. */
 async function stillness(page: Page): Promise<void> {
   await page.evaluate(async () => {
     const running = document.getAnimations().filter((a) => a.effect?.getComputedTiming().endTime !== Infinity);
-    await Promise.allSettled(running.map((a) => a.finished));
+    await Promise.race([Promise.allSettled(running.map((a) => a.finished)), new Promise((done) => setTimeout(done, 4000))]);
   });
 }
 

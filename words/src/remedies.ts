@@ -100,7 +100,17 @@ export function exclusionText(e: Exclusion): string {
       return `Not offered: it leaves ${withUnit(fixed(e.left, 1), 'mm')} of wood at worst; the minimum for strength is ${withUnit(fixed(e.least, 1), 'mm')}.`;
     case 'unsolved':
       return e.clashes === 1 ? 'Not a solution: one clash remains.' : `Not a solution: ${e.clashes} clashes remain.`;
+    case 'unsettled':
+      return `Not a solution yet: ${unsettled(e.tooClose, e.notMeasured)}.`;
   }
+}
+
+function unsettled(tooClose: number, notMeasured: number): string {
+  const of = [
+    ...(tooClose > 0 ? [`${tooClose === 1 ? 'one check is' : `${tooClose} checks are`} too close to call`] : []),
+    ...(notMeasured > 0 ? [`${notMeasured === 1 ? 'one is' : `${notMeasured} are`} not measured`] : []),
+  ];
+  return of.join(', ');
 }
 
 export const SCALE_WORDS: Readonly<Record<ScaleId, string>> = {

@@ -175,6 +175,7 @@ describe('words', () => {
   it('say why a remedy is not offered', () => {
     expect(exclusionText({ kind: 'strength', verdict: 'v', left: -4.8, least: 2 })).toContain('−4.8\u202fmm');
     expect(exclusionText({ kind: 'unsolved', clashes: 1 })).toContain('one clash');
+    expect(exclusionText({ kind: 'unsettled', tooClose: 2, notMeasured: 1 })).toBe('Not a solution yet: 2 checks are too close to call, one is not measured.');
   });
 });
 

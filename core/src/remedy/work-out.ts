@@ -13,7 +13,9 @@ export type Exclusion =
   | { readonly kind: 'doNotTouch' }
   | { readonly kind: 'reversibleOnly' }
   | { readonly kind: 'strength'; readonly verdict: string; readonly left: number; readonly least: number }
-  | { readonly kind: 'unsolved'; readonly clashes: number };
+  | { readonly kind: 'unsolved'; readonly clashes: number }
+  /** Nothing is done about what may clash: too close to call, or not measured. */
+  | { readonly kind: 'unsettled'; readonly tooClose: number; readonly notMeasured: number };
 
 /** A way out, worked out. */
 export interface Option {
@@ -73,9 +75,14 @@ function exclusion({ rows, state, request, found }: OptionGround, p: WayOut, eva
   if (request.reversibleOnly && (back.woodCut || back.plateCut || !back.works)) return { kind: 'reversibleOnly' };
   const weak = weakest(evaluation, ofChoice(found, p.choice.id), state.settings.strengthLeast);
   if (weak) return weak;
-  const clashes = evaluation.verdicts.filter((v) => v.class === 'clashes').length;
-  return clashes > 0 ? { kind: 'unsolved', clashes } : null;
+  const count = (of: Verdict['class']): number => evaluation.verdicts.filter((v) => v.class === of).length;
+  const clashes = count('clashes');
+  if (clashes > 0) return { kind: 'unsolved', clashes };
+  const [tooClose, open] = [count('tooClose'), count('notMeasured')];
+  return nothingDone(p) && tooClose + open > 0 ? { kind: 'unsettled', tooClose, notMeasured: open } : null;
 }
+
+const nothingDone = ({ of }: WayOut): boolean => of.every((p) => Object.keys(p.sets).length === 0);
 
 /** The worst-case floor or wall below the least for strength, where the plan makes it thinner than it was found. */
 function weakest(evaluation: Evaluation, found: Evaluation, least: number): Exclusion | null {

@@ -185,6 +185,7 @@ const position = Joi.object<Loose<PickupPosition>, true>({
     .length(2)
     .custom((pair: readonly [number, number], helpers) => (pair[0] <= pair[1] ? pair : helpers.message({ custom: 'the first string comes before the last' }))),
   part: uuid.allow(null).required(),
+  stringHeight: maybeDimension,
   raised: dimension,
   trimmed,
 });

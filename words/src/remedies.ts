@@ -26,6 +26,7 @@ const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
     name: 'Raise on a spacer',
     title: ({ part, mm, choice }) => (isPickupChoice(choice) ? `Raise ${part} ${mm} on a spacer` : `Raise its cover ${mm} on a spacer`),
   },
+  block: { name: 'Block under the pickup', title: ({ part, mm }) => `Set ${part} ${mm} higher on a block` },
   thickerCover: { name: 'Make a thicker cover', title: ({ mm }) => `Make a cover ${mm} thicker, relieved inside` },
   trim: {
     name: 'Shorten the part',

@@ -28,6 +28,7 @@ import { THREAD_THROUGH } from './thread-through.js';
 import { THREADS_MEET } from './threads-meet.js';
 import { TRAVEL } from './travel.js';
 import { TUNER_ON_HEADSTOCK } from './tuner-on-headstock.js';
+import { UNDER_STRINGS } from './under-strings.js';
 import { WALLS } from './wall.js';
 import { WIDENED } from './widened.js';
 import { WINDOW_GAP } from './window-gap.js';
@@ -46,6 +47,7 @@ export const CHECKS: readonly CheckRow[] = [
   ...POLES_UNDER_STRINGS,
   ...COVER_FITS,
   ...TRAVEL,
+  ...UNDER_STRINGS,
   ...LEADS,
   ...BUSHING_IN_HOLE,
   ...HIDES_HOLE,

@@ -127,6 +127,8 @@ export interface PickupPosition {
   /** The first and the last of the strings that lie over it, 1 the highest; in courses they count as one. Not there: all of them. */
   readonly strings?: readonly [number, number];
   readonly part: string | null;
+  /** How high the strings lie over the face here, held down at the last fret, mm; not there: nobody knows. */
+  readonly stringHeight?: Dimension | null;
   /** How much higher the part sits on a spacer or a taller ring, mm; not there: as it came. */
   readonly raised?: Dimension;
   /** What was cut off the part that sits here. */

@@ -149,6 +149,7 @@ export function targetsOf(a: Anatomy): readonly Target[] {
     ...(a.neck.scaleBass ? [{ quantity: 'scaleLengthBass' as const, feature: 'neck' }] : []),
     { quantity: 'nutToMouth', feature: 'neck' },
     ...(a.neck.jointHeight ? [{ quantity: 'jointHeight' as const, feature: 'neck' }] : []),
+    ...a.positions.map((p): Target => ({ quantity: 'stringHeight', feature: p.id })),
     ...(a.neck.heelThickness ? [{ quantity: 'heelThickness' as const, feature: 'neck' }] : []),
     ...(a.neck.shim ? [{ quantity: 'shimThickness' as const, feature: 'neck' }] : []),
     { quantity: 'nutWidth', feature: 'neck' },

@@ -70,6 +70,10 @@ export function dimensionAt(anatomy: Anatomy, t: Target): Found {
       if (!outline) return NONE;
       return { exists: true, dimension: t.quantity === 'checkWidthAcross' ? outline.across : outline.along };
     }
+    case 'stringHeight': {
+      const position = anatomy.positions.find((p) => p.id === t.feature);
+      return position ? { exists: true, dimension: position.stringHeight ?? null } : NONE;
+    }
     // it is read of a part that is tried, and no size of the instrument
     case 'fitGap':
       return NONE;
@@ -113,6 +117,8 @@ export function withDimension(anatomy: Anatomy, t: Target, d: Dimension | null):
       return mapOutline(anatomy, t, (o) => ({ ...o, across: d }));
     case 'checkWidthAlong':
       return mapOutline(anatomy, t, (o) => ({ ...o, along: d }));
+    case 'stringHeight':
+      return { ...anatomy, positions: anatomy.positions.map((p) => (p.id === t.feature ? { ...p, stringHeight: d } : p)) };
     case 'fitGap':
       return anatomy;
   }

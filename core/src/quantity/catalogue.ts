@@ -34,6 +34,7 @@ export type QuantityId =
   | 'holeDiameter'
   | 'bareDiameter'
   | 'holeDepth'
+  | 'stringHeight'
   | 'fitGap';
 
 const mm = (id: QuantityId, min: number, max: number): Quantity => ({ id, unit: 'mm', min, max });
@@ -64,6 +65,7 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   holeDiameter: mm('holeDiameter', 0.4, 120),
   bareDiameter: mm('bareDiameter', 0.4, 120),
   holeDepth: mm('holeDepth', 0.1, 200),
+  stringHeight: mm('stringHeight', 1, 60),
   fitGap: mm('fitGap', 0, 20),
 };
 

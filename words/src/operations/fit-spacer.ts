@@ -5,7 +5,7 @@ export const fitSpacer: OperationWords = {
   name: 'Fit the spacer',
   steps: {
     setSpacer: {
-      card: () => 'Set the spacer under the part and screw it down.',
+      card: () => 'Set the spacer or block under the part and screw it down.',
       logged: 'spacer fitted',
     },
   },

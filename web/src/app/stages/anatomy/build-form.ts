@@ -16,10 +16,8 @@ import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldText } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
+import { STATED_LIMIT } from '../../ui/stated-limit';
 import { typedAngle } from './typed-angle';
-
-/** Limit of a size that was typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
-const STATED_LIMIT = 0.25;
 
 /** Limit of an angle that was only stated, and the steepest that is taken as one, degrees [memory]. */
 const ANGLE_LIMIT = 0.25;

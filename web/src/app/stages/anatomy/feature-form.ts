@@ -42,10 +42,8 @@ import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from '../../ui/number-fields';
 import { PickupPlace } from './pickup-place';
 import { PlateParts } from './plate-parts';
+import { STATED_LIMIT } from '../../ui/stated-limit';
 import { sameTexts } from '../../ui/same-texts';
-
-/** Limit of a size that was typed without a reading, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
-const STATED_LIMIT = 0.25;
 
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
 @Component({

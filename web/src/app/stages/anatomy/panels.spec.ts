@@ -134,6 +134,7 @@ describe('the history of an instrument', () => {
 
 describe('a pickup in its place', () => {
   it('is turned, and lies under some of the strings', async () => {
+    jobOnScreen();
     const fixture = TestBed.createComponent(PickupPlace);
     const [place] = anatomy.positions;
     fixture.componentRef.setInput('anatomy', anatomy);
@@ -155,6 +156,36 @@ describe('a pickup in its place', () => {
     expect((changed as Anatomy | null)!.positions[0]!.turn).toBe(-7.5);
     fixture.debugElement.query(By.directive(MatSelect)).triggerEventHandler('valueChange', '3 4');
     expect((changed as Anatomy | null)!.positions[0]!.strings).toEqual([3, 4]);
+  });
+
+  it('takes how high the strings are over it, refuses what no string is, and is emptied again', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(PickupPlace);
+    const [place] = anatomy.positions;
+    fixture.componentRef.setInput('anatomy', anatomy);
+    fixture.componentRef.setInput('place', place);
+    const seen: (number | null)[] = [];
+    fixture.componentInstance.changed.subscribe((a) => {
+      seen.push(a.positions[0]!.stringHeight?.value ?? null);
+      fixture.componentRef.setInput('anatomy', a);
+      fixture.componentRef.setInput('place', a.positions[0]);
+    });
+    await fixture.whenStable();
+    const field = host(fixture).querySelector('[data-field=stringHeight]')!;
+    const type = async (text: string): Promise<void> => {
+      const input = field.querySelector('input')!;
+      input.value = text;
+      input.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+      field.dispatchEvent(new Event('focusout'));
+      await fixture.whenStable();
+    };
+    await type('7/16in');
+    expect(seen[0]).toBeCloseTo(11.1125, 6);
+    await type('600');
+    expect([seen.length, field.querySelector('[role=alert]')?.textContent]).toEqual([1, jasmine.stringContaining('out of range')]);
+    await type('');
+    expect(seen[1]).toBeNull();
   });
 });
 

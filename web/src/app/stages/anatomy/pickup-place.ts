@@ -1,8 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, viewChild } from '@angular/core';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { amongStrings, describePickupPlace, type Anatomy, type PickupPosition } from '@rinnovo/core/instrument';
+import { Store } from '@ngrx/store';
+import { amongStrings, describePickupPlace, withDimension, type Anatomy, type PickupPosition } from '@rinnovo/core/instrument';
+import { QUANTITIES } from '@rinnovo/core/quantity';
+import { viewFeature } from '../../state/view.feature';
+import { LengthField } from '../../ui/length-field';
+import { fieldText } from '../../ui/number-fields';
+import { STATED_LIMIT } from '../../ui/stated-limit';
 import { typedAngle } from './typed-angle';
 
 /** The steepest that a pickup is turned, degrees. */
@@ -11,7 +17,7 @@ const STEEPEST = 90;
 /** How a pickup lies in its place: how far it is turned, and which strings lie over it. What is typed holds at once. */
 @Component({
   selector: 'rn-pickup-place',
-  imports: [MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [MatFormFieldModule, MatInputModule, MatSelectModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="grid">
@@ -42,6 +48,19 @@ const STEEPEST = 90;
           }
         </mat-select>
       </mat-form-field>
+      @if (heightRead()) {
+        <p class="soft">A tool read how high the strings are here. Measure again in Survey.</p>
+      } @else {
+        <rn-length-field
+          label="Strings over the face here, held at the last fret"
+          [(text)]="height"
+          [min]="range.min"
+          [max]="range.max"
+          data-field="stringHeight"
+          (entered)="putHeight()"
+          (focusout)="putHeight()"
+        />
+      }
     </div>
   `,
   styleUrl: './feature-form.scss',
@@ -54,6 +73,12 @@ export class PickupPlace {
   private readonly held = computed(() => String(this.place().turn ?? 0));
   protected readonly turn = linkedSignal(() => this.held());
   protected readonly angle = computed(() => typedAngle(this.turn(), STEEPEST));
+  protected readonly range = QUANTITIES.stringHeight;
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly heightField = viewChild(LengthField);
+  private readonly heightHeld = computed(() => fieldText(this.place().stringHeight?.value ?? NaN, this.unit()));
+  protected readonly heightRead = computed(() => this.place().stringHeight?.basis.kind === 'readings');
+  protected readonly height = linkedSignal(() => this.heightHeld());
   protected readonly courses = computed(() => this.anatomy().strings.courses !== undefined);
   protected readonly over = computed(() => (this.place().strings ?? []).join(' '));
 
@@ -68,6 +93,13 @@ export class PickupPlace {
 
   protected typed(event: Event): string {
     return (event.target as HTMLInputElement).value;
+  }
+
+  protected putHeight(): void {
+    const value = this.heightField()?.value() ?? null;
+    if (this.height() === this.heightHeld() || (value === null && this.height().trim() !== '')) return;
+    const dimension = value === null ? null : ({ value, limit: STATED_LIMIT, basis: { kind: 'stated' } } as const);
+    this.changed.emit(withDimension(this.anatomy(), { quantity: 'stringHeight', feature: this.place().id }, dimension));
   }
 
   protected put(over = this.over()): void {

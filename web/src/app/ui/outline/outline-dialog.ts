@@ -17,6 +17,7 @@ import { LengthField } from '../length-field';
 import { readDrawing, type Reading } from '../../../workers/import-client';
 import { DrawerList } from './drawer-list';
 import { ShapeForm } from './shape-form';
+import { STATED_LIMIT } from '../stated-limit';
 
 export interface OutlineData {
   /** What gets the outline, in words. */
@@ -222,6 +223,3 @@ function about(outline: Outline, middle: { readonly x: number; readonly y: numbe
 }
 
 const TRUE_WIDTH = 'True width, if different';
-
-/** Limit of a typed size, mm [trade: docs/trade/part.md, tools: a steel rule's]. */
-const STATED_LIMIT = 0.25;

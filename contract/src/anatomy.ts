@@ -80,6 +80,7 @@ const hole = Joi.object<Loose<Hole>, true>({
   hiddenBy: localId.allow(null).required(),
   condition: condition.required(),
   part: uuid.allow(null),
+  glued: Joi.boolean().valid(true),
 });
 
 const insert = Joi.object<Loose<Insert>, true>({
@@ -118,6 +119,7 @@ const is = (kind: Change['kind']): Joi.StringSchema => Joi.string().valid(kind).
 const trimmed = Joi.object<Loose<TrimmedPickup>, true>({
   ears: Joi.number().min(0).max(20).required(),
   screws: Joi.number().min(0).max(50).required(),
+  bent: Joi.number().min(0).max(20),
 });
 
 export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>().conditional('.kind', {
@@ -141,7 +143,7 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
       then: Joi.object({
         kind: is('sizeHole'),
         hole: localId.required(),
-        by: Joi.string().valid('drill', 'sleeve').required(),
+        by: Joi.string().valid('drill', 'sleeve', 'reamer').required(),
         diameter: dimension.required(),
       }),
     },
@@ -167,6 +169,8 @@ export const change: Joi.AlternativesSchema<Change> = Joi.alternatives<Change>()
     { is: 'raiseCover', then: Joi.object({ kind: is('raiseCover'), cavity: localId.required(), by: dimension.required() }) },
     { is: 'raisePickup', then: Joi.object({ kind: is('raisePickup'), position: localId.required(), by: dimension.required() }) },
     { is: 'trimPickup', then: Joi.object({ kind: is('trimPickup'), position: localId.required(), trimmed: trimmed.required() }) },
+    { is: 'changeCover', then: Joi.object({ kind: is('changeCover'), position: localId.required(), holes: dimension.required() }) },
+    { is: 'glueHole', then: Joi.object({ kind: is('glueHole'), hole: localId.required() }) },
     { is: 'fillLevels', then: Joi.object({ kind: is('fillLevels'), cavity: localId.required(), set: localId.required() }) },
   ],
   otherwise: Joi.object({ kind: is('setInsert'), plate: localId.required(), opening: localId.required(), fitted: Joi.boolean().required() }),
@@ -188,6 +192,7 @@ const position = Joi.object<Loose<PickupPosition>, true>({
   stringHeight: maybeDimension,
   raised: dimension,
   trimmed,
+  coverHoles: dimension,
 });
 
 const frame = Joi.object<Loose<Frame>, true>({ id: localId.required(), at: placement.required() });

@@ -7,6 +7,8 @@ export function lackText(l: Lack, names: Names): string {
   switch (l.kind) {
     case 'part':
       return nameOf(names, l.part);
+    case 'cover':
+      return `pickup cover, holes ${withUnit(fixed(l.spacing, 1), 'mm')} apart`;
     case 'offcut':
       return 'wood offcut';
     case 'dowel':

@@ -20,6 +20,10 @@ const REMEDIES: Readonly<Record<RemedyKind, RemedyWords>> = {
   drillNew: { name: 'Drill a new hole', title: ({ part, mm }) => `Drill a hole of ${mm} for ${part}` },
   openHole: { name: 'Enlarge the hole', title: ({ part, mm }) => `Enlarge the hole to ${mm} for ${part}` },
   plugAndRedrill: { name: 'Plug and re-drill', title: ({ part, mm }) => `Plug the hole and drill ${mm} for ${part}` },
+  glueIn: { name: 'Glue it in', title: ({ part }) => `Hold ${part} with a drop of thin glue` },
+  reamFilm: { name: 'Ream the finish out', title: ({ part, mm }) => `Ream the finish out of the hole, to ${mm}, for ${part}` },
+  bendEars: { name: 'Bend the ears up', title: ({ part, mm }) => `Bend the ears of ${part} up by ${mm}` },
+  anotherCover: { name: 'Another cover', title: ({ part, mm }) => `Another cover on ${part}, its holes ${mm} apart` },
   sleeve: { name: 'Sleeve the hole', title: ({ part, mm }) => `Sleeve the hole down to ${mm} for ${part}` },
   deepen: { name: 'Deepen the cavity', title: ({ mm }) => `Deepen the cavity by ${mm}` },
   spacer: {
@@ -65,8 +69,9 @@ export function remedyTitle({ proposal }: Pick<Option, 'proposal'>, names: Names
 }
 
 /** What is cut off a pickup. */
-export function trimmedText({ ears, screws }: TrimmedPickup): string {
+export function trimmedText({ ears, screws, bent = 0 }: TrimmedPickup): string {
   const of = [
+    ...(bent > 0 ? [`bend the ears up by ${withUnit(fixed(bent, 1), 'mm')}`] : []),
     ...(ears > 0 ? [`file ${withUnit(fixed(ears, 1), 'mm')} off the ears all around`] : []),
     ...(screws > 0 ? [`cut ${withUnit(fixed(screws, 1), 'mm')} off the height screws`] : []),
   ];

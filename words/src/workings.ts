@@ -20,6 +20,8 @@ const LABELS: Readonly<Record<string, string>> = {
   spurDepth: 'depth at the spur’s tip',
   depthBelow: 'depth of the cavity below',
   depthLeft: 'depth left',
+  playThatGlueFills: 'play that glue fills',
+  glueFills: 'most that thin glue fills',
   toStrings: 'cover to the strings',
   stringHeight: 'string height over the face',
   coverTop: 'cover above the face',

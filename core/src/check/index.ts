@@ -11,3 +11,4 @@ export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from '.
 export { bareChoice, cavityOfRoute, choiceChanges, choiceRow, isFitted, isThere, only, partFound, placed, stillToDo, unplacedWorks, worksOf } from './works.js';
 export { rowsOf, type About, type BenchRow, type CheckId, type CheckRow, type CheckRows, type ChoiceRow, type Ground, type Site } from './row.js';
 export { countVerdict, isAbout, missingVerdict, verdict, type Lacking, type Subject, type ThreadsMet, type Trait, type Unit, type Verdict } from './verdict.js';
+export { GLUE_FILLS } from './press-fit.js';

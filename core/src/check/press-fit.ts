@@ -1,11 +1,14 @@
 import { partRow } from '../part/index.js';
 import type { Hole } from '../instrument/index.js';
-import { leaf, setting, sum, type Working } from '../measure/index.js';
+import { constant, leaf, setting, sum, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import { missingVerdict, type Verdict } from './verdict.js';
 import { judged, known, type PartSite } from './site.js';
 import { ofHardware } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
+
+/** Thin glue fills so much play in a bore, mm. */
+export const GLUE_FILLS = constant(0.15, 'memory', 'Press fits');
 
 /**
  * Does a ferrule, a bush or a press-in bushing sit tight without splitting anything? Its interference is its diameter less the hole's;
@@ -26,6 +29,13 @@ function pressFit(site: PartSite): readonly Verdict[] {
     const target: Target = { quantity: 'holeDiameter', feature: hole.id };
     return [missingVerdict('pressHolds', { feature: choice.id, item: '' }, [target], 0, site.at)];
   }
+  // what is glued in wants no interference: no more play than the glue fills
+  if (hole.glued)
+    return [
+      judged(site, { check: 'pressHolds', needs: { sizes: [size] }, minimum: 0 }, () =>
+        sum('playThatGlueFills', [1, setting('glueFills', GLUE_FILLS.value, 'trade')], [-1, open], [1, known(site, size)]),
+      ),
+    ];
   const tight = (): Working => sum('interference', [1, known(site, size)], [-1, open]);
   return [
     judged(site, { check: 'pressHolds', needs: { sizes: [size] }, minimum: 0 }, () =>

@@ -43,7 +43,7 @@ function linesOf(state: PlanState, after: Anatomy, verdicts: readonly Verdict[],
   const { anatomy } = state;
   const touched = new Set<string>();
   for (const w of actsOfChoice(choice)) {
-    if ((w.kind === 'sizeHole' && w.by !== 'sleeve') || w.kind === 'moveHole' || w.kind === 'closeHole' || w.kind === 'deepenHole') touched.add(w.hole);
+    if ((w.kind === 'sizeHole' && w.by === 'drill') || w.kind === 'moveHole' || w.kind === 'closeHole' || w.kind === 'deepenHole') touched.add(w.hole);
     if (w.kind === 'addHole') touched.add(w.hole.id);
   }
   return [...touched].flatMap((id) => {

@@ -72,7 +72,20 @@ describe('the steps of each kind of work', () => {
     // whatever is registered has its case here or below
     const below = [
       ...['boreBulk', 'boreWells', 'routePasses', 'fixTemplate', 'testFit', 'cutCavity', 'cutChannel', 'deepenBore', 'deepenRoute'],
-      ...['byHand', 'drillHole', 'drillRow', 'fitHardware', 'fitSleeve', 'openHole', 'plugHole', 'removeHardware', 'trimPart'],
+      ...[
+        'byHand',
+        'drillHole',
+        'drillRow',
+        'fitHardware',
+        'fitSleeve',
+        'glueIn',
+        'changeCover',
+        'reamFilm',
+        'openHole',
+        'plugHole',
+        'removeHardware',
+        'trimPart',
+      ],
     ];
     expect(Object.keys(HOUSE.cards).sort()).toEqual([...Object.keys(plain), ...below].sort());
   });
@@ -257,6 +270,16 @@ describe('the steps of each kind of work', () => {
     expect(steps('openHole', { does: sized('h'), state: blind })).toEqual(['scratchFinish', 'openTo', 'tryPart']);
     const none = { ...through, tools: [] };
     expect(cards('openHole', { does: sized('h'), state: none }).map(told)[2]).toEqual(['openTo', { drillDiameter: 9.5 }, null]);
+  });
+
+  it('that reams film out of a hole, holds a ferrule with glue, changes a cover', () => {
+    const reamed: readonly Act[] = [{ kind: 'sizeHole', hole: 'h', by: 'reamer', diameter: planned(10.25) }];
+    expect(cards('reamFilm', { does: reamed, state: stateWith([hole('h', 'tuner', 9.95)]) }).map(told)).toEqual([
+      ['reamTo', { drillDiameter: 10.25 }, null],
+      ['tryPart', {}, null],
+    ]);
+    expect(cards('glueIn').map((c) => [c.kind, c.cautions])).toEqual([['wickGlue', ['glue']]]);
+    expect(cards('changeCover').map((c) => [c.kind, c.cautions])).toEqual([['coverChanged', ['soldering']]]);
   });
 
   it('that plugs a hole: bored clean for the dowel that is taken, glued, cured, levelled', () => {

@@ -77,6 +77,8 @@ export interface Hole {
   readonly condition: Condition;
   /** The part of the shelf that sits here, where one is known. */
   readonly part?: string | null;
+  /** What sits here is held by a drop of thin glue. */
+  readonly glued?: true;
 }
 
 /** A piece that closes an opening of a plate and has a slot of its own. */
@@ -133,12 +135,15 @@ export interface PickupPosition {
   readonly raised?: Dimension;
   /** What was cut off the part that sits here. */
   readonly trimmed?: TrimmedPickup;
+  /** It has another cover than it came with: how far apart the outer holes of that are, mm. */
+  readonly coverHoles?: Dimension;
 }
 
-/** What was cut off a pickup: off its ears all round, off the length of its height screws, mm. */
+/** What was cut off a pickup: off its ears all round, off the length of its height screws, and by how much its ears were bent up, mm. */
 export interface TrimmedPickup {
   readonly ears: number;
   readonly screws: number;
+  readonly bent?: number;
 }
 
 /** A frame other than the body's, by where it lies in the body's. */

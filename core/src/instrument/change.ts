@@ -21,8 +21,8 @@ export type Change =
   | { readonly kind: 'sizePlate'; readonly plate: string; readonly outline: FeatureOutline }
   /** A window, or the slot of its insert, with another edge. */
   | { readonly kind: 'sizeWindow'; readonly plate: string; readonly window: string; readonly outline: FeatureOutline }
-  /** A hole drilled to a size, or made narrower by a sleeve: how wide it is from then on. */
-  | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'sleeve'; readonly diameter: Dimension }
+  /** A hole drilled to a size, its film reamed out, or made narrower by a sleeve: how wide it is from then on. */
+  | { readonly kind: 'sizeHole'; readonly hole: string; readonly by: 'drill' | 'sleeve' | 'reamer'; readonly diameter: Dimension }
   /** A hole that is plugged and drilled anew elsewhere. */
   | { readonly kind: 'moveHole'; readonly hole: string; readonly at: Point; readonly limit: number; readonly basis: Basis }
   /** A hole that is no hole any more. */
@@ -37,6 +37,10 @@ export type Change =
   | { readonly kind: 'raiseCover'; readonly cavity: string; readonly by: Dimension }
   /** A pickup set higher on a spacer: how much from then on. */
   | { readonly kind: 'raisePickup'; readonly position: string; readonly by: Dimension }
+  /** Another cover on the pickup that sits there: how far apart its outer holes are. */
+  | { readonly kind: 'changeCover'; readonly position: string; readonly holes: Dimension }
+  /** What goes into a hole is held by a drop of thin glue. */
+  | { readonly kind: 'glueHole'; readonly hole: string }
   /** What is cut off the pickup that sits there. */
   | { readonly kind: 'trimPickup'; readonly position: string; readonly trimmed: TrimmedPickup }
   /** Levels of a cut filled with wood again. */
@@ -54,11 +58,15 @@ export function applyChanges(anatomy: Anatomy, changes: readonly Change[]): Anat
 function applyChange(a: Anatomy, change: Change): Anatomy {
   switch (change.kind) {
     case 'fitPart':
-      return withPosition(a, change.position, (p) => (p.part === change.part ? p : { ...untrimmed(p), part: change.part }));
+      return withPosition(a, change.position, (p) => (p.part === change.part ? p : { ...asItCame(p), part: change.part }));
     case 'raisePickup':
       return withPosition(a, change.position, (p) => ({ ...p, raised: change.by }));
     case 'trimPickup':
       return withPosition(a, change.position, (p) => ({ ...p, trimmed: change.trimmed }));
+    case 'changeCover':
+      return withPosition(a, change.position, (p) => ({ ...p, coverHoles: change.holes }));
+    case 'glueHole':
+      return withHole(a, change.hole, (h) => ({ ...h, glued: true }));
     case 'addLevels': {
       need(a.cavities, change.cavity);
       const kept = (c: Cavity): readonly Level[] =>
@@ -73,7 +81,8 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
       // the lists that do not hold it stay the very same, for what is remembered of them
       const fitIn = <T extends { readonly id: string }>(list: readonly T[]): readonly T[] =>
         list.some((x) => x.id === change.feature) ? list.map((x) => (x.id === change.feature ? { ...x, part } : x)) : list;
-      return { ...a, holes: fitIn(a.holes), plates: fitIn(a.plates), cavities: fitIn(a.cavities) };
+      const holes = part === null ? a.holes.map((h) => (h.id === change.feature ? unglued(h) : h)) : a.holes;
+      return { ...a, holes: fitIn(holes), plates: fitIn(a.plates), cavities: fitIn(a.cavities) };
     }
     case 'setPlate':
       need(a.plates, change.plate.id);
@@ -83,7 +92,7 @@ function applyChange(a: Anatomy, change: Change): Anatomy {
     case 'sizeWindow':
       return withPlate(a, change.plate, (p) => ({ ...p, openings: windowsWith(p.openings, change.window, change.outline) }));
     case 'sizeHole':
-      return withHole(a, change.hole, (h) => ({ ...h, diameter: change.diameter, bare: null, condition: 'sound' }));
+      return withHole(a, change.hole, (h) => ({ ...unglued(h), diameter: change.diameter, bare: null, condition: 'sound' }));
     case 'moveHole':
       return withHole(a, change.hole, (h) => ({ ...h, at: change.at, limit: change.limit, basis: change.basis, condition: 'sound' }));
     case 'closeHole':
@@ -137,9 +146,15 @@ function withPosition(a: Anatomy, id: string, f: (p: PickupPosition) => PickupPo
 }
 
 /** Another part is whole again. */
-function untrimmed(p: PickupPosition): PickupPosition {
-  const { trimmed, ...rest } = p;
-  return trimmed ? rest : p;
+function asItCame(p: PickupPosition): PickupPosition {
+  const { trimmed, coverHoles, ...rest } = p;
+  return trimmed || coverHoles ? rest : p;
+}
+
+/** What came out of a hole took its glue with it. */
+function unglued(h: Hole): Hole {
+  const { glued, ...rest } = h;
+  return glued ? rest : h;
 }
 
 function withHole(a: Anatomy, id: string, f: (h: Hole) => Hole): Anatomy {

@@ -80,7 +80,7 @@ function raisedOrTrimmed(before: Anatomy, after: Anatomy): readonly Difference[]
   });
   const trimmed = after.positions.flatMap((p): readonly Difference[] => {
     const was = before.positions.find((q) => q.id === p.id);
-    const as = (t: typeof p.trimmed): string => `${t?.ears ?? 0} ${t?.screws ?? 0}`;
+    const as = (t: typeof p.trimmed): string => `${t?.ears ?? 0} ${t?.screws ?? 0} ${t?.bent ?? 0}`;
     return p.trimmed && (was?.part !== p.part || as(was.trimmed) !== as(p.trimmed)) ? [{ kind: 'partTrimmed', place: p.id, part: p.part }] : [];
   });
   return [...raised, ...trimmed];

@@ -10,7 +10,7 @@ const ROUTING = ['boreBulk', 'routePasses', 'boreWells'];
 /** What leads back to what was there. */
 const BACK = ['putInsertBack', 'takeSpacerOut', 'refitPlate', 'takeSleeveOut'];
 /** What is done to the place of a part before it goes in. */
-const AT_THE_PLACE = ['fitSleeve', 'fitSpacer', 'makePlate', 'trimPart', ...BACK];
+const AT_THE_PLACE = ['fitSleeve', 'glueIn', 'changeCover', 'fitSpacer', 'makePlate', 'trimPart', ...BACK];
 
 /** The trade's order of work as data [trade: docs/trade/order.md]; reasons in words/. */
 export const RULES: readonly Rule[] = [
@@ -40,7 +40,7 @@ export const RULES: readonly Rule[] = [
     id: 'placeBeforeTestFit',
     type: 'precede',
     scope: 'decision',
-    from: kinds('fitSpacer', 'trimPart', 'makePlate', 'openWindow', ...BACK),
+    from: kinds('fitSpacer', 'trimPart', 'changeCover', 'makePlate', 'openWindow', ...BACK),
     to: kinds('testFit'),
     strength: 'must',
   },

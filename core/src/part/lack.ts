@@ -6,6 +6,8 @@ export type Lack =
   | { readonly kind: 'dowel'; readonly atLeast: number }
   | { readonly kind: 'drill'; readonly diameter: number }
   | { readonly kind: 'countersink' }
+  /** A cover for a pickup, by the distance of its outer holes. */
+  | { readonly kind: 'cover'; readonly spacing: number }
   | { readonly kind: 'sleeve'; readonly outer: number; readonly inner: number };
 
 /** Two lacks with one key are the same thing to buy. */
@@ -19,6 +21,8 @@ export function lackKey(l: Lack): string {
       return `drill ${l.diameter.toFixed(1)}`;
     case 'sleeve':
       return `sleeve ${l.outer.toFixed(1)} ${l.inner.toFixed(1)}`;
+    case 'cover':
+      return `cover ${l.spacing.toFixed(1)}`;
     case 'offcut':
     case 'countersink':
       return l.kind;

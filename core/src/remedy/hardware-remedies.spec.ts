@@ -93,7 +93,13 @@ describe('ways out at a hole that is too small', () => {
   });
 
   it('never ranks the place as it is where something is too close to call or not measured: 7.2 in a hole of 7.3, both to 0.1', () => {
-    const ground = (diameter: number | null) => stateWith([partOf('pot', 'pot', { bushing: 7.2, threadLength: 14, body: 24, depthBelow: 13, washer: 14 }, { price: 500 })], [diameter === null ? hole('volume', 'pot', 8, { diameter: null }) : hole('volume', 'pot', diameter)], [controlOf(38)], stock);
+    const ground = (diameter: number | null) =>
+      stateWith(
+        [partOf('pot', 'pot', { bushing: 7.2, threadLength: 14, body: 24, depthBelow: 13, washer: 14 }, { price: 500 })],
+        [diameter === null ? hole('volume', 'pot', 8, { diameter: null }) : hole('volume', 'pot', diameter)],
+        [controlOf(38)],
+        stock,
+      );
     const asIs = (diameter: number | null) => of(options(ground(diameter), at('volume', 'pot')), 'asItIs').excluded;
     expect(asIs(7.3)).toEqual({ kind: 'unsettled', tooClose: 1, notMeasured: 0 });
     expect(asIs(null)).toEqual({ kind: 'unsettled', tooClose: 0, notMeasured: 1 });

@@ -80,6 +80,10 @@ function doneBy(act: Act, { place, returns }: ChoiceOf3, option: string, moves: 
       return 'widenCavity';
     case 'trimPickup':
       return 'trimPart';
+    case 'changeCover':
+      return 'changeCover';
+    case 'glueHole':
+      return 'glueIn';
     case 'fillLevels':
       return 'fillRoute';
     case 'setDepth':

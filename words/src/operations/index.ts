@@ -1,6 +1,9 @@
 import type { StepCard } from '@rinnovo/core/gate';
 import type { Operation, OperationKind, StepKind } from '@rinnovo/core/operation';
 import { byHand } from './by-hand.js';
+import { changeCover } from './change-cover.js';
+import { glueIn } from './glue-in.js';
+import { reamFilm } from './ream-film.js';
 import { takeStringsOff } from './take-strings-off.js';
 import { boreBulk } from './bore-bulk.js';
 import { boreWells } from './bore-wells.js';
@@ -60,6 +63,9 @@ const ROWS: readonly OperationWords[] = [
   fitHardware,
   fitPart,
   fitSleeve,
+  changeCover,
+  reamFilm,
+  glueIn,
   fitSpacer,
   fixTemplate,
   makePlate,

@@ -10,7 +10,7 @@ export const trimPart: OperationWords = {
       card: (n) =>
         n['ears'] === undefined
           ? `Clamp ${n['part']} between wood. Saw ${n['by'] === undefined ? 'it to length' : `${withUnit(fixed(Number(n['by']), 1), 'mm')} off`}. File the end.`
-          : `Cover the coils of ${n['part']} against filings. Clamp it between wood. Then ${trimmedText({ ears: Number(n['ears']), screws: Number(n['screws']) })}. Break the edges.`,
+          : `Cover the coils of ${n['part']} against filings. Clamp it between wood. Then ${trimmedText({ ears: Number(n['ears']), screws: Number(n['screws']), bent: Number(n['bent'] ?? 0) })}. Break the edges.`,
       logged: 'part trimmed',
     },
   },

@@ -41,17 +41,17 @@ function works({ anatomy, settings, done }: Ground, choice: PickupChoice): reado
   if (nothing && !isIn) return [];
   const set = (fitted: boolean): Act => ({ kind: 'setInsert', plate: where.plate, opening: where.opening, fitted });
   const anew = part !== null && choice.returns !== true;
-  // a part is cut on the bench: it is cut once it sits there
-  const trimmed = items.find((w) => w.kind === 'trimPart');
+  // what is done to the part on the bench is told of its place once it sits there
+  const ofPart = (w: WorkItem): boolean => w.does.some((act) => act.kind === 'trimPickup' || act.kind === 'changeCover');
   return [
     ...only('meterPart', anew && (part !== where.part || isIn)),
     ...only('removePart', where.part !== null && !isIn, { kind: 'fitPart', position: where.id, part: null }),
     ...only('takeOffInsert', insert?.fitted === true && !insertFitted, set(false)),
     ...filled(choice, where.cavity),
     ...routed({ anatomy, settings }, choice, where.cavity),
-    ...items.flatMap((w) => (w !== trimmed ? [w] : choice.returns ? [] : [{ kind: w.kind, does: [] }])),
+    ...items.flatMap((w) => (!ofPart(w) ? [w] : choice.returns ? [] : [{ kind: w.kind, does: [] }])),
     ...only('putInsertBack', insert?.fitted === false && insertFitted, set(true)),
     ...only('testFit', anew),
-    ...only('fitPart', part !== null, { kind: 'fitPart', position: where.id, part }, ...(trimmed?.does ?? [])),
+    ...only('fitPart', part !== null, { kind: 'fitPart', position: where.id, part }, ...items.filter(ofPart).flatMap((w) => w.does)),
   ];
 }

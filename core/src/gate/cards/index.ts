@@ -1,6 +1,9 @@
 import { byHand } from './by-hand.js';
 import { byKind } from '../../operation/index.js';
 import type { CardRow, GateRows } from '../card.js';
+import { changeCover } from './change-cover.js';
+import { glueIn } from './glue-in.js';
+import { reamFilm } from './ream-film.js';
 import { takeStringsOff } from './take-strings-off.js';
 import { slackenStrings } from './slacken-strings.js';
 import { stringUp } from './string-up.js';
@@ -60,6 +63,9 @@ export const CARDS: GateRows['cards'] = byKind<CardRow>([
   fitHardware,
   fitPart,
   fitSleeve,
+  changeCover,
+  reamFilm,
+  glueIn,
   fitSpacer,
   fixTemplate,
   makePlate,

@@ -1,5 +1,8 @@
 import { byKind, type Operations } from '../rows.js';
 import { byHand } from './by-hand.js';
+import { changeCover } from './change-cover.js';
+import { glueIn } from './glue-in.js';
+import { reamFilm } from './ream-film.js';
 import { takeStringsOff } from './take-strings-off.js';
 import { slackenStrings } from './slacken-strings.js';
 import { stringUp } from './string-up.js';
@@ -62,6 +65,9 @@ export const OPERATIONS: Operations = byKind([
   plugHole,
   drillHole,
   fitSleeve,
+  changeCover,
+  reamFilm,
+  glueIn,
   deepenRoute,
   fitSpacer,
   trimPart,

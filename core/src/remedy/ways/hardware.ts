@@ -7,6 +7,7 @@ import { item, NOT_RAISED, plannedAgain } from '../back-items.js';
 import type { Begun, ChoiceWays, WaysGround } from '../choice-ways.js';
 import { deepenBore } from '../deepen-bore.js';
 import { drillNew } from '../drill-new.js';
+import { glueIn } from '../glue-in.js';
 import { hardwareGround, priceOf, type HardwareGround } from '../hardware-ground.js';
 import { keepHardware } from '../keep-hardware.js';
 import { makePlate } from '../make-plate.js';
@@ -17,6 +18,7 @@ import { openSlot } from '../open-slot.js';
 import { plugAndRedrill } from '../plug-and-redrill.js';
 import { plugHole } from '../plug-hole.js';
 import type { Proposal } from '../proposal.js';
+import { reamFilm } from '../ream-film.js';
 import { sleeve } from '../sleeve.js';
 import { together } from '../together.js';
 import { trim } from '../trim.js';
@@ -29,7 +31,9 @@ const REMEDIES: readonly ((g: HardwareGround) => readonly Proposal[])[] = [
   drillNew,
   openHole,
   plugAndRedrill,
+  reamFilm,
   sleeve,
+  glueIn,
   moreDepth,
   widenCavity,
   openSlot,

@@ -2,8 +2,10 @@ import { bareChoice, evaluateChoice, isAbout, ofChoice, type Evaluation, type Pi
 import type { Anatomy, PickupPosition } from '../../instrument/index.js';
 import { takesFrom } from '../../operation/index.js';
 import { pickupIn } from '../../part/index.js';
+import { anotherCover } from '../another-cover.js';
 import { anotherPart } from '../another-part.js';
 import { item, NOT_RAISED } from '../back-items.js';
+import { bendEars } from '../bend-ears.js';
 import type { Begun, ChoiceWays, WaysGround } from '../choice-ways.js';
 import { deepenForPickup } from '../deepen-for-pickup.js';
 import { fillAndReroute } from '../fill-and-reroute.js';
@@ -25,6 +27,8 @@ const REMEDIES: readonly ((g: PickupGround) => readonly Proposal[])[] = [
   deepenForPickup,
   raisePickup,
   trimPickup,
+  bendEars,
+  anotherCover,
   plateForPickup,
   anotherPart,
   keep,

@@ -11,10 +11,12 @@ import { drillRow } from './drill-row.js';
 import { fillRoute } from './fill-route.js';
 import { fitHardware } from './fit-hardware.js';
 import { fitPart } from './fit-part.js';
+import { glueIn } from './glue-in.js';
 import { openHole } from './open-hole.js';
 import { openSlot } from './open-slot.js';
 import { openWindow } from './open-window.js';
 import { plugHole } from './plug-hole.js';
+import { reamFilm } from './ream-film.js';
 import { removeHardware } from './remove-hardware.js';
 import { removePart } from './remove-part.js';
 import { routePasses } from './route-passes.js';
@@ -33,7 +35,9 @@ export const PLANS: WorkRows['plans'] = byKind<PlanRow>([
   fillRoute,
   fitHardware,
   fitPart,
+  glueIn,
   openHole,
+  reamFilm,
   openSlot,
   openWindow,
   plugHole,

@@ -123,6 +123,8 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
       return `The drawing shows ${withUnit(fixed(item.mismatch.drawn, 2), 'mm')}, the reading ${withUnit(fixed(item.mismatch.read, 2), 'mm')}: ${targetText(item.target, names)}`;
     case 'typical':
       return `Typical, not measured: ${targetText(item.target, names)}`;
+    case 'part':
+      return `Typical or from a listing, not enough to cut by. Measure it: ${nameOf(names, item.part)}`;
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', overridden' : ''}`;
     case 'before':
@@ -145,6 +147,7 @@ function printText(off: readonly string[], ok: boolean): string {
 }
 
 const NEED_WORDS: Readonly<Record<NeedId, string>> = {
+  part: 'part',
   templateBit: 'suitable template bit',
   boringBit: 'boring bit',
   routerBit: 'router bit with enough reach',

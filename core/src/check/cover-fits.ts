@@ -1,7 +1,7 @@
-import { leaf, setting, sum, type Working } from '../measure/index.js';
+import { setting, sum, type Working } from '../measure/index.js';
 import { lies } from '../instrument/index.js';
 import { placePoint } from '../shape/index.js';
-import type { PlaceOfPart } from './place.js';
+import { partLeaf, type PlaceOfPart } from './place.js';
 import { stringsOver } from './strings-over.js';
 import { countVerdict, lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
@@ -20,7 +20,7 @@ function coverFits({ part, position, state, choice }: PlaceOfPart): readonly Ver
     const half: Working = {
       op: 'quotient',
       label: 'halfDifference',
-      a: sum('polesLessHoles', [1, leaf('poleSpacing', part.poles.spacing)], [-1, leaf('coverHoleSpacing', holes)]),
+      a: sum('polesLessHoles', [1, partLeaf('poleSpacing', part.poles.spacing, part.id)], [-1, partLeaf('coverHoleSpacing', holes, part.id)]),
       b: setting('two', 2, 'two'),
     };
     const hard = setting('maxCoverHoleOffset', state.settings.maxCoverHoleOffset, 'maxCoverHoleOffset');

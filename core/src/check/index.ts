@@ -7,7 +7,7 @@ export { levelsCut } from './levels-cut.js';
 export { cutOf } from './hidden-edge.js';
 export * from './places.js';
 export { bodyOf, depthAt, cavityAt, siteOf, type PartSite } from './site.js';
-export { placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
+export { partOfLeaf, placeOf, regionOf, windowOf, type PlaceOfPart, type PlanState } from './place.js';
 export { bareChoice, cavityOfRoute, choiceChanges, choiceRow, isFitted, isThere, only, partFound, placed, stillToDo, unplacedWorks, worksOf } from './works.js';
 export { rowsOf, type About, type BenchRow, type CheckId, type CheckRow, type CheckRows, type ChoiceRow, type Ground, type Site } from './row.js';
 export { countVerdict, isAbout, missingVerdict, verdict, type Lacking, type Subject, type ThreadsMet, type Trait, type Unit, type Verdict } from './verdict.js';

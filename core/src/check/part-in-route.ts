@@ -4,7 +4,7 @@ import type { Target } from '../quantity/index.js';
 import { circle, gapInside, type Outline, type Region } from '../shape/index.js';
 import type { PartOutline } from '../part/index.js';
 import { tightestCorner, type CornerMet } from './corner.js';
-import { laid, levelsLeaf, raisedTerm, type PlaceOfPart } from './place.js';
+import { laid, levelsLeaf, partLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor, type Room } from './room-for.js';
 import { rowsOf, type CheckId } from './row.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
@@ -32,7 +32,7 @@ function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   });
   const tiers = laidIn.flatMap(({ tier, shape, region, room }) => {
     const subject = { feature: position.id, item: tier.id };
-    const outline = verdict('partInRoute', subject, inside(place, region, room, room.gap.clearance, partLeaf(shape, part.id)), s.minPartInRoute, room.gap.at);
+    const outline = verdict('partInRoute', subject, inside(place, region, room, room.gap.clearance, edgeLeaf(shape, part.id)), s.minPartInRoute, room.gap.at);
     if (tier.id === 'cover') return [outline];
     return [outline, depthVerdict(place, { check: 'depthUnderPart', item: tier.id, lowest: tier.lowest, room, minimum: s.minDepth })];
   });
@@ -44,7 +44,7 @@ function partInRoute(place: PlaceOfPart): readonly Verdict[] {
   const tight = tightest(wells);
   if (!tight) return tiers;
   const subject = { feature: position.id, item: 'screws' };
-  const screwLeaf = leaf('partOutline', { value: 0, limit: part.screws.lowest.limit, basis: part.screws.lowest.basis });
+  const screwLeaf = partLeaf('partOutline', { ...part.screws.lowest, value: 0 }, part.id);
   return [
     ...tiers,
     verdict('screwInRoute', subject, inside(place, tight.region, tight.room, tight.room.gap.clearance, screwLeaf), s.minPartInRoute, tight.room.gap.at),
@@ -70,7 +70,7 @@ function smallestCorner(place: PlaceOfPart, part: string, tiers: readonly LaidIn
   if (!met) return [];
   const rounding: Region = [circle(Math.max(2 * met.part.radius, SHARP), met.part.centre)];
   const gap = gapInside(rounding, met.room.region);
-  const working = inside(place, rounding, met.room, gap.clearance, partLeaf(met.shape, part));
+  const working = inside(place, rounding, met.room, gap.clearance, edgeLeaf(met.shape, part));
   const judged = verdict('smallestCorner', { feature: place.position.id }, working, place.state.settings.minPartInRoute, gap.at);
   return [{ ...judged, corner: { ...met.corner, tier: met.tier.id } }];
 }
@@ -99,7 +99,7 @@ function inside(place: PlaceOfPart, region: Region, room: Room, value: number, o
   };
 }
 
-function partLeaf(shape: PartOutline, part: string): Leaf {
+function edgeLeaf(shape: PartOutline, part: string): Leaf {
   return leaf('partOutline', { value: 0, limit: shape.limit, basis: shape.basis }, { quantity: 'partOutline', feature: part });
 }
 
@@ -115,7 +115,10 @@ function depthVerdict(place: PlaceOfPart, { check, item, lowest, room, minimum }
   const subject = { feature: place.position.id, item };
   const target: Target = { quantity: 'levelDepth', feature: place.cavity.id, part: room.floor.id };
   if (!room.floor.depth) return missingVerdict(check, subject, [target], minimum, room.gap.at);
-  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(place.cavity, room.floor)), ...raisedTerm(place), [-1, leaf('partLowest', lowest)]);
+  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(place.cavity, room.floor)), ...raisedTerm(place), [
+    -1,
+    partLeaf('partLowest', lowest, place.part?.id ?? ''),
+  ]);
   return verdict(check, subject, working, minimum, room.gap.at);
 }
 

@@ -1,6 +1,6 @@
 import type { Anatomy, Cavity, FeatureOutline, Opening, PickupPosition, Plate, Level } from '../instrument/index.js';
 import { lies, placementOf, toBody } from '../instrument/index.js';
-import { leaf, setting, type Leaf } from '../measure/index.js';
+import { leaf, setting, type Dimension, type Leaf } from '../measure/index.js';
 import type { Settings } from '../operation/index.js';
 import { isPickup, type Pickup, type Shelf, type StockItem, type Tool } from '../part/index.js';
 import type { Fitted } from '../survey/index.js';
@@ -94,6 +94,16 @@ export function regionOf(anatomy: Anatomy, cavity: Cavity, levels: readonly Leve
 /** A part's outline laid at its position. */
 export function laid(outline: Outline, position: PickupPosition): Outline {
   return placeOutline(outline, lies(position));
+}
+
+/** A size of a part in a sum, by which the part is known. */
+export function partLeaf(label: string, d: Dimension, part: string): Leaf {
+  return leaf(label, d, { quantity: `part ${label}`, feature: part });
+}
+
+/** The part that a number of a sum is of; null where it is of the instrument or of the shop. */
+export function partOfLeaf({ ref }: Leaf): string | null {
+  return ref && /^part( |Outline$)/.test(ref.quantity) ? ref.feature : null;
 }
 
 /** What an outline adds to the limits of a sum. */

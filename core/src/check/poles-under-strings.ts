@@ -1,10 +1,10 @@
 import { lies, stringAcross, unknownOfStrings } from '../instrument/index.js';
-import { leaf, setting, sum, valueOf, type Working } from '../measure/index.js';
+import { setting, sum, valueOf, type Working } from '../measure/index.js';
 import type { Pickup } from '../part/index.js';
 import { placePoint, type Point } from '../shape/index.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { stringsOver } from './strings-over.js';
-import type { PlaceOfPart } from './place.js';
+import { partLeaf, type PlaceOfPart } from './place.js';
 import { ofPickup } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
 
@@ -52,7 +52,7 @@ function poleAt({ position }: PlaceOfPart, part: Pickup, row: number, side: 1 | 
 /** How far from the centre line it is; positive on the treble side. */
 function poleAcross({ position }: PlaceOfPart, part: Pickup, row: number, side: 1 | -1): Working {
   const at = lies(position);
-  const half: Working = { op: 'quotient', label: 'halfSpacing', a: leaf('poleSpacing', part.poles.spacing), b: setting('two', 2, 'two') };
+  const half: Working = { op: 'quotient', label: 'halfSpacing', a: partLeaf('poleSpacing', part.poles.spacing, part.id), b: setting('two', 2, 'two') };
   const cosine = Math.cos((at.turn * Math.PI) / 180);
   const turned: Working = at.turn === 0 ? half : { op: 'product', label: 'halfTurned', a: half, b: setting('cosine', cosine, 'position') };
   return sum('poleAcross', [1, setting('rowAcross', placePoint({ x: 0, y: row }, at).x, 'position')], [side, turned]);

@@ -1,7 +1,7 @@
 import { depthOf, depthTerms } from './depth-here.js';
-import { leaf, sum } from '../measure/index.js';
+import { sum } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
-import { laid, raisedTerm, type PlaceOfPart } from './place.js';
+import { laid, partLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { roomFor } from './room-for.js';
 import { missingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
@@ -20,7 +20,10 @@ function travel(place: PlaceOfPart): readonly Verdict[] {
   const subject = { feature: position.id, item: 'base' };
   const target: Target = { quantity: 'levelDepth', feature: cavity.id, part: room.floor.id };
   if (!room.floor.depth) return [missingVerdict('travel', subject, [target], down.value, room.gap.at)];
-  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(cavity, room.floor)), ...raisedTerm(place), [-1, leaf('partLowest', base.lowest)]);
+  const working = sum('depthLeft', ...depthTerms(1, 'levelDepth', depthOf(cavity, room.floor)), ...raisedTerm(place), [
+    -1,
+    partLeaf('partLowest', base.lowest, part.id),
+  ]);
   return [verdict('travel', subject, working, down.value, room.gap.at)];
 }
 

@@ -1,6 +1,6 @@
 import { constant, leaf, setting, sum, valueOf, worstCase, type Dimension, type Working } from '../measure/index.js';
 import type { Pickup, PickupSizeId } from '../part/index.js';
-import { raisedTerm, type PlaceOfPart } from './place.js';
+import { partLeaf, raisedTerm, type PlaceOfPart } from './place.js';
 import { lackingVerdict, verdict, type Verdict } from './verdict.js';
 import { ofPickup } from './of-choice.js';
 import { MM, rowsOf } from './row.js';
@@ -25,7 +25,7 @@ function underStrings(place: PlaceOfPart): readonly Verdict[] {
   const away = sum(
     'toStrings',
     [1, leaf('stringHeight', height, { quantity: 'stringHeight', feature: position.id })],
-    [-1, leaf('coverTop', topOf(part))],
+    [-1, partLeaf('coverTop', topOf(part), part.id)],
     ...raisedTerm(place).map(([, of]) => [-1, of] as const),
   );
   const subject = { feature: position.id, item: 'cover' };
@@ -36,7 +36,7 @@ function underStrings(place: PlaceOfPart): readonly Verdict[] {
     const travel = part.sizes?.[size];
     if (does) return verdict(check, subject, alone, minimum, at);
     if (!travel) return lackingVerdict(check, subject, { lacks: [{ part: part.id, size }], missing: [], minimum, at });
-    return verdict(check, subject, working(leaf(size, travel)), minimum, at);
+    return verdict(check, subject, working(partLeaf(size, travel, part.id)), minimum, at);
   };
   return [
     withTravel('clearOfStrings', 'travelDown', near, (travel) => (travel ? sum('letDown', [1, away], [1, travel]) : away)),

@@ -1,10 +1,11 @@
-import { cavityOfRoute, isFitted, type Choice, type PlanState } from '../check/index.js';
+import { cavityOfRoute, type Choice, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
 import { hasStarted, isByHand, isIrreversible, operationRow, type Operation, type PlacedOperation } from '../operation/index.js';
 import { benchState, hindrances, inOrder, nextOperation, withBench, type BenchChange, type Hindrance, type Waiver } from '../order/index.js';
-import { freeOf, isOfPart } from '../part/index.js';
+import { isOfPart } from '../part/index.js';
 import { idOf, operationsNow, usualMinutes, type PlannedOperation } from '../work/index.js';
 import type { CardContext, GateRows, StepCard } from './card.js';
+import { isPartHere } from './part-in-hand.js';
 import { stepCards } from './step-cards.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
@@ -195,5 +196,5 @@ function partInHand(rows: GateRows, operation: Operation, { state, choices, log 
   if (!choice || part === null || choice.returns === true) return true;
   const { takes } = operationRow(rows, operation.kind);
   const taken = log.some((l) => l.operation === operation.id && takes !== null && l.step.endsWith(` ${takes}`));
-  return taken || isFitted(rows, choice, state) || freeOf(state.stock, part, operation.decision) > 0;
+  return taken || isPartHere(rows, operation.decision, choice, state);
 }

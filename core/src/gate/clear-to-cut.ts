@@ -1,4 +1,4 @@
-import { isAbout, type Evaluation, type Verdict } from '../check/index.js';
+import { isAbout, partOfLeaf, type Evaluation, type Verdict } from '../check/index.js';
 import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
@@ -13,6 +13,8 @@ export type GateItem =
   | { readonly kind: 'reading'; readonly target: Target; readonly state: SecondReading['state']; readonly ok: boolean }
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
+  /** A part of which a size is typical or from a listing: it is measured here first. */
+  | { readonly kind: 'part'; readonly part: string; readonly ok: false }
   /** It does not clear: cut all the same only with a reason, which is kept. */
   | { readonly kind: 'verdict'; readonly verdict: string; readonly class: Verdict['class']; readonly ok: boolean }
   /** To be accepted with a reason: it is thin, or a cavity is not drawn. */
@@ -55,7 +57,7 @@ export interface GateInput {
 /**
  * May the wood be cut? The one function behind Cut, Bench and the server: refuses clashes, too close and not measured unless somebody overrides them one by one;
  * thin ones, and a cavity that nobody drew behind a hole that is there, one by one with an acceptance; a tool that is not there unless somebody says how it goes
- * without; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
+ * without; asks for a part that was measured and not only listed; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
 export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): GateVerdict {
@@ -77,13 +79,20 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
     const mismatch = outline && widthMismatch(outline, target.quantity === 'checkWidthAcross' ? 'across' : 'along');
     return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
   });
+  const guessed = guessedParts(evaluation.verdicts).map((part): GateItem => ({ kind: 'part', part, ok: false }));
   const owner: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
   const confirms = asked.map((confirm): GateItem => ({ kind: 'confirm', confirm, ok: accepted.has(confirmKey(confirm)) }));
   const earlier = before.map((b): GateItem => ({ kind: 'before', ...b }));
   const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));
   const laid = print ? [printItem(print.drawn, print.read)] : [];
-  const items = [...owner, ...verdicts, ...read, ...doubts, ...earlier, ...drawers, ...laid, ...confirms];
+  const items = [...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
+}
+
+/** The parts of which a size that was judged by is typical or from a listing. */
+function guessedParts(verdicts: readonly Verdict[]): readonly string[] {
+  const leaves = verdicts.flatMap((v) => (v.working ? leavesOf(v.working) : []));
+  return [...new Set(leaves.flatMap((l) => (isMeasured(l) ? [] : (partOfLeaf(l) ?? []))))];
 }
 
 function printItem(drawn: Widths, read: Widths | null): GateItem {

@@ -1,14 +1,14 @@
 import { HOUSE, bound, confirmationsFor, evaluateChoice } from '../house/index.js';
-import { type PlannedLevel, newHardwareChoice } from '../check/index.js';
+import { type PlannedLevel, newHardwareChoice, type PlanState } from '../check/index.js';
 import type { Operation } from '../operation/index.js';
-import { valueOf } from '../measure/index.js';
+import { valueOf, type Basis } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { noBench, operationOf } from '../testing/work.js';
-import { dim, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
+import { boxPickup, dim, inDrawer, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
-import { clearToCut, confirmKey, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
+import { clearToCut, confirmKey, partInHand, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
@@ -65,6 +65,39 @@ describe('clear to cut', () => {
       { kind: 'consent', ok: false },
     ]);
     expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'given' })).clear).toBeTrue();
+  });
+
+  it('is not given for a part whose sizes are typical or from a listing; measured here, or from its own sheet, is enough', () => {
+    const lines = (basis: Basis) => {
+      const part = boxPickup('large', 84, 38, 17);
+      const told = { ...part, tiers: part.tiers.map((t) => (t.id === 'base' ? { ...t, lowest: { ...t.lowest, basis } } : t)) };
+      const judged = evaluateChoice({ ...state, parts: { ...state.parts, large: told } }, choice);
+      const gate = clearToCut(gateOf({ evaluation: judged, found: state.anatomy, readings: twice, accepted: thin }));
+      return [gate.clear, gate.items.filter((i) => i.kind === 'part')];
+    };
+    expect(lines({ kind: 'stated' })).toEqual([false, [{ kind: 'part', part: 'large', ok: false }]]);
+    expect(lines({ kind: 'default' })).toEqual([false, [{ kind: 'part', part: 'large', ok: false }]]);
+    expect(lines({ kind: 'sheet', part: 'large' })).toEqual([true, []]);
+    expect(lines({ kind: 'measured', tool: 'calliper' })).toEqual([true, []]);
+    // a listing's outline, a bushing of a pot that nobody measured
+    const pot = { ...partOf('pot', 'pot', { bushing: 7.5, depthBelow: 13, body: 24 }) };
+    const usual = { ...pot, sizes: { ...pot.sizes, bushing: { value: 7.5, limit: 0.2, basis: { kind: 'default' as const } } } };
+    const s = plainState({ ...plainAnatomy(), holes: [hole('volume', 'pot', 9)] });
+    const judged = evaluateChoice({ ...s, parts: { ...s.parts, pot: usual } }, newHardwareChoice('volume', { on: 'feature', feature: 'volume' }, 'pot'));
+    expect(clearToCut(gateOf({ evaluation: judged, found: s.anatomy })).items).toContain({ kind: 'part', part: 'pot', ok: false });
+  });
+
+  it('wants the part in hand before wood is cut for it; without it only with a reason', () => {
+    const asks = (stock: PlanState['stock'], part = 'large') => partInHand(HOUSE, 'here', plainChoice({ part }), { ...state, stock });
+    expect(asks([inDrawer('large')])).toEqual([{ need: 'part', size: null, has: 'large', dull: false }]);
+    expect(asks([])).toEqual([{ need: 'part', size: null, has: null, dull: false }]);
+    // kept for another decision; it sits there already
+    expect(asks([{ ...inDrawer('large'), reserved: { other: 1 } }])[0]!.has).toBeNull();
+    expect(asks([], 'small')[0]!.has).toBe('small');
+    expect(partInHand(HOUSE, 'here', plainChoice({ part: null }), state)).toEqual([]);
+    const gate = (reason: string[]) =>
+      clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: new Set([...thin, ...reason]), needs: asks([]) })).clear;
+    expect([gate([]), gate([overrideKey('need/part/')])]).toEqual([false, true]);
   });
 
   it('lets a cavity that nobody drew be accepted with a reason, as what is thin', () => {

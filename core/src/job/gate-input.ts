@@ -1,5 +1,5 @@
 import type { Choice, Evaluation, PlanState } from '../check/index.js';
-import { beforeCut, confirmationsFor, printWidths, type GateInput, type GateRows, type Widths } from '../gate/index.js';
+import { beforeCut, confirmationsFor, partInHand, printWidths, type GateInput, type GateRows, type Widths } from '../gate/index.js';
 import { atHand } from '../work/index.js';
 import type { AcceptedThin } from './clearance.js';
 import { consentTo } from './consent.js';
@@ -37,7 +37,7 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     asked: confirmationsFor(rows, choice, evaluation, state.anatomy),
     drawn: printWidths(choice, state.settings),
     before: beforeCut(rows, decision, j.operations, j.waivers),
-    needs: atHand(rows, state, choice, cutting, today),
+    needs: [...partInHand(rows, decision, choice, state), ...atHand(rows, state, choice, cutting, today)],
   };
 }
 

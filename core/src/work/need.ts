@@ -4,7 +4,7 @@ import { isDull, type StockItem, type Tool } from '../part/index.js';
 
 type Dowel = Extract<StockItem, { readonly kind: 'dowel' }>;
 
-export type NeedId = 'templateBit' | 'boringBit' | 'routerBit' | 'drill' | 'file' | 'depthTool' | 'offcut' | 'dowel' | 'glue';
+export type NeedId = 'part' | 'templateBit' | 'boringBit' | 'routerBit' | 'drill' | 'file' | 'depthTool' | 'offcut' | 'dowel' | 'glue';
 
 /** One thing that a cut asks of the drawers: what of the shop's answers it, and whether its edge is to be tried first. */
 export interface Need {

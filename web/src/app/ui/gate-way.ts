@@ -17,11 +17,14 @@ export function wayNow(item: GateItem, instrument: string): Way | null {
       return { text: 'Measure', link: ['/i', instrument, 'survey'] };
     case 'width':
       return { text: 'Check outline', link: ['/i', instrument, 'anatomy'] };
+    case 'part':
+      return { text: 'Open the part', link: ['/shelf', item.part] };
     case 'verdict':
       return { text: 'Options', link: ['/i', instrument, 'fit'] };
     case 'before':
       return { text: 'Open Bench', link: ['/i', instrument, 'bench'] };
     case 'need':
+      if (item.need.need === 'part') return { text: 'Open drawers', link: ['/shop', 'drawers'] };
       return WOOD.has(item.need.need) ? { text: 'Open drawers', link: ['/shop', 'drawers'] } : { text: 'Open tools', link: ['/shop', 'tools'] };
     case 'print':
       return { text: 'Print template', link: ['/i', instrument, 'cut'], query: { show: 'template' } };

@@ -1,4 +1,6 @@
-import type { RuleId } from '@rinnovo/core/survey';
+import type { ContradictionId, Finding, RuleId } from '@rinnovo/core/survey';
+import { lowerFirst } from './names.js';
+import { STATE_WORDS } from './survey/states.js';
 
 /** What a finding is, what is tried first, and what is to be excluded before. */
 export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; readonly remedy: string; readonly exclude: string }>> = {
@@ -104,7 +106,11 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
   },
   buzzOneNote: { is: 'One note buzzes', remedy: 'Check the next fret with the rocker, and press it.', exclude: 'A loose fret.' },
   sourFirst: { is: 'First-position chords are out of tune', remedy: 'Check the nut slots.', exclude: 'Finger pressure.' },
-  allSharp: { is: 'All fretted notes are sharp alike', remedy: 'Fit a filler strip in front of the nut, by the computed amount.', exclude: 'The saddle.' },
+  allSharp: {
+    is: 'The nut is too far from the first fret: all fretted notes are sharp alike',
+    remedy: 'Fit a filler strip in front of the nut, by the computed amount.',
+    exclude: 'The saddle.',
+  },
   stringSlips: { is: 'The first string slips off the fingerboard', remedy: 'Check the alignment of the neck.', exclude: 'Wrong nut spacing or saddle.' },
   sharpAfterBend: { is: 'Returns sharp after a bend', remedy: 'Dress and lubricate the nut and the string trees.', exclude: 'Slipping wraps on the post.' },
   crackle: { is: 'A control crackles', remedy: 'Use contact cleaner and turn it twenty times.', exclude: 'DC on the pot from a leaking active circuit.' },
@@ -201,5 +207,105 @@ export const FINDING_WORDS: Readonly<Record<RuleId, { readonly is: string; reado
     remedy: 'Check that the ring contact of the jack opens. Measure the current unplugged.',
     exclude: 'A plug left in the jack.',
   },
+  jackOpen: {
+    is: 'Every position reads open',
+    remedy: 'Meter from the jack lug to the volume wiper, then the common ground.',
+    exclude: 'A plug not home; a broken meter lead.',
+  },
+  hotShorted: {
+    is: 'Every position reads shorted',
+    remedy: 'Lift the hot wire of the jack and read again.',
+    exclude: 'Volume at 0; a kill switch; the tip touching a shield.',
+  },
+  coverShorts: { is: 'Shorted only with the cover on', remedy: 'Insulate the lug that touches the shield, or turn it.', exclude: 'A pinched wire.' },
+  halfCoil: {
+    is: 'A pickup reads half of its coils',
+    remedy: 'Read how it is switched. Then meter each coil at its series joint.',
+    exclude: 'A split that is switched on; a pickup that really has one coil.',
+  },
+  quarterCoil: {
+    is: 'A pickup reads a quarter of its coils',
+    remedy: 'Check the series and parallel switch.',
+    exclude: 'A pickup of low wind.',
+  },
+  splitOn: { is: 'A pickup is switched to one coil', remedy: 'No repair. Switch it to both coils and read again.', exclude: 'A label that says otherwise.' },
+  parallelOn: {
+    is: 'The coils of a pickup are in parallel',
+    remedy: 'No repair. Switch them to series and read again.',
+    exclude: 'A label that says otherwise.',
+  },
+  pairIsOne: {
+    is: 'Two pickups together read as one alone',
+    remedy: 'Clean the switch, then bridge its contact: the other pickup is absent.',
+    exclude: 'The other volume at 0.',
+  },
+  pairIsSum: {
+    is: 'Two pickups together are in series',
+    remedy: 'Follow the lead from one to the other.',
+    exclude: 'A circuit that switches them so on purpose.',
+  },
+  coldCopper: {
+    is: 'All coils read a little low alike: cold copper',
+    remedy: 'No repair. Correct by the temperature: 0.39 % per degree.',
+    exclude: 'Test leads; the tolerance of the pots.',
+  },
+  turnsShorted: {
+    is: 'Resistance and inductance are both low: shorted turns',
+    remedy: 'Return the pickup, or have it rewound.',
+    exclude: 'A pickup with the wrong label.',
+  },
+  capLeaky: { is: 'The tone capacitor leaks or is shorted', remedy: 'Lift one end of it and read again.', exclude: 'A tone pot wired as a second volume.' },
+  volumesCoupled: {
+    is: 'Either volume silences both pickups together',
+    remedy: 'No fault: coupled wiring. Offer independent volumes.',
+    exclude: 'A grounded wiper.',
+  },
+  piezoQuiet: {
+    is: 'One string is quiet through the piezo',
+    remedy: 'True the floor of the slot and the underside of the saddle.',
+    exclude: 'A joint of the lead.',
+  },
+  sharpAtEnd: {
+    is: 'Sharp at the 12th with the saddle at its end',
+    remedy: 'Turn the saddle round or trim its spring. Then measure scale and bridge.',
+    exclude: 'A high action; an old string.',
+  },
+  stringsOld: { is: 'The intonation changes as the strings age', remedy: 'Fit a new set before anything else.', exclude: 'A kinked string.' },
+  bridgeOff: {
+    is: 'The bridge is off the centre line',
+    remedy: 'Measure it to the centre line from both sides. Then move it or its studs.',
+    exclude: 'The neck: align that first.',
+  },
+  bushLoose: { is: 'A bushing drops into its hole', remedy: 'Hold it with a drop of thin glue, or sleeve the hole.', exclude: 'A bushing of the wrong size.' },
+  fretWorn: { is: 'A fret is worn lower than those beside it', remedy: 'Level lightly, or replace that fret.', exclude: 'A high fret next to it.' },
+  buzzEverywhere: { is: 'It buzzes everywhere', remedy: 'Read the action, then the relief.', exclude: 'A strong attack; light strings.' },
+  breakNut: { is: 'A string leaves the nut too flat', remedy: 'Fit a string tree, or wind the string lower on its post.', exclude: 'Too few wraps.' },
   humStays: { is: 'Hum does not drop when touching the strings', remedy: 'Meter from the bridge to the sleeve.', exclude: 'Lacquered hardware.' },
 };
+
+/** What contradicts what, and what that means. */
+export const CONTRADICTION_WORDS: Readonly<Record<ContradictionId, string>> = {
+  fallsThoughOpen: 'The hum drops on the strings, yet the bridge has no ground. One of the two is wrong.',
+  fallsAndStays: 'The hum drops on touching the strings and does not. Play it again, hands off everything else.',
+  staysThoughGrounded: 'The hum does not drop, yet the bridge is grounded. Probe bare metal, and the strings themselves.',
+  reliefTwice: 'The relief over the whole neck and at the 7th fret do not agree.',
+  jointTight: 'The neck joint is said to be loose, yet no feeler enters.',
+  openOnly: 'The buzz is said to be on open strings only, and elsewhere too.',
+  fadesAndAlike: 'The notes are said to be sharp at the first frets only, and all alike.',
+  sourThoughLow: 'The first chords are out of tune, yet no nut slot is high.',
+  heardThoughDead: 'A pickup is heard when tapped, yet its coil reads dead. Check the position of the switch.',
+  dryEndsInDamp: 'The fret ends stand out as in dry air, yet the room is damp. Ask where it was kept.',
+  sunkenYetHigh: 'The top is said to sink, yet the strings stand high over it.',
+  liftsYetDown: 'The bridge is said to lift, yet no feeler enters under it.',
+  endYetTurns: 'The rod is said to be at its end, yet turns are left.',
+  rightYetDead: 'The resistance is said to be right, yet no pickup reads as a coil.',
+  splitYetWhole: 'The pickup is switched to less than both coils, yet reads both.',
+};
+
+/** What a finding may come from, and what is read to tell: `May come from: high fret, or loose frets. To tell, read: loose frets.` Empty where that is settled. */
+export function mayText({ may, separate }: Pick<Finding, 'may' | 'separate'>): string {
+  if (may.length === 0) return '';
+  const from = may.map((id) => lowerFirst(FINDING_WORDS[id].is)).join(', or ');
+  const read = separate.map((id) => lowerFirst(STATE_WORDS[id].name)).join(', then ');
+  return `May come from: ${from}. To tell, read: ${read}`;
+}

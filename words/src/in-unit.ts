@@ -10,6 +10,7 @@ export function inUnit(value: number, q: Pick<AnyQuantity, 'unit'> & { readonly 
       return lengthText(value, unit);
     case 'Ω':
       return ohmsText(value);
+    case 'H':
     case 'V':
     case 'turns':
       return withUnit(fixed(value, 2), q.unit);

@@ -1,11 +1,11 @@
 import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
 import { isState, targetKey, type Reading } from '@rinnovo/core/quantity';
-import { findingsOf, stateOf, type Severity, type Survey, type Surveyed } from '@rinnovo/core/survey';
+import { contradictionsOf, findingsOf, stateOf, type Finding, type Severity, type Survey, type Surveyed } from '@rinnovo/core/survey';
 import { lengthText } from './length.js';
 import { dateTimeText, dayOf, timeText } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
-import { FINDING_WORDS } from './findings.js';
+import { CONTRADICTION_WORDS, FINDING_WORDS, mayText } from './findings.js';
 import { aimText, SEVERITY_WORDS, standingWords, stateText, stateTitle, SURVEY_KIND_WORDS } from './survey/index.js';
 
 /** What a person found and pinned. */
@@ -65,12 +65,18 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
       ['Tuning', survey.tuning || 'not noted'],
     ],
     findings: [
+      ...contradictionsOf(state).map((c) => ({
+        text: CONTRADICTION_WORDS[c.id],
+        severity: 'contradiction',
+        detail: evidenceText(c.evidence, i.names),
+        at: null,
+      })),
       ...findingsOf(state)
         .filter((f) => f.cause === null)
         .map((f) => ({
           text: FINDING_WORDS[f.rule].is,
           severity: SEVERITY_WORDS[f.severity].word,
-          detail: f.evidence.map((e) => `${stateTitle(e.target, i.names)}: ${stateText(e.target.quantity, e.reading.value, 'mm')}`).join('; '),
+          detail: [evidenceText(f.evidence, i.names), mayText(f)].filter(Boolean).join('. '),
           at: null,
         })),
       ...i.pinned.map((p) => ({
@@ -84,6 +90,10 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
     skipped: survey.skipped.map((s) => [stateTitle(s.target, i.names), s.reason]),
     signature: survey.signed ? `Signed by ${i.person(survey.signed.by)}, ${dateTimeText(survey.signed.at)}` : 'Not signed: readings can still be added.',
   };
+}
+
+function evidenceText(evidence: Finding['evidence'], names: Names): string {
+  return evidence.map((e) => `${stateTitle(e.target, names)}: ${stateText(e.target.quantity, e.reading.value, 'mm')}`).join('; ');
 }
 
 function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): ConditionSheet['readings'] {

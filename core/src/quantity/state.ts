@@ -39,10 +39,16 @@ export type StateId =
   | 'poleOffset'
   | 'tuners'
   | 'tapTest'
-  | 'shieldResistance';
+  | 'shieldResistance'
+  | 'pairResistance'
+  | 'toneResistance'
+  | 'inductance'
+  | 'splitState'
+  | 'saddleRoom'
+  | 'bridgeOffset';
 
 /** A choice is kept as the number of its answer. */
-export type Unit = 'mm' | '%' | '°C' | 'cents' | 'Ω' | 'V' | '°' | 'turns' | 'choice';
+export type Unit = 'mm' | '%' | '°C' | 'cents' | 'Ω' | 'V' | 'H' | '°' | 'turns' | 'choice';
 
 /** Of what there is one value each. */
 export type PlaceKind =
@@ -55,6 +61,7 @@ export type PlaceKind =
   | 'fret'
   | 'along'
   | 'pickup'
+  | 'pickup pair'
   | 'pickup side'
   | 'metal'
   | 'bridge'
@@ -135,7 +142,7 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   rodFeel: choice('rodFeel', 'neck', 'rod key', ['it bites', 'it turns freely and nothing changes']),
   looseFrets: choice('looseFrets', 'neck', 'finger', ['none moves', 'one or more move or tap dull']),
   jointLine: choice('jointLine', 'neck', 'eye', ['none', 'a line that does not move', 'a line that opens on flexing']),
-  screws: choice('screws', 'body', 'finger', ['all hold', 'one turns on and on', 'one stops hard before its seat']),
+  screws: choice('screws', 'body', 'finger', ['all hold', 'one turns on and on', 'one stops hard before its seat', 'a new bush drops in']),
   finish: choice('finish', 'body', 'eye', ['sound', 'tacky where a stand or strap sat', 'white bloom', 'craters']),
   topShape: choice('topShape', 'bridge', 'eye', ['as built', 'belly behind the bridge, dip before it']),
   topCrack: choice('topCrack', 'bridge', 'eye', ['none', 'one opens and closes with the weather']),
@@ -143,6 +150,12 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   poleOffset: q('poleOffset', 'mm', [0, 15], { of: 'pickup side', by: 'rule', limit: 0.25 }),
   breakAngle: q('breakAngle', '°', [0, 60], { of: 'end', by: 'eye', limit: 3 }),
   tuners: choice('tuners', 'neck', 'finger', ['firm', 'one has play or slips', 'a screw or bushing is loose']),
+  pairResistance: q('pairResistance', 'Ω', METERED, { of: 'pickup pair', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  toneResistance: q('toneResistance', 'Ω', METERED, { of: 'pickup', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  inductance: q('inductance', 'H', [0, 30], { of: 'pickup', by: 'meter', limit: 0.05, share: 0.03 }),
+  splitState: choice('splitState', 'pickup', 'eye', ['both coils', 'split', 'coils in parallel']),
+  saddleRoom: choice('saddleRoom', 'string', 'eye', ['room both ways', 'at its end towards the nut', 'at its end away from the nut']),
+  bridgeOffset: q('bridgeOffset', 'mm', [-20, 20], { of: 'neck', by: 'rule', limit: 0.25 }),
   tapTest: choice('tapTest', 'pickup', 'ear', ['heard', 'silent']),
   shieldResistance: q('shieldResistance', 'Ω', METERED, { of: 'cavity', by: 'meter', limit: 1, share: 0.01, bare: 1000, open: true }),
   supply: q('supply', 'V', [0, 30], { of: 'battery', by: 'meter', limit: 0.03, share: 0.01 }),

@@ -1,6 +1,6 @@
 import { constant } from '../measure/index.js';
 import { pickupIn } from '../part/index.js';
-import { priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
+import { onlyDepth, priceOfPickup, short, troubles, type PickupGround } from './pickup-ground.js';
 import type { Proposal } from './proposal.js';
 
 const RISK = constant(0.15, 'memory', 'Risk of a remedy');
@@ -13,7 +13,7 @@ export function bendEars(g: PickupGround): readonly Proposal[] {
   const part = pickupIn(g.state.parts, g.bare.part);
   const deep = troubles(g.verdicts, 'depthUnderPart').find((v) => v.subject.item === 'ears');
   const [ears, base] = (['ears', 'base'] as const).map((id) => part?.tiers.find((t) => t.id === id));
-  if (!part || !deep || !ears || !base) return [];
+  if (!part || !deep || !ears || !base || !onlyDepth(g.verdicts)) return [];
   const by = Math.ceil((short(deep) + SURE) / STEP - 1e-9) * STEP;
   if (by > ears.lowest.value - base.lowest.value) return [];
   const trimmed = { ears: 0, screws: 0, bent: by };

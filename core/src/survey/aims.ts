@@ -26,6 +26,9 @@ const PICKUP: Readonly<Record<'electric' | 'bass', Readonly<Record<'bass' | 'tre
   bass: { bass: between(2.5, 3), treble: between(1.8, 2.4) },
 };
 
+/** A string that leaves the nut flatter than this wants a tree, degrees [memory]. */
+const NUT_BREAK = between(5, null);
+
 /** What a value should be on this instrument; null where nothing is wanted of it. String 1 is the highest. */
 export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
   const family = familyOf(s.kind);
@@ -73,8 +76,13 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
       return between(null, 0);
     case 'poleOffset':
       return between(null, 1); // [trade]
+    case 'bridgeOffset':
+      return between(-0.5, 0.5); // [trade]
+    case 'saddleRoom':
+      return between(null, 0);
     case 'breakAngle':
-      return family === 'acoustic' && t.feature === 'saddle' ? between(15, null) : null; // [memory]
+      if (t.feature === 'nut') return family === 'acoustic' ? null : NUT_BREAK; // [memory]
+      return family === 'acoustic' ? between(15, null) : null; // [memory]
     case 'shieldResistance':
       return between(null, 10_000); // [memory: enough as a screen]
     case 'supply':
@@ -89,6 +97,10 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
       return between(null, 5); // [trade: a 0.1 feeler entering further]
     case 'temperature':
     case 'resistance':
+    case 'pairResistance':
+    case 'toneResistance':
+    case 'inductance':
+    case 'splitState':
     case 'reliefAt':
       return null;
   }

@@ -27,6 +27,10 @@ const USUAL: Readonly<Partial<Record<StateId, readonly [least: number, most: num
 const POINT = [0.1, 10, 0.01, 100] as const;
 const SLIPS: Readonly<Partial<Record<Unit, readonly number[]>>> = { mm: [0.1, 10, 25.4, 1 / 25.4, 0.01, 100], Ω: [...POINT, 1000, 0.001] };
 
+/** A coil that is open behind a pot reads the pot: what may be one of the usual ones, a fifth off and a little more, is looked for, not explained away, Ω [trade]. */
+const POTS = [250_000, 500_000, 1e6] as const;
+const readsPot = (ohms: number): boolean => POTS.some((pot) => ohms >= pot * 0.75 && ohms <= pot * 1.25);
+
 /** What was probably meant by a value that can be but hardly is; `meant` null: none of the usual slips explains it. */
 export interface Improbable {
   readonly meant: number | null;
@@ -38,7 +42,7 @@ export function improbable(id: StateId, value: number): Improbable | null {
   const fits = (v: number): boolean => usual !== undefined && v >= usual[0] && v <= usual[1];
   if (!usual || fits(value)) return null;
   // an open or a shorted coil is what is looked for
-  if (id === 'resistance' && (value < 50 || value > 200_000)) return null;
+  if (id === 'resistance' && (value < 50 || value > 2e6 || readsPot(value))) return null;
   const slip = (SLIPS[STATES[id].unit] ?? POINT).find((f) => fits(value * f));
   return { meant: slip === undefined ? null : value * slip };
 }

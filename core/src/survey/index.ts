@@ -1,5 +1,6 @@
 export * from './aims.js';
 export * from './compare.js';
+export * from './contradictions.js';
 export * from './findings.js';
 export * from './improbable.js';
 export * from './inspection.js';

@@ -21,6 +21,8 @@ const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
       'nutGap',
       'edgeGap',
       'saddleTravel',
+      'saddleRoom',
+      'bridgeOffset',
       'stringsOverTop',
       'saddleShown',
       'planeOverBridge',
@@ -31,7 +33,7 @@ const ROUNDS: readonly (readonly [RoundId, readonly StateId[]])[] = [
       'tremoloRest',
     ],
   ],
-  ['closed', ['resistance', 'tapTest', 'groundResistance', 'supply']],
+  ['closed', ['resistance', 'splitState', 'pairResistance', 'toneResistance', 'inductance', 'tapTest', 'groundResistance', 'supply']],
   [
     'stringsOff',
     ['jointGap', 'jointLine', 'rodFeel', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight', 'fretEnds', 'bridgeLift', 'topShape', 'topCrack', 'tuners'],
@@ -73,6 +75,12 @@ const CHAIN: readonly (readonly StateId[])[] = [
 
 /** Judged as soon as the room is right, whatever else is. */
 const AFTER_ROOM: ReadonlySet<StateId> = new Set<StateId>(['fretEnds', 'stringsOverTop', 'saddleShown', 'planeOverBridge']);
+
+/** Where in the order of judging a state stands; what has no place in it stands last. */
+export function chainOf(id: StateId): number {
+  const row = CHAIN.findIndex((r) => r.includes(id));
+  return row < 0 ? Infinity : row;
+}
 
 /** What has to be put right before a state can be judged: the first thing upstream that is outside its aim; null: it can be judged. */
 export function waitsFor(id: StateId, state: StateOf): StateReading | null {

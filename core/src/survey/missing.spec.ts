@@ -57,9 +57,13 @@ describe('what is missing for the work that is wanted', () => {
     expect(missing(['reroute'], twice).some((m) => m.target.quantity === 'levelDepth' && m.target.part === depth.part)).toBeFalse();
   });
 
+  it('never asks how many turns a rod has left: that would be turned to its stop', () => {
+    expect(missing([...WORK_KINDS], []).filter((m) => m.target.quantity === 'rodTurns')).toEqual([]);
+  });
+
   it('says why what cannot be measured is missing still', () => {
-    const target = { quantity: 'rodTurns', feature: 'neck' } as const;
-    expect(missing(['setUp'], [], [{ target, reason: 'nut seized' }]).find((m) => m.target.quantity === 'rodTurns')?.skipped).toBe('nut seized');
+    const target = { quantity: 'rodFeel', feature: 'neck' } as const;
+    expect(missing(['setUp'], [], [{ target, reason: 'nut seized' }]).find((m) => m.target.quantity === 'rodFeel')?.skipped).toBe('nut seized');
   });
 
   it('knows every kind of work, on an acoustic too', () => {

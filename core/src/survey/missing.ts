@@ -21,13 +21,13 @@ const of = (...ids: readonly Need['of'][]): readonly Need[] => ids.map((id) => (
 const twice = (id: Need['of'], within: number, more: Partial<Need> = {}): Need => ({ of: id, twice: true, within, ...more });
 
 const NEEDS: Readonly<Record<WorkKind, readonly Need[]>> = {
-  setUp: of('humidity', 'jointGap', 'relief', 'rodTurns', 'fretRock', 'nutGap', 'action', 'saddleTravel', 'pickupHeight', 'intonation'),
+  setUp: of('humidity', 'jointGap', 'relief', 'rodFeel', 'fretRock', 'nutGap', 'action', 'saddleTravel', 'pickupHeight', 'intonation'),
   nut: [...of('humidity', 'relief', 'fretRock', 'nutGap'), twice('spreadAtNut', 0.1), twice('nutWidth', 0.1)],
   neckAngle: [...of('humidity', 'jointGap', 'relief', 'action', 'saddleTravel'), twice('scaleLength', 0.5), twice('neckThickness', 0.3)],
   neckReset: [...of('humidity', 'relief', 'action', 'stringsOverTop', 'saddleShown', 'bridgeLift'), twice('planeOverBridge', 0.3), twice('scaleLength', 0.5)],
   fretEnds: of('humidity', 'temperature', 'fretEnds', 'boardEndWidth'),
   spotLevel: of('humidity', 'relief', 'looseFrets', 'fretRock', 'fretHeight'),
-  fullLevel: of('humidity', 'jointGap', 'relief', 'reliefTreble', 'rodTurns', 'looseFrets', 'fretRock', 'fretHeight'),
+  fullLevel: of('humidity', 'jointGap', 'relief', 'reliefTreble', 'rodFeel', 'looseFrets', 'fretRock', 'fretHeight'),
   refret: [...of('humidity', 'relief', 'fretHeight', 'boardRadius', 'boardEndWidth'), twice('scaleLength', 0.5)],
   pickupSwap: [
     ...of('resistance', 'groundResistance'),

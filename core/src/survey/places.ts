@@ -37,6 +37,8 @@ function features(of: PlaceKind, s: Surveyed): readonly { readonly feature: stri
       return Array.from({ length: anatomy.neck.frets }, (_, i) => ({ feature: `fret ${i + 1}` }));
     case 'pickup':
       return anatomy.positions.map((p) => ({ feature: p.id }));
+    case 'pickup pair':
+      return neighbours(anatomy).map(([a, b]) => ({ feature: a, part: b }));
     case 'pickup side':
       return anatomy.positions.flatMap(({ id }) => ['bass', 'treble'].map((part) => ({ feature: id, part })));
     case 'metal':
@@ -56,6 +58,15 @@ function features(of: PlaceKind, s: Surveyed): readonly { readonly feature: stri
     case 'bridge':
       return acoustic ? [{ feature: 'bridge' }] : [];
   }
+}
+
+/** Pickups that are switched together: each with the next one towards the bridge. */
+function neighbours({ positions }: Surveyed['anatomy']): readonly (readonly [string, string])[] {
+  const along = [...positions].sort((a, b) => a.at.y - b.at.y);
+  return along.flatMap((p, i): readonly (readonly [string, string])[] => {
+    const next = along[i + 1];
+    return next ? [[p.id, next.id]] : [];
+  });
 }
 
 /** Is there such a place on the instrument? A reading at a fret that does not exist is none. */

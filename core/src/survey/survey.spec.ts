@@ -1,6 +1,7 @@
 import { startingAnatomy, type StartingKind } from '../instrument/index.js';
 import { STATES, usualLimit, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
+import { ALONE } from '../testing/symptoms.js';
 import { seeded } from '../testing/random.js';
 import {
   aimFor,
@@ -72,7 +73,7 @@ describe('the places of a survey', () => {
   it('come in the order of the inspection, and every quantity is asked once', () => {
     const rounds = inspectionOf(of('flat-top acoustic'));
     expect(rounds.map((r) => r.id)).toEqual(['stop', 'room', 'played', 'stringsOn', 'stringsOff', 'opened', 'finish']);
-    const asked = [...inspectionOf(full), ...rounds].flatMap((r) => r.steps.map((s) => s.quantity));
+    const asked = [...inspectionOf({ ...full, anatomy: twoPickups().anatomy }), ...rounds].flatMap((r) => r.steps.map((s) => s.quantity));
     expect([...new Set(asked)].sort()).toEqual(Object.keys(STATES).sort() as StateId[]);
   });
 });
@@ -229,6 +230,19 @@ describe('findings', () => {
     shieldOpen: [electric, reading('shieldResistance', 'route', 40_000)],
     breakShallow: [of('flat-top acoustic'), reading('breakAngle', 'saddle', 9)],
     tremoloSticks: [full, reading('tremoloRest', 'tremolo', 1)],
+    fretWorn: [
+      electric,
+      ...(
+        [
+          [4, 1.2],
+          [5, 0.98],
+          [6, 1.2],
+        ] as const
+      ).map(([f, mm]) => reading('fretHeight', `fret ${f}`, mm)),
+    ],
+    breakNut: [electric, reading('breakAngle', 'nut', 1)],
+    splitOn: [electric, reading('splitState', pickup, 1)],
+    parallelOn: [electric, reading('splitState', pickup, 2)],
     cellLow: [full, reading('supply', 'battery', 6.9)],
     ...HEARD_CASES,
   };
@@ -244,7 +258,7 @@ describe('findings', () => {
   });
 
   it('name every rule once, and causes that are rules', () => {
-    expect(RULES.map((r) => r.id).sort()).toEqual(Object.keys(CASES).sort() as RuleId[]);
+    expect(RULES.map((r) => r.id).sort()).toEqual([...new Set([...(Object.keys(CASES) as RuleId[]), ...ALONE.map(([, , rule]) => rule)])].sort());
   });
 
   it('do not depend on the order of readings, and the newest of a place counts', () => {

@@ -24,6 +24,7 @@ export function sheetRoutes(db: Knex): Router {
     const hidden = new Set((await openSessions(db, one.id)).map(targetKey));
     const seen = (r: Reading): boolean => !hidden.has(targetKey(r.target));
     const people = new Map(((await db('people').select('id', 'name')) as { id: string; name: string }[]).map((p) => [p.id, p.name]));
+    const parts = await allParts(db);
     const sheet = conditionSheet({
       label: one.label,
       identity: [
@@ -36,11 +37,11 @@ export function sheetRoutes(db: Knex): Router {
           return fact ? [[IDENTITY_WORDS[k], `${fact.value} (${FACT_BASIS_WORDS[fact.basis]})`] as const] : [];
         }),
       ],
-      surveyed: surveyedOf(document, one),
+      surveyed: surveyedOf(document, one, parts),
       survey,
       readings: readingsIn(id, await readingsOf(db, one.id)).filter(seen),
       pinned: (await findingsOf(db, one.id)).filter((f) => f.survey === id && f.rule === null),
-      names: namesOf(document, await allParts(db)),
+      names: namesOf(document, parts),
       person: (p) => people.get(p) ?? 'unknown person',
     });
     const pdf = await conditionSheetPdf(sheet, document, survey.signed?.at ?? survey.begun);

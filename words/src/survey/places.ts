@@ -10,6 +10,7 @@ export function placeText(t: StateTarget, names: Names): string {
   if (q.of === 'symptom') return SYMPTOM_WORDS[t.feature] ?? t.feature;
   if (q.of === 'string') return `${t.feature}${t.feature === 'string 1' ? ' (highest)' : ''}`;
   if (q.of === 'pickup' || q.of === 'cavity') return nameOf(names, t.feature);
+  if (q.of === 'pickup pair') return `${nameOf(names, t.feature)} and ${nameOf(names, t.part)}`;
   if (q.of === 'pickup side') return `${nameOf(names, t.feature)}, ${t.part ?? ''} side`;
   return t.feature;
 }

@@ -58,7 +58,7 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
   },
   rodTurns: {
     name: 'Remaining rod turns',
-    how: ['Count quarter turns to the stop, then turn back.', 'Stop if the rod is tight and has no effect: it is at its end.'],
+    how: ['Only if it is known: never turn a rod to its stop to find out.', 'An eighth of a turn tells whether it bites. Leave this empty.'],
   },
   fretRock: { name: 'High fret', how: ['Rocker over three frets, feeler under its raised end.', 'No rocking: type 0, or leave it empty.'] },
   fretHeight: { name: 'Remaining fret height', how: ['From the fingerboard beside the fret to its crown.', 'At the lowest point under a string.'] },
@@ -102,6 +102,30 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     how: ['Angle of the string behind the nut and behind the saddle.', 'Compare with the angles of a set square.'],
   },
   tuners: { name: 'Tuners', how: ['Turn each by hand both ways and pull on its post.', 'Check screws and bushings by hand.'] },
+  pairResistance: {
+    name: 'Resistance of two pickups together',
+    how: ['Across the jack, both selected, all pots fully up.', 'In parallel it reads less than either alone.'],
+  },
+  toneResistance: {
+    name: 'Resistance with the tone down',
+    how: ['Across the jack, this pickup alone, its tone fully down.', 'It must not change: the capacitor passes no direct current.'],
+  },
+  inductance: {
+    name: 'Inductance',
+    how: ['Only with a meter that reads it, at its lowest test frequency.', 'At the leads, out of the circuit.'],
+  },
+  splitState: {
+    name: 'Coils as switched',
+    how: ['How switch or pull stood when the resistance was read.', 'Read it in the other position too.'],
+  },
+  saddleRoom: {
+    name: 'Saddle room for intonation',
+    how: ['Look along the saddle screw.', 'At its end the scale, the bridge or the spring is asked first.'],
+  },
+  bridgeOffset: {
+    name: 'Bridge off the centre line',
+    how: ['From the middle of the outer saddles to the centre line of the neck.', 'Towards the treble side is positive.'],
+  },
   tapTest: {
     name: 'Tap test',
     how: ['Plug into an amplifier turned low. Tap the poles with a screwdriver.', 'A silent pickup is open, shorted, or not selected.'],

@@ -96,7 +96,9 @@ export const selectSurveyInView = createSelector(
 );
 
 /** The instrument as a survey asks about it; null until it is here. */
-export const selectSurveyed = createSelector(selectAnatomy, instrument.select, (a, i) => (a && i.data ? surveyedOf(a, i.data) : null));
+export const selectSurveyed = createSelector(selectAnatomy, instrument.select, selectParts, (a, i, parts) =>
+  a && i.data ? surveyedOf(a, i.data, parts) : null,
+);
 
 /** What the readings of the survey in view say of the instrument's state; before the first survey all of them; null until it is here. */
 export const selectSurvey = createSelector(selectSurveyed, selectReadings, selectSurveyInView, (surveyed, all, survey) =>

@@ -3,8 +3,8 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { findingsOf, type Finding } from '@rinnovo/core/survey';
-import { aimText, FINDING_WORDS, nameOf, SEVERITY_WORDS, stateText, stateTitle, upperFirst } from '@rinnovo/words';
+import { contradictionsOf, findingsOf, type Finding } from '@rinnovo/core/survey';
+import { aimText, CONTRADICTION_WORDS, FINDING_WORDS, mayText, nameOf, SEVERITY_WORDS, STATE_WORDS, stateText, stateTitle, upperFirst } from '@rinnovo/words';
 import type { KeptFinding } from '@rinnovo/contract';
 import { anatomy, findings, instrument } from '../../state/resources';
 import { selectJob, selectNames, selectSurvey, selectSurveyInView } from '../../state/selectors';
@@ -38,6 +38,17 @@ export class FindingsPage {
     const all = s ? findingsOf(s) : [];
     const roots = all.filter((f) => f.cause === null);
     return roots.flatMap((root) => [root, ...all.filter((f) => f.cause === root.rule)]).map((f) => this.shown(f));
+  });
+
+  /** Readings that cannot both be: told before what rests on them. */
+  protected readonly contradictions = computed(() => {
+    const s = this.survey();
+    return (s ? contradictionsOf(s) : []).map((c) => ({
+      id: c.id,
+      says: CONTRADICTION_WORDS[c.id],
+      again: STATE_WORDS[c.again].name.toLowerCase(),
+      evidence: c.evidence.map((e) => this.evidence(e)),
+    }));
   });
 
   private readonly commands = inject(SurveyCommands);
@@ -113,6 +124,7 @@ export class FindingsPage {
       word: severity.word,
       ...words,
       cause: f.cause === null ? null : FINDING_WORDS[f.cause].is.toLowerCase(),
+      may: mayText(f),
       explains: f.explains.map((r) => FINDING_WORDS[r].is.toLowerCase()),
       waits: f.waitsFor ? this.cause(f.waitsFor) : null,
       evidence: f.evidence.map((e) => this.evidence(e)),

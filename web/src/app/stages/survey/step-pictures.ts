@@ -73,5 +73,14 @@ export const STEP_DRAWINGS: Readonly<Record<StateId, StepDrawing>> = {
     there: 'M20 20H180V90H20ZM30 30H170V80H30',
     read: 'M36 74L50 50M164 36L150 60M36 74m-3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0M164 36m-3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0',
   },
+  pairResistance: {
+    there: `${meter}M130 34m-12 0a12 12 0 1 0 24 0a12 12 0 1 0 -24 0M160 66m-12 0a12 12 0 1 0 24 0a12 12 0 1 0 -24 0`,
+    read: 'M80 60Q100 40 118 34M142 34L152 56M80 74Q120 92 148 70',
+  },
+  toneResistance: { there: `${meter}M150 50m-24 0a24 24 0 1 0 48 0a24 24 0 1 0 -48 0`, read: 'M150 50L134 66M128 72L132 78M80 60Q100 50 128 60' },
+  inductance: { there: `${meter}M110 50H120M180 50H190`, read: 'M120 50q8 -22 15 0q8 -22 15 0q8 -22 15 0q8 -22 15 0M80 60Q96 50 110 50' },
+  splitState: { there: `M10 78H110${pickup}M160 78H190M130 20H150V40H130Z`, read: 'M140 40V54M136 48L140 54L144 48' },
+  saddleRoom: { there: 'M20 60H180V72H20ZM40 60V40M160 60V40M120 60V34H140V60', read: level(28, 124, 158) },
+  bridgeOffset: { there: 'M100 4V96M70 60H150V76H70Z', read: level(48, 100, 110) },
   supply: { there: `${meter}M130 30H180V84H130ZM142 24H150V30M162 24H170V30`, read: 'M80 60Q100 50 130 44M80 74Q100 84 130 70' },
 };

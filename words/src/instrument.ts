@@ -9,12 +9,13 @@ import {
   type DoubtId,
   type Edge,
   type FeatureChange,
+  type ScaleWay,
   type SeenAs,
   type StartingKind,
 } from '@rinnovo/core/instrument';
 import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
-import { nameOf, upperFirst, type Names } from './names.js';
+import { lowerFirst, nameOf, upperFirst, type Names } from './names.js';
 
 /** What an instrument that has just arrived is nearest to, as the technician says it. */
 export const STARTING_WORDS: Readonly<Record<StartingKind, { readonly name: string }>> = {
@@ -71,7 +72,17 @@ export function distanceText(d: Distance, names: Names): string {
   return `${edgeText(d.from, d.axis, names)} to ${edgeText(d.to, d.axis, names)}`;
 }
 
-const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
+/** A way to the scale, as a line is headed. */
+export const SCALE_WAY_WORDS: Readonly<Record<ScaleWay, string>> = {
+  frets: 'Frets 1 to 13',
+  twelfth: 'Nut to 12th fret, doubled',
+  saddle: 'Nut to saddle, less its compensation',
+};
+
+const wayWord = (way: string | undefined): string =>
+  way === 'stated' || way === undefined ? 'the stated scale' : lowerFirst(SCALE_WAY_WORDS[way as ScaleWay]);
+
+const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string, features: readonly string[]) => string>> = {
   fretsShortOfBody: (_, by) => `The last fret lies ${by} too far from the body for any joint. Check the scale, the frets and the distance to the neck pocket.`,
   boardBeyondBridge: (_, by) => `The neck pocket starts ${by} beyond the scale length.`,
   stringsOffNut: (_, by) => `The outer strings are ${by} wider apart than the nut.`,
@@ -83,12 +94,14 @@ const DOUBTS: Readonly<Record<DoubtId, (of: string, by: string) => string>> = {
   bareSmaller: (of, by) => `The ${of} is ${by} wider finished than in bare wood.`,
   angleTooSteep: (_, by) => `The neck angle lifts the strings ${by} higher than any bridge.`,
   angleForward: (_, by) => `The neck angle drops the fret plane ${by} too far below the top.`,
+  angleForJoint: (_, by) => `That is steep for this joint: it lifts the fret plane at the bridge ${by} more than such necks do.`,
+  scaleWays: (_, by, [, a, b]) => `The scale differs by ${by} more than the tools allow: ${wayWord(a)} against ${wayWord(b)}. Measure both again.`,
   chainOpen: (_, by) => `A chain of distances does not close: ${by} beyond its limit.`,
 };
 
 /** Why something cannot be, with by how much. */
 export function doubtText(d: Doubt, names: Names, unit: LengthUnit): string {
-  return DOUBTS[d.id](nameOf(names, d.features[0]), lengthText(-valueOf(d.by), unit));
+  return DOUBTS[d.id](nameOf(names, d.features[0]), lengthText(-valueOf(d.by), unit), d.features);
 }
 
 /** What became of a feature between two revisions. */

@@ -185,6 +185,10 @@ export interface Neck {
   readonly heelThickness?: Dimension | null;
   /** Of a shim under the heel, at the screws; not there where none lies there, or nobody said. */
   readonly shim?: Dimension | null;
+  /** What gives the scale beside itself: from the first fret to the thirteenth, from the nut to the twelfth, from the nut to the saddle of the highest string. */
+  readonly firstToThirteenth?: Dimension | null;
+  readonly nutToTwelfth?: Dimension | null;
+  readonly nutToSaddle?: Dimension | null;
   /** From the nut (a zero fret's crown; on a fanned board the highest string's end) to the body's origin, where the centre line meets the pocket's mouth. */
   readonly nutToMouth: Dimension | null;
 }

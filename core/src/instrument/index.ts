@@ -25,3 +25,5 @@ export * from './snap.js';
 export * from './starting-kind.js';
 export * from './stretch.js';
 export * from './string-across.js';
+export * from './neck-joint.js';
+export * from './scale-ways.js';

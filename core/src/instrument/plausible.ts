@@ -1,9 +1,11 @@
 import { bounds, regionContains, gapInside, circle } from '../shape/index.js';
-import { leaf, sum, valueOf, type Dimension, type Working } from '../measure/index.js';
+import { leaf, sum, valueOf, worstCase, type Dimension, type Working } from '../measure/index.js';
 import type { Target } from '../quantity/index.js';
 import type { Anatomy } from './anatomy.js';
 import { fretDistance } from './frets.js';
 import { toBody } from './frame.js';
+import type { NeckJoint } from './neck-joint.js';
+import { scaleWays } from './scale-ways.js';
 import { solvePositions } from './solve-positions.js';
 
 export type DoubtId =
@@ -18,7 +20,9 @@ export type DoubtId =
   | 'chainOpen'
   | 'bareSmaller'
   | 'angleTooSteep'
-  | 'angleForward';
+  | 'angleForward'
+  | 'angleForJoint'
+  | 'scaleWays';
 
 /** Two facts that cannot both be true, or hardly. `by` says how far they are apart, mm: below 0 they contradict one another. */
 export interface Doubt {
@@ -31,7 +35,7 @@ export interface Doubt {
   readonly insisted: boolean;
 }
 
-type Rule = (a: Anatomy) => readonly Omit<Doubt, 'insisted'>[];
+type Rule = (a: Anatomy, joint: NeckJoint | null) => readonly Omit<Doubt, 'insisted'>[];
 
 const SCALE: Target = { quantity: 'scaleLength', feature: 'neck' };
 const MOUTH: Target = { quantity: 'nutToMouth', feature: 'neck' };
@@ -185,18 +189,42 @@ const filmInHole: Rule = (a) =>
 const MOST_RISE = 32;
 const MOST_SINK = 8;
 
-/** The board's plane rises towards the bridge by the neck's angle: Δh = D·tan θ [law]. 5° over 240 mm is 21.0. */
-const angleAgainstRise: Rule = ({ neck }) => {
-  const { angle, scale, nutToMouth } = neck;
-  if (!angle || !scale || !nutToMouth) return [];
+/** Steeper than this a neck of such a joint hardly is, degrees [trade]. */
+const STEEPEST: Readonly<Record<NeckJoint, number>> = { bolted: 3, set: 6 };
+/** A scale and a joint that nobody measured, mm [memory]. */
+const USUAL_SCALE = { value: 640, limit: 15, basis: { kind: 'default' } } as const;
+const USUAL_MOUTH = { value: 390, limit: 20, basis: { kind: 'default' } } as const;
+
+/** The board's plane rises towards the bridge by the neck's angle: Δh = D·tan θ [law]. 5° over 240 mm is 21.0. By its joint it is steep sooner: what it rises too much. */
+const angleAgainstRise: Rule = ({ neck }, joint) => {
+  const { angle } = neck;
+  if (!angle || (joint === null && (!neck.scale || !neck.nutToMouth))) return [];
+  const [scale, nutToMouth] = [neck.scale ?? USUAL_SCALE, neck.nutToMouth ?? USUAL_MOUTH];
   const beyond = scale.value - nutToMouth.value;
   const tan = Math.tan((angle.value * Math.PI) / 180);
   const limit = Math.abs(tan) * (scale.limit + nutToMouth.limit) + (beyond * (1 + tan * tan) * angle.limit * Math.PI) / 180;
   const rise = leaf('angleRise', { value: beyond * tan, limit, basis: angle.basis });
+  if (joint && angle.value > STEEPEST[joint]) {
+    const most = beyond * Math.tan((STEEPEST[joint] * Math.PI) / 180);
+    return unless('angleForJoint', ['neck'], sum('riseLeft', [1, leaf('riseForJoint', plain(most))], [-1, rise]));
+  }
   return [
     ...unless('angleTooSteep', ['neck'], sum('riseLeft', [1, leaf('mostRise', plain(MOST_RISE))], [-1, rise])),
     ...unless('angleForward', ['neck'], sum('sinkLeft', [1, rise], [1, leaf('mostSink', plain(MOST_SINK))])),
   ];
+};
+
+/** Two ways to the scale, or one and what is stated, that do not agree within what each may be off. */
+const scaleByAllWays: Rule = ({ neck }) => {
+  const stated = neck.scale ? [{ way: 'stated' as const, working: leaf('scaleLength', neck.scale, SCALE) }] : [];
+  const ways = [...stated, ...scaleWays(neck)];
+  return ways.flatMap((a, i) =>
+    ways.slice(i + 1).flatMap((b) => {
+      const apart: Working = { op: 'abs', label: 'scalesApart', of: sum('scaleDifference', [1, a.working], [-1, b.working]) };
+      const most = plain(worstCase(a.working) + worstCase(b.working));
+      return unless('scaleWays', ['neck', a.way, b.way], sum('scalesAgree', [1, leaf('scaleAllowed', most)], [-1, apart]));
+    }),
+  );
 };
 
 /** A chain of measured distances that does not close beyond its limits. */
@@ -217,11 +245,12 @@ const RULES: readonly Rule[] = [
   cavitysInWood,
   filmInHole,
   angleAgainstRise,
+  scaleByAllWays,
   chainsClose,
 ];
 
-/** Every doubt about an anatomy, each with its sum; what was insisted on is marked, not left out. */
-export function doubtsOf(a: Anatomy): readonly Doubt[] {
+/** Every doubt about an anatomy whose neck is joined so (null: nobody knows), each with its sum; what was insisted on is marked, not left out. */
+export function doubtsOf(a: Anatomy, joint: NeckJoint | null = null): readonly Doubt[] {
   const insisted = new Set(a.insisted.map((i) => i.doubt));
-  return RULES.flatMap((rule) => [...rule(a)]).map((d) => ({ ...d, insisted: insisted.has(d.key) }));
+  return RULES.flatMap((rule) => [...rule(a, joint)]).map((d) => ({ ...d, insisted: insisted.has(d.key) }));
 }

@@ -39,16 +39,18 @@ const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
       carve: about(12, 4),
       body: SET_NECK,
     }),
-  'semi-hollow': () => ({
-    ...electric({
+  // its controls hang from the top and go in through the sound holes: no cavity in the back
+  'semi-hollow': () => {
+    const solid = electric({
       scale: 630,
       thickness: about(45, 4),
       neckPocket: { width: 40, length: 80, depth: 20, corner: 6 },
       nutToMouth: 370,
       carve: about(8, 4),
       body: SEMI_HOLLOW,
-    }),
-  }),
+    });
+    return { ...solid, cavities: solid.cavities.filter((c) => c.kind !== 'control') };
+  },
   'flat-top acoustic': acoustic,
   bass: () => ({
     ...electric({ scale: 864, thickness: about(43, 2), neckPocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4, body: BASS }),
@@ -86,7 +88,7 @@ function electric(e: Electric): Anatomy {
       scale: about(e.scale, 10),
       frets: strings === 4 ? 20 : 22,
       nutToMouth: about(e.nutToMouth, 15),
-      nutWidth: about(strings === 4 ? 40 : 42.1, 1.1),
+      nutWidth: strings === 4 ? about(41, 4) : about(42.1, 1.1),
       endWidth: about(strings === 4 ? 62 : 56.5, 1),
       radius: about(254, 50),
       thicknessFirst: about(21, 1.5),

@@ -89,4 +89,14 @@ describe('a starting body', () => {
     expect(Math.abs(bass! - (fretDistance(a.neck.scale!.value, 12) - a.neck.nutToMouth!.value))).toBeLessThan(10);
     expect(treble!).toBeGreaterThan(bass! + 50);
   });
+
+  it('of a semi-hollow has no cavity in its back: its controls go in through the sound holes', () => {
+    expect(startingAnatomy('semi-hollow').cavities.filter((c) => c.face === 'back' || c.kind === 'control')).toEqual([]);
+    expect(startingAnatomy('set-neck solid').cavities.some((c) => c.kind === 'control')).toBeTrue();
+  });
+
+  it('of a bass has a nut of 38 to 45, as basses have', () => {
+    const { value, limit } = startingAnatomy('bass').neck.nutWidth!;
+    expect([value - limit <= 38, value + limit >= 45]).toEqual([true, true]);
+  });
 });

@@ -19,6 +19,18 @@ describe('the numbers of a pickup', () => {
     }
   });
 
+  it('of a plate single-coil have three screws, which they keep; a half of a split pair is for two strings', () => {
+    const plate = typicalPickup('plate single-coil', 'x', 'plate');
+    expect(plate.screws.at.length).toBe(3);
+    const moved = pickupWithSizes(plate, { screwsApart: read(60) });
+    expect(moved.screws.at.map((p) => [p.x, p.y])).toEqual([
+      [-30, -13],
+      [30, -13],
+      [0, 13],
+    ]);
+    expect([typicalPickup('bass split half', 'x', 'half').strings, typicalPickup('bass slim', 'x', 'slim').strings]).toEqual([2, 4]);
+  });
+
   it('stated anew draw the base, the ears and the screws anew, as surely as they were stated', () => {
     const p = pickupWithSizes(typical, {
       baseLength: read(69.3),

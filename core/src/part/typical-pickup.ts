@@ -10,7 +10,10 @@ interface Usual {
   readonly corner: number;
   /** Over the ears or lugs; null: none. */
   readonly ears: readonly [number, number] | null;
+  /** Distance of the outer screws. */
   readonly screws: readonly [number, number];
+  /** A third screw: how far the outer two lie towards the neck and it towards the bridge, in the middle. */
+  readonly third?: number;
   readonly poles: readonly [number, number];
   readonly rows: readonly number[];
   readonly depth: readonly [number, number];
@@ -38,6 +41,7 @@ const USUAL: Readonly<Record<PickupKind, Usual>> = {
     corner: 8,
     ears: null,
     screws: [64, 68],
+    third: 13,
     poles: [54, 55],
     rows: [0],
     depth: [14, 18],
@@ -126,7 +130,7 @@ const USUAL: Readonly<Record<PickupKind, Usual>> = {
     rows: [0],
     depth: [18, 22],
     leads: 2,
-    strings: 4,
+    strings: 2,
   },
   'bass soapbar': {
     length: [89, 90],
@@ -178,7 +182,7 @@ export function typicalPickup(kind: PickupKind, id: string, name: string): Picku
     price: 0,
     tiers,
     screws: {
-      at: [-1, 1].map((side) => ({ x: (side * mid(u.screws)) / 2, y: 0 })),
+      at: [...[-1, 1].map((side) => ({ x: (side * mid(u.screws)) / 2, y: u.third ? -u.third : 0 })), ...(u.third ? [{ x: 0, y: u.third }] : [])],
       diameter: SCREW.diameter,
       lowest: { ...depth, value: lowest + SCREW.below },
     },

@@ -21,6 +21,9 @@ export type QuantityId =
   | 'courseApart'
   | 'scaleLength'
   | 'scaleLengthBass'
+  | 'firstToThirteenth'
+  | 'nutToTwelfth'
+  | 'nutToSaddle'
   | 'nutToMouth'
   | 'jointHeight'
   | 'heelThickness'
@@ -52,6 +55,9 @@ export const QUANTITIES: Readonly<Record<QuantityId, Quantity>> = {
   courseApart: mm('courseApart', 0.5, 6),
   scaleLength: mm('scaleLength', 250, 1100),
   scaleLengthBass: mm('scaleLengthBass', 250, 1100),
+  firstToThirteenth: mm('firstToThirteenth', 110, 520),
+  nutToTwelfth: mm('nutToTwelfth', 120, 560),
+  nutToSaddle: mm('nutToSaddle', 250, 1110),
   nutToMouth: mm('nutToMouth', 100, 900),
   jointHeight: mm('jointHeight', 0, 30),
   heelThickness: mm('heelThickness', 8, 80),

@@ -22,7 +22,7 @@ const NUT_LOWEST = between(0.05, 0.25);
 
 /** Distance of poles from strings held at the last fret, mm [memory]. */
 const PICKUP: Readonly<Record<'electric' | 'bass', Readonly<Record<'bass' | 'treble', Aim>>>> = {
-  electric: { bass: between(2, 2.5), treble: between(1.4, 2) },
+  electric: { bass: between(2, 2.5), treble: between(1.6, 2) },
   bass: { bass: between(2.5, 3), treble: between(1.8, 2.4) },
 };
 

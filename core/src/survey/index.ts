@@ -15,3 +15,4 @@ export * from './state-of.js';
 export * from './survey.js';
 export * from './typed-state.js';
 export { HEARD } from './heard.js';
+export * from './claims.js';

@@ -1,3 +1,4 @@
+export * from './claim.js';
 export * from './kinds.js';
 export * from './places.js';
 export * from './rounds.js';

@@ -9,6 +9,7 @@ import { IDENTITY_WORDS, FACT_BASIS_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { instrument, people } from '../../state/resources';
+import { Claims } from '../../ui/claims';
 import { same } from '../../ui/same';
 
 const TEXTS = ['label', 'maker', 'model', 'serial', 'notes'] as const;
@@ -18,7 +19,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
 /** Who it belongs to and what is known of it: each fact seen, stated or guessed, and why. */
 @Component({
   selector: 'rn-identity-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [Claims, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="save($event)" novalidate>
@@ -37,6 +38,7 @@ type Facts = Readonly<Partial<Record<IdentityKey, IdentityFact>>>;
             }
           </mat-form-field>
         }
+        <rn-claims class="wide" [text]="plain()['notes'] ?? ''" />
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Owner</mat-label>
           <mat-select [value]="owner() ?? ''" (valueChange)="owner.set($event || null)">

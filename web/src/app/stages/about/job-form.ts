@@ -11,6 +11,7 @@ import { usualWeights, type Weights } from '@rinnovo/core/remedy';
 import { amountText } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
+import { Claims } from '../../ui/claims';
 import { same } from '../../ui/same';
 import { selectAnatomy, selectJob, selectOwn } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
@@ -21,7 +22,7 @@ const MONEY = /^\d{1,7}(?:[.,]\d{1,2})?$/;
 /** The active job of the instrument: what is wanted, how it should look, and its limits. */
 @Component({
   selector: 'rn-job-form',
-  imports: [JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule],
+  imports: [Claims, JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-form.html',
   styles: `

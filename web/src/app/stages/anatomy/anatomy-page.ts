@@ -12,6 +12,7 @@ import {
   featureOf,
   featuresOf,
   moveFeature,
+  neckJointOf,
   solvePositions,
   type Anatomy,
   type Edge,
@@ -20,7 +21,7 @@ import {
 import { featureChangeText } from '@rinnovo/words';
 import { problemText } from '../../api/api';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
-import { anatomy } from '../../state/resources';
+import { anatomy, instrument } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { drawSide, frameOfSide } from '../../ui/draw-side';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath } from '../../ui/drawing';
@@ -84,9 +85,14 @@ export class AnatomyPage {
   protected readonly compared = signal<{ readonly revision: number; readonly document: Anatomy } | null>(null);
 
   protected readonly anatomy = computed(() => this.edit().draft ?? this.held().data?.now.document ?? null);
+  private readonly one = this.store.selectSignal(instrument.select);
+  private readonly joint = computed(() => {
+    const { data } = this.one();
+    return data && neckJointOf(data);
+  });
   protected readonly doubts = computed(() => {
     const a = this.anatomy();
-    return a ? doubtsOf(a) : [];
+    return a ? doubtsOf(a, this.joint()) : [];
   });
   protected readonly open = computed(() => this.doubts().filter((d) => !d.insisted).length);
   protected readonly mirrored = computed(() => this.view() !== 'side' && (this.anatomy()?.handed === 'left') !== (this.view() === 'back'));

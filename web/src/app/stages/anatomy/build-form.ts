@@ -17,6 +17,7 @@ import { askOutline } from '../../ui/outline/ask-outline';
 import { fieldText } from '../../ui/number-fields';
 import { sameTexts } from '../../ui/same-texts';
 import { STATED_LIMIT } from '../../ui/stated-limit';
+import { ScaleWays } from './scale-ways';
 import { typedAngle } from './typed-angle';
 
 /** Limit of an angle that was only stated, and the steepest that is taken as one, degrees [memory]. */
@@ -26,6 +27,9 @@ const STEEPEST = 30;
 const TARGETS: readonly Target[] = [
   { quantity: 'scaleLength', feature: 'neck' },
   { quantity: 'scaleLengthBass', feature: 'neck' },
+  { quantity: 'firstToThirteenth', feature: 'neck' },
+  { quantity: 'nutToTwelfth', feature: 'neck' },
+  { quantity: 'nutToSaddle', feature: 'neck' },
   { quantity: 'nutToMouth', feature: 'neck' },
   { quantity: 'jointHeight', feature: 'neck' },
   { quantity: 'heelThickness', feature: 'neck' },
@@ -53,7 +57,7 @@ function inCourses({ courses, ...strings }: Strings, on: boolean): Strings {
 /** Body, neck and strings: what an instrument has one of. What a tool read is changed by another reading only. */
 @Component({
   selector: 'rn-build-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, LengthField, ScaleWays],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './build-form.html',
   styles: `

@@ -10,11 +10,12 @@ import { SEVERITY_WORDS } from '@rinnovo/words';
 import { selectAnatomy, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
 import { attempt } from '../../ui/attempt';
+import { Claims } from '../../ui/claims';
 
 /** Something that was seen and that no rule can know, pinned to the feature where it is. */
 @Component({
   selector: 'rn-own-finding',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, Claims],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="keep($event)" novalidate>
@@ -40,6 +41,7 @@ import { attempt } from '../../ui/attempt';
         </mat-select>
       </mat-form-field>
       <button matButton="outlined" type="submit" [disabled]="busy()">Add finding</button>
+      <rn-claims [text]="text()" />
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
       }

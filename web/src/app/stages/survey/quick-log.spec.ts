@@ -50,6 +50,14 @@ describe('the quick log', () => {
     await fixture.whenStable();
   }
 
+  it('answers a claim beside a number, and keeps the line all the same', async () => {
+    await say('note action 2 mm, just under 1/16');
+    expect(host(fixture).querySelector('rn-claims')!.textContent).toContain('2.00\u202fmm is 0.41\u202fmm more than 1.59\u202fmm: not just under');
+    await say('note action 1.5 mm, just under 1/16');
+    expect(host(fixture).querySelector('rn-claims .problem')).toBeNull();
+    expect(host(fixture).querySelector('rn-claims')!.textContent).toContain('as noted');
+  });
+
   it('tells what it understood before it keeps it, and keeps each value with its usual tool', async () => {
     await say('rh 38 t 19');
     expect(understood()).toContain('Relative humidity: 38\u202f%');

@@ -11,6 +11,7 @@ import { Commands } from '../../state/commands';
 import { shop } from '../../state/resources';
 import { selectNames, selectOpenSurvey, selectSurvey } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+import { Claims } from '../../ui/claims';
 
 /** Letters of one note; the instrument's notes hold 4,000. */
 const LONGEST_NOTE = 3500;
@@ -18,7 +19,7 @@ const LONGEST_NOTE = 3500;
 /** One line for whatever is read or noticed, in reach on every stage: it says what it understood before it is kept. */
 @Component({
   selector: 'rn-quick-log',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, Claims],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'reach($event)' },
   template: `
@@ -55,6 +56,7 @@ const LONGEST_NOTE = 3500;
             }
           </ul>
         </div>
+        <rn-claims class="claims" [text]="text()" />
         @if (problem(); as p) {
           <p class="problem" role="alert">{{ p }}</p>
         }
@@ -100,6 +102,7 @@ const LONGEST_NOTE = 3500;
       font-size: 1.2rem;
     }
     .understood,
+    .claims,
     p {
       grid-column: 1 / -1;
       margin: 0;

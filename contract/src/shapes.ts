@@ -30,7 +30,7 @@ export const basis = Joi.alternatives<Basis>().try(
   Joi.object({ kind: kind('sheet'), part: localId.required() }),
   Joi.object({ kind: kind('setting'), key: localId.required() }),
   Joi.object({ kind: kind('work'), entry: localId.required() }),
-  Joi.object({ kind: kind('measured'), tool: localId.required() }),
+  Joi.object({ kind: kind('measured'), tool: localId.required(), person: localId, at: Joi.string().isoDate().max(40) }),
   Joi.object({ kind: Joi.string().valid('planned', 'default', 'stated').required() }),
 );
 

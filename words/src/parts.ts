@@ -1,6 +1,7 @@
 import { partHeader } from '@rinnovo/core/part';
 import type { PartCsvFault, PartCsvProblem } from '@rinnovo/core/format';
 import type { Basis } from '@rinnovo/core/measure';
+import { dateText } from './locale.js';
 import type { PartGroup, PartProblem, PickupField, SizeId, TraitId } from '@rinnovo/core/part';
 
 /** What the sizes of a part are called, and what each is laid to. */
@@ -133,11 +134,11 @@ export const TRAIT_WORDS: Readonly<Record<TraitId, string>> = {
   wiring: 'Wired for',
 };
 
-/** How a size of a part is known, in words: `calliper`, `part's sheet`, `listing`, `typical, not measured`. */
-export function partBasisText(basis: Basis): string {
+/** How a size of a part is known, in words: `calliper, Ada, 1 December 2026`, `part's sheet`, `listing`, `typical, not measured`. */
+export function partBasisText(basis: Basis, personOf: (id: string) => string): string {
   switch (basis.kind) {
     case 'measured':
-      return basis.tool;
+      return [basis.tool, ...(basis.person ? [personOf(basis.person)] : []), ...(basis.at ? [dateText(basis.at)] : [])].join(', ');
     case 'sheet':
       return 'part’s sheet';
     case 'stated':

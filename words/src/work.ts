@@ -13,11 +13,19 @@ import { fixed, withUnit } from './locale.js';
 export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   handDrill:
     'Drill and saw: clamp the work and protect your eyes. No gloves or loose sleeves near a turning drill. The maker’s instructions and local rules come first.',
+  backwards: 'Turned backwards a drill rubs and heats: light pressure, short cuts, let it cool. Stop at the smell of scorched finish.',
+  thinGlue: 'Thin glue: protect your eyes, ventilate. No cotton near it, cloth or wool: it heats and smokes. Keep acetone off the finish.',
+  plateDust: 'Plastics: mask and extraction. An old guard may be celluloid, which burns fiercely: no spark, no heat, no buffing wheel.',
+  filings: 'Metal: protect your eyes, keep filings off magnets and out of cavities. No steel wool near pickups.',
+  battery: 'Battery: out before iron, drill or router come near. Tape its contacts. A swollen one leaves the building; never solder to a cell.',
+  neckScrews: 'Neck screws: strings slack first, the neck supported. A joint under tension jumps apart.',
+  springs: 'Tremolo: block it, protect your eyes, slacken the claw before unhooking a spring.',
+  softCauls: 'Clamps: soft cauls, and none on a finish that is not cured. Keep your face clear of the bars.',
   glue: 'Glue: ventilate, and wear gloves where the label says so. The label comes first.',
   router:
     'Router: unplug it for every bit and depth change. Clamp the work and test the clamps with a pull. Use both hands. Feed against the rotation, and never start in contact. Protect eyes and ears, and wear a dust mask. No loose sleeves. The maker’s instructions and local rules come first.',
   drillPress: 'Drill press: clamp the work. Run large bits slowly. Use a backing board. No gloves.',
-  dust: 'Dust can harm: use extraction and a P2/FFP2 (N95) mask. Old finishes may contain lead: test first.',
+  dust: 'Dust of mahogany, walnut, cedar, rosewood and ebony irritates or sensitises, all wood dust harms: use extraction and a P2/FFP2 (N95) mask. Old finishes may contain lead: test first.',
   soldering: 'Iron: use a stand and extraction, and protect your eyes. Shield the finish with a board. Leaded solder: no food, wash your hands.',
   stringTension: 'Release the tension before loosening anything. Protect your eyes when cutting strings.',
   magnets: 'Magnets nearby: cover them before filing.',

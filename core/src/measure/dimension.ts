@@ -5,8 +5,8 @@ export type Basis =
   | { readonly kind: 'setting'; readonly key: string }
   | { readonly kind: 'planned' }
   | { readonly kind: 'work'; readonly entry: string }
-  /** Of a part: laid to it here, with this kind of tool. */
-  | { readonly kind: 'measured'; readonly tool: string }
+  /** Of a part: laid to it here, with this kind of tool, by whom and when; those are not known of what was measured before anybody was asked. */
+  | { readonly kind: 'measured'; readonly tool: string; readonly person?: string; readonly at?: string }
   | { readonly kind: 'default' }
   | { readonly kind: 'stated' };
 

@@ -1,5 +1,22 @@
 /** What can hurt someone, or the instrument, at a step. */
-export type CautionId = 'handDrill' | 'glue' | 'router' | 'drillPress' | 'dust' | 'soldering' | 'stringTension' | 'magnets' | 'irreversible';
+export type CautionId =
+  | 'handDrill'
+  | 'backwards'
+  | 'glue'
+  | 'thinGlue'
+  | 'router'
+  | 'drillPress'
+  | 'dust'
+  | 'plateDust'
+  | 'filings'
+  | 'soldering'
+  | 'battery'
+  | 'stringTension'
+  | 'neckScrews'
+  | 'springs'
+  | 'magnets'
+  | 'softCauls'
+  | 'irreversible';
 
 /** A step, a card on the bench, by its name. */
 export type StepKind = string;
@@ -33,44 +50,44 @@ export const STEPS: Steps = {
   takeHardwareOut: [],
   scratchFinish: [],
   backBoard: [],
-  openTo: ['handDrill', 'dust', 'irreversible'],
-  boreForPlug: ['handDrill', 'irreversible'],
+  openTo: ['handDrill', 'backwards', 'dust', 'irreversible'],
+  boreForPlug: ['handDrill', 'dust', 'irreversible'],
   gluePlug: ['glue', 'irreversible'],
-  levelPlug: [],
-  drillNew: ['handDrill', 'irreversible'],
+  levelPlug: ['dust'],
+  drillNew: ['handDrill', 'dust', 'irreversible'],
   pressSleeve: [],
-  wickGlue: ['glue'],
+  wickGlue: ['thinGlue'],
   reamTo: ['dust', 'irreversible'],
   coverChanged: ['soldering'],
   deepenTo: ['router', 'dust', 'irreversible'],
   setSpacer: [],
-  cutDown: ['handDrill'],
+  cutDown: ['handDrill', 'filings'],
   fillIn: ['glue', 'irreversible'],
   waitForGlue: [],
-  cutPlate: ['router', 'dust'],
-  fileWindow: ['dust', 'irreversible'],
+  cutPlate: ['router', 'plateDust'],
+  fileWindow: ['plateDust', 'irreversible'],
   widenTo: ['router', 'dust', 'irreversible'],
   openSlotTo: ['dust', 'irreversible'],
-  boreDeeper: ['handDrill', 'irreversible'],
+  boreDeeper: ['handDrill', 'dust', 'irreversible'],
   fitHardware: [],
   putInsert: [],
   takeSpacer: [],
   putPlateBack: [],
   pullSleeve: ['handDrill'],
   markOut: [],
-  drillRowTo: ['drillPress', 'irreversible'],
+  drillRowTo: ['drillPress', 'dust', 'irreversible'],
   layOutline: [],
   takeStringsOff: ['stringTension'],
   tuneUp: ['stringTension'],
-  batteryOut: [],
-  batteryIn: [],
+  batteryOut: ['battery'],
+  batteryIn: ['battery'],
   liftOut: [],
   layBack: [],
-  armOff: [],
+  armOff: ['springs'],
   armOn: [],
   coveringOff: [],
   coveringOn: [],
-  layOutClamps: [],
+  layOutClamps: ['softCauls'],
   coverMagnets: ['magnets'],
   markThrough: [],
   startThread: [],

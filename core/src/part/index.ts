@@ -24,3 +24,4 @@ export * from './stock.js';
 export * from './thread.js';
 export * from './tool.js';
 export * from './typical-pickup.js';
+export * from './stamp.js';

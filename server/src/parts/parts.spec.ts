@@ -106,4 +106,24 @@ describe('the drawers', () => {
     } as KeptStock);
     expect((await w.change(`/api/stock/${id}`, 1, item)).status).toBe(412);
   });
+
+  it('keeps who measured a size and when: that of the first while it stays, and nobody else’s word for it', async () => {
+    const id = randomUUID();
+    const bushing = (value: number, more: object = {}) => ({ value, limit: 0.05, basis: { kind: 'measured', tool: 'calliper', ...more } });
+    const pot = (value: number, more: object = {}) => ({
+      ...typicalHardware('pot', id, 'Pot'),
+      sizes: { ...typicalHardware('pot', id, 'Pot').sizes, bushing: bushing(value, more) },
+    });
+    const before = Date.now();
+    const first = await w.create(`/api/parts/${id}`, pot(9.4, { person: 'somebody', at: '2001-01-01T00:00:00Z' })).expect(201);
+    const basisOf = (body: unknown) => ((body as KeptPart).part as Hardware).sizes.bushing!.basis as { kind: string; person: string; at: string };
+    const made = basisOf(first.body);
+    expect(made.person).toBe(w.person);
+    expect(Date.parse(made.at)).toBeGreaterThanOrEqual(before - 1);
+    const again = await w.change(`/api/parts/${id}`, 1, pot(9.4)).expect(200);
+    expect(basisOf(again.body)).toEqual(made);
+    const anew = await w.change(`/api/parts/${id}`, 2, pot(9.5)).expect(200);
+    expect(basisOf(anew.body).at >= made.at).toBeTrue();
+    expect(basisOf((await w.get(`/api/parts/${id}`)).body)).toEqual(basisOf(anew.body));
+  });
 });

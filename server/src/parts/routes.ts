@@ -1,5 +1,5 @@
 import { idParam, noQuery, pageQuery, part, archive } from '@rinnovo/contract';
-import { partProblems, type Part, type PartProblem } from '@rinnovo/core/part';
+import { partProblems, stamped, type Part, type PartProblem } from '@rinnovo/core/part';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -44,8 +44,9 @@ export function partRoutes(db: Knex): Router {
         if (old) demandVersion(context, old.version, keptPart(old), body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'No part has that id.' });
         await refuseWhatCannotBe(trx, body);
-        const row: PartRow = { id: params.id, document: body, archived: old?.archived ?? false, version: (old?.version ?? 0) + 1 };
-        const written = { document: JSON.stringify(body), version: row.version, write_id: writeId };
+        const document = stamped(body, old?.document ?? null, { person: context.person, at: new Date().toISOString() });
+        const row: PartRow = { id: params.id, document, archived: old?.archived ?? false, version: (old?.version ?? 0) + 1 };
+        const written = { document: JSON.stringify(document), version: row.version, write_id: writeId };
         if (old) await trx('parts').where({ id: params.id }).update(written);
         else await insertOne(trx, { id: params.id, ...written });
         return { status: old ? 200 : 201, body: keptPart(row), version: row.version };

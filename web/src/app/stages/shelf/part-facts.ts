@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import { isMeasured } from '@rinnovo/core/measure';
 import { isPickup, type Part, type TraitId } from '@rinnovo/core/part';
 import { lengthText, limitText, otherLengthText, partBasisText, moneyText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
+import { personsName } from '../../state/persons-name';
 import { viewFeature } from '../../state/view.feature';
 import { fieldsOf } from './part-fields';
 
@@ -62,6 +63,7 @@ export class PartFacts {
   readonly part = input.required<Part>();
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
 
+  private readonly personOf = personsName();
   protected readonly sizes = computed(() =>
     fieldsOf(this.part()).map(({ key, label, known }) => ({
       key,
@@ -70,7 +72,7 @@ export class PartFacts {
       value: known && lengthText(known.value, this.unit()),
       other: known && otherLengthText(known.value, this.unit()),
       limit: known && `±${limitText(known.limit, this.unit())}`,
-      by: known && partBasisText(known.basis),
+      by: known && partBasisText(known.basis, this.personOf()),
     })),
   );
 

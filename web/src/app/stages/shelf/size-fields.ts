@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { Store } from '@ngrx/store';
 import { parseLength, type Dimension, type LengthUnit } from '@rinnovo/core/measure';
 import { limitText, partBasisText } from '@rinnovo/words';
+import { personsName } from '../../state/persons-name';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
 import { fieldText } from '../../ui/number-fields';
@@ -54,11 +55,12 @@ export class SizeFields {
   readonly part = input.required<string>();
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
   private readonly inputs = viewChildren(LengthField);
+  private readonly personOf = personsName();
   protected readonly rows = computed(() =>
     this.fields().map((f) => ({
       ...f,
       typical: f.known?.basis.kind === 'default',
-      note: f.known ? `±${limitText(f.known.limit, this.unit())}, ${partBasisText(f.known.basis)}` : 'unknown',
+      note: f.known ? `±${limitText(f.known.limit, this.unit())}, ${partBasisText(f.known.basis, this.personOf())}` : 'unknown',
     })),
   );
   private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, f.known ? fieldText(f.known.value, this.unit()) : ''])), {

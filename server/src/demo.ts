@@ -8,7 +8,8 @@ export async function fillDemo(db: Knex): Promise<boolean> {
     const some = (await trx('people').first('id')) as unknown;
     if (some) return false;
     const d = demoWorkshop;
-    await trx('shop').update({ locale: 'en-GB', time_zone: 'Europe/Rome', currency: 'EUR' });
+    // the invented workshop is shown at any hour: its own setting asks nobody whether a cut can wait
+    await trx('shop').update({ locale: 'en-GB', time_zone: 'Europe/Rome', currency: 'EUR', own: JSON.stringify({ lateHour: 24 }) });
     await trx('people').insert([...d.people]);
     await trx('tools').insert(d.tools.map((t) => ({ id: t.id, document: JSON.stringify(t) })));
     await trx('parts').insert(d.parts.map((p) => ({ id: p.id, document: JSON.stringify(p) })));

@@ -110,6 +110,6 @@ describe('every text', () => {
   });
 
   it('that names a setting says its unit', () => {
-    for (const key of SETTING_KEYS) expect(SETTING_WORDS[key]).toMatch(/ \((mm|min|points|price|0 to 1|yes\/no)\)$/);
+    for (const key of SETTING_KEYS) expect(SETTING_WORDS[key]).toMatch(/ \((mm|min|h|points|price|0 to 1|yes\/no)\)$/);
   });
 });

@@ -73,6 +73,8 @@ export const SETTING_WORDS: Readonly<Record<SettingKey, string>> = {
   minutesPlate: 'Make a plate (min)',
   waitForGlue: 'Glue curing time (min)',
   ratePerHour: 'Hourly rate (price)',
+  lateHour: 'Ask whether a cut can wait, from this hour on; 24: never (h)',
+  dayHours: 'Ask whether a cut can wait, after this much logged in a day; 24: never (h)',
   weightOwner: 'Weight: owner’s request (points)',
   weightReversible: 'Weight: reversible (points)',
   weightHidden: 'Weight: hidden (points)',

@@ -1,5 +1,5 @@
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/job';
-import type { AskedGap, ConfirmId, GateItem } from '@rinnovo/core/gate';
+import type { AskedGap, ConfirmId, GateItem, Tired } from '@rinnovo/core/gate';
 import type { LengthUnit } from '@rinnovo/core/measure';
 import type { CautionId } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
@@ -113,6 +113,11 @@ export const CONFIRM_WORDS: Readonly<Record<ConfirmId, string>> = {
   cautions: 'Cautions read; the maker’s instructions and local rules come first',
 };
 
+const REST_WORDS: Readonly<Record<Tired, string>> = {
+  late: 'It is late. Can this cut wait until tomorrow? Most cuts that go wrong are hurried.',
+  long: 'This was a long day. Can this cut wait until tomorrow? Most cuts that go wrong are hurried.',
+};
+
 /** One line of the gate: what it asks and how it stands. */
 export function gateText(item: GateItem, names: Names, titleOf: (verdict: string) => string): string {
   switch (item.kind) {
@@ -125,6 +130,8 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
         disagree: `The readings disagree. Measure again: ${what}`,
       }[item.state];
     }
+    case 'rest':
+      return item.ok ? 'It cannot wait, as was said' : REST_WORDS[item.why];
     case 'consent':
       return item.ok ? 'The owner agreed' : 'Ask the owner: a client’s instrument is cut only with consent';
     case 'width':

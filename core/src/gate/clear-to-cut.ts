@@ -6,6 +6,7 @@ import { needKey, type Need } from '../work/index.js';
 import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import { printOff, type Widths } from './print-widths.js';
+import { CANNOT_WAIT, type Tired } from './tired.js';
 import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
 /** One thing that stands between the plan and the wood. */
@@ -26,7 +27,9 @@ export type GateItem =
   /** The 1:1 print that is laid on, and the two widths that were read on it. */
   | { readonly kind: 'print'; readonly off: readonly (keyof Widths)[]; readonly read: Widths | null; readonly ok: boolean }
   | { readonly kind: 'confirm'; readonly confirm: ConfirmId; readonly ok: boolean }
-  | { readonly kind: 'consent'; readonly ok: boolean };
+  | { readonly kind: 'consent'; readonly ok: boolean }
+  /** It is late, or the day was long: asked once whether this cut can wait. */
+  | { readonly kind: 'rest'; readonly why: Tired; readonly ok: boolean };
 
 /** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
 export type OwnersYes = 'own' | 'given' | 'needed';
@@ -52,6 +55,8 @@ export interface GateInput {
   readonly print: { readonly drawn: Widths; readonly read: Widths | null } | null;
   readonly before: readonly Before[];
   readonly needs: readonly Need[];
+  /** Whoever cuts is likely to be tired. */
+  readonly tired: Tired | null;
 }
 
 /**
@@ -60,7 +65,7 @@ export interface GateInput {
  * without; asks for a part that was measured and not only listed; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
-export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs }: GateInput): GateVerdict {
+export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs, tired }: GateInput): GateVerdict {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (isAbout(v, 'undrawn') && v.class === 'notMeasured'))
@@ -85,7 +90,8 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
   const earlier = before.map((b): GateItem => ({ kind: 'before', ...b }));
   const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));
   const laid = print ? [printItem(print.drawn, print.read)] : [];
-  const items = [...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
+  const rest: readonly GateItem[] = tired ? [{ kind: 'rest', why: tired, ok: accepted.has(CANNOT_WAIT) }] : [];
+  const items = [...rest, ...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
 }
 

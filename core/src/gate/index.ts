@@ -10,3 +10,4 @@ export type { Asked, AskedDepth, AskedGap, CardNumber, StepCard } from './card.j
 export { remainingDepth } from './cards/route-passes.js';
 export * from './step-cards.js';
 export * from './part-in-hand.js';
+export * from './tired.js';

@@ -1,5 +1,5 @@
 import type { Choice, Evaluation, PlanState } from '../check/index.js';
-import { beforeCut, confirmationsFor, partInHand, printWidths, type GateInput, type GateRows, type Widths } from '../gate/index.js';
+import { beforeCut, confirmationsFor, partInHand, printWidths, type GateInput, type GateRows, type Tired, type Widths } from '../gate/index.js';
 import { atHand } from '../work/index.js';
 import type { AcceptedThin } from './clearance.js';
 import { consentTo } from './consent.js';
@@ -13,6 +13,7 @@ export interface GateAsked {
   readonly state: PlanState;
   readonly cutting: Parameters<typeof atHand>[3];
   readonly today: Date;
+  readonly tired: Tired | null;
 }
 
 /** All that the gate is stated before somebody says something. */
@@ -28,7 +29,7 @@ export interface Said {
 }
 
 /** What the gate asks of a decision, from a job as it stands. */
-export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, evaluation, state, cutting, today }: GateAsked): GateGround {
+export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, evaluation, state, cutting, today, tired }: GateAsked): GateGround {
   return {
     evaluation,
     found: state.anatomy,
@@ -38,6 +39,7 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     drawn: printWidths(choice, state.settings),
     before: beforeCut(rows, decision, j.operations, j.waivers),
     needs: [...partInHand(rows, decision, choice, state), ...atHand(rows, state, choice, cutting, today)],
+    tired,
   };
 }
 

@@ -95,7 +95,7 @@ describe('a job in hand', () => {
 
   it('is told to the gate, with nothing accepted but what has a reason, and the print only where something is routed', () => {
     const evaluation = ofChoice(noBench.evaluatePlan(state, plan), 'here');
-    const asked = { decision: 'here', evaluation, state, today };
+    const asked = { decision: 'here', evaluation, state, today, tired: null };
     const ground = gateGround(jobOf(state, plan), { ...asked, choice: routed, cutting: cuttingFor(state, routed) });
     expect([ground.consent, ground.drawn, ground.before.map((b) => b.operation)]).toEqual([
       'own',
@@ -212,7 +212,7 @@ describe('a step that is to be logged', () => {
 
   it('holds what the clearance was given on: accepted verdicts and the print, no more', () => {
     const evaluation = ofChoice(evaluatePlan(state, plan), 'here');
-    const ground = gateGround(atThePasses(), { decision: 'here', choice: routed, evaluation, state, cutting: cuttingFor(state, routed), today });
+    const ground = gateGround(atThePasses(), { decision: 'here', choice: routed, evaluation, state, cutting: cuttingFor(state, routed), today, tired: null });
     const open = clearToCut(gateInput(ground, { accepted: [], print: null })).items.filter((i) => !i.ok);
     expect(open.map((i) => i.kind)).toContain('print');
     const job = atThePasses({ clearances: [clearanceOf(routed, { print: { across: 86, along: 40 }, accepted: [] })] });

@@ -1,6 +1,6 @@
 import { evaluatePlan, ofChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
-import { clearToCut, type GateRows, type GateVerdict } from '../gate/index.js';
+import { clearToCut, type GateRows, type GateVerdict, type Tired } from '../gate/index.js';
 import { gateGround, gateInput, type Said } from './gate-input.js';
 import type { JobInHand } from './in-hand.js';
 
@@ -12,15 +12,16 @@ export interface CutToJudge {
   readonly state: PlanState;
   readonly said: Said;
   readonly today: Date;
+  readonly tired: Tired | null;
 }
 
 /** Works the verdicts on a choice out, and judges by them whether its wood may be cut. */
 export function judgeGate(
   rows: GateRows,
   j: JobInHand,
-  { decision, choice, plan, state, said, today }: CutToJudge,
+  { decision, choice, plan, state, said, today, tired }: CutToJudge,
 ): { readonly evaluation: Evaluation; readonly gate: GateVerdict } {
   const evaluation = ofChoice(evaluatePlan(rows, state, plan), choice.id);
-  const ground = gateGround(rows, j, { decision, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today });
+  const ground = gateGround(rows, j, { decision, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today, tired });
   return { evaluation, gate: clearToCut(gateInput(ground, said)) };
 }

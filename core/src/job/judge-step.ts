@@ -94,7 +94,8 @@ function whyNotClear(rows: GateRows, j: JobInHand, state: PlanState, of: string,
   const begun = j.operations.some((o) => o.decision === of && isIrreversible(rows, o.kind) && (o.state === 'doing' || o.state === 'done'));
   const choice = benchInput(j).choices[of];
   if (begun || !choice) return null;
-  const { clear, items } = judgeGate(rows, j, { decision: of, choice, plan: j.plan, state, said: standing, today }).gate;
+  // what was cleared is not asked again by the clock
+  const { clear, items } = judgeGate(rows, j, { decision: of, choice, plan: j.plan, state, said: standing, today, tired: null }).gate;
   return clear ? null : { kind: 'clearanceLapsed', open: items.filter((i) => !i.ok) };
 }
 

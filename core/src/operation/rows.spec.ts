@@ -163,6 +163,8 @@ const SETTINGS: Readonly<Record<string, string>> = {
   waitForGlue: '720 0–10080 min memory',
   limitDrill: '0.1 0–1 mm memory',
   ratePerHour: '6000 0–100000 coin memory',
+  lateHour: '22 0–24 h memory',
+  dayHours: '8 1–24 h memory',
   weightOwner: '32 0–100 weight trade',
   weightReversible: '16 0–100 weight trade',
   weightHidden: '8 0–100 weight trade',

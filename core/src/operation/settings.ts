@@ -5,7 +5,7 @@ export interface SettingRow {
   readonly value: number;
   readonly min: number;
   readonly max: number;
-  readonly unit: 'mm' | 'min' | 'count' | 'weight' | 'mm/min' | 'coin' | 'share';
+  readonly unit: 'mm' | 'min' | 'h' | 'count' | 'weight' | 'mm/min' | 'coin' | 'share';
   readonly source: Source;
   readonly ref: string;
 }
@@ -85,6 +85,8 @@ export const DEFAULT_SETTINGS = {
   waitForGlue: { value: 720, min: 0, max: 10_080, unit: 'min', source: 'memory', ref: 'Waiting for glue' },
   limitDrill: mm(0.1, 0, 1, 'memory', 'Limits of planned work'),
   ratePerHour: { value: 6000, min: 0, max: 100_000, unit: 'coin', source: 'memory', ref: 'Prices to start with' },
+  lateHour: { value: 22, min: 0, max: 24, unit: 'h', source: 'memory', ref: 'Late and long days' },
+  dayHours: { value: 8, min: 1, max: 24, unit: 'h', source: 'memory', ref: 'Late and long days' },
   weightOwner: weight(32),
   weightReversible: weight(16),
   weightHidden: weight(8),

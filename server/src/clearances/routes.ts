@@ -1,7 +1,8 @@
 import { clearToCut as schema, idParam } from '@rinnovo/contract';
 import { choiceOf } from '@rinnovo/core/check';
-import { differences } from '@rinnovo/core/gate';
+import { differences, tiredAt } from '@rinnovo/core/gate';
 import { sameRevisions } from '@rinnovo/core/instrument';
+import { localeInUse } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -35,7 +36,9 @@ export function clearanceRoutes(db: Knex): Router {
             yours: { planVersion: body.planVersion, revisions: body.revisions },
           });
         }
-        const cut = { decision: decision.id, choice, plan: s.record.plan, state: s.state, said: body, today: new Date() };
+        const now = new Date();
+        const tired = tiredAt({ now, timeZone: localeInUse().timeZone, settings: s.state.settings, worked: s.ledger });
+        const cut = { decision: decision.id, choice, plan: s.record.plan, state: s.state, said: body, today: now, tired };
         const { evaluation, gate: judged } = await inThread('gate', { job: inHand(s), cut });
         const numbers = evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance, class: v.class }));
         if (differences(body.seen, evaluation.verdicts).length > 0) throw new ProblemError('numbers-differ', { current: numbers, yours: body.seen });

@@ -1,7 +1,9 @@
 import { computed, inject, linkedSignal, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@rinnovo/core/check';
+import { tiredAt } from '@rinnovo/core/gate';
 import { gateGround } from '@rinnovo/core/house';
+import { localeInUse } from '@rinnovo/words';
 import type { Said } from '@rinnovo/core/job';
 import { attempt } from '../ui/attempt';
 import type { GateShown } from '../ui/gate-panel';
@@ -45,7 +47,9 @@ export function gateOnScreen(): GateOnScreen {
     const [c, d, e, s] = [choice(), decision(), evaluation(), state()];
     const worked = c ? passes(c) : undefined;
     if (!c || !d || !e || !s || worked === undefined) return null;
-    return { decision: d.id, ground: gateGround(inHand(), { decision: d.id, choice: c, evaluation: e, state: s, cutting: worked, today: new Date() }) };
+    const today = new Date();
+    const tired = tiredAt({ now: today, timeZone: localeInUse().timeZone, settings: s.settings, worked: inHand().ledger });
+    return { decision: d.id, ground: gateGround(inHand(), { decision: d.id, choice: c, evaluation: e, state: s, cutting: worked, today, tired }) };
   });
   const asked = linkedSignal<{ of: string | null; now: GateShown['asked'] }, GateShown['asked']>({
     source: () => ({ of: decision()?.id ?? null, now: now() }),

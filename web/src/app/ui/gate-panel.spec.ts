@@ -54,10 +54,24 @@ describe('clear to cut, on the screen', () => {
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
   });
 
+  it('asks once past the set hour whether it can wait: putting it off is offered first', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
+    store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith({ lateHour: 0 }), own: {}, tools, toolVersions: {} }, version: 2 }));
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const row = (): HTMLElement => host(fixture).querySelector('li')!;
+    expect(row().textContent).toContain('Can this cut wait until tomorrow?');
+    expect([...row().querySelectorAll('a, button')].map((b) => b.textContent.trim())).toEqual(['Put it off', 'It cannot wait']);
+    expect(row().querySelector('a')!.getAttribute('href')).toBe('/i/i/order');
+    row().querySelector('button')!.click();
+    await fixture.whenStable();
+    expect([row().classList.contains('ok'), row().querySelector('button')]).toEqual([true, null]);
+  });
+
   it('is gone on with, without a tool that is not there, only with a reason', async () => {
     const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const few = tools.filter((t) => t.kind !== 'depth gauge' && t.kind !== 'calliper');
-    store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith(), own: {}, tools: few, toolVersions: {} }, version: 2 }));
+    store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith({ lateHour: 24 }), own: {}, tools: few, toolVersions: {} }, version: 2 }));
     const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in stock'))!;

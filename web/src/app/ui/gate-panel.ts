@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
-import { clearToCut, confirmKey, overrideKey, type GateItem } from '@rinnovo/core/gate';
+import { CANNOT_WAIT, clearToCut, confirmKey, overrideKey, type GateItem } from '@rinnovo/core/gate';
 import { gateInput, type Clearance, type GateGround, type Said } from '@rinnovo/core/job';
 import { needKey } from '@rinnovo/core/work';
 import { dateTimeText, gateText, verdictTitle, type Names } from '@rinnovo/words';
@@ -87,6 +87,7 @@ export class GatePanel {
       without: item.kind === 'need',
       way: item.ok ? null : wayNow(item, this.gate().instrument),
       asks: item.kind === 'consent' && !item.ok,
+      rest: item.kind === 'rest' && !item.ok,
       print: item.kind === 'print',
       off: item.kind === 'print' && item.off.length > 0 ? 'Differs from the plan' : null,
     }));
@@ -97,13 +98,17 @@ export class GatePanel {
     this.reasons.update((r) => ({ ...r, [verdict]: reason }));
   }
 
+  protected cannotWait(): void {
+    this.confirm(CANNOT_WAIT, true);
+  }
+
   protected confirm(key: string, checked: boolean): void {
     this.reasons.update((r) => ({ ...r, [key]: checked ? 'confirmed' : '' }));
   }
 
   /** Says what the rows ask; what was said of rows that are gone is not sent. */
   protected clear(): void {
-    const asked = new Set(this.rows().flatMap((r) => r.thin ?? r.confirm ?? r.override ?? []));
+    const asked = new Set([CANNOT_WAIT, ...this.rows().flatMap((r) => r.thin ?? r.confirm ?? r.override ?? [])]);
     const { accepted, print } = this.meant();
     this.cleared.emit({ accepted: accepted.filter((a) => a.reason !== '' && asked.has(a.verdict)), print });
   }

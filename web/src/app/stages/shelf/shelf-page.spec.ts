@@ -7,7 +7,7 @@ import type { KeptPart } from '@rinnovo/contract';
 import { typicalPickup, type Hardware, type Part } from '@rinnovo/core/part';
 import { provideHeld } from '../../state/held';
 import { Drafts } from '../../state/drafts';
-import { outlines, parts, stock, WORKSHOP } from '../../state/resources';
+import { outlines, parts, people, stock, WORKSHOP } from '../../state/resources';
 import { viewActions } from '../../state/view.feature';
 import { setUp } from '../../../testing/fixture';
 import { ShelfPage } from './shelf-page';
@@ -44,7 +44,7 @@ describe('the part shelf', () => {
   let store: Store;
 
   async function open(part?: string): Promise<ComponentFixture<ShelfPage>> {
-    TestBed.configureTestingModule({ providers: [...provideHeld(parts, stock, outlines), provideRouter([]), { provide: Drafts, useValue: drafts }] });
+    TestBed.configureTestingModule({ providers: [...provideHeld(parts, stock, outlines, people), provideRouter([]), { provide: Drafts, useValue: drafts }] });
     http = setUp();
     store = TestBed.inject(Store);
     const fixture = TestBed.createComponent(ShelfPage);

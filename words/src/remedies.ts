@@ -148,17 +148,26 @@ export function rankReason(a: Option, b: Option, names: Names): string {
   return `${total > 0 ? 'Above' : 'Below'} ‘${other}’ by ${fixed(Math.abs(total), 1)}, mainly from ${why}${but}.`;
 }
 
-/** What going back would need, in a sentence. */
-export function wayBackText(b: Omit<WayBack, 'verdicts'>, names: Names): string {
-  if (b.partCut && !b.woodCut) return 'The instrument is not cut. The part is cut and cannot be returned.';
-  if (b.partCut) return 'The part is cut and cannot be returned. The wood cannot be put back.';
-  if (b.plateCut && b.woodCut) return 'The filed window stays wider. The wood cannot be put back.';
-  if (b.plateCut) return 'No wood is cut. The filed window stays wider.';
-  if (b.part === null && !b.woodCut) return 'Nothing is cut. Remove the new part to go back.';
-  if (b.part === null) return 'This place was empty before. The wood cannot be put back.';
+/** What going back from a way out would need: nothing, where all stays; of cut wood it speaks only where wood is cut. */
+export function wayBackText(kind: RemedyKind, b: Omit<WayBack, 'verdicts'>, names: Names): string {
+  if (kind === 'keep') return 'Nothing changes.';
+  return [...returning(b, names), ...lasting(b)].join(' ');
+}
+
+function returning(b: Omit<WayBack, 'verdicts'>, names: Names): readonly string[] {
+  const cut = b.woodCut || b.plateCut || b.partCut;
+  const nothing = cut ? [] : ['Nothing is cut.'];
+  if (b.part === null) return b.woodCut ? ['This place was empty before.'] : [...nothing, 'Remove the new part to go back.'];
   const part = nameOf(names, b.part);
-  if (!b.woodCut) return `Nothing is cut. ${part} goes back as before.`;
-  if (!b.works) return `${part} does not fit again without new work. The wood cannot be put back.`;
+  if (!b.woodCut) return [...nothing, `${part} goes back as before.`];
   const insert = b.needsInsert ? ', with the insert back in the window' : '';
-  return `${part} fits into the new cut${insert}. The wood cannot be put back.`;
+  return [b.works ? `${part} fits into the new cut${insert}.` : `${part} does not fit again without new work.`];
+}
+
+function lasting(b: Omit<WayBack, 'verdicts'>): readonly string[] {
+  return [
+    ...(b.partCut ? ['The new part is cut and cannot be returned.'] : []),
+    ...(b.plateCut ? ['The filed window stays wider.'] : []),
+    ...(b.woodCut ? ['The wood cannot be put back.'] : b.plateCut || b.partCut ? ['No wood is cut.'] : []),
+  ];
 }

@@ -167,9 +167,29 @@ describe('words', () => {
   it('say remedies together as one, and what of them cannot be undone', () => {
     expect(remedyName('openHole + deepen')).toBe('Enlarge the hole + deepen the cavity');
     const back = { part: null, needsInsert: false, woodCut: false, partCut: true, plateCut: false, works: true };
-    expect(wayBackText(back, {})).toBe('The instrument is not cut. The part is cut and cannot be returned.');
-    expect(wayBackText({ ...back, woodCut: true }, {})).toBe('The part is cut and cannot be returned. The wood cannot be put back.');
-    expect(wayBackText({ ...back, woodCut: true, partCut: false, plateCut: true }, {})).toBe('The filed window stays wider. The wood cannot be put back.');
+    expect(wayBackText('trim', back, {})).toBe('Remove the new part to go back. The new part is cut and cannot be returned. No wood is cut.');
+    expect(wayBackText('trim', { ...back, woodCut: true }, {})).toBe(
+      'This place was empty before. The new part is cut and cannot be returned. The wood cannot be put back.',
+    );
+    expect(wayBackText('reroute', { ...back, part: 'old', woodCut: true, partCut: false, plateCut: true }, { old: 'the old one' })).toBe(
+      'the old one fits into the new cut. The filed window stays wider. The wood cannot be put back.',
+    );
+  });
+
+  it('speak of cut wood only where wood is cut, whatever else is done', () => {
+    for (const kind of ['keep', 'asItIs', 'anotherPart', 'trim', 'reshapePlate', 'reroute'])
+      for (const n of Array.from({ length: 32 }, (_, i) => i)) {
+        const bit = (i: number): boolean => ((n >> i) & 1) === 1;
+        const back = { part: bit(0) ? 'old' : null, needsInsert: bit(1), woodCut: bit(2) && kind !== 'keep', partCut: bit(3), plateCut: bit(4), works: true };
+        const text = wayBackText(kind, back, { old: 'Old one' });
+        expect(/wood cannot|new cut/.test(text))
+          .withContext(`${kind} ${JSON.stringify(back)}: ${text}`)
+          .toBe(back.woodCut);
+        expect(/Nothing is cut/.test(text))
+          .withContext(text)
+          .toBe(kind !== 'keep' && !back.woodCut && !back.partCut && !back.plateCut);
+      }
+    expect(wayBackText('keep', { part: null, needsInsert: false, woodCut: false, partCut: false, plateCut: false, works: true }, {})).toBe('Nothing changes.');
   });
 
   it('say why a remedy is not offered', () => {
@@ -231,7 +251,7 @@ describe('more words of fit', () => {
     expect(trimmedText({ ears: 0.7, screws: 0 })).toBe('file 0.7\u202fmm off the ears all around');
     expect(trimmedText({ ears: 0.7, screws: 5.5 })).toBe('file 0.7\u202fmm off the ears all around and cut 5.5\u202fmm off the height screws');
     const back = { part: null, needsInsert: false, woodCut: false, partCut: false, plateCut: true, works: true };
-    expect(wayBackText(back, {})).toContain('stays wide');
+    expect(wayBackText('reshapePlate', back, {})).toContain('stays wide');
   });
 
   it('calls a place as the technician would: a feature, one of its screws, a hole that is not there yet', () => {

@@ -25,7 +25,7 @@ export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   router:
     'Router: unplug it for every bit and depth change. Clamp the work and test the clamps with a pull. Use both hands. Feed against the rotation, and never start in contact. Protect eyes and ears, and wear a dust mask. No loose sleeves. The maker’s instructions and local rules come first.',
   drillPress: 'Drill press: clamp the work. Run large bits slowly. Use a backing board. No gloves.',
-  dust: 'Dust of mahogany, walnut, cedar, rosewood and ebony irritates or sensitises, all wood dust harms: use extraction and a P2/FFP2 (N95) mask. Old finishes may contain lead: test first.',
+  dust: 'Dust: use extraction and a P2/FFP2 (N95) mask. Mahogany, walnut, cedar, rosewood and ebony irritate or sensitise. Old finishes may contain lead: test first.',
   soldering: 'Iron: use a stand and extraction, and protect your eyes. Shield the finish with a board. Leaded solder: no food, wash your hands.',
   stringTension: 'Release the tension before loosening anything. Protect your eyes when cutting strings.',
   magnets: 'Magnets nearby: cover them before filing.',
@@ -187,6 +187,10 @@ export const MISHAP_WORDS: Readonly<Record<MishapId, string>> = {
   tornOut: 'Tear-out',
   chipped: 'Chipped finish',
   wandered: 'Wandered hole',
+  screwSnapped: 'Snapped screw',
+  finishLifted: 'Lifted finish',
+  partBroke: 'Broken part',
+  wrongPart: 'Wrong part fitted',
   other: 'Other mishap',
 };
 
@@ -229,6 +233,13 @@ export const WAY_ON_WORDS: Readonly<Record<WayOnId, string>> = {
   fillFlaw: 'Fit a sliver of matching wood and grain, or fill it. Level it once cured.',
   dropFill: 'Drop-fill the finish in thin coats. Level it once hard.',
   widerCover: 'Hide it with a wider plate or ring: see the options in Fit.',
+  turnOut: 'Take the parts to it out. Turn the stub out with pliers where it stands proud.',
+  extract: 'Bore the stub out with a hollow extractor. Plug the hole, let it cure, drill a new pilot.',
+  newBeside: 'Leave the stub. Drill a new pilot beside it, under the same washer or plate.',
+  layDown: 'Lay it back with a drop of thin glue. Press it under film until it is cured.',
+  mendPart: 'Mend it, then test it before it goes in.',
+  anotherOne: 'Order another. The step stays open until it is here.',
+  rightOne: 'Remove it. Check its label and its meter reading, then fit the right one.',
   plugAgain: 'Plug it, let it cure, and re-drill on the mark, pilot first.',
 };
 

@@ -43,9 +43,13 @@ describe('what can go wrong', () => {
       ['tornOut', true, true],
       ['chipped', true, false],
       ['wandered', true, false],
+      ['screwSnapped', false, false],
+      ['finishLifted', true, false],
+      ['partBroke', false, false],
+      ['wrongPart', false, false],
       ['other', false, false],
     ]);
-    expect([CAUSES.length, WAYS_ON.length, SIDES]).toEqual([6, 10, ['bass', 'treble', 'neck', 'bridge']]);
+    expect([CAUSES.length, WAYS_ON.length, SIDES]).toEqual([6, 17, ['bass', 'treble', 'neck', 'bridge']]);
   });
 });
 

@@ -103,3 +103,18 @@ describe('how deep the work has gone', () => {
     expect([0, 1, 2, 3].map((now) => depthReached(cards, now))).toEqual([0, 6, 6, 12]);
   });
 });
+
+describe('what breaks, lifts or is the wrong one', () => {
+  it('a snapped screw is turned out, bored out, or left with a new hole beside it', () => {
+    expect(ways({ kind: 'screwSnapped' })).toEqual(['turnOut', 'extract', 'newBeside']);
+  });
+
+  it('lifted finish is laid back, and left where the cover hides it: 12 are hidden', () => {
+    expect(ways({ kind: 'finishLifted', by: 3 })).toContain('leaveHidden');
+    expect(ways({ kind: 'finishLifted', by: 30 })).toEqual(['layDown', 'dropFill']);
+  });
+
+  it('a broken part is mended or ordered again, a wrong one changed', () => {
+    expect([ways({ kind: 'partBroke' }), ways({ kind: 'wrongPart' })]).toEqual([['mendPart', 'anotherOne'], ['rightOne']]);
+  });
+});

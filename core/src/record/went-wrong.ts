@@ -8,9 +8,9 @@ export type Mishap =
   | { readonly kind: 'tooDeep'; readonly level: string; readonly depth: number }
   /** The template or the bit slipped, or wood tore out: wood is gone beyond the line. */
   | ({ readonly kind: 'slipped' | 'tornOut' } & Beyond)
-  /** Finish is off beyond the edge, or a hole came out beside its place, by so much. */
-  | { readonly kind: 'chipped' | 'wandered'; readonly by: number }
-  | { readonly kind: 'other' };
+  /** Finish is off or lifted beyond the edge, or a hole came out beside its place, by so much. */
+  | { readonly kind: 'chipped' | 'wandered' | 'finishLifted'; readonly by: number }
+  | { readonly kind: 'screwSnapped' | 'partBroke' | 'wrongPart' | 'other' };
 
 /** What can be done now. */
 export interface WayOn {
@@ -81,6 +81,19 @@ function waysOn(mishap: Mishap, broken: readonly Verdict[], thin: boolean, cover
         { id: 'glueBack', possible: true },
         { id: 'dropFill', possible: covered === null || covered < mishap.by },
       ];
+    case 'finishLifted':
+      return [
+        { id: 'leaveHidden', possible: covered !== null && covered >= mishap.by },
+        { id: 'layDown', possible: true },
+        { id: 'dropFill', possible: covered === null || covered < mishap.by },
+      ];
+    // turned out where it stands proud; a new hole hides under the same washer
+    case 'screwSnapped':
+      return (['turnOut', 'extract', 'newBeside'] as const).map((id) => ({ id, possible: true }));
+    case 'partBroke':
+      return (['mendPart', 'anotherOne'] as const).map((id) => ({ id, possible: true }));
+    case 'wrongPart':
+      return [{ id: 'rightOne', possible: true }];
     case 'wandered':
       return [
         { id: 'leaveHidden', possible: covered !== null && covered >= mishap.by },

@@ -180,7 +180,7 @@ describe('the bench', () => {
     button(fixture, 'Log mishap').click();
     await fixture.whenStable();
     const kinds = [...host(fixture).querySelectorAll<HTMLInputElement>('rn-went-wrong mat-radio-group:first-of-type input')];
-    expect(kinds.map((k) => k.value)).toEqual(['chipped', 'other']);
+    expect(kinds.map((k) => k.value)).toEqual(['chipped', 'partBroke', 'wrongPart', 'other']);
     expect(kinds.find((k) => k.checked)?.value).toBe('other');
     expect(host(fixture).querySelector('rn-went-wrong rn-length-field')).toBeNull();
   });

@@ -1,6 +1,5 @@
-import { CAUSES, MISHAPS, SIDES, type CauseId, type MishapId, type Side, type WayOnId, type Wrong } from '@rinnovo/core/job';
+import { asksFlaw, CAUSES, mishapsAt, SIDES, takesWood, type CauseId, type MishapId, type Side, type WayOnId, type Wrong } from '@rinnovo/core/job';
 import { consequenceOf, levelsCut } from '@rinnovo/core/house';
-import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -31,6 +30,7 @@ const FAR: Readonly<Partial<Record<MishapId, string>>> = {
   tornOut: 'Distance beyond the line',
   chipped: 'Length of the chip',
   wandered: 'Distance off the mark',
+  finishLifted: 'Size of the lifted spot',
 };
 
 /** What went wrong, and what now: the new depth, or the wood that is gone, is judged before it is logged. */
@@ -93,13 +93,10 @@ export class WentWrong {
   protected readonly lesson = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
-  /** What can go wrong here: too deep where a depth is asked for, wood gone beyond a line where wood is cut, a hole beside its place where one is drilled. */
+  /** What can go wrong at the step of now. */
   protected readonly kinds = computed(() => {
-    const kind = this.bench()?.result.operation?.kind;
-    const cuts = kind !== undefined && isIrreversible(kind);
-    const drills = cuts && this.bench()?.result.operation?.does.some((act) => 'hole' in act) === true;
-    const here: Readonly<Partial<Record<MishapId, boolean>>> = { tooDeep: this.asksDepth(), slipped: cuts, tornOut: cuts, wandered: drills };
-    return MISHAPS.filter((k) => here[k] ?? true);
+    const b = this.bench()?.result;
+    return mishapsAt(b?.cards[b.now]?.kind ?? '', this.asksDepth());
   });
   protected readonly chosenKind = signal<MishapId | null>(null);
   protected readonly kind = computed((): MishapId => this.chosenKind() ?? this.kinds().find((k) => k === 'slipped') ?? 'other');
@@ -115,7 +112,7 @@ export class WentWrong {
       .map(({ level }) => level.id);
   });
   /** The same where the mishap takes wood from one of them. */
-  protected readonly cutting = computed(() => (this.kind() === 'slipped' || this.kind() === 'tornOut' ? this.levels() : []));
+  protected readonly cutting = computed(() => (takesWood(this.kind()) ? this.levels() : []));
   protected readonly chosen = signal<string | null>(null);
   protected readonly level = computed(() => this.cutting().find((p) => p === this.chosen()) ?? this.cutting()[0] ?? null);
 
@@ -124,9 +121,9 @@ export class WentWrong {
     const kind = this.kind();
     const value = this.field()?.value() ?? null;
     const b = this.bench()?.result;
-    if (kind === 'other') return { kind };
+    if (kind !== 'tooDeep' && !asksFlaw(kind)) return { kind };
     if (value === null || !b) return null;
-    if (kind === 'chipped' || kind === 'wandered') return { kind, by: value };
+    if (kind === 'chipped' || kind === 'wandered' || kind === 'finishLifted') return { kind, by: value };
     const asks = b.cards[b.now]?.asks;
     if (kind === 'tooDeep') return asks?.what === 'depth' && asks.target.part !== undefined ? { kind, level: asks.target.part, depth: value } : null;
     const [level, side, depth] = [this.level(), this.side(), depthReached(b.cards, b.now)];

@@ -135,8 +135,8 @@ export class DecisionMade {
 
   /** The way back as it stood then. */
   protected readonly back = computed(() => {
-    const back = this.option()?.back;
-    return back ? wayBackText(back, this.names()) : null;
+    const option = this.option();
+    return option?.back ? wayBackText(option.kind, option.back, this.names()) : null;
   });
   protected readonly price = moneyText;
   protected readonly date = dateText;

@@ -145,7 +145,7 @@ export class RemedyList {
       figures: f
         ? `${withUnit(fixed(f.addedArea, 0), 'mm²')} and ${withUnit(fixed(f.addedVolume / 1000, 1), 'cm³')} more; ${withUnit(fixed(f.leftOver, 1), 'mm²')} of the old route remaining`
         : null,
-      back: wayBackText(option.back, names),
+      back: wayBackText(option.proposal.kind, option.back, names),
       cost: `${withUnit(String(option.minutes), 'min')}${waitText(option.proposal.wait ?? 0)} · ${moneyText(option.proposal.price)}`,
       steps: option.proposal.of.flatMap((p) => (p.steps ? [holeStepsText(p.steps)] : [])).join(' '),
       lacks: option.proposal.lacks.map((l) => lackText(l, names)).join(', '),

@@ -72,7 +72,7 @@ export class RecordPage {
           .filter((a) => a.verdict.startsWith(overrideKey('')))
           .map((a) => a.reason),
         stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
-        back: chosen?.back ? wayBackText(chosen.back, this.names()) : null,
+        back: chosen?.back ? wayBackText(chosen.kind, chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${dateText(d.at)}`,
         owner: yes ? `The owner agreed ${yes.how}, ${dateText(yes.at)}, at ${moneyText(yes.price)}: “${yes.said}”` : null,
       };

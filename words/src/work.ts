@@ -234,7 +234,7 @@ export const WAY_ON_WORDS: Readonly<Record<WayOnId, string>> = {
   dropFill: 'Drop-fill the finish in thin coats. Level it once hard.',
   widerCover: 'Hide it with a wider plate or ring: see the options in Fit.',
   turnOut: 'Take the parts to it out. Turn the stub out with pliers where it stands proud.',
-  extract: 'Bore the stub out with a hollow extractor. Plug the hole, let it cure, drill a new pilot.',
+  extract: 'Bore the stub out with a tube extractor. Plug the hole, let it cure, drill a new pilot.',
   newBeside: 'Leave the stub. Drill a new pilot beside it, under the same washer or plate.',
   layDown: 'Lay it back with a drop of thin glue. Press it under film until it is cured.',
   mendPart: 'Mend it, then test it before it goes in.',

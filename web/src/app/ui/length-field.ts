@@ -24,6 +24,7 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
       <mat-label>{{ label() }}</mat-label>
       <input
         matInput
+        [attr.aria-label]="spoken() || null"
         inputmode="text"
         autocomplete="off"
         [value]="text()"
@@ -59,6 +60,8 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
 })
 export class LengthField {
   readonly label = input.required<string>();
+  /** What it is called where the label beside it says less; empty: as labelled. */
+  readonly spoken = input('');
   /** What stands in the field. */
   readonly text = model('');
   /** Smallest and largest value that can be, mm. */

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
@@ -10,6 +10,7 @@ import { ShelfCommands } from '../../state/shelf-commands';
 import { stock } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
+import { LengthField } from '../../ui/length-field';
 
 const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]>> = {
   offcut: ['wood', 'length', 'width', 'thickness'],
@@ -19,10 +20,10 @@ const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]
 
 const LABELS: Readonly<Record<string, string>> = {
   wood: 'Wood',
-  length: 'Length (mm)',
-  width: 'Width (mm)',
-  thickness: 'Thickness (mm)',
-  diameter: 'Diameter (mm)',
+  length: 'Length',
+  width: 'Width',
+  thickness: 'Thickness',
+  diameter: 'Diameter',
   name: 'Name',
   unit: 'Unit',
 };
@@ -30,7 +31,7 @@ const LABELS: Readonly<Record<string, string>> = {
 /** What lies in the drawers: parts, wood left over, dowels, what is used up; quantity and where. */
 @Component({
   selector: 'rn-drawers-page',
-  imports: [MatButtonModule, RouterLink],
+  imports: [LengthField, MatButtonModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drawers-page.html',
   styleUrl: './shop-table.scss',
@@ -41,6 +42,7 @@ export class DrawersPage {
   private readonly toast = inject(MatSnackBar);
   private readonly held = this.store.selectSignal(stock.select);
   private readonly shelf = this.store.selectSignal(selectParts);
+  private readonly inputs = viewChildren(LengthField);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
@@ -69,19 +71,24 @@ export class DrawersPage {
   }
 
   protected type(field: string, event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
+    this.set(field, (event.target as HTMLInputElement).value);
+  }
+
+  protected set(field: string, text: string): void {
     this.texts.update((t) => ({ ...t, [field]: text }));
   }
 
   protected async add(event: Event): Promise<void> {
     event.preventDefault();
     const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
-    const wrong = [...this.fields().filter((f) => this.isSize(f)), 'quantity'].find((f) => text(f) === '' || !(Number(text(f).replace(',', '.')) >= 0));
-    if (wrong !== undefined) {
-      this.problem.set(wrong === 'quantity' ? `‘${text(wrong)}’ is not a quantity. Type 0 or more.` : `‘${text(wrong)}’ is not a ${wrong} in mm.`);
-      return;
+    const lengths = this.fields().filter((f) => this.isSize(f));
+    const sizes = new Map(lengths.map((f, i) => [f, this.inputs()[i]?.value() ?? null]));
+    const wrong = lengths.find((f) => sizes.get(f) === null);
+    if (wrong !== undefined) return this.problem.set(`‘${text(wrong)}’ is no ${wrong}.`);
+    if (text('quantity') === '' || !(Number(text('quantity').replace(',', '.')) >= 0)) {
+      return this.problem.set(`‘${text('quantity')}’ is not a quantity. Type 0 or more.`);
     }
-    const values = this.fields().map((f) => [f, this.isSize(f) ? Number(text(f).replace(',', '.')) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);
+    const values = this.fields().map((f) => [f, this.isSize(f) ? sizes.get(f) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);
     const item = {
       id: crypto.randomUUID(),
       kind: this.kind(),

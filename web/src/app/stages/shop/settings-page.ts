@@ -1,18 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
+import { parseLength } from '@rinnovo/core/measure';
 import { DEFAULT_SETTINGS, SETTING_KEYS, type SettingKey, type SettingRow } from '@rinnovo/core/operation';
 import { SETTING_WORDS, SOURCE_WORDS } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
+import { viewFeature } from '../../state/view.feature';
 import { attempt } from '../../ui/attempt';
+import { LengthField } from '../../ui/length-field';
+import { fieldText } from '../../ui/number-fields';
 import { LocaleForm } from './locale-form';
 import { same } from '../../ui/same';
 
 /** The shop's settings: each with what can be, where it comes from, and what it is here. */
 @Component({
   selector: 'rn-settings-page',
-  imports: [LocaleForm, MatButtonModule],
+  imports: [LengthField, LocaleForm, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <rn-locale-form />
@@ -42,21 +46,34 @@ import { same } from '../../ui/same';
             <tr>
               <th scope="row">{{ r.word }}</th>
               <td>
-                <input
-                  class="short"
-                  inputmode="decimal"
-                  autocomplete="off"
-                  [attr.aria-label]="r.word"
-                  [attr.aria-invalid]="wrong().has(r.key)"
-                  [value]="texts()[r.key]"
-                  (input)="type(r.key, $event)"
-                />
-                @if (wrong().has(r.key)) {
-                  <span class="problem" role="alert">{{ r.row.min }} to {{ r.row.max }}</span>
+                @if (r.row.unit === 'mm') {
+                  <rn-length-field
+                    label="Value"
+                    [spoken]="r.word"
+                    [text]="texts()[r.key] ?? ''"
+                    (textChange)="set(r.key, $event)"
+                    [min]="r.row.min"
+                    [max]="r.row.max"
+                    [refusal]="wrong().has(r.key) ? 'Type a length' : null"
+                    [attr.data-setting]="r.key"
+                  />
+                } @else {
+                  <input
+                    class="short"
+                    inputmode="decimal"
+                    autocomplete="off"
+                    [attr.aria-label]="r.word"
+                    [attr.aria-invalid]="wrong().has(r.key)"
+                    [value]="texts()[r.key]"
+                    (input)="type(r.key, $event)"
+                  />
+                  @if (wrong().has(r.key)) {
+                    <span class="problem" role="alert">{{ r.row.min }} to {{ r.row.max }}</span>
+                  }
                 }
               </td>
-              <td class="number">{{ r.row.value }}</td>
-              <td class="number soft">{{ r.row.min }} to {{ r.row.max }}</td>
+              <td class="number">{{ shownOf(r.row, r.row.value) }}</td>
+              <td class="number soft">{{ shownOf(r.row, r.row.min) }} to {{ shownOf(r.row, r.row.max) }}</td>
               <td class="soft">{{ r.source }}: {{ r.row.ref }}</td>
             </tr>
           }
@@ -82,9 +99,10 @@ export class SettingsPage {
   protected readonly problem = this.attempt.problem;
   protected readonly rows = SETTING_KEYS.map((key) => {
     const row: SettingRow = DEFAULT_SETTINGS[key];
-    return { key, row, word: SETTING_WORDS[key], source: SOURCE_WORDS[row.source] };
+    return { key, row, word: SETTING_WORDS[key].replace(/ \(mm\)$/, ''), source: SOURCE_WORDS[row.source] };
   });
-  private readonly shown = computed(() => Object.fromEntries(SETTING_KEYS.map((k) => [k, String(this.held().data?.settings[k] ?? '')])), { equal: same });
+  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
+  private readonly shown = computed(() => Object.fromEntries(SETTING_KEYS.map((k) => [k, this.textOf(k)])), { equal: same });
   protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
   protected readonly said = linkedSignal({ source: () => this.texts(), computation: () => '' });
   protected readonly changed = computed(() => !same(this.texts(), this.shown()));
@@ -92,7 +110,19 @@ export class SettingsPage {
   protected readonly wrong = computed(() => new Set(SETTING_KEYS.filter((k) => this.numberOf(k) === null)));
 
   protected type(key: SettingKey, event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
+    this.set(key, (event.target as HTMLInputElement).value);
+  }
+
+  protected shownOf(row: SettingRow, value: number): string {
+    return row.unit === 'mm' ? fieldText(value, this.unit()) : String(value);
+  }
+
+  private textOf(key: SettingKey): string {
+    const value = this.held().data?.settings[key];
+    return value === undefined ? '' : this.shownOf(DEFAULT_SETTINGS[key], value);
+  }
+
+  protected set(key: SettingKey, text: string): void {
     this.texts.update((t) => ({ ...t, [key]: text }));
   }
 
@@ -109,9 +139,13 @@ export class SettingsPage {
 
   /** The number that is typed; null while it cannot be. */
   private numberOf(key: SettingKey): number | null {
-    const text = (this.texts()[key] ?? '').trim().replace(',', '.');
-    const n = Number(text);
-    const { min, max } = DEFAULT_SETTINGS[key];
+    const typed = (this.texts()[key] ?? '').trim();
+    const { min, max, unit }: SettingRow = DEFAULT_SETTINGS[key];
+    // what was not touched stays what it is, however it is rounded to be shown
+    if (typed !== '' && typed === this.shown()[key]) return this.held().data?.settings[key] ?? null;
+    const length = unit === 'mm' ? parseLength(typed, this.unit()) : null;
+    const text = typed.replace(',', '.');
+    const n = length ? (length.ok ? length.mm : NaN) : Number(text);
     return text !== '' && Number.isFinite(n) && n >= min && n <= max ? n : null;
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
@@ -8,6 +8,7 @@ import { TOOL_WORDS, toolText, dayOf } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
+import { LengthField } from '../../ui/length-field';
 
 const CUTTER = ['diameter', 'cuttingLength', 'reach'] as const;
 /** What need not be known of a tool. */
@@ -29,22 +30,22 @@ const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   file: [],
 };
 const WORDS: Readonly<Record<string, string>> = {
-  limit: 'Limit (± mm)',
-  diameter: 'Diameter (mm)',
-  spur: 'Spur (mm)',
-  cuttingLength: 'Cutting length (mm)',
-  reach: 'Reach (mm)',
-  bearing: 'Bearing Ø (mm)',
-  bearingHeight: 'Bearing height (mm)',
-  from: 'Smallest (mm)',
-  to: 'Largest (mm)',
-  step: 'Step (mm)',
+  limit: 'Limit, ±',
+  diameter: 'Diameter',
+  spur: 'Spur',
+  cuttingLength: 'Cutting length',
+  reach: 'Reach',
+  bearing: 'Bearing Ø',
+  bearingHeight: 'Bearing height',
+  from: 'Smallest',
+  to: 'Largest',
+  step: 'Step',
 };
 
 /** What the shop works with: what measures, cutters with their lengths and bearings, drills and reamers, and when each was sharpened. */
 @Component({
   selector: 'rn-tools-page',
-  imports: [MatButtonModule],
+  imports: [LengthField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tools-page.html',
   styleUrl: './shop-table.scss',
@@ -53,6 +54,7 @@ export class ToolsPage {
   private readonly commands = inject(ShopCommands);
   private readonly toast = inject(MatSnackBar);
   private readonly held = inject(Store).selectSignal(shop.select);
+  private readonly inputs = viewChildren(LengthField);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
@@ -90,20 +92,19 @@ export class ToolsPage {
     this.kind.set(this.text(event) as ToolKind);
   }
 
-  protected type(field: string, event: Event): void {
-    const text = this.text(event);
+  protected set(field: string, text: string): void {
     this.texts.update((t) => ({ ...t, [field]: text }));
   }
 
   protected async add(event: Event): Promise<void> {
     event.preventDefault();
-    const sizes = this.fields().flatMap((f) => {
-      const text = (this.texts()[f] ?? '').trim().replace(',', '.');
-      return MAY_BE_OPEN.includes(f) && text === '' ? [] : [[f, text === '' ? NaN : Number(text)] as const];
+    const sizes = this.fields().flatMap((f, i) => {
+      const open = MAY_BE_OPEN.includes(f) && (this.texts()[f] ?? '').trim() === '';
+      return open ? [] : [[f, this.inputs()[i]?.value() ?? null] as const];
     });
-    const wrong = sizes.find(([, mm]) => !Number.isFinite(mm) || mm < 0);
+    const wrong = sizes.find(([, mm]) => mm === null);
     if (this.name().trim() === '' || wrong) {
-      this.problem.set(wrong ? `‘${this.texts()[wrong[0]] ?? ''}’ is out of range: ${this.word(wrong[0])}.` : 'A tool needs a name.');
+      this.problem.set(wrong ? `‘${this.texts()[wrong[0]] ?? ''}’ is no size: ${this.word(wrong[0])}.` : 'A tool needs a name.');
       return;
     }
     const tool = {

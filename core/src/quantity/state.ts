@@ -89,6 +89,8 @@ export interface StateQuantity {
   readonly share?: number;
   /** What a bare number that is typed means, in the unit: 1000 of what is read in thousands. */
   readonly bare?: number;
+  /** A note where somebody knows it: nothing asks for it. */
+  readonly note?: true;
   /** It may be open: more than the meter can tell. */
   readonly open?: true;
   /** The answers of a choice, in the order of their numbers. */
@@ -131,7 +133,7 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   resistance: q('resistance', 'Ω', METERED, { of: 'pickup', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
   groundResistance: q('groundResistance', 'Ω', METERED, { of: 'metal', by: 'meter', limit: 0.3, share: 0.01, open: true }),
   jointGap: q('jointGap', 'mm', [0, 4], { of: 'neck', by: 'feeler gauge', limit: 0.03 }),
-  rodTurns: q('rodTurns', 'turns', [0, 6], { of: 'neck', by: 'rod key', limit: 0.125 }),
+  rodTurns: q('rodTurns', 'turns', [0, 6], { of: 'neck', by: 'rod key', limit: 0.125, note: true }),
   fretRock: q('fretRock', 'mm', [0, 1], { of: 'fret', by: 'rocker', limit: 0.01 }),
   fretHeight: q('fretHeight', 'mm', [0, 2], { of: 'fret', by: 'calliper', limit: 0.05 }),
   fretEnds: choice('fretEnds', 'neck', 'finger', ['nothing felt', 'lumps of finish', 'sharp along both sides', 'sharp on one side or a few']),

@@ -75,7 +75,8 @@ function settle(h: Held, found: ReadonlyMap<RuleId, Held>, state: StateOf): Sett
   const open = h.rule.causes.flatMap((id) => {
     const row = ROWS.get(id);
     const unread = row && canHold(row, state) ? row.when.looks.filter((look) => !isRead(look, h.evidence, state)) : [];
-    return unread.length > 0 ? [{ id, unread }] : [];
+    const asked = unread.length > 0 && !unread.some((look) => STATES[look.quantity].note);
+    return asked ? [{ id, unread }] : [];
   });
   return { cause: null, may: open.map((o) => o.id), separate: [...new Set(open.flatMap((o) => quantitiesOf(o.unread)))] };
 }

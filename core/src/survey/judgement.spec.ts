@@ -89,6 +89,20 @@ describe('what may come from either', () => {
       expect(found.may.length).toBeGreaterThan(1);
     });
 
+  it('never asks how many turns a rod has left, but whether it bites', () => {
+    const found = findingsOf(told('electric', [['relief', 'neck', 0.6]])).find((f) => f.rule === 'reliefHigh')!;
+    expect([found.may, found.separate]).toEqual([['rodFree'], ['rodFeel']]);
+    const free = findingsOf(
+      told('electric', [
+        ['relief', 'neck', 0.6],
+        ['rodFeel', 'neck', 1],
+      ]),
+    );
+    expect(free.find((f) => f.rule === 'reliefHigh')!.cause).toBe('rodFree');
+    for (const [on, list] of [...ALONE, ...PAIRS, ...TIES].map(([o, l]) => [o, l] as const))
+      for (const f of findingsOf(told(on, list))) expect(f.separate).not.toContain('rodTurns');
+  });
+
   it('is not said of what a reading settled', () => {
     const found = findingsOf(
       told('electric', [

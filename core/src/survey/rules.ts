@@ -128,6 +128,7 @@ export const RULES: readonly Rule[] = [
     'relief',
     only(high('relief'), (t) => t.reading.value - t.reading.limit <= BEYOND_ROD),
     'rodAtEnd',
+    'rodFree',
   ),
   rule('fretsLoose', 'put right', null, answered('looseFrets', 1)),
   rule(

@@ -20,26 +20,55 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
   imports: [MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <mat-form-field subscriptSizing="dynamic" floatLabel="always">
-      <mat-label>{{ label() }}</mat-label>
-      <input
-        matInput
-        [attr.aria-label]="spoken() || null"
-        inputmode="text"
-        autocomplete="off"
-        [value]="text()"
-        (input)="type($event)"
-        (keydown.enter)="entered.emit()"
-        [aria-describedby]="id + '-said'"
-        [id]="id"
-      />
-      <span matTextSuffix class="unit">{{ unitWord() }}</span>
-    </mat-form-field>
+    @if (compact()) {
+      <span class="row">
+        <input
+          inputmode="text"
+          autocomplete="off"
+          [attr.aria-label]="label()"
+          [value]="text()"
+          (input)="type($event)"
+          (keydown.enter)="entered.emit()"
+          [aria-describedby]="id + '-said'"
+          [id]="id"
+        />
+        <span class="unit">{{ unitWord() }}</span>
+      </span>
+    } @else {
+      <mat-form-field subscriptSizing="dynamic" floatLabel="always">
+        <mat-label>{{ label() }}</mat-label>
+        <input
+          matInput
+          inputmode="text"
+          autocomplete="off"
+          [value]="text()"
+          (input)="type($event)"
+          (keydown.enter)="entered.emit()"
+          [aria-describedby]="id + '-said'"
+          [id]="id"
+        />
+        <span matTextSuffix class="unit">{{ unitWord() }}</span>
+      </mat-form-field>
+    }
     <p class="said" [id]="id + '-said'" [class.problem]="error() !== null" [attr.role]="error() ? 'alert' : null">{{ error() ?? other() }}</p>
   `,
+  host: { '[class.compact]': 'compact()' },
   styles: `
     :host {
       display: block;
+    }
+    :host.compact {
+      display: flex;
+      align-items: center;
+      gap: 0.6rem;
+      white-space: nowrap;
+    }
+    .row input {
+      width: 6rem;
+      margin-inline-end: 0.3rem;
+    }
+    :host.compact .said {
+      margin: 0;
     }
     mat-form-field {
       width: 100%;
@@ -60,8 +89,8 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
 })
 export class LengthField {
   readonly label = input.required<string>();
-  /** What it is called where the label beside it says less; empty: as labelled. */
-  readonly spoken = input('');
+  /** In a table: one line high, its label is only heard. */
+  readonly compact = input(false);
   /** What stands in the field. */
   readonly text = model('');
   /** Smallest and largest value that can be, mm. */

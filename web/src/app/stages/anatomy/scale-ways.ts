@@ -57,6 +57,9 @@ import { viewFeature } from '../../state/view.feature';
       border-block-start: 1px solid var(--rn-line);
       height: 44px;
     }
+    button {
+      white-space: nowrap;
+    }
     .number {
       text-align: end;
     }

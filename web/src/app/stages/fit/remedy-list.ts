@@ -4,7 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
-import type { Option } from '@rinnovo/core/remedy';
+import { MOST_TOGETHER, type Option } from '@rinnovo/core/remedy';
 import {
   CLASS_WORDS,
   clearanceText,
@@ -56,6 +56,7 @@ export class RemedyList {
 
   /** The way out that is looked at on the map. */
   readonly shown = model<string | null>(null);
+  protected readonly mostTogether = MOST_TOGETHER;
   protected readonly choosing = signal<string | null>(null);
   protected readonly reason = signal('');
   protected readonly problem = signal<string | null>(null);

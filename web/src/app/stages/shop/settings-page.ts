@@ -48,8 +48,8 @@ import { same } from '../../ui/same';
               <td>
                 @if (r.row.unit === 'mm') {
                   <rn-length-field
-                    label="Value"
-                    [spoken]="r.word"
+                    [compact]="true"
+                    [label]="r.word"
                     [text]="texts()[r.key] ?? ''"
                     (textChange)="set(r.key, $event)"
                     [min]="r.row.min"

@@ -185,7 +185,7 @@ describe('words', () => {
         expect(/wood cannot|new cut/.test(text))
           .withContext(`${kind} ${JSON.stringify(back)}: ${text}`)
           .toBe(back.woodCut);
-        expect(/Nothing is cut/.test(text))
+        expect(text.includes('Nothing is cut'))
           .withContext(text)
           .toBe(kind !== 'keep' && !back.woodCut && !back.partCut && !back.plateCut);
       }

@@ -22,10 +22,10 @@ describe('a size that is measured', () => {
     expect([sizes.bushing?.basis, sizes.washer?.basis].map((b) => (b?.kind === 'measured' ? b.person : null))).toEqual(['ada', 'ben']);
     // nobody gives himself out as another
     const forged = { ...pot, sizes: { ...pot.sizes, bushing: { value: 9.4, limit: 0.05, basis: { kind: 'measured' as const, tool: 'calliper', ...later } } } };
-    expect(stamped(forged, null, by).sizes.bushing?.basis).toEqual({ kind: 'measured', tool: 'calliper', ...by });
+    expect(stamped(forged, null, by).sizes.bushing.basis).toEqual({ kind: 'measured', tool: 'calliper', ...by });
     // the same number with another tool is taken anew
     const ruled = { ...first, sizes: { bushing: { value: 9.4, limit: 0.05, basis: { kind: 'measured' as const, tool: 'rule' } } } };
-    expect(stamped(ruled, first, later).sizes.bushing?.basis).toEqual({ kind: 'measured', tool: 'rule', ...later });
+    expect(stamped(ruled, first, later).sizes.bushing.basis).toEqual({ kind: 'measured', tool: 'rule', ...later });
   });
 
   it('so of outlines and tiers, and a part that was measured before anybody was asked keeps that', () => {

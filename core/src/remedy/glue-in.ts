@@ -13,7 +13,7 @@ export function glueIn(g: HardwareGround): readonly Proposal[] {
   const press = site && partRow(g.rows, site.part.kind).press;
   const size = press && site.part.sizes[press.size];
   const bore = site?.hole?.diameter;
-  if (!loose || !size || !bore || !site.hole || bore.value - size.value > GLUE_FILLS.value) return [];
+  if (!loose || !size || !bore || bore.value - size.value > GLUE_FILLS.value) return [];
   return [
     {
       id: `glueIn/${choice.part ?? ''}`,

@@ -91,7 +91,7 @@ export const quarterCoil = (s: StateOf): readonly StateReading[] =>
 export const wholeCoil = (s: StateOf): readonly StateReading[] =>
   readings(s).filter((t) => {
     const expected = expectedOf(s, t.target.feature);
-    return expected !== null && expected.halves.length > 0 && within(t, expected.whole, ABOUT.value);
+    return (expected?.halves.length ?? 0) > 0 && within(t, expected?.whole ?? 0, ABOUT.value);
   });
 
 /** What two pickups together read, against what each reads alone. */
@@ -132,9 +132,10 @@ export const turnsShorted = (s: StateOf): readonly StateReading[] =>
   s.of('inductance').flatMap((henry) => {
     const ohms = s.at('resistance', henry.target.feature);
     const expected = expectedOf(s, henry.target.feature);
-    if (!ohms || !expected || expected.henry === null) return [];
+    const henries = expected?.henry ?? null;
+    if (!ohms || !expected || henries === null) return [];
     const lacks = (t: StateReading, of: number): boolean => most(t) < of * (1 - LACKING.value);
-    return lacks(ohms, expected.whole) && lacks(henry, expected.henry) ? [ohms, henry] : [];
+    return lacks(ohms, expected.whole) && lacks(henry, henries) ? [ohms, henry] : [];
   });
 
 /** With its tone turned down a pickup reads less: its capacitor lets direct current through. */

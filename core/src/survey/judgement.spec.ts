@@ -55,7 +55,7 @@ describe('each rule of the trade by itself', () => {
 
 describe('two things told at once', () => {
   for (const [on, list, expected] of PAIRS)
-    it(`${name(list)}`, () => {
+    it(name(list), () => {
       const found = findingsOf(told(on, list));
       const said = found.filter((f) => f.cause === null).map((f) => [f.rule, [...f.explains].sort()]);
       const wanted = expected.map((e) => e.split(': ')).map(([root, of = '']) => [root, of.split(' ').filter(Boolean).sort()]);

@@ -31,7 +31,7 @@ import {
   type HoleFace,
   seenSide,
 } from '@rinnovo/core/instrument';
-import { isMeasured, MM_PER_INCH, parseLength, unitWord, type Dimension } from '@rinnovo/core/measure';
+import { isMeasured, MM_PER_INCH, parseLength, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { asTyped, CONDITION_WORDS, lengthText, nameOf, FACE_WORDS } from '@rinnovo/words';
@@ -72,7 +72,6 @@ export class FeatureForm {
   protected readonly condition = linkedSignal<Condition>(computed(() => this.feature()?.of.condition ?? 'sound'));
   protected readonly copies = signal('5');
   protected readonly step = linkedSignal((): string => asTyped(this.unit() === 'mm' ? 25 : MM_PER_INCH, this.unit()));
-  protected readonly unitWord = computed(() => unitWord(this.unit()));
   protected readonly rowAlong = signal(true);
   protected readonly refusal = signal<string | null>(null);
   /** What is at its one size that a tool read: changed by a reading only. */

@@ -12,7 +12,7 @@ describe('a size that is measured', () => {
     const typical = { ...pot, sizes: { ...pot.sizes, washer: { value: 14, limit: 0.5, basis: { kind: 'default' as const } } } };
     const { sizes } = stamped(typical, null, by);
     expect(sizes.bushing?.basis).toEqual({ kind: 'measured', tool: 'calliper', ...by });
-    expect(sizes.washer?.basis).toEqual({ kind: 'default' });
+    expect(sizes.washer.basis).toEqual({ kind: 'default' });
   });
 
   it('keeps who took it and when while it stays what it was, whoever saves it again; taken anew it is theirs', () => {

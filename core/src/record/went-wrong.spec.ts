@@ -90,7 +90,7 @@ describe('a chip, and a hole beside its place', () => {
   });
 
   it('and slips have a length; too deep has a depth, and anything else has none', () => {
-    expect(MISHAPS.filter(asksFlaw)).toEqual(['slipped', 'tornOut', 'chipped', 'wandered']);
+    expect(MISHAPS.filter(asksFlaw)).toEqual(['slipped', 'tornOut', 'chipped', 'wandered', 'finishLifted']);
     expect(ways({ kind: 'other' })).toEqual(['stopAndFill']);
   });
 });

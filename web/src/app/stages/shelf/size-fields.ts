@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, viewChildren } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { parseLength, type Dimension, type LengthUnit } from '@rinnovo/core/measure';
+import { isMeasured, parseLength, type Dimension, type LengthUnit } from '@rinnovo/core/measure';
 import { limitText, partBasisText } from '@rinnovo/words';
 import { personsName } from '../../state/persons-name';
 import { viewFeature } from '../../state/view.feature';
@@ -74,6 +74,11 @@ export class SizeFields {
   });
   /** What was typed anew. */
   readonly typed = computed(() => typedOf(this.texts(), this.shown()), { equal: same });
+  /** Fields that were typed into: a typical value that is typed again as it stood was measured now. */
+  private readonly touched = linkedSignal<ReadonlySet<string>>(() => {
+    this.shown();
+    return new Set();
+  });
   /** Fields that were left empty and may not be. */
   protected readonly refusals = linkedSignal<Readonly<Record<string, string>>>(() => {
     this.shown();
@@ -86,6 +91,7 @@ export class SizeFields {
   }
 
   protected set(key: string, text: string): void {
+    this.touched.update((t) => new Set([...t, key]));
     this.texts.update((t) => ({ ...t, [key]: text }));
   }
 
@@ -96,7 +102,8 @@ export class SizeFields {
     let good = true;
     for (const [i, f] of this.fields().entries()) {
       const text = (this.texts()[f.key] ?? '').trim();
-      if (text === (this.shown()[f.key] ?? '')) continue;
+      const again = this.touched().has(f.key) && f.known !== null && !isMeasured(f.known);
+      if (text === (this.shown()[f.key] ?? '') && !again) continue;
       const value = this.inputs()[i]?.value() ?? null;
       if (text === '' && f.optional) out[f.key] = null;
       else if (text === '') empty[f.key] = 'This kind of part needs this size';

@@ -138,6 +138,8 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
       return `The drawing shows ${withUnit(fixed(item.mismatch.drawn, 2), 'mm')}, the reading ${withUnit(fixed(item.mismatch.read, 2), 'mm')}: ${targetText(item.target, names)}`;
     case 'typical':
       return `Typical, not measured: ${targetText(item.target, names)}`;
+    case 'unfounded':
+      return `The drawing does not say what was read. Measure again: ${targetText(item.target, names)}`;
     case 'part':
       return `Typical or from a listing, not enough to cut by. Measure it: ${nameOf(names, item.part)}`;
     case 'verdict':

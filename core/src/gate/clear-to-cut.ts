@@ -1,5 +1,5 @@
 import { isAbout, partOfLeaf, type Evaluation, type Verdict } from '../check/index.js';
-import { dimensionAt, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
+import { dimensionAt, isFounded, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
 import { isMeasured, leavesOf } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { needKey, type Need } from '../work/index.js';
@@ -7,13 +7,15 @@ import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import { printOff, type Widths } from './print-widths.js';
 import { CANNOT_WAIT, type Tired } from './tired.js';
-import { QUANTITIES, secondReading, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
+import { QUANTITIES, secondReading, stillStanding, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
 /** One thing that stands between the plan and the wood. */
 export type GateItem =
   | { readonly kind: 'reading'; readonly target: Target; readonly state: SecondReading['state']; readonly ok: boolean }
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
+  /** What it is computed from is not what its readings say. */
+  | { readonly kind: 'unfounded'; readonly target: Target; readonly ok: false }
   /** A part of which a size is typical or from a listing: it is measured here first. */
   | { readonly kind: 'part'; readonly part: string; readonly ok: false }
   /** It does not clear: cut all the same only with a reason, which is kept. */
@@ -73,13 +75,15 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });
   const targets = restsOn(evaluation.verdicts, found);
+  const standing = stillStanding(readings);
   const read = targets.map((target): GateItem => {
     const { state } = secondReading(target, readings);
     return { kind: 'reading', target, state, ok: state === 'agree' };
   });
   const doubts = targets.flatMap((target): GateItem[] => {
     const at = dimensionAt(found, target);
-    if (at.exists && at.dimension && !isMeasured(at.dimension)) return [{ kind: 'typical', target, ok: false }];
+    if (at.exists && at.dimension && !isFounded(at.dimension, target, standing))
+      return [{ kind: READ.has(at.dimension.basis.kind) ? 'unfounded' : 'typical', target, ok: false }];
     const outline = target.quantity.startsWith('checkWidth') ? outlineAt(found, target.feature, target.part) : null;
     const mismatch = outline && widthMismatch(outline, target.quantity === 'checkWidthAcross' ? 'across' : 'along');
     return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
@@ -94,6 +98,9 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
   const items = [...rest, ...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
 }
+
+/** What claims to be read, or worked. */
+const READ: ReadonlySet<string> = new Set(['readings', 'work']);
 
 /** The parts of which a size that was judged by is typical or from a listing. */
 function guessedParts(verdicts: readonly Verdict[]): readonly string[] {

@@ -3,7 +3,8 @@ import { type PlannedLevel, newHardwareChoice, type PlanState } from '../check/i
 import type { Operation } from '../operation/index.js';
 import { valueOf, type Basis } from '../measure/index.js';
 import { targetKey, type Reading, type Target } from '../quantity/index.js';
-import { roundedRectangle } from '../shape/index.js';
+import { acceptReading, dimensionAt, outlineAt } from '../instrument/index.js';
+import { bounds, roundedRectangle } from '../shape/index.js';
 import { gateOf } from '../testing/gate.js';
 import { noBench, operationOf } from '../testing/work.js';
 import { boxPickup, dim, inDrawer, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
@@ -12,9 +13,12 @@ import { clearToCut, confirmKey, partInHand, overrideKey, printWidths, differenc
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
-const state = plainState();
-const evaluation = evaluateChoice(state, choice);
-const thin = new Set(evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => v.id));
+const unread = plainState();
+const thin = new Set(
+  evaluateChoice(unread, choice)
+    .verdicts.filter((v) => v.class === 'thin')
+    .map((v) => v.id),
+);
 
 let n = 0;
 function reading(target: Target, value: number, blind: boolean): Reading {
@@ -35,8 +39,18 @@ function reading(target: Target, value: number, blind: boolean): Reading {
   };
 }
 
-const targets = restsOn(evaluation.verdicts, state.anatomy);
-const twice = targets.flatMap((t) => [reading(t, 10, false), reading(t, 10.05, true)]);
+const targets = restsOn(evaluateChoice(unread, choice).verdicts, unread.anatomy);
+/** What the drawing says of a target, so that its readings say the same. */
+function drawn(t: Target): number {
+  const at = dimensionAt(unread.anatomy, t);
+  if (at.exists && at.dimension) return at.dimension.value;
+  const b = bounds([outlineAt(unread.anatomy, t.feature, t.part)!.outline]);
+  return t.quantity === 'checkWidthAcross' ? b.maxX - b.minX : b.maxY - b.minY;
+}
+const twice = targets.flatMap((t) => [reading(t, drawn(t), false), reading(t, drawn(t), true)]);
+/** The plain instrument, its dimensions as those readings gave them. */
+const state = { ...unread, anatomy: twice.reduce((a, r, i) => acceptReading(a, r, twice.slice(0, i)), unread.anatomy) };
+const evaluation = evaluateChoice(state, choice);
 
 const { benchNow } = noBench;
 
@@ -118,11 +132,11 @@ describe('clear to cut', () => {
       expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: without, accepted: thin })).clear)
         .withContext(targetKey(t))
         .toBeFalse();
-      const apart = [...without, reading(t, 10.2, true)];
+      const apart = [...without, reading(t, drawn(t) + 0.2, true)];
       expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: apart, accepted: thin })).clear)
         .withContext(`${targetKey(t)} apart`)
         .toBeFalse();
-      const seen = [...without, reading(t, 10, false)];
+      const seen = [...without, reading(t, drawn(t), false)];
       expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: seen, accepted: thin })).clear)
         .withContext(`${targetKey(t)} not blind`)
         .toBeFalse();
@@ -208,17 +222,41 @@ describe('clear to cut', () => {
     ).toBeTrue();
   });
 
+  it('computes from nothing but what was read: a value, a limit or readings that are not those behind it are told', () => {
+    const thickness = state.anatomy.body.thickness!;
+    const forged = (d: Partial<typeof thickness>) => {
+      const found = { ...state.anatomy, body: { ...state.anatomy.body, thickness: { ...thickness, ...d } } };
+      const judged = clearToCut(gateOf({ evaluation, found, readings: twice, accepted: thin }));
+      return [judged.clear, judged.items.filter((i) => !i.ok).map((i) => i.kind)];
+    };
+    const other = twice.find((r) => r.target.quantity === 'levelDepth')!.id;
+    expect(forged({})).toEqual([true, []]);
+    expect(forged({ value: 45 })).toEqual([false, ['unfounded']]);
+    expect(forged({ limit: 0.001 })).toEqual([false, ['unfounded']]);
+    expect(forged({ basis: { kind: 'readings', ids: ['invented'] } })).toEqual([false, ['unfounded']]);
+    expect(forged({ basis: { kind: 'readings', ids: [other] } })).toEqual([false, ['unfounded']]);
+    expect(forged({ basis: { kind: 'measured', tool: 'calliper' } })).toEqual([false, ['typical']]);
+    expect(forged({ basis: { kind: 'sheet', part: 'x' } })).toEqual([false, ['typical']]);
+    // a reading that was corrected does not stand
+    const [first] = twice.filter((r) => r.target.quantity === 'bodyThickness');
+    const corrected = [...twice, { ...reading(first!.target as Target, 44, true), corrects: first!.id }];
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: corrected, accepted: thin })).items.some((i) => i.kind === 'unfounded')).toBeTrue();
+  });
+
   it('does not take a stated value for a measured one, nor a drawing that its check width does not bear out', () => {
-    const a = plainAnatomy();
+    const a = state.anatomy;
     const given = plainState({ ...a, body: { ...a.body, thickness: { value: 44, limit: 0.05, basis: { kind: 'stated' } } } });
     const judged = (of: typeof state) => clearToCut(gateOf({ evaluation: evaluateChoice(of, choice), found: of.anatomy, readings: twice, accepted: thin }));
-    const said = (of: typeof state, kind: 'typical' | 'width'): readonly boolean[] =>
+    const said = (of: typeof state, kind: 'typical'): readonly boolean[] =>
       judged(of)
         .items.filter((i) => i.kind === kind)
         .map((i) => i.ok);
     expect([said(given, 'typical'), judged(given).clear]).toEqual([[false], false]);
-    const off = plainState({ ...a, plates: a.plates.map((p) => ({ ...p, outline: { ...p.outline, across: dim(108) } })) });
-    expect([said(off, 'width'), judged(off).clear]).toEqual([[false], false]);
+    const across: Target = { quantity: 'checkWidthAcross', feature: 'plate' };
+    const wide = [reading(across, 108, false), reading(across, 108, true)];
+    const off = wide.reduce((doc, r, n) => acceptReading(doc, r, [...twice, ...wide.slice(0, n)]), a);
+    const judgedOff = clearToCut(gateOf({ evaluation: evaluateChoice(plainState(off), choice), found: off, readings: [...twice, ...wide], accepted: thin }));
+    expect([judgedOff.items.filter((x) => x.kind === 'width').map((x) => x.ok), judgedOff.clear]).toEqual([[false], false]);
   });
 });
 

@@ -30,6 +30,22 @@ export function acceptReading(anatomy: Anatomy, reading: Reading, earlier: reado
   return vouch(withDimension(anatomy, target, dimension), target);
 }
 
+/**
+ * Is a dimension what its readings say? Of one that rests on readings they must be there, of this target and standing, and give its value and limit: the mean, and the
+ * larger limit. What work left is not read yet.
+ */
+export function isFounded({ value, limit, basis }: Dimension, target: Target, readings: readonly Reading[]): boolean {
+  if (basis.kind !== 'readings') return basis.kind === 'work';
+  const key = targetKey(target);
+  const of = basis.ids.flatMap((id) => readings.find((r) => r.id === id && targetKey(r.target) === key) ?? []);
+  if (of.length === 0 || of.length !== basis.ids.length) return false;
+  const mean = of.reduce((sum, r) => sum + r.value, 0) / of.length;
+  return Math.abs(mean - value) <= SAME && Math.abs(Math.max(...of.map((r) => r.limit)) - limit) <= SAME;
+}
+
+/** What is worked out twice alike, mm. */
+const SAME = 1e-6;
+
 /** Two check widths that bear an outline out vouch for it: it is then as sure as the readings, where it was only stated. */
 function vouch(anatomy: Anatomy, t: Target): Anatomy {
   if (t.quantity !== 'checkWidthAcross' && t.quantity !== 'checkWidthAlong') return anatomy;

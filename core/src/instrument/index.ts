@@ -27,3 +27,4 @@ export * from './stretch.js';
 export * from './string-across.js';
 export * from './neck-joint.js';
 export * from './scale-ways.js';
+export * from './as-read.js';

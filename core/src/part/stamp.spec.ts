@@ -20,6 +20,12 @@ describe('a size that is measured', () => {
     const moved = { ...first, sizes: { ...first.sizes, washer: { value: 14.2, limit: 0.05, basis: { kind: 'measured' as const, tool: 'calliper' } } } };
     const sizes: Hardware['sizes'] = stamped<Hardware>(moved, first, later).sizes;
     expect([sizes.bushing?.basis, sizes.washer?.basis].map((b) => (b?.kind === 'measured' ? b.person : null))).toEqual(['ada', 'ben']);
+    // the keys may come back in another order
+    const turned = {
+      ...first,
+      sizes: { bushing: { basis: { at: by.at, person: by.person, tool: 'calliper', kind: 'measured' as const }, limit: 0.05, value: 9.4 } },
+    };
+    expect(stamped<Hardware>(pot, turned, later).sizes.bushing?.basis).toEqual({ kind: 'measured', tool: 'calliper', ...by });
     // nobody gives himself out as another
     const forged = { ...pot, sizes: { ...pot.sizes, bushing: { value: 9.4, limit: 0.05, basis: { kind: 'measured' as const, tool: 'calliper', ...later } } } };
     expect(stamped(forged, null, by).sizes.bushing.basis).toEqual({ kind: 'measured', tool: 'calliper', ...by });

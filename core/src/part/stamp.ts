@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { Basis } from '../measure/index.js';
 import type { Part } from './part.js';
 
@@ -25,13 +26,13 @@ function walk(next: Json, old: Json, by: Taken): Json {
   const walked = Object.fromEntries(Object.entries(next).map(([key, x]) => [key, key === 'basis' ? x : walk(x, was[key], by)]));
   const { basis } = next;
   if (!isMeasuredBasis(basis)) return walked;
-  const before = isMeasuredBasis(was['basis']) && said(was) === said(next) ? was['basis'] : null;
+  const before = isMeasuredBasis(was['basis']) && equal(said(was), said(next)) ? was['basis'] : null;
   return { ...walked, basis: before ?? { kind: 'measured', tool: basis.tool, person: by.person, at: by.at } };
 }
 
 /** What is stated, and with which tool: the same is not taken anew. */
-function said({ basis, ...rest }: Readonly<Record<string, Json>>): string {
-  return JSON.stringify([isMeasuredBasis(basis) ? basis.tool : null, rest]);
+function said({ basis, ...rest }: Readonly<Record<string, Json>>): readonly Json[] {
+  return [isMeasuredBasis(basis) ? basis.tool : null, rest];
 }
 
 const isRecord = (x: Json): x is Readonly<Record<string, Json>> => typeof x === 'object' && x !== null;

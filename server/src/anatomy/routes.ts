@@ -1,5 +1,6 @@
 import { idParam, noQuery, reviseAnatomy, revisionParam } from '@rinnovo/contract';
 import { withDimensionHidden } from './withhold.js';
+import { withWhatWasRead } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -37,11 +38,13 @@ export function anatomyRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         const newest = await lockRevisions(context.trx, params.id);
-        if (newest.anatomy > 0) demandVersion(context, newest.anatomy, await anatomyOf(context.trx, params.id), body.document);
+        const old = newest.anatomy > 0 ? await anatomyOf(context.trx, params.id) : null;
+        if (old) demandVersion(context, newest.anatomy, old, body.document);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
         await addRevision(context.trx, newest, {
           instrument: params.id,
-          document: body.document,
+          // shapes and places are typed; what was read stays as it was read
+          document: withWhatWasRead(old?.document ?? null, body.document),
           cause: 'correction',
           entry: null,
           person: context.person,

@@ -14,6 +14,7 @@ export function wayNow(item: GateItem, instrument: string): Way | null {
   switch (item.kind) {
     case 'reading':
     case 'typical':
+    case 'unfounded':
       return { text: 'Measure', link: ['/i', instrument, 'survey'] };
     case 'width':
       return { text: 'Check outline', link: ['/i', instrument, 'anatomy'] };

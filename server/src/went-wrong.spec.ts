@@ -9,6 +9,7 @@ import { withChoice, type PickupChoice, newHardwareChoice } from '@rinnovo/core/
 import { valueOf } from '@rinnovo/core/measure';
 import { bounds } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
+import { anatomyOf, lockRevisions } from './anatomy/queries.js';
 import { benchOf, loadJobState } from './jobs/job-state.js';
 import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
 
@@ -124,36 +125,66 @@ describe('the way back from a route that is half cut', () => {
   }, 30_000);
 });
 
+/** Logs what is to be done now on the bench. */
+async function logNext(w: TestWorkshop, more: object = {}) {
+  const bench = benchOf(await loadJobState(w.db, job.id));
+  const card = bench.cards[bench.now]!;
+  const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
+  const said = { outcome: 'done', wrong: null, note: '', minutes: 1.5, measured: null, seen };
+  return {
+    kind: card.kind,
+    answer: await w.create(`/api/ledger/${randomUUID()}`, { operation: bench.operation!.id, job: job.id, step: card.key, ...said, ...more }),
+  };
+}
+
+async function logUpToCut(w: TestWorkshop): Promise<void> {
+  for (;;) {
+    const bench = benchOf(await loadJobState(w.db, job.id));
+    if (bench.cards[bench.now]?.kind === 'cut') return;
+    const { answer } = await logNext(w);
+    if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
+  }
+}
+
+const wrong = { mishap: 'slipped', flaw: { by: 1.5, level: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
+
 describe('a slip at the machine', () => {
+  it('waits for a drawing that is being kept, and is written on that one', async () => {
+    const { w } = await readyToRoute();
+    try {
+      await logUpToCut(w);
+      const { document } = await anatomyOf(w.db, instrument);
+      const cavities = document.cavities.map((c) => (c.id === 'neck route' ? c : { ...c, name: 'Renamed meanwhile' }));
+      const other = await w.db.transaction();
+      const { anatomy } = await lockRevisions(other, instrument);
+      const logged = logNext(w, { outcome: 'wentWrong', note: 'the tape let go', wrong }).then(({ answer }) => answer.status);
+      await new Promise((done) => setTimeout(done, 500));
+      const row = {
+        instrument,
+        aspect: 'anatomy',
+        revision: anatomy + 1,
+        document: JSON.stringify({ ...document, cavities }),
+        cause: 'correction',
+        person: w.person,
+      };
+      await other('revisions').insert({ ...row, write_id: randomUUID() });
+      await other.commit();
+      expect(await logged).toBe(201);
+      const now = await anatomyOf(w.db, instrument);
+      expect(now.revision).toBe(anatomy + 2);
+      expect(now.document.cavities.filter((c) => c.name === 'Renamed meanwhile').length).toBe(cavities.length - 1);
+      expect(now.document.cavities.flatMap((c) => c.levels).some((l) => l.id.startsWith('slip treble main'))).toBeTrue();
+    } finally {
+      await w.close();
+    }
+  }, 30_000);
+
   it('is refused without its length and its way, and then stands in the wood as deep as the work had gone', async () => {
     const { w } = await readyToRoute();
     try {
-      const log = async (more: object = {}) => {
-        const bench = benchOf(await loadJobState(w.db, job.id));
-        const card = bench.cards[bench.now]!;
-        const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-        const body = {
-          operation: bench.operation!.id,
-          job: job.id,
-          step: card.key,
-          outcome: 'done',
-          wrong: null,
-          note: '',
-          minutes: 1.5,
-          measured: null,
-          seen,
-          ...more,
-        };
-        return { kind: card.kind, answer: await w.create(`/api/ledger/${randomUUID()}`, body) };
-      };
+      const log = (more: object = {}) => logNext(w, more);
       const pointer = (body: unknown): string | undefined => (body as Problem).errors?.[0]?.pointer;
-      const wrong = { mishap: 'slipped', flaw: { by: 1.5, level: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
-      for (;;) {
-        const bench = benchOf(await loadJobState(w.db, job.id));
-        if (bench.cards[bench.now]?.kind === 'cut') break;
-        const { answer } = await log();
-        if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
-      }
+      await logUpToCut(w);
       const slipped = { outcome: 'wentWrong', note: 'the tape let go' };
       expect(pointer((await log({ ...slipped })).answer.body)).toBe('/wrong');
       expect(pointer((await log({ ...slipped, wrong: { ...wrong, flaw: null } })).answer.body)).toBe('/wrong/flaw');

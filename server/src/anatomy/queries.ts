@@ -2,6 +2,7 @@ import type { AnatomyRevision } from '@rinnovo/contract';
 import { knownAt, type Anatomy, type Aspect, type Revisions } from '@rinnovo/core/instrument';
 import { upgradeAnatomy } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
+import { lockInstrument } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 
 interface Row {
@@ -57,8 +58,7 @@ export async function revisionsOf(db: Knex, instrument: string): Promise<Revisio
 
 /** The same with the instrument's row locked: what a writer builds on. */
 export async function lockRevisions(trx: Knex.Transaction, instrument: string): Promise<Revisions> {
-  const found = (await trx('instruments').where({ id: instrument }).forUpdate().first('id')) as unknown;
-  if (!found) throw new ProblemError('not-found', { detail: 'No instrument has that id.' });
+  await lockInstrument(trx, instrument);
   return revisionsOf(trx, instrument);
 }
 

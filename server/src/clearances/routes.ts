@@ -5,11 +5,9 @@ import { sameRevisions } from '@rinnovo/core/instrument';
 import { localeInUse } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { lockJob } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
-import { lockRevisions } from '../anatomy/queries.js';
-import { planOf } from '../plans/queries.js';
-import { jobById } from '../jobs/jobs.js';
 import { inHand, loadJobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
 import { clearancesOf } from './queries.js';
@@ -24,8 +22,7 @@ export function clearanceRoutes(db: Knex): Router {
       body: schema,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        await planOf(trx, body.job, true);
-        await lockRevisions(trx, (await jobById(trx, body.job)).instrument);
+        await lockJob(trx, body.job);
         const s = await loadJobState(trx, body.job);
         const decision = s.decisions.find((d) => d.id === body.decision);
         const choice = decision && choiceOf(s.record.plan, decision.choice);

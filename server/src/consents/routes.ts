@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Knex } from 'knex';
 import { decisionById } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
+import { lockJob } from '../db/locks.js';
 import { writeRoute } from '../http/write.js';
 import { shopOf } from '../shop/shop.js';
 import { consentsOf } from './queries.js';
@@ -18,6 +19,8 @@ export function consentRoutes(db: Knex): Router {
       body: keepConsent,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
+        const held = await decisionById(trx, body.decision);
+        if (held) await lockJob(trx, held.job);
         const decision = await decisionById(trx, body.decision);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
         const chosen = decision.options.find((o) => o.id === decision.option);

@@ -12,9 +12,6 @@ export const workshop = {
       await db.raw(`CREATE TRIGGER ${table}_whole BEFORE TRUNCATE ON ${table} FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()`);
     }
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
-  },
 };
 
 const SQL = `

@@ -6,9 +6,6 @@ export const surveys = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('ALTER TABLE readings DROP COLUMN corrects, DROP COLUMN survey; DROP TABLE profiles; DROP TABLE findings; DROP TABLE surveys');
-  },
 };
 
 const SQL = `

@@ -6,9 +6,6 @@ export const shelf = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw(BACK);
-  },
 };
 
 const SQL = `
@@ -23,11 +20,4 @@ INSERT INTO stock (id, document)
   FROM (SELECT gen_random_uuid() AS id, id AS part FROM parts WHERE (document->>'inStock')::boolean) AS s;
 ALTER TABLE parts ADD COLUMN away boolean NOT NULL DEFAULT false;
 UPDATE parts SET document = document - 'inStock';
-`;
-
-const BACK = `
-UPDATE parts SET document = document || jsonb_build_object('inStock', EXISTS (
-  SELECT 1 FROM stock WHERE stock.document->>'part' = parts.id::text AND (stock.document->>'quantity')::double precision > 0));
-ALTER TABLE parts DROP COLUMN away;
-DROP TABLE stock;
 `;

@@ -6,9 +6,6 @@ export const choices = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw(BACK);
-  },
 };
 
 /** A plan of format 1 was the one choice of one pickup place. */
@@ -29,16 +26,4 @@ CREATE UNIQUE INDEX one_live_decision ON decisions (job, choice) WHERE undone_at
 
 ALTER TABLE clearances ADD COLUMN chosen jsonb;
 UPDATE clearances SET chosen = plans.document->'choices'->0 FROM plans WHERE plans.job = clearances.job AND plans.version = clearances.plan_version;
-`;
-
-const BACK = `
-ALTER TABLE clearances DROP COLUMN chosen;
-DROP INDEX one_live_decision;
-ALTER TABLE decisions DROP COLUMN choice;
-UPDATE decisions SET chosen = (chosen - 'kind' - 'id' - 'alternatives') || '{"format": 1}';
-ALTER TABLE decisions RENAME COLUMN chosen TO plan;
-CREATE UNIQUE INDEX one_live_decision ON decisions (job) WHERE undone_at IS NULL;
-ALTER TABLE plans DROP CONSTRAINT plans_document_check;
-UPDATE plans SET document = ((document->'choices'->0) - 'kind' - 'id' - 'alternatives') || '{"format": 1}';
-ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' = '1');
 `;

@@ -6,9 +6,6 @@ export const consents = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('DROP TABLE consents');
-  },
 };
 
 const SQL = `

@@ -6,9 +6,6 @@ export const mishaps = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('DROP TABLE photographs; DROP INDEX lessons; ALTER TABLE ledger DROP COLUMN wrong; ALTER TABLE clearances DROP COLUMN print');
-  },
 };
 
 const SQL = `

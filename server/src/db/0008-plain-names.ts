@@ -32,10 +32,6 @@ export const plainNames = {
       return { target, target_key: targetKey(target) };
     });
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('SELECT 1');
-    throw new Error('what was renamed is not named back: restore the backup from before');
-  },
 };
 
 const COLUMNS = `

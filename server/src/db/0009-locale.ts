@@ -7,9 +7,6 @@ export const locale = {
     await db.raw(SQL);
     await db('shop').update({ time_zone: Intl.DateTimeFormat().resolvedOptions().timeZone });
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('ALTER TABLE shop DROP COLUMN locale, DROP COLUMN time_zone, DROP COLUMN currency');
-  },
 };
 
 const SQL = `

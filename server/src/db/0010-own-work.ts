@@ -29,10 +29,6 @@ export const ownWork = {
     }
     await db.raw(`ALTER TABLE plans ADD CONSTRAINT plans_document_check CHECK (document->>'format' = '4')`);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw('SELECT 1');
-    throw new Error('work that is kept under its operations is not taken apart again: restore the backup from before');
-  },
 };
 
 interface Decided {

@@ -6,9 +6,6 @@ export const movements = {
   async up(db: Knex): Promise<void> {
     await db.raw(SQL);
   },
-  async down(db: Knex): Promise<void> {
-    await db.raw(BACK);
-  },
 };
 
 const SQL = `
@@ -31,12 +28,4 @@ ALTER TABLE stock DROP CONSTRAINT stock_document_check, ADD COLUMN archived bool
 UPDATE stock SET document = document - 'quantity';
 CREATE TRIGGER movements_rows BEFORE UPDATE OR DELETE ON movements FOR EACH ROW EXECUTE FUNCTION refuse_change();
 CREATE TRIGGER movements_whole BEFORE TRUNCATE ON movements FOR EACH STATEMENT EXECUTE FUNCTION refuse_change();
-`;
-
-const BACK = `
-UPDATE stock SET document = document || jsonb_build_object('quantity',
-  coalesce((SELECT sum(amount) FROM movements WHERE item = stock.id AND why <> 'reserved'), 0));
-DROP TABLE movements;
-DELETE FROM stock WHERE archived;
-ALTER TABLE stock DROP COLUMN archived, ADD CONSTRAINT stock_document_check CHECK ((document->>'quantity')::double precision >= 0);
 `;

@@ -9,13 +9,14 @@ import { createHash } from 'node:crypto';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
+import { lockJob } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState, type JobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
 import { dropOperations, keepOperations, operationsOf } from '../operations/queries.js';
-import { keepPlan, planOf } from '../plans/queries.js';
+import { keepPlan } from '../plans/queries.js';
 import { release, reserve } from '../stock/take.js';
 import { returnSummary, wayBackOf } from './go-back.js';
 import { decisionById, snapshot } from './queries.js';
@@ -31,7 +32,7 @@ export function decisionRoutes(db: Knex): Router {
       precondition: 'create',
       before: async ({ body }) => optionsOf(await loadJobState(db, body.job), body.choice),
       run: async ({ params, body }, { trx, person, writeId }, ready) => {
-        await planOf(trx, body.job, true);
+        await lockJob(trx, body.job);
         const s = await loadJobState(trx, body.job);
         const earlier = s.decisions.find((d) => d.choice === body.choice);
         if (earlier) throw new ProblemError('already-there', { detail: 'An option is already chosen. Undo that decision first.', current: earlier });
@@ -92,6 +93,8 @@ export function decisionRoutes(db: Knex): Router {
       body: Joi.any(),
       precondition: 'change',
       run: async ({ params }, { trx, person, writeId }) => {
+        const held = await decisionById(trx, params.id);
+        if (held) await lockJob(trx, held.job);
         const decision = await decisionById(trx, params.id);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
         const operations = await operationsOf(trx, [params.id]);
@@ -100,7 +103,9 @@ export function decisionRoutes(db: Knex): Router {
           throw new ProblemError('work-started', { detail: 'Wood is already cut. Plan the way back instead.', current: started });
         }
         await dropOperations(trx, params.id, writeId);
-        await trx('decisions').where({ id: params.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
+        await trx('decisions')
+          .where({ id: params.id })
+          .update({ undone_at: trx.raw('clock_timestamp()'), write_id: writeId });
         await release(trx, { decision: params.id, person, writeId });
         return { status: 200, body: await decisionById(trx, params.id) };
       },

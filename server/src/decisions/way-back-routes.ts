@@ -5,12 +5,13 @@ import { withChoice } from '@rinnovo/core/check';
 import { differences } from '@rinnovo/core/gate';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { addRevision, lockRevisions } from '../anatomy/queries.js';
+import { addRevision } from '../anatomy/queries.js';
+import { lockJob } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
 import { dropOperations, keepOperations } from '../operations/queries.js';
-import { keepPlan, planOf } from '../plans/queries.js';
+import { keepPlan } from '../plans/queries.js';
 import { release } from '../stock/take.js';
 import { returnSummary, wayBackOf, type WayBackOf } from './go-back.js';
 import { decisionById } from './queries.js';
@@ -30,19 +31,20 @@ export function wayBackRoutes(db: Knex): Router {
       run: async ({ params, body }, { trx, person, writeId }) => {
         const held = await decisionById(trx, body.decision);
         if (!held) throw new ProblemError('not-found', { detail: 'No decision has that id.' });
-        await planOf(trx, held.job, true);
-        await trx('operations').where({ decision: body.decision }).forUpdate().select('id');
+        await lockJob(trx, held.job);
         const way = await wayBackOf(trx, body.decision);
         const { s, decision, back } = way;
         demandSeen(way, body);
-        const newest = await lockRevisions(trx, s.job.instrument);
+        const newest = s.revisions;
         const entry = s.ledger.findLast((l) => way.operations.some((o) => o.id === l.operation))?.id ?? null;
         const revisions =
           back.anatomy === s.state.anatomy
             ? newest
             : await addRevision(trx, newest, { instrument: s.job.instrument, document: back.anatomy, cause: 'work', entry, person, writeId });
         await dropOperations(trx, decision.id, writeId);
-        await trx('decisions').where({ id: decision.id }).update({ undone_at: trx.fn.now(), write_id: writeId });
+        await trx('decisions')
+          .where({ id: decision.id })
+          .update({ undone_at: trx.raw('clock_timestamp()'), write_id: writeId });
         await release(trx, { decision: decision.id, person, writeId });
         await trx('decisions').insert({
           id: params.id,

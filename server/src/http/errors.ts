@@ -22,7 +22,23 @@ export function sendProblem(req: Request, res: Response, code: ProblemCode, extr
     .send(JSON.stringify(problemBody(code, extra, `urn:request:${typeof req.id === 'string' ? req.id : ''}`)));
 }
 
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '57P05', '08006', '08003', '08001', '53300', '57014', '55P03']);
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  '57P01',
+  '57P02',
+  '57P03',
+  '57P05',
+  '08006',
+  '08003',
+  '08001',
+  '53300',
+  '57014',
+  '55P03',
+  '40P01',
+  '40001',
+]);
 
 /** Errors of the body parser and the database that have a meaning for whoever sent the request. */
 function foreseen(error: unknown): ProblemError | null {

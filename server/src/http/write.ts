@@ -51,7 +51,7 @@ export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>
     const path = req.originalUrl;
 
     const ready = (await route.before?.({ params, body }).catch(() => null)) ?? null;
-    const answer = await db.transaction(async (trx): Promise<Written & { etag: string | null }> => {
+    const answer = await triedAgain(db, async (trx): Promise<Written & { etag: string | null }> => {
       const fresh = await trx('writes').insert({ id: writeId, person, method: req.method, path, body_hash: hash }).onConflict('id').ignore().returning('id');
       if (fresh.length === 0) return firstAnswer(trx, writeId, req.method, path, hash);
       const known = (await trx('people').where({ id: person }).first('id')) as { id: string } | undefined;
@@ -67,6 +67,21 @@ export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>
     if (answer.etag) res.set('ETag', answer.etag);
     res.status(answer.status).json(answer.body);
   };
+}
+
+/** Deadlock, and a serialization that failed: nothing was written, and the next time it goes through. */
+const PASSING = new Set(['40P01', '40001']);
+const TRIES = 5;
+
+/** One transaction; where the database broke it off because of another one, it is done again. */
+async function triedAgain<T>(db: Knex, run: (trx: Knex.Transaction) => Promise<T>, tries = TRIES): Promise<T> {
+  try {
+    return await db.transaction(run);
+  } catch (error) {
+    if (tries <= 1 || !PASSING.has((error as { code?: string }).code ?? '')) throw error;
+    await new Promise((done) => setTimeout(done, 20 + Math.random() * 80));
+    return triedAgain(db, run, tries - 1);
+  }
 }
 
 async function firstAnswer(trx: Knex.Transaction, id: string, method: string, path: string, hash: string): Promise<Written & { etag: string | null }> {

@@ -33,7 +33,7 @@ export function instrumentRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
-        const old = (await context.trx<InstrumentRow>('instruments').where({ id: params.id }).forUpdate().first()) as InstrumentRow | undefined;
+        const old = (await context.trx<InstrumentRow>('instruments').where({ id: params.id }).forNoKeyUpdate().first()) as InstrumentRow | undefined;
         if (old) {
           demandVersion(context, old.version, plainInstrument(old), body);
           await context

@@ -80,7 +80,7 @@ export function jobRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
-        const old = (await context.trx('jobs').where({ id: params.id }).forUpdate().first()) as Row | undefined;
+        const old = (await context.trx('jobs').where({ id: params.id }).forNoKeyUpdate().first()) as Row | undefined;
         const row = {
           id: body.id,
           instrument: body.instrument,

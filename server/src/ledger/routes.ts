@@ -3,14 +3,14 @@ import { idParam, logStep, pageQuery } from '@rinnovo/contract';
 import { quantityOf } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { addRevision, lockRevisions } from '../anatomy/queries.js';
+import { addRevision, revisionsOf } from '../anatomy/queries.js';
+import { lockJob } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
 import { inHand, loadJobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
 import { keepOperations } from '../operations/queries.js';
-import { planOf } from '../plans/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
 import { refused } from './refused.js';
 import { ledgerAfter } from './queries.js';
@@ -25,25 +25,23 @@ export function ledgerRoutes(db: Knex): Router {
       body: logStep,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        const found = (await trx('operations').where({ id: body.operation }).forUpdate().first('job')) as { job: string } | undefined;
+        const found = (await trx('operations').where({ id: body.operation }).first('job')) as { job: string } | undefined;
         // work that the plan has made since is not stored yet
         const job = found?.job ?? body.job;
         if (job === undefined) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
-        if (!found) await planOf(trx, job, true);
+        const instrument = await lockJob(trx, job);
+        const newest = await revisionsOf(trx, instrument);
         const first = await loadJobState(trx, job);
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
-        const newest = await lockRevisions(trx, first.job.instrument);
         const outcome = await inThread('step', { job: inHand(first), state: first.state, said: body, today: new Date() });
         if (outcome.kind !== 'logged') throw refused(outcome, body);
         const anatomy = afterStep({ outcome, said: body, entry: params.id, ledger: first.ledger }, first.state);
-        const after = anatomy
-          ? await addRevision(trx, newest, { instrument: first.job.instrument, document: anatomy, cause: 'work', entry: params.id, person, writeId })
-          : newest;
+        const after = anatomy ? await addRevision(trx, newest, { instrument, document: anatomy, cause: 'work', entry: params.id, person, writeId }) : newest;
         await keepOperations(trx, [outcome.operation], writeId);
         await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });
         await trx('ledger').insert({
           id: params.id,
-          instrument: first.job.instrument,
+          instrument,
           job: first.job.id,
           operation: body.operation,
           kind: outcome.operation.kind,

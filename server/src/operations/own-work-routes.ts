@@ -9,9 +9,9 @@ import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
+import { lockJob } from '../db/locks.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState, type JobState } from '../jobs/job-state.js';
-import { planOf } from '../plans/queries.js';
 import { keepOperations } from './queries.js';
 
 /** /api/own-work/:id: work that is put into a job by hand, and taken out again until it has begun. */
@@ -24,7 +24,7 @@ export function ownWorkRoutes(db: Knex): Router {
       body: keepOwnWork,
       precondition: 'create',
       run: async ({ params, body }, { trx, writeId }) => {
-        await planOf(trx, body.job, true);
+        await lockJob(trx, body.job);
         const there = (await trx('operations').where({ id: params.id }).first('id')) as unknown;
         if (there) throw new ProblemError('already-there', { detail: 'That work is already in the job.' });
         const s = await loadJobState(trx, body.job);
@@ -43,8 +43,13 @@ export function ownWorkRoutes(db: Knex): Router {
       body: Joi.any(),
       precondition: 'change',
       run: async ({ params }, { trx, writeId }) => {
-        const row = (await trx('operations').where({ id: params.id }).whereRaw(`source->>'of' = 'hand'`).forUpdate().first('job', 'state')) as
-          Pick<Operation, 'job' | 'state'> | undefined;
+        const mine = () =>
+          trx('operations').where({ id: params.id }).whereRaw(`source->>'of' = 'hand'`).first('job', 'state') as Promise<
+            Pick<Operation, 'job' | 'state'> | undefined
+          >;
+        const held = await mine();
+        if (held) await lockJob(trx, held.job);
+        const row = await mine();
         if (!row || row.state === 'dropped') throw new ProblemError('not-found', { detail: 'No work of your own has that id.' });
         if (hasStarted(row)) throw new ProblemError('work-started', { detail: 'That work has begun. Its entries stay in the ledger.' });
         await trx('operations').where({ id: params.id }).update({ state: 'dropped', write_id: writeId });

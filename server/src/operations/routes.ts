@@ -4,9 +4,9 @@ import { isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
+import { lockJob } from '../db/locks.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
-import { planOf } from '../plans/queries.js';
 import { keepOperations, waiversOf } from './queries.js';
 
 /** /api/jobs/:id/order and /api/waivers/:id. */
@@ -19,7 +19,7 @@ export function orderRoutes(db: Knex): Router {
       body: reorderWork,
       precondition: 'create',
       run: async ({ params, body }, { trx, writeId }) => {
-        await planOf(trx, params.id, true);
+        await lockJob(trx, params.id);
         const { operations } = await loadJobState(trx, params.id);
         if (operations.length === 0) throw new ProblemError('not-now', { detail: 'No option is chosen yet, so there is no work to order.' });
         const known = new Set(operations.map((o) => o.id));
@@ -41,6 +41,7 @@ export function orderRoutes(db: Knex): Router {
       body: acceptBreak,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
+        await lockJob(trx, body.job);
         const { operations } = await loadJobState(trx, body.job);
         const broken = brokenRules(operations);
         const meant = broken.some((b) => b.rule === body.rule && b.operations.every((o) => body.operations.includes(o)));

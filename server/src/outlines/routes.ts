@@ -82,7 +82,7 @@ export function outlineRoutes(db: Knex): Router {
       body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
-        const old = (await context.trx('outlines').where({ id: params.id }).forUpdate().first(COLUMNS)) as Row | undefined;
+        const old = (await context.trx('outlines').where({ id: params.id }).forNoKeyUpdate().first(COLUMNS)) as Row | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No outline has that id.' });
         demandVersion(context, old.version, kept(old), body);
         const now: Row = { ...old, archived: body.archived, version: old.version + 1 };

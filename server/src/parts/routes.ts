@@ -40,7 +40,7 @@ export function partRoutes(db: Knex): Router {
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
         const { trx, writeId } = context;
-        const old = (await trx('parts').where({ id: params.id }).forUpdate().first()) as PartRow | undefined;
+        const old = (await trx('parts').where({ id: params.id }).forNoKeyUpdate().first()) as PartRow | undefined;
         if (old) demandVersion(context, old.version, keptPart(old), body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'No part has that id.' });
         await refuseWhatCannotBe(trx, body);
@@ -60,7 +60,7 @@ export function partRoutes(db: Knex): Router {
       body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
-        const old = (await context.trx('parts').where({ id: params.id }).forUpdate().first()) as PartRow | undefined;
+        const old = (await context.trx('parts').where({ id: params.id }).forNoKeyUpdate().first()) as PartRow | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No part has that id.' });
         demandVersion(context, old.version, keptPart(old), body);
         const now: PartRow = { ...old, archived: body.archived, version: old.version + 1 };

@@ -31,7 +31,7 @@ export function peopleRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
-        const old = await context.trx<Row>('people').where({ id: params.id }).forUpdate().first();
+        const old = await context.trx<Row>('people').where({ id: params.id }).forNoKeyUpdate().first();
         if (old) {
           demandVersion(context, old.version, toPerson(old), body);
           await context

@@ -43,7 +43,7 @@ export function photographRoutes(db: Knex): Router {
       body: removePhotograph,
       precondition: 'change',
       run: async ({ params, body }, context) => {
-        const old = (await context.trx('photographs').where({ id: params.id }).forUpdate().first(COLUMNS)) as Row | undefined;
+        const old = (await context.trx('photographs').where({ id: params.id }).forNoKeyUpdate().first(COLUMNS)) as Row | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No photograph has that id.' });
         demandVersion(context, old.version, photographOf(old), body);
         const now = { removed: body.removed, version: old.version + 1 };

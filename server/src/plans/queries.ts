@@ -14,10 +14,8 @@ export function toPlanRecord(r: Row): PlanRecord {
   return { job: r.job, version: r.version, revisions: r.revisions, plan: r.document };
 }
 
-export async function planOf(db: Knex, job: string, lock = false): Promise<PlanRecord | null> {
-  const query = db('plans').where({ job });
-  if (lock) void query.forUpdate();
-  const row = (await query.first()) as Row | undefined;
+export async function planOf(db: Knex, job: string): Promise<PlanRecord | null> {
+  const row = (await db('plans').where({ job }).first()) as Row | undefined;
   return row ? toPlanRecord(row) : null;
 }
 

@@ -8,8 +8,8 @@ import type { Knex } from 'knex';
 import { anatomyOf, revisionsOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
+import { lockJob } from '../db/locks.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { jobById } from '../jobs/jobs.js';
 import { allParts } from '../parts/queries.js';
 import { shopOf } from '../shop/shop.js';
 import { liveDecisions } from '../decisions/queries.js';
@@ -35,13 +35,13 @@ export function planRoutes(db: Knex): Router {
       body: savePlan,
       precondition: 'either',
       run: async ({ params, body }, context) => {
-        const job = await jobById(context.trx, params.id);
-        const old = await planOf(context.trx, params.id, true);
+        const instrument = await lockJob(context.trx, params.id);
+        const old = await planOf(context.trx, params.id);
         if (old) demandVersion(context, old.version, old, body);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This job has no plan yet.' });
         if (old) await refuseOnceCut(context.trx, params.id, old.plan, body.plan);
-        const now = await anatomyOf(context.trx, job.instrument, body.revisions.anatomy);
-        const known = await revisionsOf(context.trx, job.instrument);
+        const now = await anatomyOf(context.trx, instrument, body.revisions.anatomy);
+        const known = await revisionsOf(context.trx, instrument);
         if (ASPECTS.some((aspect) => body.revisions[aspect] > known[aspect]))
           throw new ProblemError('not-found', { detail: 'The instrument has no such revision.', current: known });
         await refuseWhatCannotBeEvaluated(context.trx, now.document, body.plan);

@@ -42,7 +42,7 @@ export function localeRoutes(db: Knex): Router {
       body: workshopLocale,
       precondition: 'change',
       run: async ({ body }, context) => {
-        await context.trx('shop').forUpdate().first();
+        await context.trx('shop').forNoKeyUpdate().first();
         const now = await localeOf(context.trx);
         demandVersion(context, now.version, now, body);
         const { locale, timeZone, currency } = body;

@@ -39,7 +39,7 @@ export function shopRoutes(db: Knex): Router {
       body: saveSettings,
       precondition: 'change',
       run: async ({ body }, context) => {
-        await context.trx('shop').forUpdate().first();
+        await context.trx('shop').forNoKeyUpdate().first();
         const now = await shopOf(context.trx);
         demandVersion(context, now.version, now.own, body.own);
         await context.trx('shop').update({ own: JSON.stringify(body.own), version: now.version + 1, write_id: context.writeId });
@@ -56,7 +56,7 @@ export function shopRoutes(db: Knex): Router {
       precondition: 'either',
       run: async ({ params, body }, context) => {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
-        const old = (await context.trx('tools').where({ id: params.id }).forUpdate().first()) as { document: Tool; version: number } | undefined;
+        const old = (await context.trx('tools').where({ id: params.id }).forNoKeyUpdate().first()) as { document: Tool; version: number } | undefined;
         const row = { document: JSON.stringify(body), write_id: context.writeId };
         // What rests on the shop is worked out again: its version counts its drawer too.
         await context.trx('shop').increment('version');
@@ -81,7 +81,7 @@ export function shopRoutes(db: Knex): Router {
       body: Joi.any(),
       precondition: 'change',
       run: async ({ params }, context) => {
-        const old = (await context.trx('tools').where({ id: params.id }).forUpdate().first()) as { document: Tool; version: number } | undefined;
+        const old = (await context.trx('tools').where({ id: params.id }).forNoKeyUpdate().first()) as { document: Tool; version: number } | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No tool has that id.' });
         demandVersion(context, old.version, old.document, null);
         // readings name what they were taken with: what measures stays

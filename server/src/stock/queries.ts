@@ -39,7 +39,7 @@ export async function stockRows(db: Knex): Promise<readonly StockRow[]> {
 
 /** One item, locked; archived ones too. */
 export async function lockStock(trx: Knex.Transaction, id: string): Promise<StockRow | null> {
-  await trx('stock').where({ id }).forUpdate().first('id');
+  await trx('stock').where({ id }).forNoKeyUpdate().first('id');
   const { rows } = (await trx.raw(`${HELD} WHERE stock.id = ?`, [id])) as { rows: StockRow[] };
   return rows[0] ?? null;
 }

@@ -29,7 +29,7 @@ export function findingRoutes(db: Knex): Router {
           throw wrong('/survey', 'belongs to another instrument');
         if (body.job !== null && (await jobById(trx, body.job)).instrument !== body.instrument) throw wrong('/job', 'belongs to another instrument');
         if (body.done && body.job === null) throw wrong('/done', 'only a task of a job can be done');
-        const old = (await trx('findings').where({ id: params.id }).forUpdate().first()) as Row | undefined;
+        const old = (await trx('findings').where({ id: params.id }).forNoKeyUpdate().first()) as Row | undefined;
         if (context.creating) {
           if (old) throw new ProblemError('stale', { current: toFinding(old), yours: body });
           const [row] = (await trx('findings')

@@ -37,7 +37,7 @@ export async function surveysOf(db: Knex, instrument: string): Promise<readonly 
 /** One survey; 404 where there is none. `lock`: nobody signs it meanwhile. */
 export async function surveyById(db: Knex, id: string, lock = false): Promise<KeptSurvey> {
   const query = db('surveys').where({ id });
-  if (lock) void query.forUpdate();
+  if (lock) void query.forNoKeyUpdate();
   const row = (await query.first()) as SurveyRow | undefined;
   if (!row) throw new ProblemError('not-found', { detail: 'No survey has that id.' });
   return toSurvey(row);

@@ -64,7 +64,7 @@ export function surveyRoutes(db: Knex): Router {
         if (!some) throw new ProblemError('not-now', { detail: 'This survey has no readings yet, so it cannot be signed.' });
         await trx('surveys')
           .where({ id: params.id })
-          .update({ signed_at: trx.fn.now(), signed_by: person, version: old.version + 1, write_id: writeId });
+          .update({ signed_at: trx.raw('clock_timestamp()'), signed_by: person, version: old.version + 1, write_id: writeId });
         return { status: 200, body: await surveyById(trx, params.id), version: old.version + 1 };
       },
     }),
@@ -122,7 +122,7 @@ export function profileRoutes(db: Knex): Router {
       body: archive,
       precondition: 'change',
       run: async ({ params, body }, context) => {
-        const old = (await context.trx('profiles').where({ id: params.id }).forUpdate().first()) as Parameters<typeof toProfile>[0] | undefined;
+        const old = (await context.trx('profiles').where({ id: params.id }).forNoKeyUpdate().first()) as Parameters<typeof toProfile>[0] | undefined;
         if (!old) throw new ProblemError('not-found', { detail: 'No profile has that id.' });
         demandVersion(context, old.version, toProfile(old), body);
         const now = { ...old, archived: body.archived, version: old.version + 1 };

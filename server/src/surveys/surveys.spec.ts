@@ -49,6 +49,37 @@ describe('a survey', () => {
     expect(items.filter((s) => s.signed === null).length).toBe(1);
   });
 
+  it('is never signed earlier than a reading that got in before its signature', async () => {
+    const id = randomUUID();
+    await begin(id);
+    await read(id, 0.3);
+    // the signature waits behind whoever holds the survey, and a reading is kept meanwhile
+    const held = await w.db.transaction();
+    await held('surveys').where({ id }).forUpdate().first('id');
+    const answer = sign(id, 1).then((r) => r.status);
+    await new Promise((done) => setTimeout(done, 300));
+    const row = {
+      instrument,
+      target: JSON.stringify(relief),
+      target_key: 'relief neck',
+      value: 0.31,
+      limit: 0.03,
+      raw: '0.31',
+      unit: 'mm',
+      tool: 'feeler gauge',
+    };
+    await held('readings').insert({ ...row, id: randomUUID(), survey: id, person: w.person, blind: false });
+    await held.commit();
+    expect(await answer).toBe(200);
+    const [{ late }] = (await w
+      .db('readings')
+      .join('surveys', 'surveys.id', 'readings.survey')
+      .where({ survey: id })
+      .whereRaw('readings.at > surveys.signed_at')
+      .count('* as late')) as [{ late: string }];
+    expect(Number(late)).toBe(0);
+  });
+
   it('keeps why something cannot be measured, and refuses a place that is not there, a stale version and a signed one', async () => {
     const id = randomUUID();
     await begin(id);

@@ -84,7 +84,8 @@ export const SIDES = ['bass', 'treble', 'neck', 'bridge'] as const;
 export type Side = (typeof SIDES)[number];
 
 /** Is there a length to a mishap beside a depth: how far it went? */
-export const asksFlaw = (mishap: MishapId): mishap is 'slipped' | 'tornOut' | 'chipped' | 'wandered' | 'finishLifted' => takesWood(mishap) || mishap === 'chipped' || mishap === 'wandered' || mishap === 'finishLifted';
+export const asksFlaw = (mishap: MishapId): mishap is 'slipped' | 'tornOut' | 'chipped' | 'wandered' | 'finishLifted' =>
+  takesWood(mishap) || mishap === 'chipped' || mishap === 'wandered' || mishap === 'finishLifted';
 
 /** Is wood gone beyond the line by it? */
 export const takesWood = (mishap: MishapId): mishap is 'slipped' | 'tornOut' => mishap === 'slipped' || mishap === 'tornOut';

@@ -71,7 +71,9 @@ describe('clear to cut, on the screen', () => {
   it('is gone on with, without a tool that is not there, only with a reason', async () => {
     const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const few = tools.filter((t) => t.kind !== 'depth gauge' && t.kind !== 'calliper');
-    store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith({ lateHour: 24 }), own: {}, tools: few, toolVersions: {} }, version: 2 }));
+    store.dispatch(
+      shop.loaded({ of: WORKSHOP, data: { version: 2, settings: settingsWith({ lateHour: 24 }), own: {}, tools: few, toolVersions: {} }, version: 2 }),
+    );
     const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes('Not in stock'))!;

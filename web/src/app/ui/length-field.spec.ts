@@ -16,6 +16,7 @@ describe('a length field', () => {
   });
 
   async function type(text: string): Promise<string> {
+    await fixture.whenStable();
     const input = host().querySelector('input')!;
     input.value = text;
     input.dispatchEvent(new Event('input'));

@@ -53,7 +53,12 @@ describe('writes that meet', () => {
       ]);
       for (const a of answers) seen.set(a, (seen.get(a) ?? 0) + 1);
     }
-    expect([...seen.keys()].filter((a) => / 5\d\d$/.test(a))).toEqual([]);
-    expect([seen.get('photograph 201'), seen.get('reading 201')]).toEqual([200, 200]);
+    // three steps go through; the last one, sent again and again, is not the one to do any more
+    expect([...seen].sort()).toEqual([
+      ['photograph 201', 200],
+      ['reading 201', 200],
+      ['step 201', 3],
+      ['step 409', 197],
+    ]);
   }, 120_000);
 });

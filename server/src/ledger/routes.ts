@@ -3,7 +3,7 @@ import { idParam, logStep, pageQuery } from '@rinnovo/contract';
 import { quantityOf } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { addRevision, revisionsOf } from '../anatomy/queries.js';
+import { addRevision } from '../anatomy/queries.js';
 import { lockJob } from '../db/locks.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
@@ -30,8 +30,8 @@ export function ledgerRoutes(db: Knex): Router {
         const job = found?.job ?? body.job;
         if (job === undefined) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const instrument = await lockJob(trx, job);
-        const newest = await revisionsOf(trx, instrument);
         const first = await loadJobState(trx, job);
+        const newest = first.revisions;
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const outcome = await inThread('step', { job: inHand(first), state: first.state, said: body, today: new Date() });
         if (outcome.kind !== 'logged') throw refused(outcome, body);

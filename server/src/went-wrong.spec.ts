@@ -1,59 +1,20 @@
 // 'Log mishap' has consequences: a level found too deep changes the anatomy, takes the clearance away and is judged again.
 import { knownAt } from '@rinnovo/core/instrument';
-import { benchInput } from '@rinnovo/core/job';
 import type { Decision, LedgerEntry } from '@rinnovo/core/job';
-import { benchNow, cardsOf, evaluatePlan, optionsFor } from '@rinnovo/core/house';
+import { evaluatePlan } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Lesson, Problem, ReturnPlan } from '@rinnovo/contract';
 import { withChoice, type PickupChoice, newHardwareChoice } from '@rinnovo/core/check';
-import { valueOf } from '@rinnovo/core/measure';
 import { bounds } from '@rinnovo/core/shape';
 import { demoWorkshop } from '@rinnovo/demo';
 import { anatomyOf, lockRevisions } from './anatomy/queries.js';
 import { benchOf, loadJobState } from './jobs/job-state.js';
-import { testWorkshop, type TestWorkshop } from './testing/workshop.js';
+import { logNext, logUpToCut, readyToRoute } from './testing/at-the-cut.js';
+import type { TestWorkshop } from './testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
 const instrument = demoWorkshop.instruments[0]!.id;
 const gauge = demoWorkshop.tools[1]!.id;
-
-/** A re-route is decided, everything before the passes is done and a clearance stands: the last two written straight into the tables. */
-async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
-  const w = await testWorkshop();
-  const s = await loadJobState(w.db, job.id);
-  const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, job.request)[0]!;
-  const seen = option.evaluation.verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
-  const decision = randomUUID();
-  await w
-    .create(`/api/decisions/${decision}`, {
-      job: job.id,
-      planVersion: 1,
-      revisions: knownAt({ anatomy: 1 }),
-      choice: 'neck pickup',
-      option: option.proposal.id,
-      reason: 'r',
-      seen,
-    })
-    .expect(201);
-  await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
-  await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
-  await w.db('clearances').insert({
-    id: randomUUID(),
-    job: job.id,
-    decision,
-    plan_version: 2,
-    chosen: JSON.stringify(option.proposal.choice),
-    revisions: knownAt({ anatomy: 1 }),
-    accepted: '[]',
-    numbers: '[]',
-    person: w.person,
-  });
-  const { operation, cards } = benchOf(await loadJobState(w.db, job.id));
-  const off = { operation: operation!.id, job: job.id, step: cards[0]!.key, outcome: 'done', wrong: null, note: '', minutes: 5, measured: null, seen: {} };
-  expect(operation!.kind).toBe('takeStringsOff');
-  await w.create(`/api/ledger/${randomUUID()}`, off).expect(201);
-  return { w, decision };
-}
 
 describe('a clearance', () => {
   it('holds for the choice as it stood when it was given, and the choice stays once wood is cut', async () => {
@@ -125,27 +86,6 @@ describe('the way back from a route that is half cut', () => {
   }, 30_000);
 });
 
-/** Logs what is to be done now on the bench. */
-async function logNext(w: TestWorkshop, more: object = {}) {
-  const bench = benchOf(await loadJobState(w.db, job.id));
-  const card = bench.cards[bench.now]!;
-  const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-  const said = { outcome: 'done', wrong: null, note: '', minutes: 1.5, measured: null, seen };
-  return {
-    kind: card.kind,
-    answer: await w.create(`/api/ledger/${randomUUID()}`, { operation: bench.operation!.id, job: job.id, step: card.key, ...said, ...more }),
-  };
-}
-
-async function logUpToCut(w: TestWorkshop): Promise<void> {
-  for (;;) {
-    const bench = benchOf(await loadJobState(w.db, job.id));
-    if (bench.cards[bench.now]?.kind === 'cut') return;
-    const { answer } = await logNext(w);
-    if (answer.status !== 201) throw new Error(JSON.stringify(answer.body));
-  }
-}
-
 const wrong = { mishap: 'slipped', flaw: { by: 1.5, level: 'main', side: 'treble' }, cause: 'tool', way: 'fillFlaw', lesson: '' };
 
 describe('a slip at the machine', () => {
@@ -216,23 +156,8 @@ describe('mishap', () => {
   afterAll(() => w.close());
 
   async function step(more: object = {}): Promise<{ status: number; body: unknown; kind: string }> {
-    const s = await loadJobState(w.db, job.id);
-    const input = { ...benchInput(s), state: s.state };
-    const bench = benchNow(input);
-    const card = cardsOf(bench.operation!, input)[bench.now]!;
-    const r = await w.create(`/api/ledger/${randomUUID()}`, {
-      operation: bench.operation!.id,
-      job: job.id,
-      step: card.key,
-      outcome: 'done',
-      wrong: null,
-      note: '',
-      minutes: null,
-      measured: card.asks ? { value: card.asks.expected, limit: 0.05, raw: 'x', tool: gauge } : null,
-      seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
-      ...more,
-    });
-    return { status: r.status, body: r.body as unknown, kind: card.kind };
+    const { kind, answer } = await logNext(w, more);
+    return { status: answer.status, body: answer.body as unknown, kind };
   }
 
   it('a floor a millimetre too deep changes the instrument, and a decision with work begun stays', async () => {

@@ -100,6 +100,9 @@ const HINDRANCES: Readonly<Record<GateRule['state'], string>> = {
   ownerAgreed: 'Ask the owner: a part is cut down only with consent.',
 };
 
+/** Why a cut that was cleared does not go on. */
+export const CLEARANCE_LAPSED = 'What this cut was cleared on has changed. See what is open.';
+
 export function hindranceText(h: Hindrance, titleOf: (operation: string) => string | undefined): string {
   if (h.kind === 'gate') return HINDRANCES[h.state];
   return `First: ${titleOf(h.operation) ?? 'earlier work'}.`;

@@ -49,6 +49,8 @@ export interface GateInput {
   /** The instrument as it is now. */
   readonly found: Anatomy;
   readonly readings: readonly Reading[];
+  /** The entries by which its own work went as planned: what they left is fact, and was read as it was cut. */
+  readonly own: ReadonlySet<string>;
   /** What somebody took upon themselves, by keys. */
   readonly accepted: ReadonlySet<string>;
   readonly consent: OwnersYes;
@@ -67,14 +69,14 @@ export interface GateInput {
  * without; asks for a part that was measured and not only listed; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
-export function clearToCut({ evaluation, found, readings, accepted, consent, asked, print, before, needs, tired }: GateInput): GateVerdict {
+export function clearToCut({ evaluation, found, readings, own, accepted, consent, asked, print, before, needs, tired }: GateInput): GateVerdict {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (isAbout(v, 'undrawn') && v.class === 'notMeasured'))
       return [{ kind: 'thin', verdict: v.id, class: v.class, ok: accepted.has(v.id) }];
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });
-  const targets = restsOn(evaluation.verdicts, found);
+  const targets = restsOn(evaluation.verdicts, found).filter((t) => !isOwn(found, t, own));
   const standing = stillStanding(readings);
   const read = targets.map((target): GateItem => {
     const { state } = secondReading(target, readings);
@@ -97,6 +99,12 @@ export function clearToCut({ evaluation, found, readings, accepted, consent, ask
   const rest: readonly GateItem[] = tired ? [{ kind: 'rest', why: tired, ok: accepted.has(CANNOT_WAIT) }] : [];
   const items = [...rest, ...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
+}
+
+/** Is a dimension what its own work left? */
+function isOwn(found: Anatomy, target: Target, own: ReadonlySet<string>): boolean {
+  const at = dimensionAt(found, target);
+  return at.exists && at.dimension?.basis.kind === 'work' && own.has(at.dimension.basis.entry);
 }
 
 /** What claims to be read, or worked. */

@@ -34,6 +34,7 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     evaluation,
     found: state.anatomy,
     readings: provingReadings(j),
+    own: ownEntries(j, decision),
     consent: consentTo(decision, j.consents, j.clients),
     asked: confirmationsFor(rows, choice, evaluation, state.anatomy),
     drawn: printWidths(choice, state.settings),
@@ -41,6 +42,12 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     needs: [...partInHand(rows, decision, choice, state), ...atHand(rows, state, choice, cutting, today)],
     tired,
   };
+}
+
+/** The entries of what a decision's work left as planned. */
+function ownEntries({ ledger, operations }: JobInHand, decision: string): ReadonlySet<string> {
+  const mine = new Set(operations.flatMap((o) => (o.decision === decision ? [o.id] : [])));
+  return new Set(ledger.flatMap((l) => (l.outcome === 'done' && mine.has(l.operation) ? [l.id] : [])));
 }
 
 /** The gate's whole input; a reason that is empty accepts nothing. */

@@ -3,7 +3,7 @@ import { clearToCut } from '../gate/index.js';
 import { cuttingFor, evaluatePlan } from '../house/index.js';
 import { valueOf } from '../measure/index.js';
 import { roundedRectangle } from '../shape/index.js';
-import { clearanceOf, decisionOn, entryOf, jobOf } from '../testing/job.js';
+import { clearanceOf, clearedJob, decisionOn, entryOf, jobOf } from '../testing/job.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
 import { noBench } from '../testing/work.js';
 import {
@@ -18,6 +18,7 @@ import {
   consentTo,
   gateInput,
   standingClearance,
+  stillAgreed,
   type Consent,
   type JobInHand,
   type StepAtHand,
@@ -73,6 +74,44 @@ describe('a clearance', () => {
     expect(stands(step('2026-01-03T00:00:00Z', 'wentWrong'))).toBeNull();
     expect(stands(step('2026-01-01T00:00:00Z', 'wentWrong'))).toBe('c');
     expect(stands(step('2026-01-03T00:00:00Z', 'done'))).toBe('c');
+  });
+});
+
+describe('what was agreed to at a clearance', () => {
+  const was = { id: 'floor/route/planned/18.000/back', clearance: 4.5, class: 'thin' };
+  const given = {
+    numbers: [was],
+    print: null,
+    accepted: [
+      { verdict: was.id, reason: 'r' },
+      { verdict: `override/${was.id}`, reason: 'o' },
+      { verdict: 'confirm/cautions', reason: 'c' },
+    ],
+  };
+  const now = (id: string, clearance: number | null) => {
+    const [v] = ofChoice(noBench.evaluatePlan(state, plan), 'here').verdicts;
+    return { verdicts: [{ ...v!, id, clearance, worst: 0.25 }] };
+  };
+  const covers = (id: string, clearance: number | null) => stillAgreed(given, 'here', now(id, clearance)).accepted.map((a) => a.verdict);
+
+  it('covers a verdict until it is worse by more than its limits, also what was cut of it, and no other', () => {
+    const both = ['confirm/cautions', was.id, `override/${was.id}`];
+    expect([covers(was.id, 4.5), covers(was.id, 9), covers(was.id, 4.26), covers(was.id, 4.24)]).toEqual([both, both, both, ['confirm/cautions']]);
+    const cut = 'floor/route/planned here/18.000/back';
+    expect([covers(cut, 4.4), covers(cut, 4.2), covers(was.id, null)]).toEqual([
+      ['confirm/cautions', cut, `override/${cut}`],
+      ['confirm/cautions'],
+      ['confirm/cautions'],
+    ]);
+    // another decision's cut, another place, and what nobody said anything of
+    expect([covers('floor/route/planned there/18.000/back', 4.5), covers('wall/route/planned/pocket', 4.5)]).toEqual([
+      ['confirm/cautions'],
+      ['confirm/cautions'],
+    ]);
+    expect(stillAgreed({ ...given, accepted: [] }, 'here', now(was.id, 4.5)).accepted).toEqual([]);
+    // not measured then, and taken on: it stays so
+    const unread = { ...given, numbers: [{ ...was, clearance: null }] };
+    expect(stillAgreed(unread, 'here', now(was.id, null)).accepted.length).toBe(3);
   });
 });
 
@@ -184,7 +223,7 @@ describe('a step that is to be logged', () => {
       ...o,
       state: ['routePasses', 'boreWells', 'testFit', 'fitPart'].includes(o.kind) ? o.state : ('done' as const),
     }));
-    return { ...job, operations, clearances: [clearanceOf(routed)], ...more };
+    return { ...clearedJob({ ...job, operations }, on, routed), ...more };
   }
   const next = (job: JobInHand): StepToLog => {
     const bench = benchNow({ ...benchInput(job), state });
@@ -204,14 +243,18 @@ describe('a step that is to be logged', () => {
     expect(judgeStep(over, state, next(job), today)).toEqual({ kind: 'otherStep', operation: null, step: null });
   });
 
-  it('waits for its clearance, which must hold until the first cut, and not after', () => {
+  it('waits for its clearance, which must hold at each step, also once it is begun', () => {
     const kind = (job: JobInHand, on = state) => judgeStep(job, on, next(atThePasses()), today).kind;
-    expect(kind(atThePasses({ clearances: [] }))).toBe('hindered');
-    // nothing was read twice: what was cleared once does not clear now
-    expect(kind(atThePasses())).toBe('clearanceLapsed');
-    const begun = atThePasses();
-    const passes = begun.operations.map((o) => (o.kind === 'routePasses' ? { ...o, state: 'doing' as const } : o));
-    expect(judged({ ...begun, operations: passes }).kind).toBe('logged');
+    expect([kind(atThePasses()), kind(atThePasses({ clearances: [] }))]).toEqual(['logged', 'hindered']);
+    const cleared = atThePasses();
+    const begun = { ...cleared, operations: cleared.operations.map((o) => (o.kind === 'routePasses' ? { ...o, state: 'doing' as const } : o)) };
+    expect(kind(begun)).toBe('logged');
+    for (const job of [cleared, begun]) {
+      expect(kind({ ...job, readings: [] })).toBe('clearanceLapsed');
+      const off = { ...job.readings[0]!, id: 'later', at: '2026-01-04T00:00:00Z', blind: true, value: job.readings[0]!.value + 1 };
+      expect(kind({ ...job, readings: [...job.readings, off] })).toBe('clearanceLapsed');
+      expect(kind(job, { ...state, tools: [] })).toBe('clearanceLapsed');
+    }
   });
 
   it('holds what the clearance was given on: accepted verdicts and the print, no more', () => {
@@ -219,8 +262,8 @@ describe('a step that is to be logged', () => {
     const ground = gateGround(atThePasses(), { decision: 'here', choice: routed, evaluation, state, cutting: cuttingFor(state, routed), today, tired: null });
     const open = clearToCut(gateInput(ground, { accepted: [], print: null })).items.filter((i) => !i.ok);
     expect(open.map((i) => i.kind)).toContain('print');
-    const job = atThePasses({ clearances: [clearanceOf(routed, { print: { across: 86, along: 40 }, accepted: [] })] });
-    const lapsed = judged(job);
+    const job = atThePasses();
+    const lapsed = judged({ ...job, clearances: [{ ...job.clearances[0]!, accepted: [] }] });
     expect(lapsed.kind === 'clearanceLapsed' && lapsed.open.map((i) => i.kind)).not.toContain('print');
     expect(lapsed.kind === 'clearanceLapsed' && lapsed.open.length).toBe(open.length - 1);
   });

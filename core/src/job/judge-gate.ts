@@ -1,7 +1,7 @@
 import { evaluatePlan, ofChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
 import { clearToCut, type GateRows, type GateVerdict, type Tired } from '../gate/index.js';
-import { gateGround, gateInput, type Said } from './gate-input.js';
+import { gateGround, gateInput, type GateGround, type Said } from './gate-input.js';
 import type { JobInHand } from './in-hand.js';
 
 /** A decision that is to be cleared, on what somebody said. */
@@ -21,7 +21,12 @@ export function judgeGate(
   j: JobInHand,
   { decision, choice, plan, state, said, today, tired }: CutToJudge,
 ): { readonly evaluation: Evaluation; readonly gate: GateVerdict } {
+  const ground = groundOf(rows, j, { decision, choice, plan, state, today, tired });
+  return { evaluation: ground.evaluation, gate: clearToCut(gateInput(ground, said)) };
+}
+
+/** What the gate asks of a decision, with the verdicts on its choice worked out. */
+export function groundOf(rows: GateRows, j: JobInHand, { decision, choice, plan, state, today, tired }: Omit<CutToJudge, 'said'>): GateGround {
   const evaluation = ofChoice(evaluatePlan(rows, state, plan), choice.id);
-  const ground = gateGround(rows, j, { decision, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today, tired });
-  return { evaluation, gate: clearToCut(gateInput(ground, said)) };
+  return gateGround(rows, j, { decision, choice, evaluation, state, cutting: cuttingFor(rows, state, choice), today, tired });
 }

@@ -8,7 +8,8 @@ import type { Target } from '../quantity/index.js';
 import type { PlannedOperation } from '../work/index.js';
 import { standingClearance } from './clearance.js';
 import { benchInput, type JobInHand } from './in-hand.js';
-import { judgeGate } from './judge-gate.js';
+import { groundOf } from './judge-gate.js';
+import { lapsedSince } from './lapsed-since.js';
 import { stepFlaw, type StepFlaw, type StepSaid } from './step-flaw.js';
 
 /** A step that is to be logged, with the numbers that were on its card, mm by label. */
@@ -86,17 +87,15 @@ export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: 
 export const numbersOf = ({ numbers }: Pick<StepCard, 'numbers'>): Readonly<Record<string, number>> =>
   Object.fromEntries(numbers.map((n) => [n.label, valueOf(n.working)]));
 
-/** Until the first cut is made, the clearance must still hold for the numbers as they are now. */
+/** What is still to be cut must clear at each step, not only at the first. */
 function whyNotClear(rows: GateRows, j: JobInHand, state: PlanState, of: string, today: Date): StepRefusal | null {
   const decision = j.decisions.find((d) => d.id === of);
   const standing = decision && standingClearance(decision, j);
-  if (!standing || !j.plan) return { kind: 'noClearance' };
-  const begun = j.operations.some((o) => o.decision === of && isIrreversible(rows, o.kind) && (o.state === 'doing' || o.state === 'done'));
   const choice = benchInput(j).choices[of];
-  if (begun || !choice) return null;
-  // what was cleared is not asked again by the clock
-  const { clear, items } = judgeGate(rows, j, { decision: of, choice, plan: j.plan, state, said: standing, today, tired: null }).gate;
-  return clear ? null : { kind: 'clearanceLapsed', open: items.filter((i) => !i.ok) };
+  if (!standing || !j.plan || !choice) return { kind: 'noClearance' };
+  const ground = groundOf(rows, j, { decision: of, choice, plan: j.plan, state, today, tired: null });
+  const open = lapsedSince(standing, ground);
+  return open.length > 0 ? { kind: 'clearanceLapsed', open } : null;
 }
 
 function sameNumbers(now: Readonly<Record<string, number>>, seen: Readonly<Record<string, number>>): boolean {

@@ -1,8 +1,11 @@
 import { choiceOf, type Choice, type Plan, type PlanState } from '../check/index.js';
-import { knownAt } from '../instrument/index.js';
+import { confirmKey, overrideKey, printWidths, restsOn } from '../gate/index.js';
+import { dimensionAt, knownAt, type Anatomy } from '../instrument/index.js';
+import { targetKey, type Reading, type Target } from '../quantity/index.js';
 import { noBench } from './work.js';
 import type { Clearance, Decision, JobInHand, LedgerEntry } from '../job/index.js';
 import { plainPlan } from './plan.js';
+import { needKey } from '../work/index.js';
 
 /** A decision on a choice, taken under the id of the choice. */
 export function decisionOn(chosen: Choice, more: Partial<Decision> = {}): Decision {
@@ -47,6 +50,37 @@ export function clearanceOf(chosen: Choice, more: Partial<Clearance> = {}): Clea
     at: '2026-01-02T00:00:00Z',
     ...more,
   };
+}
+
+/** Two readings of each target, the later one blind, as it is known on an instrument; of what is only drawn, 10 mm. */
+export function readTwice(anatomy: Anatomy, targets: readonly Target[]): readonly Reading[] {
+  return targets.flatMap((target) => {
+    const at = dimensionAt(anatomy, target);
+    const { value, limit } = at.exists && at.dimension ? at.dimension : { value: 10, limit: 0.05 };
+    const once = { instrument: 'i', target, value, limit, raw: String(value), tool: 'calliper', person: 'p', survey: null, corrects: null };
+    return [
+      { ...once, id: 'r1', at: '2026-01-01T08:00:00Z', blind: false },
+      { ...once, id: `r2 ${targetKey(target)}`, at: '2026-01-01T09:00:00Z', blind: true },
+    ];
+  });
+}
+
+/** A job with a decision on a choice read twice, and cleared as it stands; what may be taken on is. */
+export function clearedJob(job: JobInHand, state: PlanState, choice: Choice): JobInHand {
+  const cut = { decision: choice.id, choice, plan: job.plan!, state, today: new Date('2026-01-02T00:00:00Z'), tired: null };
+  const print = printWidths(choice, state.settings);
+  const { evaluation } = noBench.judgeGate(job, { ...cut, said: { accepted: [], print } });
+  const read = { ...job, readings: readTwice(state.anatomy, restsOn(evaluation.verdicts, state.anatomy)) };
+  const { items } = noBench.judgeGate(read, { ...cut, said: { accepted: [], print } }).gate;
+  const accepted = items.flatMap((i) => {
+    if (i.ok) return [];
+    if (i.kind === 'confirm') return [{ verdict: confirmKey(i.confirm), reason: 'r' }];
+    if (i.kind === 'thin') return [{ verdict: i.verdict, reason: 'r' }];
+    const taken = i.kind === 'verdict' ? i.verdict : i.kind === 'need' ? needKey(i.need) : null;
+    return taken === null ? [] : [{ verdict: overrideKey(taken), reason: 'r' }];
+  });
+  const numbers = evaluation.verdicts.map(({ id, clearance, class: is }) => ({ id, clearance, class: is }));
+  return { ...read, clearances: [clearanceOf(choice, { accepted, print, numbers })] };
 }
 
 /** A step that was logged. */

@@ -19,7 +19,7 @@ export function refused(why: StepRefusal, said: LogStep): ProblemError {
     case 'noClearance':
       return new ProblemError('not-clear', { detail: 'This cut has no clearance.' });
     case 'clearanceLapsed':
-      return new ProblemError('not-clear', { detail: 'The plan changed after the clearance. Clear to cut again.', current: why.open });
+      return new ProblemError('not-clear', { detail: 'What this cut was cleared on has changed. Clear it again.', current: why.open });
     case 'numbersDiffer':
       return new ProblemError('numbers-differ', { current: why.now, yours: said.seen });
     case 'flaw':

@@ -36,6 +36,7 @@ import {
 } from '../app/state/resources';
 import { resultActions, resultsFeature } from '../app/state/results.feature';
 import { surveyFeature } from '../app/state/survey.feature';
+import { clearedOn } from './cleared';
 import { anatomy, setUp } from './fixture';
 
 const sheet = { kind: 'sheet' as const, part: 'two-coil' };
@@ -182,10 +183,15 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const shown = planOf(chosen);
   const settings = settingsWith({ lateHour: 24 });
   const done = doneOf(more.work?.operations ?? []);
-  const state: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
-  const revision = { instrument: 'i', revision: 1, document: anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
+  const asked: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
+  const drawn: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
+  // where a clearance stands all that it asks is there
+  const facts = { ...asked, id: 'job', plan: shown, clients: more.ofClient === true, ledger: more.ledger ?? [], readings: [] };
+  const cleared = asked.clearances.length > 0 ? clearedOn(drawn, chosen, facts) : null;
+  const held: Work = { ...asked, clearances: asked.clearances.map((c) => ({ ...c, ...cleared?.given })) };
+  const state: PlanState = { ...drawn, anatomy: cleared?.anatomy ?? anatomy };
+  const revision = { instrument: 'i', revision: 1, document: state.anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revisions: knownAt({ anatomy: 1 }), plan: shown };
-  const held: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
   const log = more.ledger ?? [];
 
   store.dispatch(people.loaded({ of: WORKSHOP, data: [nell, client], version: null }));
@@ -195,7 +201,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(stock.loaded({ of: WORKSHOP, data: (more.stock ?? drawers).map((item) => ({ item, version: 1, reserved: {} })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
-  store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? [], version: null }));
+  store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? cleared?.readings ?? [], version: null }));
   store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));
   store.dispatch(findings.loaded({ of: 'i', data: [], version: null }));
   store.dispatch(profiles.loaded({ of: WORKSHOP, data: [], version: null }));
@@ -211,7 +217,6 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(resultActions.evaluatedInFull({ computed: { ...computed, result: { ...evaluation, figures: null } } }));
   store.dispatch(resultActions.optionsWorkedOut({ computed: { ...computed, result: optionsFor(state, shown, chosen, job.request) } }));
   store.dispatch(resultActions.cuttingPlanned({ computed: { ...computed, result: cuttingFor(state, chosen) } }));
-  const cleared = held.clearances.map((c) => c.decision);
   // all work that a spec does not name is done
   const named = new Set(held.operations.map((o) => o.kind));
   const others = named.size === 0 ? [] : plannedWork(state, chosen).flatMap((x) => (named.has(x.kind) ? [] : [operation(x.kind, { state: 'done' })]));
@@ -223,7 +228,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
     operations: [...others, ...held.operations],
     waivers: held.waivers,
     agreed: more.agreed ?? ['decision'],
-    cleared,
+    cleared: held.clearances.map((c) => c.decision),
   };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: noBench.benchNow({ ...input, log: entries }) } }));

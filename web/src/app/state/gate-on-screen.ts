@@ -4,7 +4,7 @@ import type { Choice } from '@rinnovo/core/check';
 import { tiredAt } from '@rinnovo/core/gate';
 import { gateGround } from '@rinnovo/core/house';
 import { localeInUse } from '@rinnovo/words';
-import type { Said } from '@rinnovo/core/job';
+import { lapsedSince, stillAgreed, type Said } from '@rinnovo/core/job';
 import { attempt } from '../ui/attempt';
 import type { GateShown } from '../ui/gate-panel';
 import { Commands } from './commands';
@@ -70,9 +70,19 @@ export function gateOnScreen(): GateOnScreen {
   };
   const standing = store.selectSignal(selectStanding);
   const names = store.selectSignal(selectNames);
+  const lapsed = computed(() => {
+    const [given, ground] = [standing(), asked()?.ground];
+    return given && ground ? lapsedSince(given, ground) : [];
+  });
+  const holds = computed(() => {
+    const [given, ground] = [standing(), asked()?.ground];
+    return given && ground ? stillAgreed(given, given.decision, ground.evaluation) : null;
+  });
   const shown = computed((): GateShown => ({
     decided: decision() !== null,
     standing: standing(),
+    lapsed: lapsed(),
+    holds: holds(),
     // while the sums run what was asked last of the same decision stands
     asked: asked(),
     fresh: now() !== null,

@@ -5,7 +5,8 @@ import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, ope
 import { gateOnScreen } from '../state/gate-on-screen';
 import { ownerOnScreen } from '../state/owner-on-screen';
 import { planActions } from '../state/plan.actions';
-import { shop, work, WORKSHOP } from '../state/resources';
+import { readings, shop, work, WORKSHOP } from '../state/resources';
+import { selectReadings } from '../state/selectors';
 import { GatePanel } from './gate-panel';
 
 /** The panel as a page has it. */
@@ -207,5 +208,21 @@ describe('clear to cut, on the screen', () => {
     const other = TestBed.createComponent(PageWithGate);
     await other.whenStable();
     expect(host(other).textContent).not.toContain('● Clear to cut');
+  });
+
+  it('tells what is open of a clearance that no longer holds, and asks nothing again that still does', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: { decisions: [decision], clearances: [clearance] } });
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const read = store.selectSignal(selectReadings)();
+    const thick = read.find((r) => r.target.quantity === 'bodyThickness')!;
+    const off = { ...thick, id: 'later', value: thick.value + 1, blind: true, at: '2026-01-03T00:00:00.000Z' };
+    store.dispatch(readings.loaded({ of: 'i', data: [...read, off], version: null }));
+    await fixture.whenStable();
+    const text = host(fixture).textContent;
+    expect(text).not.toContain('● Clear to cut');
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('What this cut was cleared on has changed');
+    expect(text).toContain('One item still open');
+    expect(text).toContain('The readings disagree. Measure again: body thickness');
   });
 });

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, untracked, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -18,6 +18,10 @@ const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind
 export interface GateShown {
   readonly decided: boolean;
   readonly standing: Clearance | null;
+  /** What is open now of what it was given for. */
+  readonly lapsed: readonly GateItem[];
+  /** What was said then, as far as it still holds. */
+  readonly holds: Said | null;
   /** What is asked, and of which decision; null until it is worked out. */
   readonly asked: { readonly decision: string; readonly ground: GateGround } | null;
   /** What is asked is that of the plan on the screen. */
@@ -46,7 +50,10 @@ export class GatePanel {
 
   /** What somebody took upon themselves, by key; of another decision nothing of it holds. */
   private readonly of = computed(() => this.gate().asked?.decision ?? null);
-  protected readonly reasons = linkedSignal<string | null, Readonly<Record<string, string>>>({ source: this.of, computation: () => ({}) });
+  protected readonly reasons = linkedSignal<string | null, Readonly<Record<string, string>>>({
+    source: this.of,
+    computation: () => untracked(() => Object.fromEntries((this.gate().holds?.accepted ?? []).map((a) => [a.verdict, a.reason]))),
+  });
   /** What was read on the print; it stays while the numbers are worked out again. */
   protected readonly printAcross = linkedSignal<string | null, string>({ source: this.of, computation: () => '' });
   protected readonly printAlong = linkedSignal<string | null, string>({ source: this.of, computation: () => '' });
@@ -56,7 +63,7 @@ export class GatePanel {
     const [across, along] = [this.acrossField()?.value() ?? null, this.alongField()?.value() ?? null];
     return {
       accepted: Object.entries(this.reasons()).map(([verdict, reason]) => ({ verdict, reason: reason.trim() })),
-      print: across === null || along === null ? null : { across, along },
+      print: across === null || along === null ? (this.gate().holds?.print ?? null) : { across, along },
     };
   });
 

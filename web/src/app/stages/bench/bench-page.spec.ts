@@ -5,7 +5,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
-import { work } from '../../state/resources';
+import { readings, work } from '../../state/resources';
 import { BenchPage } from './bench-page';
 
 const planned = { ...choice, route };
@@ -74,6 +74,18 @@ describe('the bench', () => {
     const { fixture } = await bench({ work: { ...cleared, clearances: [] } });
     expect(host(fixture).textContent).toContain('Not clear to cut.');
     expect(host(fixture).querySelector('rn-gate-panel')).not.toBeNull();
+    expect(() => button(fixture, 'Done')).toThrow();
+  });
+
+  it('does not go on once what it was cleared on has changed, and says what is open', async () => {
+    const { store } = jobOnScreen({ choice: planned, work: cleared, ledger: toDepth.slice(0, 2) });
+    const fixture = TestBed.createComponent(BenchPage);
+    await fixture.whenStable();
+    expect(button(fixture, 'Done').disabled).toBeFalse();
+    store.dispatch(readings.loaded({ of: 'i', data: [], version: null }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('.step')!.textContent).toContain('What this cut was cleared on has changed');
+    expect(host(fixture).querySelector('rn-gate-panel')!.textContent).toContain('Measure: body thickness');
     expect(() => button(fixture, 'Done')).toThrow();
   });
 

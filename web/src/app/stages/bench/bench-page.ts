@@ -14,6 +14,7 @@ import { valueOf } from '@rinnovo/core/measure';
 import { isMeasuring } from '@rinnovo/core/part';
 import {
   CAUTION_WORDS,
+  CLEARANCE_LAPSED,
   gapText,
   hindranceText,
   labelText,
@@ -148,18 +149,24 @@ export class BenchPage {
   protected readonly countable = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'partInHand'));
   protected readonly hindrances = computed(() => {
     const titles = new Map(this.operations().map((o) => [o.id, operationTitle(o)]));
-    return this.standingHindrances().map((h) => ({
+    const other = this.standingHindrances().map((h) => ({
       text: hindranceText(h, (id) => titles.get(id)),
       gate: h.kind === 'gate' && h.state === 'clearToCut',
     }));
+    return this.lapsed() ? [...other, { text: CLEARANCE_LAPSED, gate: true }] : other;
   });
   /** A part is cut down only when its owner agreed: asked where the work waits for it. */
   protected readonly asksOwner = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'ownerAgreed'));
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
-  protected readonly cutting = computed(() => {
+  private readonly irreversible = computed(() => {
     const kind = this.bench()?.operation?.kind;
-    return kind !== undefined && isIrreversible(kind) && this.gate.shown().standing !== null;
+    return kind !== undefined && isIrreversible(kind);
   });
+  protected readonly cutting = computed(() => this.irreversible() && this.gate.shown().standing !== null);
+  /** What the cut at hand was cleared on has changed: no step of it goes on. */
+  private readonly lapsed = computed(
+    () => this.irreversible() && this.gate.shown().asked?.decision === this.bench()?.operation?.decision && this.gate.shown().lapsed.length > 0,
+  );
   protected readonly steps = computed(() =>
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),
   );

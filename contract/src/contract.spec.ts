@@ -38,6 +38,7 @@ import {
   takeReading,
   workshopLocale,
   tool,
+  withdrawConsent,
 } from './index.js';
 import { examples } from './testing/examples.js';
 
@@ -55,6 +56,7 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   instrument,
   job,
   keepConsent,
+  withdrawConsent,
   keepFinding,
   keepOutline,
   keepOwnWork,

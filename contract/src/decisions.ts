@@ -92,6 +92,14 @@ export interface KeepConsent {
   readonly said: string;
 }
 
+export interface WithdrawConsent {
+  readonly consent: string;
+  /** What the owner said. */
+  readonly said: string;
+}
+
+export const withdrawConsent = Joi.object<Loose<WithdrawConsent>, true>({ consent: uuid.required(), said: text.required() });
+
 export const keepConsent = Joi.object<Loose<KeepConsent>, true>({
   decision: uuid.required(),
   how: Joi.string()

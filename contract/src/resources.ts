@@ -169,6 +169,17 @@ export interface BuyListLine extends BuyLine {
   readonly jobs: Readonly<Record<string, WaitingJob>>;
 }
 
+/** An instrument came to another owner, or its owner to another role, while a job was done. */
+export interface OwnerChange {
+  readonly was: string | null;
+  /** It was a client's. */
+  readonly wasClients: boolean;
+  readonly now: string | null;
+  readonly person: string;
+  /** ISO 8601. */
+  readonly at: string;
+}
+
 /** What lies in a drawer, as the server tells it. */
 export interface KeptStock {
   readonly item: StockItem;

@@ -6,7 +6,7 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { anatomyRoutes } from './anatomy/routes.js';
-import { consentRoutes } from './consents/routes.js';
+import { consentRoutes, withdrawalRoutes } from './consents/routes.js';
 import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
 import { templateRoutes } from './templates/routes.js';
@@ -115,6 +115,7 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
   api.use('/decisions', decisionRoutes(db));
   api.use('/ways-back', wayBackRoutes(db));
   api.use('/consents', consentRoutes(db));
+  api.use('/consent-withdrawals', withdrawalRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));
   api.use('/lessons', lessonRoutes(db));

@@ -11,6 +11,7 @@ export * from './length.js';
 export * from './locale.js';
 export * from './operations/index.js';
 export * from './names.js';
+export * from './owners-yes.js';
 export * from './parts.js';
 export * from './readings-csv.js';
 export * from './price.js';

@@ -272,8 +272,19 @@ describe('more words of fit', () => {
 describe('money and the owner', () => {
   it('writes an amount with two places, and asks before anything of a client’s is cut', () => {
     expect([0, 5, 12900, 21390].map(moneyText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
-    expect(gateText({ kind: 'consent', ok: false }, names, String)).toContain('Ask the owner');
-    expect(gateText({ kind: 'consent', ok: true }, names, String)).toBe('The owner agreed');
+    expect(gateText({ kind: 'consent', ok: false, why: [] }, names, String)).toContain('Ask the owner: a client');
+    expect(gateText({ kind: 'consent', ok: true, why: [] }, names, String)).toBe('The owner agreed');
+    const why = [
+      { kind: 'withdrawn', at: '2026-01-05T10:00:00Z' },
+      { kind: 'owner', at: '2026-01-06T10:00:00Z' },
+      { kind: 'price', was: 21390, now: 22500 },
+      { kind: 'choice' },
+      { kind: 'number', verdict: 'Floor', was: 4.5, now: 3.9 },
+      { kind: 'number', verdict: 'Wall', was: null, now: -1 },
+    ] as const;
+    expect(gateText({ kind: 'consent', ok: false, why }, names, String)).toBe(
+      'Ask the owner again: withdrawn 5 Jan 2026; the owner was changed 6 Jan 2026; agreed at 213.90, now 225.00; another part or other work than agreed; Floor: agreed at 4.50\u202fmm, now 3.90\u202fmm; Wall: agreed at not measured, now −1.00\u202fmm',
+    );
   });
 });
 

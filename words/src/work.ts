@@ -9,6 +9,7 @@ import { operationName } from './operations/index.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { fixed, withUnit } from './locale.js';
+import { yesLapseText } from './owners-yes.js';
 
 export const CAUTION_WORDS: Readonly<Record<CautionId, string>> = {
   handDrill:
@@ -136,7 +137,10 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'rest':
       return item.ok ? 'It cannot wait, as was said' : REST_WORDS[item.why];
     case 'consent':
-      return item.ok ? 'The owner agreed' : 'Ask the owner: a client’s instrument is cut only with consent';
+      if (item.ok) return 'The owner agreed';
+      return item.why.length > 0
+        ? `Ask the owner again: ${item.why.map((w) => yesLapseText(w, titleOf)).join('; ')}`
+        : 'Ask the owner: a client’s instrument is cut only with consent';
     case 'width':
       return `The drawing shows ${withUnit(fixed(item.mismatch.drawn, 2), 'mm')}, the reading ${withUnit(fixed(item.mismatch.read, 2), 'mm')}: ${targetText(item.target, names)}`;
     case 'typical':

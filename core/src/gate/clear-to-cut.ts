@@ -5,6 +5,7 @@ import type { OperationKind } from '../operation/index.js';
 import { needKey, type Need } from '../work/index.js';
 import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
+import type { OwnersYes, YesLapse } from './owners-yes.js';
 import { printOff, type Widths } from './print-widths.js';
 import { CANNOT_WAIT, type Tired } from './tired.js';
 import { QUANTITIES, secondReading, stillStanding, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
@@ -29,12 +30,9 @@ export type GateItem =
   /** The 1:1 print that is laid on, and the two widths that were read on it. */
   | { readonly kind: 'print'; readonly off: readonly (keyof Widths)[]; readonly read: Widths | null; readonly ok: boolean }
   | { readonly kind: 'confirm'; readonly confirm: ConfirmId; readonly ok: boolean }
-  | { readonly kind: 'consent'; readonly ok: boolean }
+  | { readonly kind: 'consent'; readonly ok: boolean; readonly why: readonly YesLapse[] }
   /** It is late, or the day was long: asked once whether this cut can wait. */
   | { readonly kind: 'rest'; readonly why: Tired; readonly ok: boolean };
-
-/** Whether the owner was asked: the instrument is the workshop's own, or a client's who agreed or did not yet. */
-export type OwnersYes = 'own' | 'given' | 'needed';
 
 /** Clear to cut, or what is missing. */
 export interface GateVerdict {
@@ -91,7 +89,8 @@ export function clearToCut({ evaluation, found, readings, own, accepted, consent
     return mismatch ? [{ kind: 'width', target, mismatch, ok: false }] : [];
   });
   const guessed = guessedParts(evaluation.verdicts).map((part): GateItem => ({ kind: 'part', part, ok: false }));
-  const owner: readonly GateItem[] = consent === 'own' ? [] : [{ kind: 'consent', ok: consent === 'given' }];
+  const owner: readonly GateItem[] =
+    consent.is === 'own' ? [] : [{ kind: 'consent', ok: consent.is === 'given', why: consent.is === 'lapsed' ? consent.why : [] }];
   const confirms = asked.map((confirm): GateItem => ({ kind: 'confirm', confirm, ok: accepted.has(confirmKey(confirm)) }));
   const earlier = before.map((b): GateItem => ({ kind: 'before', ...b }));
   const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));

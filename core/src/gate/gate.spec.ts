@@ -75,10 +75,10 @@ describe('clear to cut', () => {
   });
 
   it('asks a client first, and nobody of the workshop’s own instrument', () => {
-    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'needed' })).items.filter((i) => !i.ok)).toEqual([
-      { kind: 'consent', ok: false },
-    ]);
-    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: 'given' })).clear).toBeTrue();
+    expect(
+      clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: { is: 'needed' } })).items.filter((i) => !i.ok),
+    ).toEqual([{ kind: 'consent', ok: false, why: [] }]);
+    expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin, consent: { is: 'given' } })).clear).toBeTrue();
   });
 
   it('is not given for a part whose sizes are typical or from a listing; measured here, or from its own sheet, is enough', () => {

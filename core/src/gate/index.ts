@@ -9,5 +9,6 @@ export { plain, told, type CardContext, type CardRow, type Draft, type GateRows 
 export type { Asked, AskedDepth, AskedGap, CardNumber, StepCard } from './card.js';
 export { remainingDepth } from './cards/route-passes.js';
 export * from './step-cards.js';
+export * from './owners-yes.js';
 export * from './part-in-hand.js';
 export * from './tired.js';

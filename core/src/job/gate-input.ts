@@ -2,7 +2,7 @@ import type { Choice, Evaluation, PlanState } from '../check/index.js';
 import { beforeCut, confirmationsFor, partInHand, printWidths, type GateInput, type GateRows, type Tired, type Widths } from '../gate/index.js';
 import { atHand } from '../work/index.js';
 import type { AcceptedThin } from './clearance.js';
-import { consentTo } from './consent.js';
+import { ownersYes, type YesGiven } from './consent.js';
 import { provingReadings, type JobInHand } from './in-hand.js';
 
 /** What a decision is to be cleared for: its choice, the verdicts on it, its cutting plan, and the day on which edges are judged. */
@@ -35,12 +35,28 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     found: state.anatomy,
     readings: provingReadings(j),
     own: ownEntries(j, decision),
-    consent: consentTo(decision, j.consents, j.clients),
+    consent: ownersYes({ decision, verdicts: evaluation.verdicts, now: costNow(j, decision, choice, state) }, j.consents, j.owner),
     asked: confirmationsFor(rows, choice, evaluation, state.anatomy),
     drawn: printWidths(choice, state.settings),
     before: beforeCut(rows, decision, j.operations, j.waivers),
     needs: [...partInHand(rows, decision, choice, state), ...atHand(rows, state, choice, cutting, today)],
     tired,
+  };
+}
+
+/** What the price of a decision is made of now: its part, and its work as it is planned or was done. */
+export function costNow(
+  { operations }: Pick<JobInHand, 'operations'>,
+  decision: string,
+  choice: Choice,
+  { parts, settings }: PlanState,
+): Omit<YesGiven, 'numbers'> {
+  const work = operations.filter((o) => o.decision === decision && o.source.of !== 'job' && o.state !== 'dropped');
+  return {
+    chosen: choice,
+    part: parts[choice.part ?? '']?.price ?? 0,
+    minutes: work.reduce((sum, o) => sum + o.minutes, 0),
+    ratePerHour: settings.ratePerHour,
   };
 }
 

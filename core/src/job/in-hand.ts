@@ -3,7 +3,7 @@ import type { BenchInput } from '../gate/index.js';
 import type { Reading } from '../quantity/index.js';
 import { standingReadings, type PlannedOperation } from '../work/index.js';
 import { standingClearance, type Clearance } from './clearance.js';
-import { consentTo, type Consent } from './consent.js';
+import { consentTo, type Consent, type Ownership } from './consent.js';
 import { choicesOf, type Decision } from './decision.js';
 import type { WaiverRecord } from './job.js';
 import { logged, type LedgerEntry } from './ledger.js';
@@ -20,8 +20,8 @@ export interface JobInHand {
   readonly waivers: readonly WaiverRecord[];
   readonly clearances: readonly Clearance[];
   readonly consents: readonly Consent[];
-  /** Somebody outside the workshop owns the instrument. */
-  readonly clients: boolean;
+  /** Whose the instrument is. */
+  readonly owner: Ownership;
   readonly ledger: readonly LedgerEntry[];
   readonly readings: readonly Reading[];
 }
@@ -37,7 +37,7 @@ export function benchInput(j: Omit<JobInHand, 'readings'>): BenchAsked {
     operations: j.operations,
     waivers: j.waivers,
     log: j.ledger.map(logged),
-    agreed: j.decisions.flatMap((d) => (consentTo(d.id, j.consents, j.clients) === 'needed' ? [] : [d.id])),
+    agreed: j.decisions.flatMap((d) => (['own', 'given'].includes(consentTo(d.id, j.consents, j.owner).is) ? [d.id] : [])),
     cleared: j.decisions.flatMap((d) => (standingClearance(d, j) ? [d.id] : [])),
   };
 }

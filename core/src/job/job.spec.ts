@@ -1,7 +1,7 @@
-import { ofChoice, type PlanState } from '../check/index.js';
+import { ofChoice, type PlanState, type Verdict } from '../check/index.js';
 import { clearToCut } from '../gate/index.js';
 import { cuttingFor, evaluatePlan } from '../house/index.js';
-import { valueOf } from '../measure/index.js';
+import { valueOf, type VerdictClass } from '../measure/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { clearanceOf, clearedJob, decisionOn, entryOf, jobOf } from '../testing/job.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
@@ -17,10 +17,12 @@ import {
   choicesOf,
   consentTo,
   gateInput,
+  ownersYes,
   standingClearance,
   stillAgreed,
   type Consent,
   type JobInHand,
+  type Ownership,
   type StepAtHand,
   type StepSaid,
   type StepToLog,
@@ -34,7 +36,19 @@ const routed = plainChoice({
   route: { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] },
 });
 const plan = plainPlan(routed);
-const yes: Consent = { id: 'y', job: 'j', decision: 'here', how: 'in person', said: 'do it', price: 0, options: [], person: 'p', at: '' };
+const yes: Consent = {
+  id: 'y',
+  job: 'j',
+  decision: 'here',
+  how: 'in person',
+  said: 'do it',
+  price: 0,
+  options: [],
+  given: null,
+  withdrawn: null,
+  person: 'p',
+  at: '2026-01-02T00:00:00Z',
+};
 
 describe('what can go wrong', () => {
   it('has its number where there is one, and takes wood or not', () => {
@@ -90,7 +104,8 @@ describe('what was agreed to at a clearance', () => {
   };
   const now = (id: string, clearance: number | null) => {
     const [v] = ofChoice(noBench.evaluatePlan(state, plan), 'here').verdicts;
-    return { verdicts: [{ ...v!, id, clearance, worst: 0.25 }] };
+    const is = clearance === null ? ('notMeasured' as const) : ('thin' as const);
+    return { verdicts: [{ ...v!, id, clearance, worst: 0.25, class: is }] };
   };
   const covers = (id: string, clearance: number | null) => stillAgreed(given, 'here', now(id, clearance)).accepted.map((a) => a.verdict);
 
@@ -117,17 +132,68 @@ describe('what was agreed to at a clearance', () => {
 
 describe('a job in hand', () => {
   it('asks the owner of a client’s instrument once for each decision, and nobody of the workshop’s own', () => {
-    expect([consentTo('here', [], false), consentTo('here', [], true), consentTo('here', [yes], true), consentTo('there', [yes], true)]).toEqual([
+    const owner = (clients: boolean, changed: string | null = null) => ({ clients, changed });
+    const is = (of: string, consents: readonly Consent[], o: Ownership) => consentTo(of, consents, o).is;
+    expect([is('here', [], owner(false)), is('here', [], owner(true)), is('here', [yes], owner(true)), is('there', [yes], owner(true))]).toEqual([
       'own',
       'needed',
       'given',
       'needed',
     ]);
+    const back = { ...yes, withdrawn: { at: '2026-01-03T00:00:00Z', said: 'no', person: 'p' } };
+    expect(consentTo('here', [back], owner(true))).toEqual({ is: 'lapsed', why: [{ kind: 'withdrawn', at: '2026-01-03T00:00:00Z' }] });
+    // the newest counts
+    expect([is('here', [back, { ...yes, at: '2026-01-04T00:00:00Z' }], owner(true)), is('here', [yes, back], owner(true))]).toEqual(['given', 'lapsed']);
+    const later = owner(true, '2026-01-02T00:00:01Z');
+    expect(consentTo('here', [yes], later)).toEqual({ is: 'lapsed', why: [{ kind: 'owner', at: later.changed! }] });
+    expect(is('here', [yes], owner(true, '2026-01-01T23:59:59Z'))).toBe('given');
+  });
+
+  describe('with the owner’s yes', () => {
+    const floor = { id: 'floor/route/planned/18.000/back', clearance: 4.5, class: 'thin' };
+    const given = { chosen: routed, numbers: [floor], part: 5000, minutes: 120, ratePerHour: 6000 };
+    const said = { ...yes, price: 17000, given };
+    const [v] = ofChoice(noBench.evaluatePlan(state, plan), 'here').verdicts;
+    const now = (id: string, clearance: number | null, is: VerdictClass = 'thin'): Verdict => ({ ...v!, id, clearance, worst: 0.25, class: is });
+    const covers = (verdicts: readonly Verdict[], more: Partial<typeof given> = {}) => {
+      const answer = ownersYes({ decision: 'here', verdicts, now: { ...given, ...more } }, [said], { clients: true, changed: null });
+      return answer.is === 'lapsed' ? answer.why.map((w) => w.kind) : answer.is;
+    };
+
+    it('is covered at the price, for the part and the work, and up to the numbers that were agreed', () => {
+      expect([covers([]), covers([now(floor.id, 4.3)]), covers([now(floor.id, 9)]), covers([now('wall/x', 45, 'well')])]).toEqual(Array(4).fill('given'));
+      expect(covers([now(floor.id, 4.2)])).toEqual(['number']);
+      // the same floor under another depth, and once it is cut
+      expect(covers([now('floor/route/planned/18.500/back', 4.2)])).toEqual(['number']);
+      expect([covers([now('floor/route/planned here/18.020/back', 4.4)]), covers([now('floor/route/planned here/18.020/back', 4)])]).toEqual([
+        'given',
+        ['number'],
+      ]);
+      // what was not spoken of: thin is the technician's to accept, a clash is not
+      expect([covers([now('wall/x', 1)]), covers([now('wall/x', -1, 'clashes')])]).toEqual(['given', ['number']]);
+    });
+
+    it('is asked again when the price rises, or another part goes in or other work is done', () => {
+      expect([covers([], { ratePerHour: 5000 }), covers([], { minutes: 119 }), covers([], { part: 5001 })]).toEqual(['given', 'given', 'given']);
+      expect([covers([], { ratePerHour: 6600 }), covers([], { minutes: 130 }), covers([], { part: 5100 })]).toEqual([['price'], ['price'], ['price']]);
+      const dearer = ownersYes({ decision: 'here', verdicts: [], now: { ...given, minutes: 180 } }, [said], { clients: true, changed: null });
+      // 170.00, and an hour more at 60.00
+      expect(dearer).toEqual({ is: 'lapsed', why: [{ kind: 'price', was: 17000, now: 23000 }] });
+      expect([covers([], { chosen: { ...routed, part: 'other' } }), covers([], { chosen: { ...routed, route: null } })]).toEqual([['choice'], ['choice']]);
+      // what was kept before anybody noted it for what
+      const old = ownersYes({ decision: 'here', verdicts: [now(floor.id, 1)], now: { ...given, minutes: 999 } }, [yes], { clients: true, changed: null });
+      expect(old.is).toBe('given');
+    });
   });
 
   it('is told to the bench: choices as the plan has them now, who agreed, what is cleared, what was logged', () => {
     const moved = { ...routed, route: { ...routed.route!, at: { x: 1, y: 110, turn: 0 } } };
-    const job = jobOf(state, plan, { plan: plainPlan(moved), clients: true, clearances: [clearanceOf(moved)], ledger: [entryOf('o', '1 cut')] });
+    const job = jobOf(state, plan, {
+      plan: plainPlan(moved),
+      owner: { clients: true, changed: null },
+      clearances: [clearanceOf(moved)],
+      ledger: [entryOf('o', '1 cut')],
+    });
     const told = benchInput(job);
     expect([told.choices, told.agreed, told.cleared]).toEqual([{ here: moved }, [], ['here']]);
     expect(told.log).toEqual([{ operation: 'o', step: '1 cut', outcome: 'done', measured: null, at: '2026-01-03T00:00:00Z' }]);
@@ -140,7 +206,7 @@ describe('a job in hand', () => {
     const evaluation = ofChoice(noBench.evaluatePlan(state, plan), 'here');
     const asked = { decision: 'here', evaluation, state, today, tired: null };
     const ground = gateGround(jobOf(state, plan), { ...asked, choice: routed, cutting: cuttingFor(state, routed) });
-    expect([ground.consent, ground.drawn, ground.before.map((b) => b.operation)]).toEqual([
+    expect([ground.consent.is, ground.drawn, ground.before.map((b) => b.operation)]).toEqual([
       'own',
       { across: 86, along: 40 },
       ['removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate'],

@@ -30,15 +30,15 @@ export function stillAgreed(
 const same = (id: string): string => id;
 
 /** What a verdict on wood that a decision has cut was called while it was planned. */
-function nameBefore(verdict: string, decision: string): string {
+export function nameBefore(verdict: string, decision: string): string {
   return verdict
     .split('/')
     .map((part) => (part === cutSetOf(decision) ? PLANNED_SET : part))
     .join('/');
 }
 
-/** Is a verdict worse than when it was agreed to, by more than its limits? */
-export function isWorse(now: Pick<Verdict, 'clearance' | 'worst'>, was: Pick<KeptNumber, 'clearance'>): boolean {
-  if (was.clearance === null) return false;
+/** Is a verdict worse than when it was agreed to, by more than its limits? What was not measured then is worse when it does not clear now. */
+export function isWorse(now: Pick<Verdict, 'clearance' | 'worst' | 'class'>, was: Pick<KeptNumber, 'clearance'>): boolean {
+  if (was.clearance === null) return now.class === 'clashes' || now.class === 'tooClose';
   return now.clearance === null || now.clearance < was.clearance - (now.worst ?? 0);
 }

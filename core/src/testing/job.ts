@@ -31,7 +31,19 @@ export function jobOf(state: PlanState, plan: Plan = plainPlan(), more: Partial<
   const decisions = plan.choices.map((c) => decisionOn(c));
   const choices = Object.fromEntries(decisions.map((d) => [d.id, choiceOf(plan, d.choice)!]));
   const operations = noBench.operationsOfBench({ operations: [], choices, job: 'j', state, log: [] });
-  return { id: 'j', plan, decisions, operations, waivers: [], clearances: [], consents: [], clients: false, ledger: [], readings: [], ...more };
+  return {
+    id: 'j',
+    plan,
+    decisions,
+    operations,
+    waivers: [],
+    clearances: [],
+    consents: [],
+    owner: { clients: false, changed: null },
+    ledger: [],
+    readings: [],
+    ...more,
+  };
 }
 
 /** A clearance of a choice as it stands, for the decision of the same name. */

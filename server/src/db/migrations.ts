@@ -14,6 +14,7 @@ import { cutsApart } from './0012-cuts-apart.js';
 import { aspects } from './0013-aspects.js';
 import { units } from './0014-units.js';
 import { workByHand } from './0015-work-by-hand.js';
+import { yes } from './0016-yes.js';
 
 interface Migration {
   readonly name: string;
@@ -37,6 +38,7 @@ const ALL: readonly Migration[] = [
   aspects,
   units,
   workByHand,
+  yes,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -5,6 +5,7 @@ import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
+import { noteOwner } from './owner-changes.js';
 import { instrumentById, instrumentsAfter, toFound, type InstrumentRow } from './queries.js';
 
 export function instrumentRoutes(db: Knex): Router {
@@ -40,6 +41,8 @@ export function instrumentRoutes(db: Knex): Router {
             .trx('instruments')
             .where({ id: params.id })
             .update({ ...body, identity: JSON.stringify(body.identity), version: old.version + 1, write_id: context.writeId });
+          const { writeId, person, trx } = context;
+          if (old.owner !== body.owner) await noteOwner(trx, { instrument: params.id, was: old.owner, now: body.owner, person, writeId });
           return { status: 200, body, version: old.version + 1 };
         }
         if (!context.creating) throw new ProblemError('not-found');

@@ -8,9 +8,10 @@ import { surveyedOf } from '@rinnovo/core/survey';
 import type { Knex } from 'knex';
 import { anatomyOf, revisionsOf } from '../anatomy/queries.js';
 import { clearancesOf } from '../clearances/queries.js';
-import { consentsOf, isClients } from '../consents/queries.js';
+import { consentsOf } from '../consents/queries.js';
 import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
+import { ownershipOf } from '../instruments/owner-changes.js';
 import { instrumentById } from '../instruments/queries.js';
 import { ledgerOfJob } from '../ledger/queries.js';
 import { changesOfBench, operationsOf, waiversOf, workByHand } from '../operations/queries.js';
@@ -58,14 +59,14 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
     waivers: await waiversOf(db, id),
     clearances: await clearancesOf(db, ids),
     consents: await consentsOf(db, ids),
-    clients: await isClients(db, job.instrument),
+    owner: await ownershipOf(db, id),
     ledger,
   };
 }
 
 /** A job as its facts say it stands, without what only the server has of it: what a thread is handed. */
-export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, clients, ledger, readings }: JobState): JobInHand {
-  return { id, plan, decisions, operations, waivers, clearances, consents, clients, ledger, readings };
+export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, owner, ledger, readings }: JobState): JobInHand {
+  return { id, plan, decisions, operations, waivers, clearances, consents, owner, ledger, readings };
 }
 
 /** What is to be done now on a job's bench. */

@@ -4,6 +4,7 @@ import type { Knex } from 'knex';
 import { clearancesOf } from '../clearances/queries.js';
 import { consentsOf } from '../consents/queries.js';
 import { decisionsOf } from '../decisions/queries.js';
+import { ownerChangesOf, ownershipOf } from '../instruments/owner-changes.js';
 import { readRoute } from '../http/read.js';
 import { waiversOf } from '../operations/queries.js';
 import { loadJobState } from './job-state.js';
@@ -18,13 +19,14 @@ export function workRoutes(db: Knex): Router {
       await jobById(db, id);
       const decisions = await decisionsOf(db, id);
       const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
-      const [operations, waivers, clearances, consents] = await Promise.all([
+      const [operations, waivers, clearances, consents, ownerChanges] = await Promise.all([
         decisions.length === 0 ? [] : loadJobState(db, id).then((s) => s.operations),
         waiversOf(db, id),
         clearancesOf(db, live),
         consentsOf(db, live),
+        ownerChangesOf(db, id),
       ]);
-      return { body: { decisions, operations, waivers, clearances, consents } };
+      return { body: { decisions, operations, waivers, clearances, consents, owner: await ownershipOf(db, id), ownerChanges } };
     }),
   );
   return router;

@@ -2,7 +2,8 @@ import type { Knex } from 'knex';
 import { Router } from 'express';
 import { idParam, noQuery, person as personSchema, type Person } from '@rinnovo/contract';
 import Joi from 'joi';
-import { demandVersion, writeRoute } from '../http/write.js';
+import { noteOwner } from '../instruments/owner-changes.js';
+import { demandVersion, writeRoute, type WriteContext } from '../http/write.js';
 import { readRoute } from '../http/read.js';
 import { ProblemError } from '../http/problems.js';
 
@@ -11,6 +12,12 @@ interface Row extends Person {
 }
 
 const toPerson = ({ id, name, role }: Row): Person => ({ id, name, role });
+
+/** Whoever owns instruments and has another role now: that is noted on each of them. */
+async function noteRole({ trx, person, writeId }: WriteContext, { id, role }: Row): Promise<void> {
+  const owned = (await trx('instruments').where({ owner: id }).orderBy('id').forNoKeyUpdate().select('id')) as { id: string }[];
+  for (const { id: instrument } of owned) await noteOwner(trx, { instrument, was: id, now: id, wasRole: role, person, writeId });
+}
 
 export function peopleRoutes(db: Knex): Router {
   const router = Router();
@@ -38,6 +45,7 @@ export function peopleRoutes(db: Knex): Router {
             .trx('people')
             .where({ id: params.id })
             .update({ name: body.name, role: body.role, version: old.version + 1, write_id: context.writeId });
+          if (old.role !== body.role) await noteRole(context, old);
           return { status: 200, body, version: old.version + 1 };
         }
         if (!context.creating) throw new ProblemError('not-found');

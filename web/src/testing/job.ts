@@ -149,6 +149,17 @@ export interface JobOnScreen {
   readonly ofClient?: boolean;
 }
 
+/** A job of the workshop's own in which nothing is decided. */
+export const noWork: Work = {
+  decisions: [],
+  operations: [],
+  waivers: [],
+  clearances: [],
+  consents: [],
+  owner: { clients: false, changed: null },
+  ownerChanges: [],
+};
+
 /** A job as the store holds it once everything is loaded and worked out; the server is answered by hand. */
 export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestingController; readonly store: Store } {
   TestBed.configureTestingModule({
@@ -183,12 +194,15 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const shown = planOf(chosen);
   const settings = settingsWith({ lateHour: 24 });
   const done = doneOf(more.work?.operations ?? []);
-  const asked: Work = { decisions: [], operations: [], waivers: [], clearances: [], consents: [], ...more.work };
+  const asked: Work = { ...noWork, owner: { clients: more.ofClient === true, changed: null }, ...more.work };
   const drawn: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
   // where a clearance stands all that it asks is there
-  const facts = { ...asked, id: 'job', plan: shown, clients: more.ofClient === true, ledger: more.ledger ?? [], readings: [] };
+  const facts = { ...asked, id: 'job', plan: shown, ledger: more.ledger ?? [], readings: [] };
   const cleared = asked.clearances.length > 0 ? clearedOn(drawn, chosen, facts) : null;
-  const held: Work = { ...asked, clearances: asked.clearances.map((c) => ({ ...c, ...cleared?.given })) };
+  const held: Work = {
+    ...asked,
+    clearances: asked.clearances.map((c) => ({ ...c, ...cleared?.given, accepted: [...c.accepted, ...(cleared?.given.accepted ?? [])] })),
+  };
   const state: PlanState = { ...drawn, anatomy: cleared?.anatomy ?? anatomy };
   const revision = { instrument: 'i', revision: 1, document: state.anatomy, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
   const record: PlanRecord = { job: 'job', version: 2, revisions: knownAt({ anatomy: 1 }), plan: shown };

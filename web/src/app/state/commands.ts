@@ -1,4 +1,4 @@
-import type { Clearance, Decision, Job, PlanRecord, Said, SeenNumber } from '@rinnovo/core/job';
+import type { Clearance, Consent, Decision, Job, PlanRecord, Said, SeenNumber } from '@rinnovo/core/job';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, KeepOwnWork, Person, ReturnPlan } from '@rinnovo/contract';
@@ -200,6 +200,12 @@ export class Commands {
   /** What the owner agreed to. */
   async keepConsent(job: Job, decision: Decision, said: Omit<KeepConsent, 'decision'>): Promise<void> {
     await firstValueFrom(this.api.create(`/consents/${crypto.randomUUID()}`, { decision: decision.id, ...said }));
+    this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  /** What the owner said when he took his yes back. */
+  async withdrawConsent(job: Job, consent: Consent, said: string): Promise<void> {
+    await firstValueFrom(this.api.create(`/consent-withdrawals/${crypto.randomUUID()}`, { consent: consent.id, said }));
     this.store.dispatch(work.load({ of: job.id }));
   }
 

@@ -1,12 +1,12 @@
 import { createSelector } from '@ngrx/store';
 import { benchInput, standingClearance, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
 import { ledger } from './resources';
-import { selectDecision, selectDecisions, selectJob, selectOwn, selectPlan, selectReadings, selectWork } from './selectors';
+import { selectDecision, selectDecisions, selectJob, selectPlan, selectReadings, selectWork } from './selectors';
 
 /** The job on the screen as its facts say it stands, but for the readings: those come while the work stays. */
 const selectJobFacts = createSelector(
-  createSelector({ work: selectWork, decisions: selectDecisions, plan: selectPlan, ledger: ledger.select, job: selectJob, own: selectOwn }),
-  ({ work: w, decisions, plan, ledger: l, job, own }): Omit<JobInHand, 'readings'> => ({
+  createSelector({ work: selectWork, decisions: selectDecisions, plan: selectPlan, ledger: ledger.select, job: selectJob }),
+  ({ work: w, decisions, plan, ledger: l, job }): Omit<JobInHand, 'readings'> => ({
     id: job?.id ?? '',
     plan,
     decisions,
@@ -14,7 +14,7 @@ const selectJobFacts = createSelector(
     waivers: w?.waivers ?? [],
     clearances: w?.clearances ?? [],
     consents: w?.consents ?? [],
-    clients: !own,
+    owner: w?.owner ?? { clients: true, changed: null },
     ledger: l.data?.filter((e) => e.job === job?.id) ?? [],
   }),
 );
@@ -28,4 +28,4 @@ export const selectBenchInput = createSelector(selectJobFacts, (facts): BenchAsk
 export const selectStanding = createSelector(selectJobFacts, selectDecision, (facts, decision) => decision && standingClearance(decision, facts));
 
 /** What the owner agreed to of what is decided of the choice that is looked at. */
-export const selectYes = createSelector(selectWork, selectDecision, (w, decision) => w?.consents.find((c) => c.decision === decision?.id) ?? null);
+export const selectYes = createSelector(selectWork, selectDecision, (w, decision) => w?.consents.findLast((c) => c.decision === decision?.id) ?? null);

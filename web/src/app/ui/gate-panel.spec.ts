@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { settingsWith } from '@rinnovo/core/operation';
-import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, operation, route, settle, tools, type } from '../../testing/job';
+import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, noWork, operation, route, settle, tools, type } from '../../testing/job';
 import { gateOnScreen } from '../state/gate-on-screen';
 import { ownerOnScreen } from '../state/owner-on-screen';
 import { planActions } from '../state/plan.actions';
@@ -191,9 +191,7 @@ describe('clear to cut, on the screen', () => {
     host(fixture).querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
     await fixture.whenStable();
     expect(ticked()).toBe(1);
-    store.dispatch(
-      work.loaded({ of: 'job', data: { decisions: [{ ...decision, id: 'next' }], operations: [], waivers: [], clearances: [], consents: [] }, version: null }),
-    );
+    store.dispatch(work.loaded({ of: 'job', data: { ...noWork, decisions: [{ ...decision, id: 'next' }], operations: [] }, version: null }));
     await fixture.whenStable();
     expect(ticked()).toBe(0);
   });

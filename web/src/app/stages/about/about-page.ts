@@ -1,16 +1,20 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { IdentityForm } from './identity-form';
 import { JobForm } from './job-form';
+import { OwnersOfJob } from './owners-of-job';
 
 /** Whose it is, what is known of it and how, and what is wanted. */
 @Component({
   selector: 'rn-about-page',
-  imports: [IdentityForm, JobForm],
+  imports: [IdentityForm, JobForm, OwnersOfJob],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">About this instrument</h1>
     <rn-identity-form class="panel" />
-    <rn-job-form class="panel" />
+    <div class="panel">
+      <rn-job-form />
+      <rn-owners-of-job />
+    </div>
   `,
   styles: `
     :host {

@@ -7,6 +7,7 @@ import { instrument as resource, jobs } from '../../state/resources';
 import { button, host, job, jobOnScreen, settle, type } from '../../../testing/job';
 import { IdentityForm } from './identity-form';
 import { JobForm } from './job-form';
+import { OwnersOfJob } from './owners-of-job';
 
 const one: Instrument = {
   id: 'i',
@@ -188,5 +189,23 @@ describe('the job of an instrument', () => {
     await settle();
     await fixture.whenStable();
     expect(host(fixture).querySelector('form > [role=alert]')!.textContent).toContain('is taken');
+  });
+});
+
+describe('who owned the instrument during the job', () => {
+  it('is told where it changed, and nothing where it did not', async () => {
+    jobOnScreen();
+    const none = TestBed.createComponent(OwnersOfJob);
+    await none.whenStable();
+    expect(host(none).textContent.trim()).toBe('');
+    TestBed.resetTestingModule();
+    const change = { was: 'client', wasClients: true, now: null, person: 'nell', at: '2026-01-04' };
+    jobOnScreen({ work: { ownerChanges: [change, { ...change, now: 'client', at: '2026-01-05' }] } });
+    const two = TestBed.createComponent(OwnersOfJob);
+    await two.whenStable();
+    expect([...host(two).querySelectorAll('li')].map((l) => l.textContent)).toEqual([
+      '4 Jan 2026: Client to the workshop, changed by Nell',
+      '5 Jan 2026: Client: client or technician, changed by Nell',
+    ]);
   });
 });

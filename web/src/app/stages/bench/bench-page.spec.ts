@@ -4,7 +4,7 @@ import type { PlannedOperation } from '@rinnovo/core/work';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
-import { button, clearance, decision, host, jobOnScreen, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
+import { button, clearance, decision, host, jobOnScreen, noWork, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
 import { readings, work } from '../../state/resources';
 import { BenchPage } from './bench-page';
 
@@ -56,7 +56,7 @@ describe('the bench', () => {
     const fixture = TestBed.createComponent(BenchPage);
     await fixture.whenStable();
     // the work has come, the bench that is on the screen was made without it
-    store.dispatch(work.loaded({ of: 'job', data: { decisions: [decision], operations: [passes], waivers: [], clearances: [], consents: [] }, version: null }));
+    store.dispatch(work.loaded({ of: 'job', data: { ...noWork, decisions: [decision], operations: [passes] }, version: null }));
     await fixture.whenStable();
     expect(host(fixture).textContent).not.toContain('All work is done');
     expect(host(fixture).textContent).toContain('Computing the next step');

@@ -4,18 +4,19 @@ import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
-import { dateText, exclusionText, fixed, nameOf, moneyText, remedyName, undoText, wayBackText } from '@rinnovo/words';
+import { dateText, exclusionText, fixed, nameOf, remedyName, undoText, wayBackText } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
 import { selectYes } from '../../state/job-in-hand';
 import { selectJob, selectNames, selectOperations } from '../../state/selectors';
+import { ConsentGiven } from './consent-given';
 import { GoBack } from './go-back';
 
 /** What was chosen, why, and against what; it can be taken back until work on it begins. */
 @Component({
   selector: 'rn-decision-made',
-  imports: [MatButtonModule, RouterLink, GoBack],
+  imports: [ConsentGiven, MatButtonModule, RouterLink, GoBack],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Decided</h2>
@@ -30,9 +31,7 @@ import { GoBack } from './go-back';
       <p>{{ text }}</p>
     }
     @if (yes(); as y) {
-      <p>
-        The owner agreed {{ y.how }}, {{ date(y.at) }}, at <strong class="number">{{ price(y.price) }}</strong>: “{{ y.said }}”
-      </p>
+      <rn-consent-given [yes]="y" />
     }
     <table>
       <caption>
@@ -138,7 +137,6 @@ export class DecisionMade {
     const option = this.option();
     return option?.back ? wayBackText(option.kind, option.back, this.names()) : null;
   });
-  protected readonly price = moneyText;
   protected readonly date = dateText;
 
   protected kind(option: string): string {

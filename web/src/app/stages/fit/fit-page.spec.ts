@@ -11,7 +11,7 @@ import { planActions } from '../../state/plan.actions';
 import { resultActions, resultsFeature } from '../../state/results.feature';
 import { planFeature } from '../../state/plan.feature';
 import { anatomy } from '../../../testing/fixture';
-import { button, choice, decision, host, jobOnScreen, operation, route, settle, type } from '../../../testing/job';
+import { button, choice, decision, host, jobOnScreen, noWork, operation, route, settle, type } from '../../../testing/job';
 import { FitPage } from './fit-page';
 
 const planned = (element: HTMLElement): number => element.querySelectorAll('rn-plan-view [data-moving] path').length;
@@ -142,7 +142,7 @@ describe('the fit page', () => {
       revisions: knownAt({ anatomy: 1 }),
       options: [{ id: 'goBack', kind: 'goBack', part: null, total: 0, minutes: 44, price: 0, excluded: null, numbers: way.numbers, stays: way.stays }],
     };
-    const held = { decisions: [back], operations: [operation('removePart', { state: 'done' })], waivers: [], clearances: [], consents: [] };
+    const held = { ...noWork, decisions: [back], operations: [operation('removePart', { state: 'done' })] };
     store.dispatch(work.loaded({ of: 'job', data: held, version: null }));
     await fixture.whenStable();
     expect(said()).toContain('Return to the previous state');

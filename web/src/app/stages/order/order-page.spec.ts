@@ -1,6 +1,6 @@
 import { inOrder } from '@rinnovo/core/house/lists';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { button, decision, host, jobOnScreen, operation, settle, type } from '../../../testing/job';
+import { button, decision, host, jobOnScreen, noWork, operation, settle, type } from '../../../testing/job';
 import { OrderPage } from './order-page';
 
 const operations = (['boreBulk', 'fixTemplate', 'meterPart', 'removePart', 'routePasses', 'testFit', 'tracePlate'] as const).map((k) => operation(k));
@@ -144,7 +144,7 @@ describe('the order of the work', () => {
       minutes: 20,
       waitAfter: { until: 'cure', minutes: 720 },
     });
-    const held = { decisions: [decision], operations: [...inOrder(operations), row], waivers: [], clearances: [], consents: [] };
+    const held = { ...noWork, decisions: [decision], operations: [...inOrder(operations), row] };
     http.expectOne((r) => r.url.endsWith('/jobs/job/work')).flush(held);
     await settle();
     await fixture.whenStable();

@@ -83,6 +83,8 @@ describe('the record', () => {
       said: 'do it',
       price: 21390,
       options: [],
+      given: null,
+      withdrawn: { at: '2026-01-04', said: 'wait', person: 'nell' },
       person: 'nell',
       at: '2026-01-03',
     };
@@ -122,7 +124,7 @@ describe('the record', () => {
     expect(text).toContain('cannot be put back');
     expect(text).toContain('Way back at the time: Wide two-coil fits into the new cut');
     expect(text).toContain('“what she asked for”');
-    expect(text).toContain('The owner agreed by phone, 3 Jan 2026, at 213.90: “do it”');
+    expect(text).toContain('The owner agreed by phone, 3 Jan 2026, at 213.90: “do it”. Withdrawn 4 Jan 2026: “wait”');
     expect(text).toMatch(/Tone hole: .*“the old one is silent” Nell, 2 Jan 2026/);
     const shown = (where: string): number => host(fixture).querySelectorAll(`${where} path.planned`).length;
     expect(shown('rn-plan-view.no-print')).toBe(1);

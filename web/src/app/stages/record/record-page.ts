@@ -59,7 +59,7 @@ export class RecordPage {
   protected readonly decisions = computed(() =>
     (this.work()?.decisions ?? []).map((d) => {
       const chosen = d.options.find((o) => o.id === d.option);
-      const yes = this.work()?.consents.find((c) => c.decision === d.id);
+      const yes = this.work()?.consents.findLast((c) => c.decision === d.id);
       return {
         id: d.id,
         place: placeOfChoice(d.chosen, this.names()),
@@ -74,7 +74,9 @@ export class RecordPage {
         stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
         back: chosen?.back ? wayBackText(chosen.kind, chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${dateText(d.at)}`,
-        owner: yes ? `The owner agreed ${yes.how}, ${dateText(yes.at)}, at ${moneyText(yes.price)}: “${yes.said}”` : null,
+        owner: yes
+          ? `The owner agreed ${yes.how}, ${dateText(yes.at)}, at ${moneyText(yes.price)}: “${yes.said}”${yes.withdrawn ? `. Withdrawn ${dateText(yes.withdrawn.at)}: “${yes.withdrawn.said}”` : ''}`
+          : null,
       };
     }),
   );

@@ -24,7 +24,7 @@ export interface LogStep {
   readonly wrong: Wrong | null;
   readonly note: string;
   readonly minutes: number | null;
-  readonly measured: { readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string } | null;
+  readonly measured: { readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string; readonly why?: string } | null;
   /** The card's numbers as they were shown, mm. */
   readonly seen: Readonly<Record<string, number>>;
 }
@@ -53,7 +53,13 @@ export const logStep = Joi.object<Loose<LogStep>, true>({
     .required(),
   note: note.required(),
   minutes: Joi.number().min(0).max(6000).allow(null).required(),
-  measured: Joi.object({ value: mm.min(0).required(), limit: limit.greater(0).required(), raw: Joi.string().max(80).required(), tool: localId.required() })
+  measured: Joi.object({
+    value: mm.min(0).required(),
+    limit: limit.greater(0).required(),
+    raw: Joi.string().max(80).required(),
+    tool: localId.required(),
+    why: Joi.string().trim().min(1).max(200),
+  })
     .allow(null)
     .required(),
   seen: Joi.object().pattern(Joi.string().max(40), Joi.number().min(-5000).max(5000)).max(40).required(),

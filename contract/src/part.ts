@@ -193,5 +193,10 @@ export const tool: Joi.AlternativesSchema<Tool> = Joi.alternatives<Tool>().condi
     { is: 'plug cutter', then: Joi.object({ ...cutter, kind: kind('plug cutter') }) },
     { is: 'file', then: Joi.object({ ...edged, kind: kind('file') }) },
   ],
-  otherwise: Joi.object({ ...named, kind: kind('calliper', 'depth gauge', 'rule', 'tape'), limit: limit.greater(0).required() }),
+  otherwise: Joi.object({
+    ...named,
+    kind: kind('calliper', 'depth gauge', 'rule', 'tape'),
+    limit: limit.greater(0).required(),
+    retired: Joi.boolean().valid(true),
+  }),
 });

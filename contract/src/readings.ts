@@ -13,6 +13,8 @@ export interface TakeReading {
   readonly limit: number;
   readonly raw: string;
   readonly tool: string;
+  /** Why it is coarser than its tool, or taken with another tool than was zeroed. */
+  readonly why?: string;
   /** The session that hid the earlier value; null for a plain reading. */
   readonly session: string | null;
   /** The open survey that it belongs to, or the signed one in which it corrects a reading. */
@@ -28,6 +30,7 @@ export const takeReading = Joi.object<Loose<TakeReading>, true>({
   limit: readLimit.required(),
   raw: Joi.string().trim().min(1).max(80).required(),
   tool: localId.required(),
+  why: Joi.string().trim().min(1).max(200),
   session: uuid.allow(null).required(),
   survey: uuid.allow(null).required(),
   corrects: uuid.allow(null).required(),

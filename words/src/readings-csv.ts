@@ -10,6 +10,7 @@ const CSV_FAULTS: Readonly<Record<CsvFault, (p: CsvProblem) => string>> = {
   tooManyLines: (p) => `the file has more than ${p.saw} lines. Split it`,
   unclosedQuote: (p) => `a quotation mark is not closed${p.saw === '' ? '' : ` (${p.saw.replace(/\s+/g, ' ')})`}. No line of the file was read`,
   surplusCells: (p) => `more cells than columns (${p.saw}). A number with a comma needs quotes`,
+  unknownTool: (p) => `${p.saw || 'no calliper'} is not a measuring tool of this workshop. Add it under Tools, or name another`,
   otherUnit: (p) => `${p.saw} is not the stored unit; convert the value first`,
 };
 

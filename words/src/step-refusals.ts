@@ -1,5 +1,20 @@
 import type { StepFlaw } from '@rinnovo/core/job';
+import type { LimitFlaw } from '@rinnovo/core/survey';
 import { fixed, withUnit } from './locale.js';
+
+/** What is wrong with a reading's tool or limit. */
+export function limitFlawText(flaw: LimitFlaw): string {
+  switch (flaw.what) {
+    case 'unknownTool':
+      return 'choose a measuring tool of this workshop';
+    case 'retiredTool':
+      return 'this tool is retired. Choose another';
+    case 'finerThanTool':
+      return `is finer than this tool reads: ± ${fixed(flaw.than, 2)}`;
+    case 'coarserWithoutReason':
+      return 'type why the reading is coarser than the tool';
+  }
+}
 
 /** What is wrong with what was typed of a step; of a number that is too large it follows on *It*. */
 export function stepFlawText(flaw: StepFlaw): string {
@@ -19,6 +34,13 @@ export function stepFlawText(flaw: StepFlaw): string {
       return 'this step takes no reading';
     case 'deeperThanPlanned':
       return `is deeper than the ${withUnit(fixed(flaw.than, 1), 'mm')} planned. If it is true, log a mishap`;
+    case 'farFromPlanned':
+      return `falls far short of the ${withUnit(fixed(flaw.than, 1), 'mm')} planned. Cut on or read again; log a mishap if it stays so`;
+    case 'unknownTool':
+    case 'retiredTool':
+    case 'finerThanTool':
+    case 'coarserWithoutReason':
+      return limitFlawText(flaw);
     case 'deeperThanBody':
       return `is more than the body thickness of ${withUnit(fixed(flaw.than, 1), 'mm')}`;
   }

@@ -52,7 +52,7 @@ describe('what a check is about', () => {
 
   it('decides at the gate whether what it rests on is read twice', () => {
     for (const id of ids) {
-      const judged = clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [saying(id, 10)] }, found: plainAnatomy() }));
+      const judged = clearToCut(gateOf({ evaluation: { anatomy: plainAnatomy(), verdicts: [saying(id, 6)] }, found: plainAnatomy() }));
       expect(judged.items.some((i) => i.kind === 'reading' && i.target.quantity === 'bodyThickness'))
         .withContext(id)
         .toBe(TRADE.restsTwice.includes(id));

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import type { Tool } from '../part/index.js';
 import { OPEN, type AnyTarget } from '../quantity/index.js';
 import { readingsCsv, readReadingsCsv, type ReadingRow } from './index.js';
 
@@ -15,7 +16,12 @@ const row = (target: AnyTarget, value: number, more: Partial<ReadingRow> = {}): 
   ...more,
 });
 const there = (t: AnyTarget): boolean => !t.feature.includes('99');
-const read = (text: string) => readReadingsCsv(text, there);
+const tools: readonly Tool[] = [
+  { id: 'c1', kind: 'calliper', name: 'Digital calliper', limit: 0.05 },
+  { id: 'r1', kind: 'rule', name: 'Long rule', limit: 0.25 },
+  { id: 'old', kind: 'tape', name: 'Old tape', limit: 0.5, retired: true },
+];
+const read = (text: string) => readReadingsCsv(text, there, tools);
 const relief = { quantity: 'relief', feature: 'neck' } as const;
 
 describe('readings as a table', () => {
@@ -58,13 +64,30 @@ describe('readings as a table', () => {
     expect(problems).toEqual([]);
     // of 1.5 MΩ a hundredth and 3 digits
     expect(readings.map((r) => [r.value, r.limit])).toEqual([
-      [7400, 100],
+      // never finer than the meter reads: 30 and a hundredth
+      [7400, 104],
       [7400, 110],
       [1_500_000, 15_030],
       [OPEN, 0.3],
     ]);
     expect(read(readingsCsv([row({ quantity: 'groundResistance', feature: 'bridge' }, OPEN)])).readings.map((r) => r.value)).toEqual([OPEN]);
     expect(read('quantity,feature,value,unit\nrelief,neck,OL,mm\nrelief,neck,0.2,kΩ').problems.map((p) => p.fault)).toEqual(['cannotBe', 'otherUnit']);
+  });
+
+  it('of a length are read with a tool that the workshop has in use, by id, name or kind, to its limit or coarser', () => {
+    const lines = ['41.5,,', '41.5,c1,0.01', '41.5,long RULE,', '41.5,Calliper,0.2', '41.5,tape,', '41.5,tweezers,'];
+    const { readings, problems } = read(`quantity,feature,value,tool,limit\n${lines.map((l) => `bodyThickness,body,${l}`).join('\n')}`);
+    expect(readings.map((r) => [r.line, r.tool, r.limit, r.why])).toEqual([
+      [2, 'c1', 0.05, undefined],
+      [3, 'c1', 0.05, undefined],
+      [4, 'r1', 0.25, undefined],
+      [5, 'c1', 0.2, 'as the imported file says'],
+    ]);
+    // what is retired reads nothing more
+    expect(problems.map((p) => [p.line, p.column, p.fault, p.saw])).toEqual([
+      [6, 'tool', 'unknownTool', 'tape'],
+      [7, 'tool', 'unknownTool', 'tweezers'],
+    ]);
   });
 
   it('tell by line what cannot be, and keep the rest', () => {

@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
+import { inUse, type MeasuringTool, type Tool } from '../part/index.js';
+import { limitOf } from '../survey/index.js';
 import { withNewNames } from '../upgrade/index.js';
 import { plainNumber, readTable, type TableFault, type TableRow } from './table.js';
-import { canBe, CATALOGUE, isState, OPEN, quantityOf, usualLimit, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
+import { canBe, CATALOGUE, isState, OPEN, quantityOf, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';
 
 /** A reading as a row of a table: who took it by name. */
 export interface ReadingRow {
@@ -51,9 +53,11 @@ export interface ImportedReading {
   readonly limit: number;
   readonly raw: string;
   readonly tool: string;
+  /** Why it is coarser than its tool: the file says so. */
+  readonly why?: string;
 }
 
-export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit' | TableFault;
+export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit' | 'unknownTool' | TableFault;
 
 /** What is wrong in which line (the header is line 1), and what stood there. */
 export interface CsvProblem {
@@ -74,19 +78,22 @@ const MOST_LIMIT = 1e6;
 /** Most lines of a file that is read. */
 const MOST_LINES = 5000;
 
-/** Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has. Never throws: what cannot be is stated by its line. */
-export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean): ReadCsv {
+/**
+ * Readings out of a table with at least quantity, feature and value; `there` tells which places the instrument has, `tools` what the workshop measures with: a dimension
+ * is read with one of them, by its id, name or kind. Never throws: what cannot be is stated by its line.
+ */
+export function readReadingsCsv(text: string, there: (t: AnyTarget) => boolean, tools: readonly Tool[]): ReadCsv {
   const { columns, rows: lines, broken, isLonger } = readTable(text, (h) => h.trim().toLowerCase() as Column, MOST_LINES);
   const one = (line: number, column: Column, fault: CsvFault, saw: string): ReadCsv => ({ readings: [], problems: [{ line, column, fault, saw }] });
   const absent = (['quantity', 'feature', 'value'] as const).find((c) => !columns.includes(c));
   if (absent) return one(1, absent, lines.length === 0 ? 'noTable' : 'noColumn', columns.join(', ').slice(0, 120));
   if (broken) return one(broken.line, 'quantity', 'unclosedQuote', broken.saw);
   if (isLonger) return one(1, 'quantity', 'tooManyLines', String(MOST_LINES));
-  const rows = lines.map((row) => readRow(row, there));
+  const rows = lines.map((row) => readRow(row, there, inUse(tools)));
   return { readings: rows.flatMap((r) => ('fault' in r ? [] : [r])), problems: rows.flatMap((r) => ('fault' in r ? [r] : [])) };
 }
 
-function readRow({ cells, line, surplus }: TableRow<Column>, there: (t: AnyTarget) => boolean): ImportedReading | CsvProblem {
+function readRow({ cells, line, surplus }: TableRow<Column>, there: (t: AnyTarget) => boolean, tools: readonly MeasuringTool[]): ImportedReading | CsvProblem {
   const cell = (c: Column): string => (cells[c] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
   const wrong = (column: Column, fault: CsvFault): CsvProblem => ({ line, column, fault, saw: cell(column).slice(0, 60) });
   if (surplus !== '') return { line, column: 'value', fault: 'surplusCells', saw: surplus.slice(0, 60) };
@@ -103,14 +110,29 @@ function readRow({ cells, line, surplus }: TableRow<Column>, there: (t: AnyTarge
   if (!canBe(kept, value)) return wrong('value', 'cannotBe');
   const limit = cell('limit') === '' ? null : valueOf(cell('limit'), times);
   if (cell('limit') !== '' && (limit === null || limit <= 0 || limit > MOST_LIMIT)) return wrong('limit', 'cannotBe');
+  const tool = toolOf(target, cell('tool'), tools);
+  const least = tool === null ? null : limitOf(tools, target, value, tool);
+  if (tool === null || least === null) return wrong('tool', 'unknownTool');
+  const coarser = limit !== null && limit > least;
   return {
     line,
     target,
     value,
-    limit: limit ?? (isState(target) ? usualLimit(target.quantity, value) : 0.1),
+    limit: coarser ? limit : least,
     raw: (cell('typed') || cell('value')).slice(0, 80),
-    tool: (cell('tool') || (kept.by ?? 'calliper')).slice(0, 80),
+    tool,
+    ...(coarser ? { why: AS_THE_FILE_SAYS } : {}),
   };
+}
+
+/** Why a limit of a file is coarser than its tool. */
+const AS_THE_FILE_SAYS = 'as the imported file says';
+
+/** What a row was read with: a state by what reads it, a dimension with the tool of the workshop of that id, name or kind; where none is named, with its first calliper. */
+function toolOf(target: AnyTarget, told: string, tools: readonly MeasuringTool[]): string | null {
+  if (isState(target)) return quantityOf(target).by ?? null;
+  const wanted = told === '' ? 'calliper' : told.toLowerCase();
+  return tools.find((t) => t.id === told || t.name.toLowerCase() === wanted || t.kind === wanted)?.id ?? null;
 }
 
 /** How many of its unit one of a file's is; null: it is another unit. Files of before told resistances in kΩ. */

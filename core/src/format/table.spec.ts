@@ -5,7 +5,8 @@ import { plainNumber, readTable } from './table.js';
 
 const fresh = (): string => '00000000-0000-4000-8000-000000000099';
 const parts = (text: string) => readPartsCsv(LISTS, text, fresh);
-const readings = (text: string) => readReadingsCsv(text, () => true);
+const calliper = { id: 'c', kind: 'calliper', name: 'Calliper', limit: 0.05 } as const;
+const readings = (text: string) => readReadingsCsv(text, () => true, [calliper]);
 const told = (of: { readonly problems: readonly { readonly line: number; readonly fault: string }[] }): readonly string[] =>
   of.problems.map((p) => `${p.line} ${p.fault}`);
 

@@ -7,8 +7,9 @@ import type { Before } from './before-cut.js';
 import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
 import type { OwnersYes, YesLapse } from './owners-yes.js';
 import { printOff, type Widths } from './print-widths.js';
+import { restsOn, restsTwiceOn } from './rests-on.js';
 import { CANNOT_WAIT, type Tired } from './tired.js';
-import { QUANTITIES, secondReading, stillStanding, targetKey, type QuantityId, type Reading, type SecondReading, type Target } from '../quantity/index.js';
+import { secondReading, stillStanding, targetKey, type Reading, type SecondReading, type Target } from '../quantity/index.js';
 
 /** One thing that stands between the plan and the wood. */
 export type GateItem =
@@ -75,10 +76,11 @@ export function clearToCut({ evaluation, found, readings, own, accepted, consent
     return [{ kind: 'verdict', verdict: v.id, class: v.class, ok: accepted.has(overrideKey(v.id)) }];
   });
   const targets = restsOn(evaluation.verdicts, found).filter((t) => !isOwn(found, t, own));
+  const twice = new Set(restsTwiceOn(evaluation.verdicts, found).map(targetKey));
   const standing = stillStanding(readings);
-  const read = targets.map((target): GateItem => {
+  const read = targets.flatMap((target): GateItem[] => {
     const { state } = secondReading(target, readings);
-    return { kind: 'reading', target, state, ok: state === 'agree' };
+    return twice.has(targetKey(target)) || state === 'disagree' ? [{ kind: 'reading', target, state, ok: state === 'agree' }] : [];
   });
   const doubts = targets.flatMap((target): GateItem[] => {
     const at = dimensionAt(found, target);
@@ -118,29 +120,4 @@ function guessedParts(verdicts: readonly Verdict[]): readonly string[] {
 function printItem(drawn: Widths, read: Widths | null): GateItem {
   const off = read ? printOff(read, drawn) : [];
   return { kind: 'print', off, read, ok: read !== null && off.length === 0 };
-}
-
-/** The dimensions of the instrument that an irreversible cut rests on: depths and thickness of the sums; of plates and windows the two check widths. */
-export function restsOn(verdicts: readonly Verdict[], anatomy: Anatomy): readonly Target[] {
-  const seen = new Map<string, Target>();
-  // a hole that is plugged has no size to read: what it will be is planned
-  const plugged = new Set(anatomy.holes.flatMap((h) => (h.condition === 'plugged' ? [h.id] : [])));
-  const add = (t: Target): void => {
-    if (dimensionAt(anatomy, t).exists && !plugged.has(t.feature)) seen.set(targetKey(t), t);
-  };
-  for (const v of verdicts) {
-    if (!isAbout(v, 'restsTwice')) continue;
-    v.missing.forEach(add);
-    for (const leaf of v.working ? leavesOf(v.working) : []) {
-      if (!leaf.ref) continue;
-      const place = leaf.ref.part === undefined ? { feature: leaf.ref.feature } : { feature: leaf.ref.feature, part: leaf.ref.part };
-      if (leaf.ref.quantity === 'outline') {
-        if (anatomy.plates.some((p) => p.id === place.feature))
-          for (const quantity of ['checkWidthAcross', 'checkWidthAlong'] as const) add({ quantity, ...place });
-      } else if (leaf.ref.quantity in QUANTITIES) {
-        add({ quantity: leaf.ref.quantity as QuantityId, ...place });
-      }
-    }
-  }
-  return [...seen.values()];
 }

@@ -4,6 +4,7 @@ export * from './clear-to-cut.js';
 export * from './confirmations.js';
 export * from './depth-reached.js';
 export * from './print-widths.js';
+export * from './rests-on.js';
 export * from './seen-numbers.js';
 export { plain, told, type CardContext, type CardRow, type Draft, type GateRows } from './card.js';
 export type { Asked, AskedDepth, AskedGap, CardNumber, StepCard } from './card.js';

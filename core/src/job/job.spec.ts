@@ -4,7 +4,7 @@ import { cuttingFor, evaluatePlan } from '../house/index.js';
 import { valueOf, type VerdictClass } from '../measure/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { clearanceOf, clearedJob, decisionOn, entryOf, jobOf } from '../testing/job.js';
-import { plainAnatomy, plainChoice, plainPlan, plainState } from '../testing/plan.js';
+import { plainAnatomy, plainChoice, plainPlan, plainState, plainTools } from '../testing/plan.js';
 import { noBench } from '../testing/work.js';
 import {
   asksFlaw,
@@ -31,7 +31,7 @@ import {
 
 const { judgeStep, stepFlaw, gateGround, benchNow } = noBench;
 const today = new Date('2026-01-05T00:00:00Z');
-const state = plainState();
+const state: PlanState = { ...plainState(), tools: [...plainTools, { id: 'gauge', kind: 'depth gauge', name: 'Depth gauge', limit: 0.05 }] };
 const routed = plainChoice({
   route: { at: { x: 0, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] },
 });
@@ -242,7 +242,7 @@ describe('what is said of a step', () => {
     measured: null,
   });
   const of = (said: Partial<StepSaid>, at: StepAtHand = { card, choice: routed, state }) => stepFlaw(at, { ...none, ...said })?.what ?? null;
-  const read = (value: number) => of({ measured: { value, limit: 0.05 } });
+  const read = (value: number) => of({ measured: { value, limit: 0.05, tool: 'gauge' } });
 
   it('comes with the reading that the card asks for, and with none where it asks for none', () => {
     const gap = {
@@ -251,19 +251,41 @@ describe('what is said of a step', () => {
       state,
     };
     const bare = { card: { asks: null }, choice: routed, state };
-    expect([of({}), of({}, gap), of({}, bare), of({ measured: { value: 1, limit: 0 } }, bare)]).toEqual(['depthMissing', 'gapMissing', null, 'noReadingAsked']);
-    expect(of({ measured: { value: 99, limit: 0 } }, gap)).toBeNull();
+    expect([of({}), of({}, gap), of({}, bare), of({ measured: { value: 1, limit: 0.05, tool: 'gauge' } }, bare)]).toEqual([
+      'depthMissing',
+      'gapMissing',
+      null,
+      'noReadingAsked',
+    ]);
+    expect(of({ measured: { value: 99, limit: 0.05, tool: 'gauge' } }, gap)).toBeNull();
+  });
+
+  it('has the limit of its tool: never finer, coarser with a reason, and with no tool that the shop has not in use', () => {
+    const tools = [...state.tools, { id: 'old', kind: 'calliper' as const, name: 'Old calliper', limit: 0.05, retired: true as const }];
+    const at: StepAtHand = { card, choice: routed, state: { ...state, tools } };
+    const with_ = (limit: number, tool: string, why?: string) =>
+      stepFlaw(at, { ...none, measured: { value: 18, limit, tool, ...(why === undefined ? {} : { why }) } });
+    expect([with_(0.05, 'gauge'), with_(0.2, 'gauge', 'through the guard')]).toEqual([null, null]);
+    expect(with_(0.01, 'gauge')).toEqual({ at: '/measured/limit', what: 'finerThanTool', than: 0.05 });
+    expect([with_(0.2, 'gauge')?.at, with_(0.2, 'gauge', ' ')?.what]).toEqual(['/measured/why', 'coarserWithoutReason']);
+    expect([with_(0.05, 'bore')?.what, with_(0.05, 'nobody')?.what, with_(0.05, 'old')]).toEqual([
+      'unknownTool',
+      'unknownTool',
+      { at: '/measured/tool', what: 'retiredTool' },
+    ]);
   });
 
   it('is no more than planned: 18 ± 0.2 read to ± 0.05 may be 18.25; a mishap may be deeper, but nothing is as deep as the body is thick', () => {
-    expect([read(18.2499), read(18.2501), read(0)]).toEqual([null, 'deeperThanPlanned', null]);
-    const deep = (value: number) => of({ ...wrong('tooDeep'), measured: { value, limit: 0.05 } });
+    expect([read(18.2499), read(18.2501)]).toEqual([null, 'deeperThanPlanned']);
+    // nothing, or the reading of another step: 18 less 0.2, 0.05 and 1
+    expect([read(0), read(16.74), read(16.76)]).toEqual(['farFromPlanned', 'farFromPlanned', null]);
+    const deep = (value: number) => of({ ...wrong('tooDeep'), measured: { value, limit: 0.05, tool: 'gauge' } });
     expect([deep(43.99), deep(44), of(wrong('tooDeep'))]).toEqual([null, 'deeperThanBody', 'depthOfMishap']);
-    const unread = plainState({ ...plainAnatomy(), body: { ...plainAnatomy().body, thickness: null } });
-    expect(of({ ...wrong('tooDeep'), measured: { value: 99, limit: 0 } }, { card, choice: routed, state: unread })).toBeNull();
+    const unread = { ...plainState({ ...plainAnatomy(), body: { ...plainAnatomy().body, thickness: null } }), tools: state.tools };
+    expect(of({ ...wrong('tooDeep'), measured: { value: 99, limit: 0.05, tool: 'gauge' } }, { card, choice: routed, state: unread })).toBeNull();
     // of a level that the route has no more what the card says counts
     const elsewhere = { ...card, asks: { ...card.asks, expected: 12, target: { ...card.asks.target, part: 'gone' } } };
-    expect(of({ measured: { value: 12.3, limit: 0 } }, { card: elsewhere, choice: routed, state })).toBe('deeperThanPlanned');
+    expect(of({ measured: { value: 12.3, limit: 0.05, tool: 'gauge' } }, { card: elsewhere, choice: routed, state })).toBe('deeperThanPlanned');
   });
 
   it('comes, where it went wrong, with what and how far, and of wood that is gone with the level and the side', () => {
@@ -295,7 +317,7 @@ describe('a step that is to be logged', () => {
     const bench = benchNow({ ...benchInput(job), state });
     const card = bench.cards[bench.now]!;
     const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-    const measured = card.asks?.what === 'depth' ? { value: card.asks.expected, limit: 0.05 } : null;
+    const measured = card.asks?.what === 'depth' ? { value: card.asks.expected, limit: 0.05, tool: 'gauge' } : null;
     return { operation: bench.operation!.id, step: card.key, outcome: 'done', wrong: null, measured, seen };
   };
   const judged = (job: JobInHand, more: Partial<StepToLog> = {}, on = state) => judgeStep(job, on, { ...next(job), ...more }, today);
@@ -393,7 +415,7 @@ describe('a step that is to be logged', () => {
   it('is unlike what was typed when its reading is', () => {
     const begun = atThePasses();
     const operations = begun.operations.map((o) => (o.kind === 'routePasses' ? { ...o, state: 'doing' as const } : o));
-    const answer = judged({ ...begun, operations }, { measured: { value: 1, limit: 0.1 } });
+    const answer = judged({ ...begun, operations }, { measured: { value: 1, limit: 0.1, tool: 'gauge' } });
     expect(answer.kind === 'flaw' ? answer.flaw : answer.kind).toEqual({ at: '/measured', what: 'noReadingAsked' });
   });
 });

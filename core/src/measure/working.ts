@@ -96,9 +96,14 @@ export function contributions(w: Working): readonly Contribution[] {
   // most of what is judged while a hand moves is a distance between two things that are known each by itself
   if (w.op === 'geometry' && w.allowances.length === 2 && w.allowances[0] !== w.allowances[1])
     return w.allowances.flatMap((leaf) => (leaf.limit > 0 ? [{ leaf, limit: leaf.limit }] : []));
+  return [...factorsOf(w)].map(([leaf, factor]) => ({ leaf, limit: Math.abs(factor) * leaf.limit })).filter((c) => c.limit > 0);
+}
+
+/** By how much the result moves with each leaf, first order: 1 for what is added, −1 for what is taken away. */
+export function factorsOf(w: Working): ReadonlyMap<Leaf, number> {
   const factors = new Map<Leaf, number>();
   for (const [leaf, factor] of effects(w, 1)) factors.set(leaf, (factors.get(leaf) ?? 0) + factor);
-  return [...factors].map(([leaf, factor]) => ({ leaf, limit: Math.abs(factor) * leaf.limit })).filter((c) => c.limit > 0);
+  return factors;
 }
 
 function effects(w: Working, factor: number): readonly (readonly [Leaf, number])[] {

@@ -6,6 +6,8 @@ export interface MeasuringTool {
   readonly kind: 'calliper' | 'depth gauge' | 'rule' | 'tape';
   readonly name: string;
   readonly limit: number;
+  /** Readings name it, and nothing is read with it any more. */
+  readonly retired?: true;
 }
 
 /** What loses its edge: when it was last sharpened, ISO date; null: nobody knows. */
@@ -112,6 +114,11 @@ export type ToolKind = Tool['kind'];
 
 export function isMeasuring(tool: Tool): tool is MeasuringTool {
   return tool.kind === 'calliper' || tool.kind === 'depth gauge' || tool.kind === 'rule' || tool.kind === 'tape';
+}
+
+/** What the shop measures with now. */
+export function inUse(tools: readonly Tool[]): readonly MeasuringTool[] {
+  return tools.filter(isMeasuring).filter((t) => !t.retired);
 }
 
 /** The limits of error that a tool of a kind starts with, mm [trade: docs/trade/part.md, tools]. */

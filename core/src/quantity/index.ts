@@ -1,5 +1,6 @@
 export * from './can-be.js';
 export * from './open-circuit.js';
 export * from './catalogue.js';
+export * from './gross-error.js';
 export * from './reading.js';
 export * from './state.js';

@@ -1,6 +1,6 @@
 import type { PlanState } from '../check/index.js';
 import { newHoleSteps, type Blank, type HoleSteps } from '../cut/index.js';
-import { isDull, type StockItem, type Tool } from '../part/index.js';
+import { inUse, isDull, type StockItem, type Tool } from '../part/index.js';
 
 type Dowel = Extract<StockItem, { readonly kind: 'dowel' }>;
 
@@ -49,7 +49,8 @@ export function file(tools: readonly Tool[], today: Date): Need {
 
 /** What reads a depth. */
 export function depthTool(tools: readonly Tool[]): Need {
-  const tool = tools.find((t) => t.kind === 'depth gauge') ?? tools.find((t) => t.kind === 'calliper') ?? null;
+  const mine = inUse(tools);
+  const tool = mine.find((t) => t.kind === 'depth gauge') ?? mine.find((t) => t.kind === 'calliper') ?? null;
   return { need: 'depthTool', size: null, has: tool?.name ?? null, dull: false };
 }
 

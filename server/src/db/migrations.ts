@@ -15,6 +15,7 @@ import { aspects } from './0013-aspects.js';
 import { units } from './0014-units.js';
 import { workByHand } from './0015-work-by-hand.js';
 import { yes } from './0016-yes.js';
+import { reasons } from './0017-reasons.js';
 
 interface Migration {
   readonly name: string;
@@ -39,6 +40,7 @@ const ALL: readonly Migration[] = [
   units,
   workByHand,
   yes,
+  reasons,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

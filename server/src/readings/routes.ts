@@ -1,7 +1,7 @@
 import { blindSession, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
 import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
-import { isPlace, surveyedOf } from '@rinnovo/core/survey';
+import { isPlace, limitFlaw, limitOf, surveyedOf } from '@rinnovo/core/survey';
 import { canBe, isState, quantityOf, secondReading, targetKey, type AnyTarget, type Reading, type Under } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import Joi from 'joi';
@@ -11,6 +11,8 @@ import { instrumentById } from '../instruments/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { writeRoute } from '../http/write.js';
+import { shopOf } from '../shop/shop.js';
+import { limitFlawText } from '@rinnovo/words';
 import { demandOpen, surveyById } from '../surveys/queries.js';
 import { valid } from '../http/validate.js';
 import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, shown } from './queries.js';
@@ -42,13 +44,8 @@ export function readingRoutes(db: Knex): Router {
           });
         const earlier = await readingsOf(trx, body.instrument);
         const under = await underOf(trx, body, earlier);
-        if (body.session !== null) {
-          const closed = await trx('blind_sessions')
-            .where({ id: body.session, instrument: body.instrument, target_key: key, person, closed: false })
-            .whereRaw(STILL_HIDDEN)
-            .update({ closed: true });
-          if (closed !== 1) throw new ProblemError('not-now', { detail: 'That blind reading has ended or belongs to another value. Start it again.' });
-        }
+        await demandLimit(trx, body);
+        if (body.session !== null) await closeSession(trx, body, key, person);
         const { session, ...plain } = body;
         await trx('readings').insert({
           id: params.id,
@@ -84,6 +81,7 @@ export function readingRoutes(db: Knex): Router {
         if (body.id !== params.id) throw new ProblemError('input-invalid', { errors: [{ pointer: '/id', detail: 'must be the id of the address' }] });
         const now = await anatomyOf(trx, body.instrument);
         await demandPlace(trx, body.instrument, now.document, body.target);
+        await demandTool(trx, body);
         await openSession(trx, body, targetKey(body.target), person, writeId);
         return { status: 201, body };
       },
@@ -120,6 +118,32 @@ async function underOf(trx: Knex, body: TakeReading, earlier: readonly Reading[]
   if (earlier.some((r) => r.corrects === body.corrects))
     throw new ProblemError('not-now', { detail: 'That reading is already corrected. Correct the correction.' });
   return old.under ?? under;
+}
+
+/** Throws 422 where a limit is not its tool's, or the tool is none of the workshop's in use. */
+async function demandLimit(trx: Knex, { target, value, limit, tool, why }: TakeReading): Promise<void> {
+  const { tools } = await shopOf(trx);
+  const flaw = limitFlaw(tools, target, { value, limit, tool, ...(why === undefined ? {} : { why }) });
+  if (flaw) throw new ProblemError('cannot-be', { errors: [{ pointer: TYPED_AT[flaw.what], detail: limitFlawText(flaw) }] });
+}
+
+const TYPED_AT = { unknownTool: '/tool', retiredTool: '/tool', finerThanTool: '/limit', coarserWithoutReason: '/why' } as const;
+
+/** Throws 422 where a session is begun with a tool that the workshop has not in use. */
+async function demandTool(trx: Knex, { target, tool }: Pick<TakeReading, 'target' | 'tool'>): Promise<void> {
+  const { tools } = await shopOf(trx);
+  if (limitOf(tools, target, 0, tool) === null)
+    throw new ProblemError('cannot-be', { errors: [{ pointer: '/tool', detail: limitFlawText({ what: 'unknownTool' }) }] });
+}
+
+/** Ends the session that a blind reading is taken in, by whoever opened it; throws where it has ended, or another tool was zeroed and nobody says why. */
+async function closeSession(trx: Knex, body: TakeReading, key: string, person: string): Promise<void> {
+  const session = { id: body.session, instrument: body.instrument, target_key: key, person, closed: false };
+  const open = (await trx('blind_sessions').where(session).whereRaw(STILL_HIDDEN).forNoKeyUpdate().first('tool')) as { tool: string } | undefined;
+  if (!open) throw new ProblemError('not-now', { detail: 'That blind reading has ended or belongs to another value. Start it again.' });
+  if (open.tool !== body.tool && body.why === undefined)
+    throw new ProblemError('cannot-be', { errors: [{ pointer: '/why', detail: 'type why another tool than the zeroed one was used' }] });
+  await trx('blind_sessions').where({ id: body.session }).update({ closed: true, ended_by: person });
 }
 
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */

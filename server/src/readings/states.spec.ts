@@ -1,18 +1,34 @@
 // States of an instrument: kept beside its dimensions, and never part of its anatomy.
 import { randomUUID } from 'node:crypto';
-import { OPEN } from '@rinnovo/core/quantity';
+import { CATALOGUE, OPEN, usualLimit, type AnyTarget, type StateId } from '@rinnovo/core/quantity';
+import { limitOf } from '@rinnovo/core/survey';
 import { demoWorkshop } from '@rinnovo/demo';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const instrument = demoWorkshop.instruments[0]!.id;
+const calliper = demoWorkshop.tools[0]!.id;
 
 describe('a state that is read', () => {
   let w: TestWorkshop;
   beforeAll(async () => (w = await testWorkshop()), 30_000);
   afterAll(() => w.close());
 
-  const plain = (target: object) => ({ instrument, target, tool: 'string gauge', session: null, survey: null, corrects: null });
-  const read = (target: object, value: number) => w.create(`/api/readings/${randomUUID()}`, { ...plain(target), value, limit: 0.1, raw: String(value) });
+  /** With what reads it. */
+  const plain = (target: { readonly quantity: string; readonly feature: string }) => ({
+    instrument,
+    target,
+    tool: (CATALOGUE as Partial<typeof CATALOGUE>)[target.quantity as StateId]?.by ?? calliper,
+    session: null,
+    survey: null,
+    corrects: null,
+  });
+  const read = (target: { readonly quantity: string; readonly feature: string }, value: number) =>
+    w.create(`/api/readings/${randomUUID()}`, {
+      ...plain(target),
+      value,
+      limit: limitOf(demoWorkshop.tools, target as AnyTarget, value, plain(target).tool),
+      raw: String(value),
+    });
   const revisions = async (): Promise<number> => (await w.db('revisions').where({ instrument })).length;
 
   it('is kept with its place and changes no dimension', async () => {
@@ -41,13 +57,15 @@ describe('a state that is read', () => {
       [20.1e6, 422],
       [OPEN + 1, 400],
     ] as const)
-      expect((await w.create(`/api/readings/${randomUUID()}`, { ...plain(coil), value, limit: 0.3, raw: String(value) })).status)
+      expect(
+        (await w.create(`/api/readings/${randomUUID()}`, { ...plain(coil), value, limit: usualLimit('groundResistance', value), raw: String(value) })).status,
+      )
         .withContext(String(value))
         .toBe(status);
     const rows = (await w.db('readings').where({ instrument }).whereRaw(`target->>'quantity' = 'groundResistance'`).select('unit')) as { unit: string }[];
     expect(new Set(rows.map((r) => r.unit))).toEqual(new Set(['Ω']));
     // of a great number the limit is great
-    expect((await w.create(`/api/readings/${randomUUID()}`, { ...plain(coil), value: 1.5e6, limit: 15_030, raw: '1.5M' })).status).toBe(201);
+    expect((await w.create(`/api/readings/${randomUUID()}`, { ...plain(coil), value: 1.5e6, limit: 15_000.3, raw: '1.5M' })).status).toBe(201);
   });
 
   it('that was written in kΩ is read in Ω, and keeps its bytes', async () => {

@@ -85,7 +85,7 @@ export function shopRoutes(db: Knex): Router {
         if (!old) throw new ProblemError('not-found', { detail: 'No tool has that id.' });
         demandVersion(context, old.version, old.document, null);
         // readings name what they were taken with: what measures stays
-        if (isMeasuring(old.document)) throw new ProblemError('cannot-be', { detail: 'Readings refer to this measuring tool, so it cannot be archived.' });
+        if (isMeasuring(old.document)) throw new ProblemError('cannot-be', { detail: 'Readings refer to this measuring tool. Retire it instead.' });
         await context.trx('shop').increment('version');
         await context.trx('tools').where({ id: params.id }).delete();
         return { status: 200, body: old.document };

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
 import { demoWorkshop } from '@rinnovo/demo';
 import { asBytes } from '../testing/bytes.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
@@ -36,9 +37,9 @@ describe('a condition sheet', () => {
         instrument,
         target: { quantity, feature },
         value,
-        limit: 0.03,
+        limit: usualLimit(quantity as StateId, value),
         raw: String(value),
-        tool: 'rule',
+        tool: STATES[quantity as StateId].by,
         session: null,
         survey,
         corrects: null,

@@ -1,7 +1,7 @@
 import { judgeGate } from '@rinnovo/core/house';
 import { confirmKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
 import { dimensionAt, outlineAt, type Anatomy } from '@rinnovo/core/instrument';
-import type { Target } from '@rinnovo/core/quantity';
+import { targetKey, type Target } from '@rinnovo/core/quantity';
 import { bounds } from '@rinnovo/core/shape';
 import { choiceOf } from '@rinnovo/core/check';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -51,8 +51,14 @@ export async function clearForCut(w: TestWorkshop, job: string, decision: string
   const before = await loadJobState(w.db, job);
   const { instrument } = before.job;
   for (const i of open(before, decision, { accepted: [], print: null })) {
-    if (i.kind !== 'reading') continue;
+    if (i.kind !== 'reading' && i.kind !== 'typical') continue;
     const value = drawnAs(before.state.anatomy, i.target);
+    // what is typical is read once, where it need not be read twice
+    if (i.kind === 'typical') {
+      if ((await w.db('readings').where({ instrument, target_key: targetKey(i.target) })).length === 0)
+        await readOnce(w, { instrument, target: i.target, value, blind: false });
+      continue;
+    }
     if (i.state === 'none') await readOnce(w, { instrument, target: i.target, value, blind: false });
     await readOnce(w, { instrument, target: i.target, value: value + 0.02, blind: true });
   }

@@ -18,6 +18,14 @@ export interface Typed {
   readonly value: number;
   readonly raw: string;
   readonly tool: MeasuringTool;
+  /** Less sure than the tool. */
+  readonly coarser?: Coarser | null;
+}
+
+/** By how much a reading may be off, in its unit, and why that is more than its tool. */
+export interface Coarser {
+  readonly limit: number;
+  readonly why: string;
 }
 
 /** A decision that is to be cleared for cutting, with the plan and the revisions that were on the screen, what was said, and the verdicts that were seen. */
@@ -115,7 +123,8 @@ export class Commands {
       instrument,
       target,
       value: typed.value,
-      limit: typed.tool.limit,
+      limit: typed.coarser?.limit ?? typed.tool.limit,
+      ...(typed.coarser ? { why: typed.coarser.why } : {}),
       raw: typed.raw,
       tool: typed.tool.id,
       session,

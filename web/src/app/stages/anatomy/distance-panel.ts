@@ -5,7 +5,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { DATUMS, edgeAt, featuresOf, placeMeasured, solvePositions, type Anatomy, type Distance, type Edge } from '@rinnovo/core/instrument';
-import { isMeasuring } from '@rinnovo/core/part';
+import { inUse } from '@rinnovo/core/part';
 import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText, fixed, upperFirst } from '@rinnovo/words';
 import { shop } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
@@ -37,7 +37,7 @@ export class DistancePanel {
   protected readonly towards = signal<1 | -1>(1);
   protected readonly text = signal('');
   protected readonly refusal = signal<string | null>(null);
-  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly tools = computed(() => inUse(this.shop().data?.tools ?? []));
   protected readonly chosenTool = signal<string | null>(null);
   protected readonly tool = computed(
     () => this.tools().find((t) => t.id === this.chosenTool()) ?? this.tools().find((t) => t.kind === 'rule') ?? this.tools()[0] ?? null,

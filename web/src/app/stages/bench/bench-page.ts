@@ -11,7 +11,7 @@ import type { DepthSetUps, SetUpId } from '@rinnovo/core/cut';
 import type { StepCard } from '@rinnovo/core/gate';
 import type { StepFlaw } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
-import { isMeasuring } from '@rinnovo/core/part';
+import { inUse } from '@rinnovo/core/part';
 import {
   CAUTION_WORDS,
   CLEARANCE_LAPSED,
@@ -185,7 +185,7 @@ export class BenchPage {
     return last?.outcome === 'wentWrong' ? last : null;
   });
 
-  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly tools = computed(() => inUse(this.shop().data?.tools ?? []));
   protected readonly chosen = signal<string | null>(null);
   protected readonly tool = computed(
     () => this.tools().find((t) => t.id === this.chosen()) ?? this.tools().find((t) => t.kind === 'depth gauge') ?? this.tools()[0] ?? null,
@@ -263,7 +263,7 @@ export class BenchPage {
   private flawOf(card: StepCard, measured: Typed | null): StepFlaw | null {
     const state = this.state();
     const of = this.bench()?.operation?.decision ?? '';
-    const said = { outcome: 'done' as const, wrong: null, measured: measured && { value: measured.value, limit: measured.tool.limit } };
+    const said = { outcome: 'done' as const, wrong: null, measured: measured && { value: measured.value, limit: measured.tool.limit, tool: measured.tool.id } };
     return state && stepFlaw({ card, choice: this.input().choices[of] ?? null, state }, said);
   }
 

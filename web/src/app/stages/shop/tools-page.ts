@@ -75,6 +75,7 @@ export class ToolsPage {
         kind: TOOL_WORDS[tool.kind],
         sizes: toolText(tool),
         measures: isMeasuring(tool),
+        retired: isMeasuring(tool) && tool.retired === true,
         sharpened: isMeasuring(tool) ? '' : (tool.sharpened ?? 'unknown'),
       }))
       .sort((a, b) => a.kind.localeCompare(b.kind) || a.tool.name.localeCompare(b.tool.name)),
@@ -128,6 +129,13 @@ export class ToolsPage {
   protected async sharpened(tool: Tool): Promise<void> {
     if (isMeasuring(tool)) return;
     await this.attempt.run(() => this.commands.keepTool({ ...tool, sharpened: dayOf(new Date().toISOString()) }, this.versionOf(tool)));
+  }
+
+  /** Readings name what they were taken with: it stays, and nothing more is read with it. */
+  protected async retire(tool: Tool, over: boolean): Promise<void> {
+    if (!isMeasuring(tool)) return;
+    const { retired: _, ...plain } = tool;
+    await this.attempt.run(() => this.commands.keepTool(over ? { ...plain, retired: true } : plain, this.versionOf(tool)));
   }
 
   protected async remove(tool: Tool): Promise<void> {

@@ -7,8 +7,9 @@ import type { MeasuringTool } from '@rinnovo/core/part';
 import { isState, QUANTITIES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { typedProblem } from '@rinnovo/words';
-import { Commands } from '../../state/commands';
+import { Commands, type Coarser } from '../../state/commands';
 import { viewFeature } from '../../state/view.feature';
+import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';
 import { LengthField } from '../../ui/length-field';
 import { attempt } from '../../ui/attempt';
 
@@ -23,7 +24,7 @@ export interface BlindData {
 /** A second reading with nothing else on the screen: first the tool is zeroed, then the value is typed. */
 @Component({
   selector: 'rn-blind-reading',
-  imports: [MatButtonModule, MatCheckboxModule, MatDialogModule, LengthField],
+  imports: [MatButtonModule, MatCheckboxModule, MatDialogModule, CoarserLimit, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Second reading: {{ data.title }}</h2>
@@ -33,6 +34,7 @@ export interface BlindData {
       @if (session() !== null) {
         @if (range; as r) {
           <rn-length-field label="Second reading" [(text)]="text" [min]="r.min" [max]="r.max" [refusal]="refusal()" (entered)="keep()" />
+          <rn-coarser-limit [(coarser)]="coarser" />
         } @else {
           <label class="state">
             Second reading
@@ -81,6 +83,7 @@ export class BlindReading {
   private readonly field = viewChild(LengthField);
   protected readonly session = signal<string | null>(null);
   protected readonly text = signal('');
+  protected readonly coarser = signal<Coarser | null>(null);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly refusal = signal<string | null>(null);
@@ -123,9 +126,14 @@ export class BlindReading {
       this.refusal.set('Type the reading');
       return;
     }
+    const unsaid = coarserProblem(this.coarser());
+    if (unsaid) {
+      this.problem.set(unsaid);
+      return;
+    }
     if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');
     await this.attempt.run(async () => {
-      const typed = { value, raw: this.text().trim(), tool };
+      const typed = { value, raw: this.text().trim(), tool, coarser: this.coarser() };
       this.dialog.close(await this.commands.takeReading(this.data.instrument, target, typed, this.session()));
     });
   }

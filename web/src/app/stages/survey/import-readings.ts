@@ -9,6 +9,7 @@ import { isPlace } from '@rinnovo/core/survey';
 import { csvProblemText, lengthText, stateText, stateTitle, targetText, upperFirst } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/api';
 import { selectNames, selectSurveyed } from '../../state/selectors';
+import { shop } from '../../state/resources';
 import { SurveyCommands } from '../../state/survey-commands';
 import { viewFeature } from '../../state/view.feature';
 
@@ -73,6 +74,7 @@ export class ImportReadings {
   private readonly dialog = inject<MatDialogRef<ImportReadings>>(MatDialogRef);
   private readonly store = inject(Store);
   private readonly commands = inject(SurveyCommands);
+  private readonly shop = this.store.selectSignal(shop.select);
   private readonly surveyed = this.store.selectSignal(selectSurveyed);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
@@ -94,7 +96,8 @@ export class ImportReadings {
     if (!file) return;
     this.said.set('');
     this.problem.set(file.size > MOST_BYTES ? 'The file is too large for a table of readings' : null);
-    const { readings, problems } = file.size > MOST_BYTES ? { readings: [], problems: [] } : readReadingsCsv(await file.text(), (t) => this.isThere(t));
+    const { readings, problems } =
+      file.size > MOST_BYTES ? { readings: [], problems: [] } : readReadingsCsv(await file.text(), (t) => this.isThere(t), this.shop().data?.tools ?? []);
     this.readings.set(readings);
     this.problems.set(problems.map(csvProblemText));
   }

@@ -2,7 +2,7 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
-import { isMeasuring } from '@rinnovo/core/part';
+import { inUse } from '@rinnovo/core/part';
 import { isState } from '@rinnovo/core/quantity';
 import { completions, isWhole, quickLine, type QuickValue } from '@rinnovo/core/survey';
 import { improbableText, lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
@@ -228,7 +228,7 @@ export class QuickLog {
       await this.commands.takeStates(this.instrument(), [{ target, value: typed.value, raw }], () => undefined);
       return;
     }
-    const tools = (this.shop().data?.tools ?? []).filter(isMeasuring);
+    const tools = inUse(this.shop().data?.tools ?? []);
     const used = tools.find((t) => t.kind === (tool ?? 'calliper')) ?? tools[0];
     if (!used) throw new Error(`The shop has no ${tool ?? 'calliper'}`);
     await this.commands.takeReading(this.instrument(), target, { value: typed.value, raw, tool: used }, null);

@@ -5,10 +5,11 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
-import { isMeasuring } from '@rinnovo/core/part';
+import { inUse } from '@rinnovo/core/part';
 import { QUANTITIES, targetKey, type SecondReading, type Target } from '@rinnovo/core/quantity';
-import { Commands } from '../../state/commands';
+import { Commands, type Coarser } from '../../state/commands';
 import { anatomy, people, readings, shop } from '../../state/resources';
+import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';
 import { LengthField } from '../../ui/length-field';
 import { attempt } from '../../ui/attempt';
 import { dateTimeText } from '@rinnovo/words';
@@ -16,7 +17,7 @@ import { dateTimeText } from '@rinnovo/words';
 /** One reading to type, and the way to a second one that cannot see the first. */
 @Component({
   selector: 'rn-reading-entry',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, CoarserLimit, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -37,6 +38,9 @@ import { dateTimeText } from '@rinnovo/words';
         </button>
       }
     </div>
+    @if (state() === 'none') {
+      <rn-coarser-limit [(coarser)]="coarser" />
+    }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
     }
@@ -89,13 +93,14 @@ export class ReadingEntry {
   private readonly people = this.store.selectSignal(people.select);
   private readonly held = this.store.selectSignal(readings.select);
 
-  protected readonly tools = computed(() => (this.shop().data?.tools ?? []).filter(isMeasuring));
+  protected readonly tools = computed(() => inUse(this.shop().data?.tools ?? []));
   protected readonly chosen = linkedSignal<string | null>(() => {
     const depth = this.target().quantity === 'levelDepth';
     return (this.tools().find((t) => t.kind === (depth ? 'depth gauge' : 'calliper')) ?? this.tools()[0])?.id ?? null;
   });
   protected readonly tool = computed(() => this.tools().find((t) => t.id === this.chosen()) ?? null);
   protected readonly text = signal('');
+  protected readonly coarser = signal<Coarser | null>(null);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly refusal = signal<string | null>(null);
@@ -123,8 +128,13 @@ export class ReadingEntry {
       this.refusal.set('Type the reading');
       return;
     }
+    const unsaid = coarserProblem(this.coarser());
+    if (unsaid) {
+      this.problem.set(unsaid);
+      return;
+    }
     await this.run(async () => {
-      await this.commands.takeReading(this.instrument, this.target(), { value, raw: this.text().trim(), tool }, null);
+      await this.commands.takeReading(this.instrument, this.target(), { value, raw: this.text().trim(), tool, coarser: this.coarser() }, null);
       this.toast.open(`Saved: ${this.title()}`, undefined, { duration: 4000 });
     });
   }

@@ -3,7 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
 import { dimensionAt, targetsOf, type Face } from '@rinnovo/core/instrument';
-import { restsOn } from '@rinnovo/core/gate';
+import { restsTwiceOn } from '@rinnovo/core/gate';
 import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText, fixed } from '@rinnovo/words';
@@ -67,7 +67,7 @@ export class SurveyPage {
   /** What the cut rests on, the gravest verdict's first. */
   private readonly work = computed((): readonly string[] => {
     const a = this.anatomy();
-    return a ? restsOn(this.verdicts(), a).map(targetKey) : [];
+    return a ? restsTwiceOn(this.verdicts(), a).map(targetKey) : [];
   });
   private readonly rows = computed(() => {
     const a = this.anatomy();

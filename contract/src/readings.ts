@@ -36,6 +36,13 @@ export const takeReading = Joi.object<Loose<TakeReading>, true>({
   corrects: uuid.allow(null).required(),
 });
 
+/** Ends a blind reading without a value; whoever did not open it says why. */
+export interface EndBlind {
+  readonly reason?: string;
+}
+
+export const endBlind = Joi.object<Loose<EndBlind>, true>({ reason: Joi.string().trim().min(1).max(200) }).default({});
+
 export const blindSession = Joi.object<Loose<BlindSession>, true>({
   id: uuid.required(),
   instrument: uuid.required(),

@@ -5,7 +5,7 @@ import { benchNow, evaluatePlan, optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, KeptPart, KeptStock, Shop } from '@rinnovo/contract';
 import { isPickupChoice, type PickupChoice, type PlanState } from '@rinnovo/core/check';
-import { confirmKey, restsOn, type BenchInput } from '@rinnovo/core/gate';
+import { confirmKey, ONE_PERSON, restsOn, type BenchInput } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import { doneOf, type Operation } from '@rinnovo/core/operation';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -117,7 +117,7 @@ describe('the spine, through the API', () => {
     let now = await load();
     let evaluation = evaluatePlan(now.state, now.record.plan);
     const thin = evaluation.verdicts.filter((v) => v.class === 'thin').map((v) => ({ verdict: v.id, reason: 'looked at, it holds' }));
-    const confirmed = (['toolsSharp', 'cautions'] as const).map((id) => ({ verdict: confirmKey(id), reason: 'confirmed' }));
+    const confirmed = [ONE_PERSON, ...(['toolsSharp', 'cautions'] as const).map(confirmKey)].map((verdict) => ({ verdict, reason: 'confirmed' }));
     let said: typeof thin = [];
     let print: { across: number; along: number } | null = null;
     const clearance = (): object => ({
@@ -162,20 +162,20 @@ describe('the spine, through the API', () => {
       const { body } = await w.create(`/api/clearances/${randomUUID()}`, clearance());
       return (body as { current: { kind: string }[] }).current.map((i) => i.kind);
     };
-    expect(await missing()).toEqual(['before', 'before', 'before', 'before', 'print', 'confirm', 'confirm']);
+    expect(await missing()).toEqual(['onePerson', 'before', 'before', 'before', 'before', 'print', 'confirm', 'confirm']);
     // nor until what comes before it was done
     const ready = await workThrough('boreBulk');
     expect(ready).toEqual(['meterPart', 'takeStringsOff', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate']);
     now = await load();
     evaluation = evaluatePlan(now.state, now.record.plan);
-    expect(await missing()).toEqual(['print', 'confirm', 'confirm']);
+    expect(await missing()).toEqual(['onePerson', 'print', 'confirm', 'confirm']);
     said = confirmed;
     // a print that was scaled by 1 %
     print = { across: 88.9, along: 40.9 };
     expect(await missing()).toEqual(['print']);
     print = { across: 88.2, along: 40.4 };
     const cleared = await w.create(`/api/clearances/${randomUUID()}`, clearance()).expect(201);
-    expect([(cleared.body as Clearance).accepted.length, (cleared.body as Clearance).print]).toEqual([thin.length + 2, print]);
+    expect([(cleared.body as Clearance).accepted.length, (cleared.body as Clearance).print]).toEqual([thin.length + 3, print]);
 
     const kinds = await workThrough(null);
     expect(kinds).toEqual(['boreBulk', 'routePasses', 'boreWells', 'testFit', 'fitPart', 'stringUp']);

@@ -272,6 +272,11 @@ describe('more words of fit', () => {
 describe('money and the owner', () => {
   it('writes an amount with two places, and asks before anything of a client’s is cut', () => {
     expect([0, 5, 12900, 21390].map(moneyText)).toEqual(['0.00', '0.05', '129.00', '213.90']);
+    const targets = [{ quantity: 'bodyThickness', feature: 'body' }] as const;
+    expect(gateText({ kind: 'onePerson', targets, ok: false }, names, String)).toBe(
+      'One person took both readings: body thickness. Let another read, or accept with a reason',
+    );
+    expect(gateText({ kind: 'onePerson', targets, ok: true }, names, String)).toBe('Both readings by one person, accepted: body thickness');
     expect(gateText({ kind: 'consent', ok: false, why: [] }, names, String)).toContain('Ask the owner: a client');
     expect(gateText({ kind: 'consent', ok: true, why: [] }, names, String)).toBe('The owner agreed');
     const why = [

@@ -134,6 +134,10 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
         disagree: `The readings disagree. Measure again: ${what}`,
       }[item.state];
     }
+    case 'onePerson': {
+      const what = item.targets.map((t) => targetText(t, names)).join(', ');
+      return item.ok ? `Both readings by one person, accepted: ${what}` : `One person took both readings: ${what}. Let another read, or accept with a reason`;
+    }
     case 'rest':
       return item.ok ? 'It cannot wait, as was said' : REST_WORDS[item.why];
     case 'consent':

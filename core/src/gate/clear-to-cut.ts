@@ -1,10 +1,10 @@
 import { isAbout, partOfLeaf, type Evaluation, type Verdict } from '../check/index.js';
 import { dimensionAt, isFounded, outlineAt, widthMismatch, type Anatomy, type WidthMismatch } from '../instrument/index.js';
-import { isMeasured, leavesOf } from '../measure/index.js';
+import { agree, isMeasured, leavesOf } from '../measure/index.js';
 import type { OperationKind } from '../operation/index.js';
 import { needKey, type Need } from '../work/index.js';
 import type { Before } from './before-cut.js';
-import { confirmKey, overrideKey, type ConfirmId } from './confirmations.js';
+import { confirmKey, ONE_PERSON, overrideKey, type ConfirmId } from './confirmations.js';
 import type { OwnersYes, YesLapse } from './owners-yes.js';
 import { printOff, type Widths } from './print-widths.js';
 import { restsOn, restsTwiceOn } from './rests-on.js';
@@ -14,6 +14,8 @@ import { secondReading, stillStanding, targetKey, type Reading, type SecondReadi
 /** One thing that stands between the plan and the wood. */
 export type GateItem =
   | { readonly kind: 'reading'; readonly target: Target; readonly state: SecondReading['state']; readonly ok: boolean }
+  /** Both readings by one person, where the workshop has two: waived with a reason. */
+  | { readonly kind: 'onePerson'; readonly targets: readonly Target[]; readonly ok: boolean }
   | { readonly kind: 'width'; readonly target: Target; readonly mismatch: WidthMismatch; readonly ok: false }
   | { readonly kind: 'typical'; readonly target: Target; readonly ok: false }
   /** What it is computed from is not what its readings say. */
@@ -54,6 +56,8 @@ export interface GateInput {
   readonly accepted: ReadonlySet<string>;
   readonly consent: OwnersYes;
   readonly asked: readonly ConfirmId[];
+  /** How many work in the workshop. */
+  readonly technicians: number;
   /** Of what is routed: the widths of the plan, and those that were read on its print. */
   readonly print: { readonly drawn: Widths; readonly read: Widths | null } | null;
   readonly before: readonly Before[];
@@ -68,7 +72,7 @@ export interface GateInput {
  * without; asks for a part that was measured and not only listed; asks the work that rules put before it, two widths that were read on the print and agree with the plan, what only a person can confirm, and two independent, blind readings that agree for each dimension that the
  * cut rests on: nobody can override those.
  */
-export function clearToCut({ evaluation, found, readings, own, accepted, consent, asked, print, before, needs, tired }: GateInput): GateVerdict {
+export function clearToCut({ evaluation, found, readings, own, accepted, consent, asked, technicians, print, before, needs, tired }: GateInput): GateVerdict {
   const verdicts = evaluation.verdicts.flatMap((v): GateItem[] => {
     if (v.class === 'well') return [];
     if (v.class === 'thin' || (isAbout(v, 'undrawn') && v.class === 'notMeasured'))
@@ -82,6 +86,8 @@ export function clearToCut({ evaluation, found, readings, own, accepted, consent
     const { state } = secondReading(target, readings);
     return twice.has(targetKey(target)) || state === 'disagree' ? [{ kind: 'reading', target, state, ok: state === 'agree' }] : [];
   });
+  const oneHand = technicians < 2 ? [] : read.flatMap((i) => (i.kind === 'reading' && i.ok && isByOne(i.target, readings) ? [i.target] : []));
+  const hands: readonly GateItem[] = oneHand.length > 0 ? [{ kind: 'onePerson', targets: oneHand, ok: accepted.has(ONE_PERSON) }] : [];
   const doubts = targets.flatMap((target): GateItem[] => {
     const at = dimensionAt(found, target);
     if (at.exists && at.dimension && !isFounded(at.dimension, target, standing))
@@ -98,7 +104,7 @@ export function clearToCut({ evaluation, found, readings, own, accepted, consent
   const drawers = needs.map((need): GateItem => ({ kind: 'need', need, ok: need.has !== null || accepted.has(overrideKey(needKey(need))) }));
   const laid = print ? [printItem(print.drawn, print.read)] : [];
   const rest: readonly GateItem[] = tired ? [{ kind: 'rest', why: tired, ok: accepted.has(CANNOT_WAIT) }] : [];
-  const items = [...rest, ...owner, ...verdicts, ...read, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
+  const items = [...rest, ...owner, ...verdicts, ...read, ...hands, ...doubts, ...guessed, ...earlier, ...drawers, ...laid, ...confirms];
   return { clear: items.every((i) => i.ok), items };
 }
 
@@ -106,6 +112,13 @@ export function clearToCut({ evaluation, found, readings, own, accepted, consent
 function isOwn(found: Anatomy, target: Target, own: ReadonlySet<string>): boolean {
   const at = dimensionAt(found, target);
   return at.exists && at.dimension?.basis.kind === 'work' && own.has(at.dimension.basis.entry);
+}
+
+/** Did one person take all the readings of a target that agree with the newest? */
+function isByOne(target: Target, readings: readonly Reading[]): boolean {
+  const { readings: of } = secondReading(target, readings);
+  const newest = of.at(-1);
+  return newest !== undefined && of.every((r) => r.person === newest.person || !agree(r, newest));
 }
 
 /** What claims to be read, or worked. */

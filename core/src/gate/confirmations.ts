@@ -5,6 +5,9 @@ import { operationRow } from '../operation/index.js';
 /** What nobody can compute: a person looks, tries or reads, and says so before the wood is cut. */
 export type ConfirmId = 'markedOut' | 'toolsSharp' | 'scrapTest' | 'cautions';
 
+/** What is taken on where one person took both readings. */
+export const ONE_PERSON = 'confirm/onePerson';
+
 /** What a confirmation and what an override are called among the things that a person took upon themselves. */
 export const confirmKey = (id: ConfirmId): string => `confirm/${id}`;
 export const overrideKey = (verdict: string): string => `override/${verdict}`;

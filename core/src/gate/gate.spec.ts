@@ -9,7 +9,7 @@ import { gateOf } from '../testing/gate.js';
 import { noBench, operationOf } from '../testing/work.js';
 import { boxPickup, dim, inDrawer, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { hole, partOf } from '../testing/hardware.js';
-import { clearToCut, confirmKey, partInHand, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
+import { clearToCut, confirmKey, ONE_PERSON, partInHand, overrideKey, printWidths, differences, remainingDepth, restsOn, type BenchInput } from './index.js';
 
 const route: readonly PlannedLevel[] = [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 19, bored: false }];
 const choice = plainChoice({ route: { at: { x: 0, y: 110, turn: 0 }, levels: route } });
@@ -72,6 +72,20 @@ describe('clear to cut', () => {
   it('is given when every target has two blind agreeing readings and every thin verdict is accepted', () => {
     expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin })).items.filter((i) => !i.ok)).toEqual([]);
     expect(clearToCut(gateOf({ evaluation, found: state.anatomy, readings: twice, accepted: thin })).clear).toBeTrue();
+  });
+
+  it('says, where two work, which readings one person took alone: accepted with a reason, or read by the other', () => {
+    const judge = (readings: readonly Reading[], technicians: number, accepted = thin) =>
+      clearToCut(gateOf({ evaluation, found: state.anatomy, readings, accepted, technicians }));
+    const alone = (g: ReturnType<typeof clearToCut>) => g.items.flatMap((i) => (i.kind === 'onePerson' ? [[i.targets.length, i.ok]] : []));
+    expect([alone(judge(twice, 1)), judge(twice, 1).clear]).toEqual([[], true]);
+    const asked = judge(twice, 2);
+    const needed = asked.items.filter((i) => i.kind === 'reading').length;
+    expect([alone(asked), asked.clear, needed > 2]).toEqual([[[needed, false]], false, true]);
+    expect(judge(twice, 2, new Set([...thin, ONE_PERSON])).clear).toBeTrue();
+    // the other reads the second one of each
+    const both = twice.map((r) => (r.blind ? { ...r, person: 'q' } : r));
+    expect([alone(judge(both, 2)), judge(both, 2).clear]).toEqual([[], true]);
   });
 
   it('asks a client first, and nobody of the workshop’s own instrument', () => {

@@ -40,6 +40,7 @@ export function gateGround(rows: GateRows, j: JobInHand, { decision, choice, eva
     drawn: printWidths(choice, state.settings),
     before: beforeCut(rows, decision, j.operations, j.waivers),
     needs: [...partInHand(rows, decision, choice, state), ...atHand(rows, state, choice, cutting, today)],
+    technicians: j.technicians,
     tired,
   };
 }

@@ -22,6 +22,8 @@ export interface JobInHand {
   readonly consents: readonly Consent[];
   /** Whose the instrument is. */
   readonly owner: Ownership;
+  /** How many work in the workshop. */
+  readonly technicians: number;
   readonly ledger: readonly LedgerEntry[];
   readonly readings: readonly Reading[];
 }

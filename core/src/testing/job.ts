@@ -40,6 +40,7 @@ export function jobOf(state: PlanState, plan: Plan = plainPlan(), more: Partial<
     clearances: [],
     consents: [],
     owner: { clients: false, changed: null },
+    technicians: 1,
     ledger: [],
     readings: [],
     ...more,

@@ -1,12 +1,12 @@
 import { idParam, noQuery, reviseAnatomy, revisionParam } from '@rinnovo/contract';
-import { withDimensionHidden } from './withhold.js';
+import { withDimensionHidden, withGapsFilled } from './withhold.js';
 import { withWhatWasRead } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { openSessions } from '../readings/queries.js';
+import { hiddenSince, openSessions } from '../readings/sessions.js';
 import { addRevision, anatomyHistory, anatomyOf, lockRevisions } from './queries.js';
 
 /** Routes below /api/instruments/:id/anatomy. */
@@ -39,19 +39,22 @@ export function anatomyRoutes(db: Knex): Router {
       run: async ({ params, body }, context) => {
         const newest = await lockRevisions(context.trx, params.id);
         const old = newest.anatomy > 0 ? await anatomyOf(context.trx, params.id) : null;
-        if (old) demandVersion(context, newest.anatomy, old, body.document);
+        const hidden = await openSessions(context.trx, params.id);
+        if (old) demandVersion(context, newest.anatomy, { ...old, document: withDimensionHidden(old.document, hidden) }, body.document);
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
+        // a document that was fetched while a value was hidden has a gap there, and puts none into this one
+        const gaps = old ? await hiddenSince(context.trx, params.id, new Date(old.at)) : [];
         await addRevision(context.trx, newest, {
           instrument: params.id,
           // shapes and places are typed; what was read stays as it was read
-          document: withWhatWasRead(old?.document ?? null, body.document),
+          document: withWhatWasRead(old?.document ?? null, old ? withGapsFilled(old.document, body.document, gaps) : body.document),
           cause: 'correction',
           entry: null,
           person: context.person,
           writeId: context.writeId,
         });
         const now = await anatomyOf(context.trx, params.id);
-        return { status: newest.anatomy === 0 ? 201 : 200, body: now, version: now.revision };
+        return { status: newest.anatomy === 0 ? 201 : 200, body: { ...now, document: withDimensionHidden(now.document, hidden) }, version: now.revision };
       },
     }),
   );

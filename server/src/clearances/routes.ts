@@ -10,6 +10,7 @@ import { ProblemError } from '../http/problems.js';
 import { writeRoute } from '../http/write.js';
 import { inHand, loadJobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
+import { demandNothingHidden } from '../readings/sessions.js';
 import { clearancesOf } from './queries.js';
 
 /** /api/clearances/:id: clear to cut is a command; the server judges for itself. */
@@ -22,7 +23,7 @@ export function clearanceRoutes(db: Knex): Router {
       body: schema,
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
-        await lockJob(trx, body.job);
+        await demandNothingHidden(trx, await lockJob(trx, body.job));
         const s = await loadJobState(trx, body.job);
         const decision = s.decisions.find((d) => d.id === body.decision);
         const choice = decision && choiceOf(s.record.plan, decision.choice);

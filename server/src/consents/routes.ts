@@ -9,6 +9,7 @@ import { ProblemError } from '../http/problems.js';
 import { lockJob } from '../db/locks.js';
 import { writeRoute } from '../http/write.js';
 import { loadJobState } from '../jobs/job-state.js';
+import { demandNothingHidden } from '../readings/sessions.js';
 import { inThread } from '../sums/pool.js';
 import { consentsOf } from './queries.js';
 
@@ -23,7 +24,7 @@ export function consentRoutes(db: Knex): Router {
       precondition: 'create',
       run: async ({ params, body }, { trx, person, writeId }) => {
         const held = await decisionById(trx, body.decision);
-        if (held) await lockJob(trx, held.job);
+        if (held) await demandNothingHidden(trx, await lockJob(trx, held.job));
         const decision = await decisionById(trx, body.decision);
         if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
         const chosen = decision.options.find((o) => o.id === decision.option);

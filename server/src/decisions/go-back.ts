@@ -8,6 +8,7 @@ import type { Knex } from 'knex';
 import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { loadJobState, type JobState } from '../jobs/job-state.js';
+import { demandNothingHidden } from '../readings/sessions.js';
 import { inThread } from '../sums/pool.js';
 import { decisionById, numbersOf } from './queries.js';
 
@@ -26,6 +27,7 @@ export async function wayBackOf(db: Knex, id: string): Promise<WayBackOf> {
   const decision = await decisionById(db, id);
   if (!decision || decision.undoneAt) throw new ProblemError('not-found', { detail: 'No decision in force has that id.' });
   const s = await loadJobState(db, decision.job);
+  await demandNothingHidden(db, s.job.instrument);
   const operations = s.operations.filter((o) => o.decision === id && isOwn(o));
   if (!operations.some(hasStarted)) throw new ProblemError('not-now', { detail: 'No work on it has started. Undo the decision instead.' });
   const was = await anatomyOf(db, s.job.instrument, decision.revisions.anatomy);

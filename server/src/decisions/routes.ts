@@ -17,6 +17,7 @@ import { loadJobState, type JobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
 import { dropOperations, keepOperations, operationsOf } from '../operations/queries.js';
 import { keepPlan } from '../plans/queries.js';
+import { demandNothingHidden } from '../readings/sessions.js';
 import { release, reserve } from '../stock/take.js';
 import { returnSummary, wayBackOf } from './go-back.js';
 import { decisionById, snapshot } from './queries.js';
@@ -32,7 +33,7 @@ export function decisionRoutes(db: Knex): Router {
       precondition: 'create',
       before: async ({ body }) => optionsOf(await loadJobState(db, body.job), body.choice),
       run: async ({ params, body }, { trx, person, writeId }, ready) => {
-        await lockJob(trx, body.job);
+        await demandNothingHidden(trx, await lockJob(trx, body.job));
         const s = await loadJobState(trx, body.job);
         const earlier = s.decisions.find((d) => d.choice === body.choice);
         if (earlier) throw new ProblemError('already-there', { detail: 'An option is already chosen. Undo that decision first.', current: earlier });

@@ -53,7 +53,7 @@ export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>
     const ready = (await route.before?.({ params, body }).catch(() => null)) ?? null;
     const answer = await triedAgain(db, async (trx): Promise<Written & { etag: string | null }> => {
       const fresh = await trx('writes').insert({ id: writeId, person, method: req.method, path, body_hash: hash }).onConflict('id').ignore().returning('id');
-      if (fresh.length === 0) return firstAnswer(trx, writeId, req.method, path, hash);
+      if (fresh.length === 0) return firstAnswer(trx, { id: writeId, person, method: req.method, path, hash });
       const known = (await trx('people').where({ id: person }).first('id')) as { id: string } | undefined;
       const introducesSelf = !known && path === `/api/people/${person}`;
       if (!known && !introducesSelf) throw new ProblemError('person-missing', { detail: 'No person has that id.' });
@@ -84,8 +84,18 @@ async function triedAgain<T>(db: Knex, run: (trx: Knex.Transaction) => Promise<T
   }
 }
 
-async function firstAnswer(trx: Knex.Transaction, id: string, method: string, path: string, hash: string): Promise<Written & { etag: string | null }> {
+interface Resent {
+  readonly id: string;
+  readonly person: string;
+  readonly method: string;
+  readonly path: string;
+  readonly hash: string;
+}
+
+/** What was answered first, to whoever wrote it. */
+async function firstAnswer(trx: Knex.Transaction, { id, person, method, path, hash }: Resent): Promise<Written & { etag: string | null }> {
   interface Row {
+    person: string;
     method: string;
     path: string;
     body_hash: string;
@@ -94,7 +104,7 @@ async function firstAnswer(trx: Knex.Transaction, id: string, method: string, pa
     etag: string | null;
   }
   const row = (await trx('writes').where({ id }).first()) as Row;
-  if (row.method !== method || row.path !== path || row.body_hash !== hash) throw new ProblemError('write-id-reused');
+  if (row.person !== person || row.method !== method || row.path !== path || row.body_hash !== hash) throw new ProblemError('write-id-reused');
   return { status: row.status, body: row.response, etag: row.etag };
 }
 

@@ -60,13 +60,14 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
     clearances: await clearancesOf(db, ids),
     consents: await consentsOf(db, ids),
     owner: await ownershipOf(db, id),
+    technicians: Number(((await db('people').where({ role: 'technician' }).count('* as n').first()) as { n: string }).n),
     ledger,
   };
 }
 
 /** A job as its facts say it stands, without what only the server has of it: what a thread is handed. */
-export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, owner, ledger, readings }: JobState): JobInHand {
-  return { id, plan, decisions, operations, waivers, clearances, consents, owner, ledger, readings };
+export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings }: JobState): JobInHand {
+  return { id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings };
 }
 
 /** What is to be done now on a job's bench. */

@@ -5,6 +5,8 @@ import { clearancesOf } from '../clearances/queries.js';
 import { consentsOf } from '../consents/queries.js';
 import { decisionsOf } from '../decisions/queries.js';
 import { ownerChangesOf, ownershipOf } from '../instruments/owner-changes.js';
+import { openSessions } from '../readings/sessions.js';
+import { withheld } from '../readings/withheld.js';
 import { readRoute } from '../http/read.js';
 import { waiversOf } from '../operations/queries.js';
 import { loadJobState } from './job-state.js';
@@ -16,7 +18,7 @@ export function workRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, noQuery, async ({ id }) => {
-      await jobById(db, id);
+      const { instrument } = await jobById(db, id);
       const decisions = await decisionsOf(db, id);
       const live = decisions.filter((d) => d.undoneAt === null).map((d) => d.id);
       const [operations, waivers, clearances, consents, ownerChanges] = await Promise.all([
@@ -26,7 +28,8 @@ export function workRoutes(db: Knex): Router {
         consentsOf(db, live),
         ownerChangesOf(db, id),
       ]);
-      return { body: { decisions, operations, waivers, clearances, consents, owner: await ownershipOf(db, id), ownerChanges } };
+      const hidden = await openSessions(db, instrument);
+      return { body: withheld({ decisions, operations, waivers, clearances, consents, owner: await ownershipOf(db, id), ownerChanges }, hidden) };
     }),
   );
   return router;

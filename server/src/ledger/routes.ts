@@ -12,6 +12,8 @@ import { inHand, loadJobState } from '../jobs/job-state.js';
 import { inThread } from '../sums/pool.js';
 import { keepOperations } from '../operations/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
+import { demandNothingHidden, openSessions } from '../readings/sessions.js';
+import { withheld } from '../readings/withheld.js';
 import { refused } from './refused.js';
 import { ledgerAfter } from './queries.js';
 
@@ -30,6 +32,7 @@ export function ledgerRoutes(db: Knex): Router {
         const job = found?.job ?? body.job;
         if (job === undefined) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const instrument = await lockJob(trx, job);
+        await demandNothingHidden(trx, instrument);
         const first = await loadJobState(trx, job);
         const newest = first.revisions;
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
@@ -76,7 +79,8 @@ export function instrumentLedgerRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, pageQuery, async ({ id }, { after, limit }) => {
-      const rows = await ledgerAfter(db, id, afterKey(after, 2), limit);
+      const [all, hidden] = await Promise.all([ledgerAfter(db, id, afterKey(after, 2), limit), openSessions(db, id)]);
+      const rows = withheld(all, hidden);
       return {
         body: pageOf(
           rows,

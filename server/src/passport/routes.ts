@@ -13,7 +13,9 @@ import { instrumentById } from '../instruments/queries.js';
 import { activeJobOf } from '../jobs/jobs.js';
 import { ledgerAfter } from '../ledger/queries.js';
 import { allParts } from '../parts/queries.js';
-import { openSessions, readingsOf, shown } from '../readings/queries.js';
+import { readingsOf, shown } from '../readings/queries.js';
+import { openSessions } from '../readings/sessions.js';
+import { withheld } from '../readings/withheld.js';
 import { findingsOf, surveysOf } from '../surveys/queries.js';
 
 /** The whole instrument as one JSON document: /api/instruments/:id/passport. */
@@ -43,12 +45,15 @@ export function passportRoutes(db: Knex): Router {
           surveys: await surveysOf(db, id),
           findings: await findingsOf(db, id),
           job,
-          decisions,
-          consents: await consentsOf(
-            db,
-            decisions.map((d) => d.id),
+          decisions: withheld(decisions, hidden),
+          consents: withheld(
+            await consentsOf(
+              db,
+              decisions.map((d) => d.id),
+            ),
+            hidden,
           ),
-          ledger: await ledgerAfter(db, id, null, 100_000),
+          ledger: withheld(await ledgerAfter(db, id, null, 100_000), hidden),
           parts: Object.values(await allParts(db)).filter((p) => fitted.has(p.id)),
           differences,
           undo: undoRecipe(differences),

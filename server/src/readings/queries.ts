@@ -1,5 +1,5 @@
-import type { BlindSession, ShownReading } from '@rinnovo/contract';
-import type { AnyTarget, Reading, Under } from '@rinnovo/core/quantity';
+import type { ShownReading } from '@rinnovo/contract';
+import type { Reading, Under } from '@rinnovo/core/quantity';
 import { upgradeValue } from '@rinnovo/core/upgrade';
 import type { Knex } from 'knex';
 
@@ -56,31 +56,7 @@ export async function readingsAfter(db: Knex, instrument: string, after: readonl
   return ((await query) as Row[]).map(toReading);
 }
 
-/** A blind session hides values for a quarter of an hour; after that it no longer counts. */
-export const STILL_HIDDEN = "at > now() - interval '15 minutes'";
-
-/** The targets that are being read again blind just now. */
-export async function openSessions(db: Knex, instrument: string): Promise<readonly AnyTarget[]> {
-  const rows = (await db('blind_sessions').where({ instrument, closed: false }).whereRaw(STILL_HIDDEN).select('target')) as {
-    target: AnyTarget;
-  }[];
-  return rows.map((r) => r.target);
-}
-
 /** A reading as it may be stated: without its value while its target is read again. */
 export function shown(reading: Reading, hidden: ReadonlySet<string>, key: string): ShownReading {
   return hidden.has(key) ? { ...reading, value: null, raw: null } : reading;
-}
-
-export async function openSession(trx: Knex.Transaction, s: BlindSession, key: string, person: string, writeId: string): Promise<void> {
-  await trx('blind_sessions').where({ instrument: s.instrument, target_key: key, closed: false }).update({ closed: true });
-  await trx('blind_sessions').insert({
-    id: s.id,
-    instrument: s.instrument,
-    target: JSON.stringify(s.target),
-    target_key: key,
-    tool: s.tool,
-    person,
-    write_id: writeId,
-  });
 }

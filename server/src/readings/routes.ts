@@ -1,10 +1,9 @@
-import { blindSession, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
+import { blindSession, endBlind, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
 import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
 import { isPlace, limitFlaw, limitOf, surveyedOf } from '@rinnovo/core/survey';
 import { canBe, isState, quantityOf, secondReading, targetKey, type AnyTarget, type Reading, type Under } from '@rinnovo/core/quantity';
 import { Router } from 'express';
-import Joi from 'joi';
 import type { Knex } from 'knex';
 import { addRevision, anatomyOf, lockRevisions } from '../anatomy/queries.js';
 import { instrumentById } from '../instruments/queries.js';
@@ -15,7 +14,8 @@ import { shopOf } from '../shop/shop.js';
 import { limitFlawText } from '@rinnovo/words';
 import { demandOpen, surveyById } from '../surveys/queries.js';
 import { valid } from '../http/validate.js';
-import { openSession, openSessions, readingsAfter, readingsOf, STILL_HIDDEN, shown } from './queries.js';
+import { readingsAfter, readingsOf, shown } from './queries.js';
+import { endSession, openSession, openSessions, STILL_HIDDEN } from './sessions.js';
 
 /** /api/readings/:id and /api/blind-sessions/:id: both are created, never changed. */
 export function readingRoutes(db: Knex): Router {
@@ -82,7 +82,7 @@ export function readingRoutes(db: Knex): Router {
         const now = await anatomyOf(trx, body.instrument);
         await demandPlace(trx, body.instrument, now.document, body.target);
         await demandTool(trx, body);
-        await openSession(trx, body, targetKey(body.target), person, writeId);
+        await openSession(trx, body, person, writeId);
         return { status: 201, body };
       },
     }),
@@ -91,10 +91,10 @@ export function readingRoutes(db: Knex): Router {
     '/blind-sessions/:id',
     writeRoute(db, {
       params: idParam,
-      body: Joi.any(),
+      body: endBlind,
       precondition: 'change',
-      run: async ({ params }, { trx }) => {
-        await trx('blind_sessions').where({ id: params.id }).update({ closed: true });
+      run: async ({ params, body }, { trx, person }) => {
+        await endSession(trx, params.id, person, body.reason);
         return { status: 200, body: { id: params.id, closed: true } };
       },
     }),

@@ -8,7 +8,8 @@ import { anatomyOf } from '../anatomy/queries.js';
 import { valid } from '../http/validate.js';
 import { instrumentById } from '../instruments/queries.js';
 import { allParts } from '../parts/queries.js';
-import { openSessions, readingsOf } from '../readings/queries.js';
+import { readingsOf } from '../readings/queries.js';
+import { openSessions } from '../readings/sessions.js';
 import { conditionSheetPdf } from './condition-sheet.js';
 import { findingsOf, surveyById } from './queries.js';
 

@@ -1,5 +1,5 @@
 import { judgeGate } from '@rinnovo/core/house';
-import { confirmKey, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
+import { confirmKey, ONE_PERSON, overrideKey, printWidths, type GateItem } from '@rinnovo/core/gate';
 import { dimensionAt, outlineAt, type Anatomy } from '@rinnovo/core/instrument';
 import { targetKey, type Target } from '@rinnovo/core/quantity';
 import { bounds } from '@rinnovo/core/shape';
@@ -67,6 +67,7 @@ export async function clearForCut(w: TestWorkshop, job: string, decision: string
   const print = printWidths(choice, s.state.settings);
   const accepted = open(s, decision, { accepted: [], print }).flatMap((i) => {
     if (i.kind === 'thin') return [{ verdict: i.verdict, reason: 'looked at, it holds' }];
+    if (i.kind === 'onePerson') return [{ verdict: ONE_PERSON, reason: 'alone today' }];
     if (i.kind === 'verdict') return [{ verdict: overrideKey(i.verdict), reason: 'taken on' }];
     return i.kind === 'confirm' ? [{ verdict: confirmKey(i.confirm), reason: 'confirmed' }] : [];
   });

@@ -197,7 +197,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const asked: Work = { ...noWork, owner: { clients: more.ofClient === true, changed: null }, ...more.work };
   const drawn: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
   // where a clearance stands all that it asks is there
-  const facts = { ...asked, id: 'job', plan: shown, ledger: more.ledger ?? [], readings: [] };
+  const facts = { ...asked, id: 'job', plan: shown, technicians: 1, ledger: more.ledger ?? [], readings: [] };
   const cleared = asked.clearances.length > 0 ? clearedOn(drawn, chosen, facts) : null;
   const held: Work = {
     ...asked,

@@ -41,8 +41,10 @@ export class Api {
   }
 
   /** Takes something back that allows it. */
-  takeBack<T>(path: string, version = 1): Observable<Versioned<T>> {
-    return this.http.delete<T>(`/api${path}`, { observe: 'response', headers: this.headers({ 'If-Match': `"${version}"` }, true) }).pipe(map(versioned));
+  takeBack<T>(path: string, version = 1, body?: object): Observable<Versioned<T>> {
+    return this.http
+      .delete<T>(`/api${path}`, { observe: 'response', headers: this.headers({ 'If-Match': `"${version}"` }, true), ...(body ? { body } : {}) })
+      .pipe(map(versioned));
   }
 
   private headers(more: Record<string, string> = {}, write = false): HttpHeaders {

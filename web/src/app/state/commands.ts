@@ -168,8 +168,9 @@ export class Commands {
     return id;
   }
 
-  async endBlind(instrument: string, session: string): Promise<void> {
-    await firstValueFrom(this.api.takeBack(`/blind-sessions/${session}`));
+  /** Ends a blind reading without a value; one that somebody else opened with a reason. */
+  async endBlind(instrument: string, session: string, reason?: string): Promise<void> {
+    await firstValueFrom(this.api.takeBack(`/blind-sessions/${session}`, 1, reason === undefined ? {} : { reason }));
     this.reloadInstrument(instrument);
   }
 

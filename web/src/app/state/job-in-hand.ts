@@ -1,12 +1,12 @@
 import { createSelector } from '@ngrx/store';
 import { benchInput, standingClearance, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
-import { ledger } from './resources';
+import { ledger, people } from './resources';
 import { selectDecision, selectDecisions, selectJob, selectPlan, selectReadings, selectWork } from './selectors';
 
 /** The job on the screen as its facts say it stands, but for the readings: those come while the work stays. */
 const selectJobFacts = createSelector(
-  createSelector({ work: selectWork, decisions: selectDecisions, plan: selectPlan, ledger: ledger.select, job: selectJob }),
-  ({ work: w, decisions, plan, ledger: l, job }): Omit<JobInHand, 'readings'> => ({
+  createSelector({ work: selectWork, decisions: selectDecisions, plan: selectPlan, ledger: ledger.select, job: selectJob, people: people.select }),
+  ({ work: w, decisions, plan, ledger: l, job, people: p }): Omit<JobInHand, 'readings'> => ({
     id: job?.id ?? '',
     plan,
     decisions,
@@ -14,6 +14,7 @@ const selectJobFacts = createSelector(
     waivers: w?.waivers ?? [],
     clearances: w?.clearances ?? [],
     consents: w?.consents ?? [],
+    technicians: p.data?.filter((x) => x.role === 'technician').length ?? 1,
     owner: w?.owner ?? { clients: true, changed: null },
     ledger: l.data?.filter((e) => e.job === job?.id) ?? [],
   }),

@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
-import { CANNOT_WAIT, clearToCut, confirmKey, overrideKey, type GateItem } from '@rinnovo/core/gate';
+import { CANNOT_WAIT, clearToCut, confirmKey, ONE_PERSON, overrideKey, type GateItem } from '@rinnovo/core/gate';
 import { gateInput, type Clearance, type GateGround, type Said } from '@rinnovo/core/job';
 import { needKey } from '@rinnovo/core/work';
 import { dateTimeText, gateText, verdictTitle, type Names } from '@rinnovo/words';
@@ -88,7 +88,7 @@ export class GatePanel {
       key: `${item.kind} ${i}`,
       ok: item.ok,
       text: gateText(item, this.gate().names, title),
-      thin: item.kind === 'thin' ? item.verdict : null,
+      thin: item.kind === 'thin' ? item.verdict : item.kind === 'onePerson' ? ONE_PERSON : null,
       confirm: item.kind === 'confirm' ? confirmKey(item.confirm) : null,
       override: item.kind === 'verdict' ? overrideKey(item.verdict) : lacks(item) ? overrideKey(needKey(item.need)) : null,
       without: item.kind === 'need',

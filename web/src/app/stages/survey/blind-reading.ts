@@ -7,6 +7,7 @@ import type { MeasuringTool } from '@rinnovo/core/part';
 import { isState, QUANTITIES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { typedProblem } from '@rinnovo/words';
+import { problemOf } from '../../api/api';
 import { Commands, type Coarser } from '../../state/commands';
 import { viewFeature } from '../../state/view.feature';
 import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';
@@ -47,6 +48,12 @@ export interface BlindData {
       }
       @if (problem(); as text) {
         <p class="problem" role="alert">{{ text }}</p>
+      }
+      @if (other() !== null) {
+        <form (submit)="endOther($event)" novalidate>
+          <label class="state">Why it is ended<input maxlength="200" autocomplete="off" [value]="reason()" (input)="typeReason($event)" /></label>
+          <button matButton="outlined" type="submit" [disabled]="busy()">End the other reading</button>
+        </form>
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
@@ -96,8 +103,33 @@ export class BlindReading {
     this.text.set((event.target as HTMLInputElement).value);
   }
 
+  /** The session in which somebody else reads the same blind. */
+  protected readonly other = signal<string | null>(null);
+  protected readonly reason = signal('');
+
   protected async begin(): Promise<void> {
-    await this.attempt.run(async () => this.session.set(await this.commands.beginBlind(this.data.instrument, this.data.target, this.data.tool.id)));
+    this.other.set(null);
+    await this.attempt.run(async () => {
+      try {
+        this.session.set(await this.commands.beginBlind(this.data.instrument, this.data.target, this.data.tool.id));
+      } catch (error) {
+        const { type, current } = problemOf(error);
+        if (type === '/problems/already-there') this.other.set((current as { readonly id?: string } | undefined)?.id ?? null);
+        throw error;
+      }
+    });
+  }
+
+  protected typeReason(event: Event): void {
+    this.reason.set((event.target as HTMLInputElement).value);
+  }
+
+  protected async endOther(event: Event): Promise<void> {
+    event.preventDefault();
+    const [other, reason] = [this.other(), this.reason().trim()];
+    if (other === null) return;
+    if (reason === '') this.problem.set('Type why it is ended.');
+    else if (await this.attempt.run(() => this.commands.endBlind(this.data.instrument, other, reason))) await this.begin();
   }
 
   protected keep(): Promise<void> {

@@ -28,6 +28,10 @@ await command(async () => {
 
   const cluster = await ensureCluster({ name: 'pg-test', fast: true });
   try {
+    await run(process.execPath, ['--conditions=rinnovo-source', '--import', 'tsx', 'src/load.bench.ts'], {
+      cwd: path.join(root, 'server'),
+      env: { DATABASE_URL: cluster.url },
+    });
     await run(process.execPath, [path.join(root, 'node_modules/@playwright/test/cli.js'), 'test', '-c', 'playwright.bench.config.ts'], {
       cwd: path.join(root, 'e2e'),
       env: { DATABASE_URL: cluster.url },

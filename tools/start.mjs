@@ -1,5 +1,6 @@
 // npm start: installs what is missing, builds what changed, opens the workshop and prints its address.
 // npm start -- --workshop NAME opens a real workshop of that name instead of the demo.
+import { dailyBackup } from './lib/backup.mjs';
 import { buildIfStale, serverMain, webRoot } from './lib/build.mjs';
 import { checkMachine, ensurePackages } from './lib/packages.mjs';
 import { ensureCluster } from './lib/postgres.mjs';
@@ -32,8 +33,10 @@ await command(async () => {
       RINNOVO_LOG: process.env.RINNOVO_LOG ?? 'warn',
       NODE_ENV: 'production',
     });
+    const stopBackups = dailyBackup({ url: process.env.DATABASE_URL ?? cluster.url, workshop });
     say(`Rinnovo is open: http://127.0.0.1:${port}  (workshop '${workshop}'; Ctrl-C closes it)`);
     await ended(child);
+    stopBackups();
   } finally {
     if (cluster && !cluster.adopted) {
       if (wasInterrupted()) say('Closing the database …');

@@ -11,7 +11,10 @@ import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
 import { templateRoutes } from './templates/routes.js';
 import { wayBackRoutes } from './decisions/way-back-routes.js';
+import { answerInTime, answersInTime } from './http/in-time.js';
+import { atHome } from './http/at-home.js';
 import { answerErrors, sendProblem } from './http/errors.js';
+import { largeJson } from './http/large-json.js';
 import { ProblemError } from './http/problems.js';
 import { serveApplication } from './http/application.js';
 import { instrumentRoutes } from './instruments/routes.js';
@@ -40,12 +43,16 @@ export interface AppOptions {
   readonly log: Logger;
   readonly webRoot: string | null;
   readonly workshop: string;
+  /** What the server is called besides the names of this machine. */
+  readonly name?: string | null;
+  /** Does the database answer? Over a connection of its own where there is one. */
+  readonly probe?: () => Promise<boolean>;
   /** True while requests are still taken. */
   readonly ready: () => boolean;
 }
 
 /** The whole HTTP application on an open database. */
-export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Express {
+export function createApp({ db, log, webRoot, workshop, name = null, ready, probe = () => answersInTime(() => db.raw('SELECT 1')) }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', 'weak');
@@ -64,18 +71,20 @@ export function createApp({ db, log, webRoot, workshop, ready }: AppOptions): Ex
       },
     }),
   );
+  app.use(atHome(name));
   app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: POLICY }, strictTransportSecurity: false, crossOriginEmbedderPolicy: false }));
   app.use(compression());
 
   const api = express.Router();
+  api.use(answerInTime(probe));
   api.use((req, _res, next) => {
     if (['PUT', 'POST', 'PATCH'].includes(req.method) && !req.is('application/json')) throw new ProblemError('media-type');
     next();
   });
   // a drawing may come with an outline
-  api.use('/outlines', express.json({ limit: '12mb', strict: true }));
+  api.use('/outlines', ...largeJson('12mb'));
   // so does a photograph
-  api.use('/photographs', express.json({ limit: '12mb', strict: true }));
+  api.use('/photographs', ...largeJson('12mb'));
   api.use(express.json({ limit: '1mb', strict: true }));
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-cache');

@@ -8,6 +8,8 @@ export interface Config {
   /** Folder of the built application; null serves the API alone. */
   readonly webRoot: string | null;
   readonly logLevel: string;
+  /** What the server is called besides the names of this machine: RINNOVO_NAME. */
+  readonly name: string | null;
 }
 
 export class ConfigError extends Error {}
@@ -23,9 +25,11 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
   const host = env['RINNOVO_HOST'] ?? '127.0.0.1';
   if (!['127.0.0.1', 'localhost', '::1'].includes(host))
     throw new ConfigError('Opening to the network needs HTTPS and sign-in, which this version does not have: leave RINNOVO_HOST unset.');
+  const name = env['RINNOVO_NAME'] ?? null;
+  if (name !== null && !/^[a-z0-9.-]{1,253}$/i.test(name)) throw new ConfigError(`'${name}' is not the name of a machine.`);
   const connection = env['DATABASE_URL'];
   if (!connection) throw new ConfigError('DATABASE_URL is not set: start with npm start, which sets it.');
-  return { host, port, workshop, connection, webRoot: env['RINNOVO_WEB'] ?? null, logLevel: env['RINNOVO_LOG'] ?? 'info' };
+  return { host, port, workshop, connection, webRoot: env['RINNOVO_WEB'] ?? null, logLevel: env['RINNOVO_LOG'] ?? 'info', name };
 }
 
 export function databaseName(workshop: string): string {

@@ -4,7 +4,7 @@ import { confirmationsFor, evaluatePlan, optionsFor } from '@rinnovo/core/house'
 import { randomUUID } from 'node:crypto';
 import type { AnatomyRevision, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, ofChoice, withChoice } from '@rinnovo/core/check';
-import { confirmKey } from '@rinnovo/core/gate';
+import { confirmKey, ONE_PERSON } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { Option } from '@rinnovo/core/remedy';
 import type { Anatomy, Hole } from '@rinnovo/core/instrument';
@@ -122,7 +122,7 @@ describe('a part that is no pickup, through the API', () => {
       decision,
       planVersion: s.record.version,
       revisions: s.revisions,
-      accepted: [...thin(), ...confirmed()],
+      accepted: [...thin(), ...confirmed(), { verdict: ONE_PERSON, reason: 'alone today' }],
       print: null,
       seen: seenOf(judged()),
     });

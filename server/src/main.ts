@@ -2,6 +2,8 @@ import { createServer } from 'node:http';
 import { pino } from 'pino';
 import { createApp } from './app.js';
 import { ConfigError, databaseName, readConfig } from './config.js';
+import { connect } from './db/connect.js';
+import { answersInTime } from './http/in-time.js';
 import { DatabaseError, openDatabase } from './db/prepare.js';
 import { fillDemo } from './demo.js';
 import { useWorkshopLocale } from './shop/locale.js';
@@ -16,7 +18,9 @@ async function main(): Promise<void> {
   await useWorkshopLocale(db);
 
   let ready = true;
-  const server = createServer(createApp({ db, log, webRoot: config.webRoot, workshop: config.workshop, ready: () => ready }));
+  const beside = connect(config.connection, databaseName(config.workshop), 1);
+  const probe = () => answersInTime(() => beside.raw('SELECT 1'));
+  const server = createServer(createApp({ db, log, probe, webRoot: config.webRoot, workshop: config.workshop, name: config.name, ready: () => ready }));
   server.requestTimeout = 30_000;
   server.on('error', (error: NodeJS.ErrnoException) => {
     const reason = error.code === 'EADDRINUSE' ? `Port ${config.port} is taken: choose another with RINNOVO_PORT.` : error.message;
@@ -33,7 +37,7 @@ async function main(): Promise<void> {
   const stop = (): void => {
     if (!ready) return;
     ready = false;
-    server.close(() => void Promise.all([db.destroy(), endThreads()]).then(() => process.exit(0)));
+    server.close(() => void Promise.all([db.destroy(), beside.destroy(), endThreads()]).then(() => process.exit(0)));
     server.closeIdleConnections();
     setTimeout(() => process.exit(1), 10_000).unref();
   };

@@ -61,6 +61,31 @@ describe('photographs of a step', () => {
     expect(await there()).toBeTrue();
   });
 
+  it('are read one after another, none larger in memory than there is for one: a plain JPEG may be far larger than one that comes in turns', async () => {
+    const said = async (bytes: Buffer): Promise<readonly [number, boolean]> => {
+      const { status, text } = await take(bytes);
+      return [status, text.includes('more pixels than can be read at once')];
+    };
+    expect(await said(await picture(8000, 6000).jpeg({ quality: 20 }).toBuffer())).toEqual([201, false]);
+    expect(await said(await picture(8000, 6000).jpeg({ quality: 20, progressive: true }).toBuffer())).toEqual([422, true]);
+    expect(await said(await picture(6000, 4000).png({ progressive: true }).toBuffer())).toEqual([422, true]);
+    expect(await said(await picture(12000, 12000).jpeg({ quality: 20 }).toBuffer())).toEqual([422, false]);
+    const eight = await Promise.all(
+      Array.from({ length: 8 }, async (_, i) =>
+        take(
+          await picture(1500 + i, 1000)
+            .jpeg()
+            .toBuffer(),
+        ),
+      ),
+    );
+    expect(eight.map((r) => r.status)).toEqual(Array(8).fill(201));
+    // a bad one among them holds nobody up
+    const bad = take(Buffer.from('no picture'));
+    const good = take(await picture(40, 30).jpeg().toBuffer());
+    expect([(await bad).status, (await good).status]).toEqual([422, 201]);
+  }, 60_000);
+
   it('are refused that are none: words, half a picture, another kind, nobody’s step', async () => {
     const pointer = async (bytes: Buffer): Promise<readonly [number, string | undefined]> => {
       const { status, body } = await take(bytes);

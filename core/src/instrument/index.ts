@@ -1,3 +1,4 @@
+export * from './cannot-be.js';
 export * from './accept-reading.js';
 export * from './anatomy.js';
 export * from './aspect.js';

@@ -4,7 +4,7 @@ import { lackKey, replacementOf, stockOf, type Lack, type Shelf, type StockItem 
 /** What one choice of a job needs: its part unless that is there already, and what was missing in the shop when it was decided. */
 export interface Need {
   readonly job: string;
-  readonly choice: Choice;
+  readonly choice: Pick<Choice, 'id' | 'part' | 'returns' | 'count'>;
   /** The part sits there already. */
   readonly fitted: boolean;
   readonly lacks: readonly Lack[];

@@ -1,6 +1,6 @@
 import { idParam, noQuery, reviseAnatomy, revisionParam } from '@rinnovo/contract';
 import { withDimensionHidden, withGapsFilled } from './withhold.js';
-import { withWhatWasRead } from '@rinnovo/core/instrument';
+import { impossibleIn, withWhatWasRead, type Anatomy } from '@rinnovo/core/instrument';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
@@ -8,6 +8,15 @@ import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
 import { hiddenSince, openSessions } from '../readings/sessions.js';
 import { addRevision, anatomyHistory, anatomyOf, lockRevisions } from './queries.js';
+
+/** Throws 422 for each dimension that cannot be. */
+function demandPossible(next: Anatomy, before: Anatomy | null): void {
+  const errors = impossibleIn(next, before).map(({ target, value, min, max }) => ({
+    pointer: `/document/${target.quantity}/${target.feature}${target.part === undefined ? '' : `/${target.part}`}`,
+    detail: `${value} cannot be: must be between ${min} and ${Number(max.toFixed(2))} mm`,
+  }));
+  if (errors.length > 0) throw new ProblemError('cannot-be', { errors: errors.slice(0, 50) });
+}
 
 /** Routes below /api/instruments/:id/anatomy. */
 export function anatomyRoutes(db: Knex): Router {
@@ -44,10 +53,12 @@ export function anatomyRoutes(db: Knex): Router {
         else if (!context.creating) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
         // a document that was fetched while a value was hidden has a gap there, and puts none into this one
         const gaps = old ? await hiddenSince(context.trx, params.id, new Date(old.at)) : [];
+        // shapes and places are typed; what was read stays as it was read
+        const document = withWhatWasRead(old?.document ?? null, old ? withGapsFilled(old.document, body.document, gaps) : body.document);
+        demandPossible(document, old?.document ?? null);
         await addRevision(context.trx, newest, {
           instrument: params.id,
-          // shapes and places are typed; what was read stays as it was read
-          document: withWhatWasRead(old?.document ?? null, old ? withGapsFilled(old.document, body.document, gaps) : body.document),
+          document,
           cause: 'correction',
           entry: null,
           person: context.person,

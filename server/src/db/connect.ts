@@ -1,7 +1,7 @@
 import knex, { type Knex } from 'knex';
 
-/** Milliseconds: a statement, a wait for a lock, a transaction left idle, a wait for a free connection. */
-const LIMITS = { statement: 8000, lock: 4000, idle: 15000, acquire: 5000 } as const;
+/** Milliseconds: a connection, a statement, a wait for a lock, a transaction left idle, a wait for a free connection. */
+const LIMITS = { connect: 3000, statement: 8000, lock: 4000, idle: 15000, acquire: 4000 } as const;
 
 /** A pool on one database of the server that `url` names. */
 export function connect(url: string, database: string, pool = 8): Knex {
@@ -32,6 +32,7 @@ function connectionOf(url: string, database: string): Knex.PgConnectionConfig {
   return {
     host,
     database,
+    connectionTimeoutMillis: LIMITS.connect,
     ...(user ? { user } : {}),
     ...(u.password ? { password: decodeURIComponent(u.password) } : {}),
     ...(port ? { port: Number(port) } : {}),

@@ -16,6 +16,7 @@ import { units } from './0014-units.js';
 import { workByHand } from './0015-work-by-hand.js';
 import { yes } from './0016-yes.js';
 import { reasons } from './0017-reasons.js';
+import { needs } from './0018-needs.js';
 
 interface Migration {
   readonly name: string;
@@ -41,6 +42,7 @@ const ALL: readonly Migration[] = [
   workByHand,
   yes,
   reasons,
+  needs,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

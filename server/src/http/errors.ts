@@ -4,6 +4,7 @@ import { PROBLEMS, ProblemError, problemBody, type ProblemCode } from './problem
 
 /** Turns whatever was thrown into an RFC 9457 problem; only what nobody foresaw is logged as an error. */
 export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, next) => {
+  if (res.writableEnded) return;
   if (res.headersSent) {
     next(error);
     return;
@@ -60,8 +61,8 @@ function foreseen(error: unknown): ProblemError | null {
   if (e.code === 'ENOENT' && e.syscall === 'connect') return new ProblemError('database-away');
   if (e.code === 'ENOENT') return new ProblemError('not-found');
   if (e.code !== undefined && AWAY.has(e.code)) return new ProblemError('database-away');
-  if (e.name === 'KnexTimeoutError' || e.message?.includes('Connection terminated') === true || e.message?.includes('connection timeout') === true)
-    return new ProblemError('database-away');
+  if (e.name === 'KnexTimeoutError') return new ProblemError('database-away', { detail: 'Too much waits for the database just now. Try again.' });
+  if (e.message?.includes('Connection terminated') === true || e.message?.includes('connection timeout') === true) return new ProblemError('database-away');
   if (error instanceof URIError || e.status === 400) return new ProblemError('input-invalid');
   return null;
 }

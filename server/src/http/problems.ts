@@ -7,6 +7,7 @@ export const PROBLEMS = {
   'person-missing': { status: 400, title: 'No person given' },
   'write-id-missing': { status: 400, title: 'A write needs an id of its own' },
   'precondition-unreadable': { status: 400, title: 'The version asked for cannot be read' },
+  'not-here': { status: 403, title: 'Not from here' },
   'not-found': { status: 404, title: 'Not found' },
   'method-not-allowed': { status: 405, title: 'Not possible here' },
   'already-there': { status: 409, title: 'Already exists' },

@@ -9,7 +9,20 @@ export function valid<T>(schema: Joi.Schema<T>, value: unknown): T {
   throw new ProblemError('input-invalid', { errors });
 }
 
+/** A text that can be kept as it is: no lone half of a pair, and no NUL. */
+export const isStorable = (s: string): boolean => !/\p{Surrogate}|\u0000/u.test(s);
+
+/** Where a body holds a text that cannot be kept, as JSON pointers. */
+function unstorable(x: unknown, at = ''): readonly string[] {
+  if (typeof x === 'string') return isStorable(x) ? [] : [at];
+  if (typeof x !== 'object' || x === null) return [];
+  return Object.entries(x).flatMap(([key, value]) => [...(isStorable(key) ? [] : [at]), ...unstorable(value, `${at}/${key}`)]);
+}
+
 /** A JSON body must hold numbers as numbers: nothing is converted. */
 export function validBody<T>(schema: Joi.Schema<T>, value: unknown): T {
+  const broken = unstorable(value).slice(0, 50);
+  if (broken.length > 0)
+    throw new ProblemError('input-invalid', { errors: broken.map((pointer) => ({ pointer, detail: 'holds a character that cannot be stored' })) });
   return valid<T>(schema.prefs({ convert: false }), value);
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Request, RequestHandler } from 'express';
 import type Joi from 'joi';
 import type { Knex } from 'knex';
+import { hashKnown } from './large-json.js';
 import { ProblemError } from './problems.js';
 import { valid, validBody } from './validate.js';
 
@@ -45,9 +46,7 @@ export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>
     const params = valid(route.params, req.params);
     const body = validBody(route.body, req.body);
     const precondition = readPrecondition(req, route.precondition);
-    const hash = createHash('sha256')
-      .update(JSON.stringify(req.body ?? null))
-      .digest('hex');
+    const hash = hashKnown(req.body) ?? hashOf(req.body);
     const path = req.originalUrl;
 
     const ready = (await route.before?.({ params, body }).catch(() => null)) ?? null;
@@ -64,10 +63,18 @@ export function writeRoute<P, B, S = never>(db: Knex, route: WriteRoute<P, B, S>
         .update({ status: written.status, response: JSON.stringify(written.body), etag });
       return { ...written, etag };
     });
+    // the database hung, and that was told
+    if (res.headersSent) return;
     if (answer.etag) res.set('ETag', answer.etag);
     res.status(answer.status).json(answer.body);
   };
 }
+
+/** The hash of a body as it is written again. */
+export const hashOf = (body: unknown): string =>
+  createHash('sha256')
+    .update(JSON.stringify(body ?? null))
+    .digest('hex');
 
 /** Deadlock, and a serialization that failed: nothing was written, and the next time it goes through. */
 const PASSING = new Set(['40P01', '40001']);

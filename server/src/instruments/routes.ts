@@ -13,8 +13,7 @@ export function instrumentRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(Joi.object({}), findQuery, async (_, { after, limit, find, archived }) => {
-      const key = afterKey(after, 2);
-      if (after !== undefined && !key) throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
+      const key = afterKey(after, 'text', 'id');
       const rows = await instrumentsAfter(db, { find, archived, after: key, limit });
       return { body: pageOf(rows, limit, (r) => keyOf(r.label, r.id), toFound) };
     }),

@@ -40,12 +40,6 @@ export async function jobById(db: Knex, id: string): Promise<Job> {
   return toJob(row);
 }
 
-/** Every active job of the workshop. */
-export async function activeJobs(db: Knex): Promise<readonly Job[]> {
-  const rows = (await db('jobs').where({ active: true }).orderBy('id').limit(1000)) as Row[];
-  return rows.map(toJob);
-}
-
 /** The active job of an instrument, if it has one. */
 export async function activeJobOf(db: Knex, instrument: string): Promise<Job | null> {
   const row = (await db('jobs').where({ instrument, active: true }).first()) as Row | undefined;

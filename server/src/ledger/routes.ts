@@ -79,7 +79,7 @@ export function instrumentLedgerRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, pageQuery, async ({ id }, { after, limit }) => {
-      const [all, hidden] = await Promise.all([ledgerAfter(db, id, afterKey(after, 2), limit), openSessions(db, id)]);
+      const [all, hidden] = await Promise.all([ledgerAfter(db, id, afterKey(after, 'time', 'id'), limit), openSessions(db, id)]);
       const rows = withheld(all, hidden);
       return {
         body: pageOf(

@@ -1,9 +1,9 @@
 import { idParam, keepOutline, noQuery, pageQuery, archive, type DrawingSource, type KeptOutline } from '@rinnovo/contract';
-import { cleanSvg } from '@rinnovo/core/format';
 import type { Outline } from '@rinnovo/core/shape';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
+import { inThread } from '../sums/pool.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
@@ -31,8 +31,7 @@ export function outlineRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
-      const key = afterKey(after, 2);
-      if (after !== undefined && !key) throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
+      const key = afterKey(after, 'text', 'id');
       const query = db('outlines')
         .where({ archived: false })
         .orderBy(['name', 'id'])
@@ -67,7 +66,7 @@ export function outlineRoutes(db: Knex): Router {
           ...row,
           outline: JSON.stringify(outline),
           source_kind: source?.kind ?? null,
-          source_text: source ? harmless(source) : null,
+          source_text: source ? await harmless(source) : null,
           person,
           write_id: writeId,
         });
@@ -95,13 +94,11 @@ export function outlineRoutes(db: Knex): Router {
 }
 
 /** The text that is stored: of an SVG its shapes and nothing that could run. Throws 400 for what is no SVG; a DXF has nothing that runs. */
-function harmless({ kind, text }: DrawingSource): string {
+async function harmless({ kind, text }: DrawingSource): Promise<string> {
   // PostgreSQL's text cannot hold the character zero, and no drawing needs it
   if (text.includes('\0')) throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is not text' }] });
   if (kind === 'dxf') return text;
-  try {
-    return cleanSvg(text);
-  } catch {
-    throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is not a readable SVG' }] });
-  }
+  const clean = await inThread('cleanSvg', text);
+  if (clean === null) throw new ProblemError('input-invalid', { errors: [{ pointer: '/source/text', detail: 'is not a readable SVG' }] });
+  return clean;
 }

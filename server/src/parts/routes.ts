@@ -14,8 +14,7 @@ export function partRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(Joi.object({}), pageQuery, async (_, { after, limit }) => {
-      const key = afterKey(after, 1);
-      if (after !== undefined && !key) throw new ProblemError('input-invalid', { errors: [{ pointer: '/after', detail: 'is not a page key of this server' }] });
+      const key = afterKey(after, 'id');
       const query = db('parts')
         .orderByRaw('id::text')
         .limit(limit + 1);

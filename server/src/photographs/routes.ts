@@ -23,13 +23,15 @@ export function photographRoutes(db: Knex): Router {
       params: idParam,
       body: takePhotograph,
       precondition: 'create',
-      run: async ({ params, body }, { trx, person, writeId }) => {
+      // pictures wait for one another before anything is locked
+      before: ({ body }) => pictureFrom(Buffer.from(body.image, 'base64')),
+      run: async ({ params, body }, { trx, person, writeId }, ready) => {
         const found = (await trx('operations')
           .join('jobs', 'jobs.id', 'operations.job')
           .where({ 'operations.id': body.operation })
           .first('jobs.instrument')) as { instrument: string } | undefined;
         if (!found) throw new ProblemError('cannot-be', { errors: [{ pointer: '/operation', detail: 'no operation has that id' }] });
-        const picture = await pictureFrom(Buffer.from(body.image, 'base64'));
+        const picture = ready ?? (await pictureFrom(Buffer.from(body.image, 'base64')));
         const row = { id: params.id, instrument: found.instrument, operation: body.operation, step: body.step, ...picture, person, write_id: writeId };
         const [kept] = (await trx('photographs').insert(row).returning(COLUMNS)) as Row[];
         return { status: 201, body: kept && photographOf(kept), version: 1 };

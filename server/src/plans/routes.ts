@@ -1,4 +1,4 @@
-import { evaluateChoice, isIrreversible, isThere } from '@rinnovo/core/house';
+import { isIrreversible, isThere } from '@rinnovo/core/house';
 import { idParam, noQuery, savePlan } from '@rinnovo/contract';
 import { choiceOf, sameChoice, type Plan } from '@rinnovo/core/check';
 import { ASPECTS, type Anatomy } from '@rinnovo/core/instrument';
@@ -6,6 +6,7 @@ import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { anatomyOf, revisionsOf } from '../anatomy/queries.js';
+import { inThread } from '../sums/pool.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { lockJob } from '../db/locks.js';
@@ -87,11 +88,7 @@ async function refuseWhatCannotBeEvaluated(trx: Knex.Transaction, anatomy: Anato
     if (!isThere(anatomy, choice)) {
       throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: 'its place no longer exists on this instrument' }] });
     }
-    try {
-      evaluateChoice({ anatomy, parts, stock: [], settings, tools, done: new Set(), fitted: [] }, choice);
-    } catch (error) {
-      if (error instanceof RangeError) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: error.message }] });
-      throw error;
-    }
+    const why = await inThread('cannotBe', { state: { anatomy, parts, stock: [], settings, tools, done: new Set(), fitted: [] }, choice });
+    if (why !== null) throw new ProblemError('cannot-be', { errors: [{ pointer: `/plan/choices/${i}`, detail: why }] });
   }
 }

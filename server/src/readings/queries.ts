@@ -45,6 +45,19 @@ export async function readingsOf(db: Knex, instrument: string): Promise<readonly
   return rows.map(toReading);
 }
 
+/** What a further reading of a target is judged by, oldest first: the others of it, the one that it corrects, and what corrects that already. */
+export async function readingsAbout(db: Knex, instrument: string, key: string, corrects: string | null): Promise<readonly Reading[]> {
+  const rows = (await db('readings')
+    .where({ instrument })
+    .where((q) => {
+      void q.where({ target_key: key });
+      if (corrects !== null) void q.orWhere({ id: corrects }).orWhere({ corrects });
+    })
+    .orderBy(['at', 'id'])
+    .select(COLUMNS)) as Row[];
+  return rows.map(toReading);
+}
+
 /** A page of readings, oldest first. */
 export async function readingsAfter(db: Knex, instrument: string, after: readonly string[] | null, limit: number): Promise<readonly Reading[]> {
   const query = db('readings')

@@ -14,7 +14,7 @@ import { shopOf } from '../shop/shop.js';
 import { limitFlawText } from '@rinnovo/words';
 import { demandOpen, surveyById } from '../surveys/queries.js';
 import { valid } from '../http/validate.js';
-import { readingsAfter, readingsOf, shown } from './queries.js';
+import { readingsAbout, readingsAfter, readingsOf, shown } from './queries.js';
 import { endSession, openSession, openSessions, STILL_HIDDEN } from './sessions.js';
 
 /** /api/readings/:id and /api/blind-sessions/:id: both are created, never changed. */
@@ -42,7 +42,7 @@ export function readingRoutes(db: Knex): Router {
               },
             ],
           });
-        const earlier = await readingsOf(trx, body.instrument);
+        const earlier = await readingsAbout(trx, body.instrument, key, body.corrects);
         const under = await underOf(trx, body, earlier);
         await demandLimit(trx, body);
         if (body.session !== null) await closeSession(trx, body, key, person);
@@ -59,7 +59,7 @@ export function readingRoutes(db: Knex): Router {
           session,
           write_id: writeId,
         });
-        const reading = (await readingsOf(trx, body.instrument)).find((r) => r.id === params.id) as Reading;
+        const reading = (await readingsAbout(trx, body.instrument, key, null)).find((r) => r.id === params.id) as Reading;
         const second = secondReading(body.target, [...earlier, reading]).state;
         // a state changes no dimension, and so makes no revision
         if (isState(body.target)) return { status: 201, body: { reading, revisions: newest, second } };
@@ -158,7 +158,7 @@ export function instrumentReadingRoutes(db: Knex): Router {
   router.get(
     '/',
     readRoute(idParam, pageQuery, async ({ id }, { after, limit }) => {
-      const [rows, sessions] = await Promise.all([readingsAfter(db, id, afterKey(after, 2), limit), openSessions(db, id)]);
+      const [rows, sessions] = await Promise.all([readingsAfter(db, id, afterKey(after, 'time', 'id'), limit), openSessions(db, id)]);
       const hidden = new Set(sessions.map(targetKey));
       return {
         body: pageOf(

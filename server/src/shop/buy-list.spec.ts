@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { BuyListLine, Shop } from '@rinnovo/contract';
+import type { PlanRecord } from '@rinnovo/core/job';
 import { demoWorkshop } from '@rinnovo/demo';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
@@ -19,6 +20,25 @@ describe('the shop', () => {
     const id = randomUUID();
     await w.create(`/api/stock/${id}`, { id, kind: 'part', part: tuner.id, quantity: 6, drawer: 'B3' }).expect(201);
     expect((await list()).some((l) => l.what.kind === 'part' && l.what.part === tuner.id)).toBeFalse();
+  });
+
+  it('is of the plans as they are: what was kept of a job is worked out anew once its plan, its instrument or a decision changed', async () => {
+    const first = await list();
+    expect(await list()).toEqual(first);
+    expect(Number((await w.db('needs').count('* as n').first())!['n'])).toBeGreaterThan(1);
+    // a plan that needs nothing more
+    const job = demoWorkshop.jobs.find((j) => first.some((l) => j.id in l.jobs))!;
+    const { body, headers } = await w.get(`/api/jobs/${job.id}/plan`).expect(200);
+    const record = body as PlanRecord;
+    const version = Number(/\d+/.exec(headers['etag'] ?? '')![0]);
+    await w.change(`/api/jobs/${job.id}/plan`, version, { revisions: record.revisions, plan: { ...record.plan, choices: [] } }).expect(200);
+    const after = await list();
+    expect(after.some((l) => job.id in l.jobs)).toBeFalse();
+    await w.change(`/api/jobs/${job.id}/plan`, version + 1, { revisions: record.revisions, plan: record.plan }).expect(200);
+    expect(await list()).toEqual(first);
+    // and of a part that went in meanwhile
+    await w.db('needs').update({ of: 'older' });
+    expect(await list()).toEqual(first);
   });
 
   it('lets a cutter go, and keeps what readings rest on', async () => {

@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { cleanSvg } from '@rinnovo/core/format';
 import { evaluateChoice, evaluatePlan, judgeGate, judgeStep, optionsFor } from '@rinnovo/core/house';
 import type { Choice, Evaluation, Plan, PlanState } from '@rinnovo/core/check';
 import type { CutToJudge, JobInHand, StepOutcome, StepRefusal, StepToLog } from '@rinnovo/core/job';
@@ -34,6 +36,33 @@ export const TASKS = {
     return { evaluation: plain(evaluation), gate };
   },
   choice: ({ state, choice }: { readonly state: PlanState; readonly choice: Choice }): Evaluation => plain(evaluateChoice(state, choice)),
+  /** Why no verdict can be made of a choice; null where they can. */
+  cannotBe: ({ state, choice }: { readonly state: PlanState; readonly choice: Choice }): string | null => {
+    try {
+      evaluateChoice(state, choice);
+      return null;
+    } catch (error) {
+      if (error instanceof RangeError) return error.message;
+      throw error;
+    }
+  },
+  /** A large JSON body, and its hash as a write is known by; null for what is none. */
+  parse: (bytes: Uint8Array): { readonly body: unknown; readonly hash: string } => {
+    try {
+      const body = JSON.parse(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('utf8')) as unknown;
+      return { body, hash: createHash('sha256').update(JSON.stringify(body)).digest('hex') };
+    } catch {
+      return { body: null, hash: '' };
+    }
+  },
+  /** An SVG's shapes and nothing that could run; null for what is no SVG. */
+  cleanSvg: (text: string): string | null => {
+    try {
+      return cleanSvg(text);
+    } catch {
+      return null;
+    }
+  },
   step: ({ job, state, said, today }: StepAsked): StepOutcome | StepRefusal => judgeStep(job, state, said, today),
 };
 

@@ -21,7 +21,7 @@ export function coarserProblem(coarser: Coarser | null): string | null {
       <label>Why<input type="text" maxlength="200" autocomplete="off" [value]="why()" (input)="say($event)" /></label>
       <button matButton type="button" (click)="close()">As sure as the tool</button>
     } @else {
-      <button matButton type="button" (click)="open.set(true)">Less sure than the tool</button>
+      <button matButton type="button" (click)="begin()">Less sure than the tool</button>
     }
   `,
   styles: `
@@ -30,6 +30,7 @@ export function coarserProblem(coarser: Coarser | null): string | null {
       flex-wrap: wrap;
       gap: 0.5rem;
       align-items: end;
+      margin-block-start: 0.5rem;
     }
     label {
       display: grid;
@@ -49,6 +50,12 @@ export class CoarserLimit {
   protected readonly text = signal('');
   protected readonly why = signal('');
   private readonly field = viewChild(LengthField);
+
+  /** From now on both are asked for. */
+  protected begin(): void {
+    this.open.set(true);
+    this.tell();
+  }
 
   protected type(text: string): void {
     this.text.set(text);

@@ -37,7 +37,7 @@ describe('clear to cut, on the screen', () => {
     await fixture.whenStable();
     const text = host(fixture).textContent;
     expect(text).toMatch(/\d+ items still open/);
-    expect(text).toContain('Measure: body thickness');
+    expect(text).toContain('Measure: window, width across');
     expect(text).toContain('Typical, not measured: body thickness');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
     http.expectNone(() => true);
@@ -51,7 +51,7 @@ describe('clear to cut, on the screen', () => {
     expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
     expect(row('In stock: Depth gauge').classList).toContain('ok');
     expect(row('1 : 1 print').querySelector('a')!.getAttribute('href')).toBe('/i/i/cut?show=template');
-    expect(row('Measure: body thickness').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey');
+    expect(row('Measure: window, width across').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
   });
 

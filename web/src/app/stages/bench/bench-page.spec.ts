@@ -85,7 +85,7 @@ describe('the bench', () => {
     store.dispatch(readings.loaded({ of: 'i', data: [], version: null }));
     await fixture.whenStable();
     expect(host(fixture).querySelector('.step')!.textContent).toContain('What this cut was cleared on has changed');
-    expect(host(fixture).querySelector('rn-gate-panel')!.textContent).toContain('Measure: body thickness');
+    expect(host(fixture).querySelector('rn-gate-panel')!.textContent).toContain('Measure: window, width across');
     expect(() => button(fixture, 'Done')).toThrow();
   });
 

@@ -73,6 +73,31 @@ describe('the survey', () => {
     expect(host(fixture).querySelector<HTMLInputElement>('rn-reading-entry rn-length-field input')!.value).toBe('45/64');
   });
 
+  it('takes a reading that is less sure than its tool only with how much and why', async () => {
+    const { http } = jobOnScreen({ choice: { ...choice, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('[data-target="levelDepth|route|old"]')!.click();
+    await fixture.whenStable();
+    await type(fixture, 'rn-reading-entry rn-length-field input', '18');
+    button(fixture, 'Less sure than the tool').click();
+    await fixture.whenStable();
+    const save = async (): Promise<string> => {
+      button(fixture, 'Save reading').click();
+      await settle();
+      await fixture.whenStable();
+      return host(fixture).querySelector('[role=alert]')?.textContent.trim() ?? '';
+    };
+    expect(await save()).toContain('Type by how much it may be off.');
+    await type(fixture, 'rn-coarser-limit rn-length-field input', '0.3');
+    expect(await save()).toContain('Type why it is less sure.');
+    http.expectNone(() => true);
+    await type(fixture, 'rn-coarser-limit label > input:not([inputmode])', 'through the guard');
+    await save();
+    const { limit, why } = http.expectOne((r) => r.url.startsWith('/api/readings/')).request.body as { limit: number; why: string };
+    expect([limit, why]).toEqual([0.3, 'through the guard']);
+  });
+
   it('tells a withheld reading without its value', async () => {
     jobOnScreen({ choice: { ...choice, route }, readings: [reading('1', null, false)] });
     const fixture = TestBed.createComponent(SurveyPage);

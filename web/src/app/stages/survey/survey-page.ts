@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
-import { dimensionAt, targetsOf, type Face } from '@rinnovo/core/instrument';
-import { restsTwiceOn } from '@rinnovo/core/gate';
+import { dimensionAt, targetsOf, type Face, isFounded } from '@rinnovo/core/instrument';
+import { restsOn, restsTwiceOn } from '@rinnovo/core/gate';
 import { isMeasured } from '@rinnovo/core/measure';
-import { secondReading, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
+import { secondReading, stillStanding, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText, fixed } from '@rinnovo/words';
 import { readings } from '../../state/resources';
 import { selectAnatomy, selectLeftHanded, selectNames, selectRested } from '../../state/selectors';
@@ -67,7 +67,12 @@ export class SurveyPage {
   /** What the cut rests on, the gravest verdict's first. */
   private readonly work = computed((): readonly string[] => {
     const a = this.anatomy();
-    return a ? restsTwiceOn(this.verdicts(), a).map(targetKey) : [];
+    return a ? restsOn(this.verdicts(), a).map(targetKey) : [];
+  });
+  /** What of it is read twice: one hurried reading of it could change what is said. */
+  private readonly twice = computed(() => {
+    const a = this.anatomy();
+    return new Set(a ? restsTwiceOn(this.verdicts(), a).map(targetKey) : []);
   });
   private readonly rows = computed(() => {
     const a = this.anatomy();
@@ -76,9 +81,9 @@ export class SurveyPage {
   /** In the order of the anatomy: a list that is sorted anew under the hand takes the focus away. */
   protected readonly needed = computed(() => this.rows().filter((r) => this.work().includes(r.key)));
   protected readonly others = computed(() => this.rows().filter((r) => !this.work().includes(r.key)));
-  protected readonly ready = computed(() => this.needed().filter((r) => r.state === 'agree').length);
+  protected readonly ready = computed(() => this.needed().filter((r) => r.enough).length);
   protected readonly next = computed(() => {
-    const open = this.needed().filter((r) => r.state !== 'agree');
+    const open = this.needed().filter((r) => !r.enough);
     return this.work().flatMap((key) => open.filter((r) => r.key === key))[0] ?? null;
   });
 
@@ -101,6 +106,11 @@ export class SurveyPage {
       value: d ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}` : '—',
       typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'stated',
       count: second.readings.length,
+      twice: this.twice().has(targetKey(target)),
+      // of an outline that is drawn nothing need be read where a misreading changed nothing
+      enough: this.twice().has(targetKey(target))
+        ? state === 'agree'
+        : state !== 'disagree' && (d === null || isFounded(d, target, stillStanding(second.readings))),
     };
   }
 }

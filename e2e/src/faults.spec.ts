@@ -139,3 +139,21 @@ test('the commands give up with one sentence', async () => {
   const { sentenceOf } = (await import(`${root}tools/lib/say.mjs`)) as { sentenceOf: (e: unknown) => string };
   expect(sentenceOf(Object.assign(new Error('write'), { code: 'ENOSPC' }))).toContain('The disk is full');
 });
+
+test('a reading that was typed while the server was away is kept once it is back, also after the page was loaded anew', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/i/${FIRST}/survey`);
+  await page.locator('[data-target="checkWidthAcross|plate|"]').click();
+  const entry = page.locator('rn-reading-entry');
+  await entry.getByLabel('Reading').fill('105');
+  await workshop.kill();
+  await entry.getByRole('button', { name: 'Save reading' }).click();
+  await expect(page.getByText('One entry is stored here')).toBeVisible();
+  // the page goes, and is opened again when the server is back
+  page.on('dialog', (asked) => void asked.accept());
+  await page.goto('about:blank');
+  await workshop.start();
+  await page.goto(`${workshop.url}/i/${FIRST}/survey`);
+  await expect(page.locator('[data-target="checkWidthAcross|plate|"]')).toContainText('105.00');
+  const rows = (await workshop.db('readings').where({ target_key: 'checkWidthAcross|plate|' }).select('raw')) as { raw: string }[];
+  expect(rows).toEqual([{ raw: '105' }]);
+});

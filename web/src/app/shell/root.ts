@@ -1,23 +1,21 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { Connection } from '../api/connection';
 import { people, WORKSHOP } from '../state/resources';
 import { rememberView, viewFeature } from '../state/view.feature';
+import { OutboxPanel } from './outbox-panel';
 import { Shortcuts } from './shortcuts';
 import { TopBar } from './top-bar';
 
 /** The frame round every page: top bar, what the connection is doing, the page. */
 @Component({
   selector: 'rn-root',
-  imports: [RouterOutlet, TopBar],
+  imports: [OutboxPanel, RouterOutlet, TopBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a class="skip" href="#page">Skip to the page</a>
     <rn-top-bar (keys)="shortcuts.showMap()" />
-    @if (connection.current() === 'away') {
-      <p class="away" role="status">The server does not answer. Your work is stored here and sent when the server is back.</p>
-    }
+    <rn-outbox-panel class="away" />
     <div class="page" id="page" tabindex="-1"><router-outlet /></div>
   `,
   styles: `
@@ -34,10 +32,6 @@ import { TopBar } from './top-bar';
     }
     .away {
       grid-row: 2;
-      padding: 0.5rem 1rem;
-      background: var(--rn-danger-fill);
-      color: var(--rn-danger);
-      font-weight: 600;
     }
     .skip {
       position: absolute;
@@ -63,7 +57,6 @@ import { TopBar } from './top-bar';
 })
 export class Root {
   protected readonly shortcuts = inject(Shortcuts);
-  protected readonly connection = inject(Connection);
 
   constructor() {
     const store = inject(Store);

@@ -1,5 +1,5 @@
 import type { StepFlaw } from '@rinnovo/core/job';
-import type { LimitFlaw } from '@rinnovo/core/survey';
+import type { LimitFlaw } from '@rinnovo/core/part';
 import { fixed, withUnit } from './locale.js';
 
 /** What is wrong with a reading's tool or limit. */

@@ -1,6 +1,5 @@
 import Papa from 'papaparse';
-import { inUse, type MeasuringTool, type Tool } from '../part/index.js';
-import { limitOf } from '../survey/index.js';
+import { inUse, limitOf, type MeasuringTool, type Tool } from '../part/index.js';
 import { withNewNames } from '../upgrade/index.js';
 import { plainNumber, readTable, type TableFault, type TableRow } from './table.js';
 import { canBe, CATALOGUE, isState, OPEN, quantityOf, type AnyTarget, type QuantityId, type StateId } from '../quantity/index.js';

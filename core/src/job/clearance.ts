@@ -10,6 +10,12 @@ export interface AcceptedThin {
   readonly reason: string;
 }
 
+/** What somebody took upon themselves, and what was read on the print. */
+export interface Said {
+  readonly accepted: readonly AcceptedThin[];
+  readonly print: Widths | null;
+}
+
 /** Clear to cut, as it was given. */
 export interface Clearance {
   readonly id: string;

@@ -1,7 +1,7 @@
 import type { Choice, Evaluation, PlanState } from '../check/index.js';
 import { beforeCut, confirmationsFor, partInHand, printWidths, type GateInput, type GateRows, type Tired, type Widths } from '../gate/index.js';
 import { atHand } from '../work/index.js';
-import type { AcceptedThin } from './clearance.js';
+import type { Said } from './clearance.js';
 import { ownersYes, type YesGiven } from './consent.js';
 import { provingReadings, type JobInHand } from './in-hand.js';
 
@@ -20,12 +20,6 @@ export interface GateAsked {
 export interface GateGround extends Omit<GateInput, 'accepted' | 'print'> {
   /** The widths of the plan's 1:1 print; null where nothing is routed. */
   readonly drawn: Widths | null;
-}
-
-/** What somebody took upon themselves, and what was read on the print. */
-export interface Said {
-  readonly accepted: readonly AcceptedThin[];
-  readonly print: Widths | null;
 }
 
 /** What the gate asks of a decision, from a job as it stands. */

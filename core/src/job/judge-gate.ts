@@ -1,7 +1,8 @@
 import { evaluatePlan, ofChoice, type Choice, type Evaluation, type Plan, type PlanState } from '../check/index.js';
 import { cuttingFor } from '../cut/index.js';
 import { clearToCut, type GateRows, type GateVerdict, type Tired } from '../gate/index.js';
-import { gateGround, gateInput, type GateGround, type Said } from './gate-input.js';
+import type { Said } from './clearance.js';
+import { gateGround, gateInput, type GateGround } from './gate-input.js';
 import type { JobInHand } from './in-hand.js';
 
 /** A decision that is to be cleared, on what somebody said. */

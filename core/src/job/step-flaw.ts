@@ -1,7 +1,7 @@
 import type { StepCard } from '../gate/index.js';
 import { constant } from '../measure/index.js';
 import { levelsCut, type CheckRows, type Choice, type PlanState } from '../check/index.js';
-import { limitFlaw, type LimitFlaw, type TypedReading } from '../survey/index.js';
+import { limitFlaw, type LimitFlaw, type TypedReading } from '../part/index.js';
 import { asksFlaw, takesWood, type Wrong } from './mishap.js';
 
 /** What is said of a step when it is logged, as far as it can be wrong in itself. */

@@ -1,8 +1,7 @@
 import { PLANNED_SET, type Evaluation, type Verdict } from '../check/index.js';
 import { cutSetOf, overrideKey } from '../gate/index.js';
-import type { Clearance } from './clearance.js';
+import type { Clearance, Said } from './clearance.js';
 import type { KeptNumber } from './decision.js';
-import type { Said } from './gate-input.js';
 
 /**
  * What a clearance was given on, as far as it still holds: a verdict that was accepted is covered until it is worse than it was then by more than its limits; what this

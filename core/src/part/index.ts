@@ -25,3 +25,4 @@ export * from './thread.js';
 export * from './tool.js';
 export * from './typical-pickup.js';
 export * from './stamp.js';
+export * from './reading-limit.js';

@@ -9,7 +9,6 @@ export * from './places.js';
 export * from './surveyed.js';
 export * from './work-kinds.js';
 export * from './quick-log.js';
-export * from './reading-limit.js';
 export type { RuleId, Severity } from './rule-ids.js';
 export { RULE_IDS } from './rules.js';
 export * from './state-of.js';

@@ -90,7 +90,9 @@ describe('documents of an earlier format', () => {
   });
 
   it('in tables: the old name of a quantity, and a pickup’s outlines under their old name', () => {
-    const { readings } = readReadingsCsv('quantity,feature,part,value\npocketDepth,route,old,18', () => true, [{ id: 'c', kind: 'calliper', name: 'Calliper', limit: 0.05 }]);
+    const { readings } = readReadingsCsv('quantity,feature,part,value\npocketDepth,route,old,18', () => true, [
+      { id: 'c', kind: 'calliper', name: 'Calliper', limit: 0.05 },
+    ]);
     expect(readings.map((r) => r.target.quantity)).toEqual(['levelDepth']);
     const part = typicalPickup('humbucker', '00000000-0000-4000-8000-000000000003', 'Two coils');
     const { parts } = readPartsCsv(LISTS, partsCsv([part]).replace('""tiers""', '""levels""'), () => 'x');

@@ -1,7 +1,8 @@
 import { blindSession, endBlind, idParam, noQuery, pageQuery, takeReading, type TakeReading } from '@rinnovo/contract';
 import { readingsCsv } from '@rinnovo/core/format';
 import { acceptReading, dimensionAt, type Anatomy } from '@rinnovo/core/instrument';
-import { isPlace, limitFlaw, limitOf, surveyedOf } from '@rinnovo/core/survey';
+import { limitFlaw, limitOf } from '@rinnovo/core/part';
+import { isPlace, surveyedOf } from '@rinnovo/core/survey';
 import { canBe, isState, quantityOf, secondReading, targetKey, type AnyTarget, type Reading, type Under } from '@rinnovo/core/quantity';
 import { Router } from 'express';
 import type { Knex } from 'knex';

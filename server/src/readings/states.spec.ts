@@ -1,7 +1,7 @@
 // States of an instrument: kept beside its dimensions, and never part of its anatomy.
 import { randomUUID } from 'node:crypto';
 import { CATALOGUE, OPEN, usualLimit, type AnyTarget, type StateId } from '@rinnovo/core/quantity';
-import { limitOf } from '@rinnovo/core/survey';
+import { limitOf } from '@rinnovo/core/part';
 import { demoWorkshop } from '@rinnovo/demo';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 

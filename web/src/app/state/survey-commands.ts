@@ -66,8 +66,9 @@ export class SurveyCommands {
   /** Readings of a file, one after another, into the open survey; `taken` tells how many are in. */
   async takeImported(instrument: string, list: readonly ImportedReading[], taken: (count: number) => void): Promise<void> {
     try {
-      for (const [i, { line: _, ...read }] of list.entries()) {
-        const body = { instrument, ...read, session: null, survey: this.open()?.id ?? null, corrects: null };
+      for (const [i, { target, value, limit, raw, tool, why }] of list.entries()) {
+        const said = { target, value, limit, raw, tool, ...(why === undefined ? {} : { why }) };
+        const body = { instrument, ...said, session: null, survey: this.open()?.id ?? null, corrects: null };
         await firstValueFrom(this.api.create(`/readings/${crypto.randomUUID()}`, body));
         taken(i + 1);
       }

@@ -134,8 +134,8 @@ export class ToolsPage {
   /** Readings name what they were taken with: it stays, and nothing more is read with it. */
   protected async retire(tool: Tool, over: boolean): Promise<void> {
     if (!isMeasuring(tool)) return;
-    const { retired: _, ...plain } = tool;
-    await this.attempt.run(() => this.commands.keepTool(over ? { ...plain, retired: true } : plain, this.versionOf(tool)));
+    const { id, kind, name, limit } = tool;
+    await this.attempt.run(() => this.commands.keepTool({ id, kind, name, limit, ...(over ? { retired: true } : {}) }, this.versionOf(tool)));
   }
 
   protected async remove(tool: Tool): Promise<void> {

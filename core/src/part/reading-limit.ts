@@ -1,5 +1,5 @@
-import { isMeasuring, type Tool } from '../part/index.js';
 import { isState, quantityOf, usualLimit, type AnyTarget } from '../quantity/index.js';
+import { isMeasuring, type Tool } from './tool.js';
 
 /** What was read, with what, and how sure whoever typed it is of it: coarser than the tool only with a reason. */
 export interface TypedReading {

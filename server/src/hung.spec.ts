@@ -14,7 +14,7 @@ const person = demoWorkshop.people[0]!.id;
 
 describe('a database that hangs', () => {
   let line: SlowLine;
-  let over: { drop: () => Promise<void>; app: ReturnType<typeof createApp>; close: () => Promise<void>; one: ReturnType<typeof connect> };
+  let over: { name: string; drop: () => Promise<void>; app: ReturnType<typeof createApp>; close: () => Promise<void>; one: ReturnType<typeof connect> };
 
   beforeAll(async () => {
     const { db, name, url, drop } = await testDatabase();
@@ -27,7 +27,7 @@ describe('a database that hangs', () => {
     const close = async () => {
       await Promise.all([slow.destroy(), beside.destroy()]);
     };
-    over = { drop, app, close, one: slow };
+    over = { name, drop, app, close, one: slow };
     await request(app).get('/api/people').expect(200);
   }, 60_000);
   afterAll(async () => {
@@ -57,6 +57,22 @@ describe('a database that hangs', () => {
     expect(again.status).toBe(201);
     const { items } = (await request(over.app).get('/api/people').expect(200)).body as { items: { id: string }[] };
     expect(items.filter((p) => p.id === id).length).toBe(1);
+  }, 60_000);
+
+  it('that takes no connection either is told too, by the wait for one alone', async () => {
+    line.hang();
+    const fresh = connect(line.url, over.name, 2);
+    const app = createApp({
+      db: fresh,
+      log: pino({ level: 'silent' }),
+      webRoot: null,
+      workshop: 'test',
+      ready: () => true,
+      probe: () => Promise.resolve(true),
+    });
+    expect(kind(await request(app).get('/api/people'))).toEqual([503, '/problems/database-away']);
+    line.goOn();
+    await fresh.destroy();
   }, 60_000);
 
   it('is not what is told where only every connection is taken: that is told as it is, and others than the waiting ones go on', async () => {

@@ -41,6 +41,8 @@ const AWAY = new Set([
   '40001',
 ]);
 
+const NO_CONNECTION = ['Connection terminated', 'connection timeout', 'timeout expired'];
+
 /** Errors of the body parser and the database that have a meaning for whoever sent the request. */
 function foreseen(error: unknown): ProblemError | null {
   const e = error as { type?: string; code?: string; name?: string; message?: string; status?: number; syscall?: string };
@@ -62,7 +64,8 @@ function foreseen(error: unknown): ProblemError | null {
   if (e.code === 'ENOENT') return new ProblemError('not-found');
   if (e.code !== undefined && AWAY.has(e.code)) return new ProblemError('database-away');
   if (e.name === 'KnexTimeoutError') return new ProblemError('database-away', { detail: 'Too much waits for the database just now. Try again.' });
-  if (e.message?.includes('Connection terminated') === true || e.message?.includes('connection timeout') === true) return new ProblemError('database-away');
+  // pg gives a connection that does not come no code
+  if (NO_CONNECTION.some((text) => e.message?.includes(text))) return new ProblemError('database-away');
   if (error instanceof URIError || e.status === 400) return new ProblemError('input-invalid');
   return null;
 }

@@ -14,6 +14,9 @@ const CSV_FAULTS: Readonly<Record<CsvFault, (p: CsvProblem) => string>> = {
   otherUnit: (p) => `${p.saw} is not the stored unit; convert the value first`,
 };
 
+/** Why a reading of a file is kept as less sure than its tool. */
+export const AS_THE_FILE_SAYS = 'as the imported file says';
+
 /** What is wrong in a line of a table of readings. */
 export function csvProblemText(p: CsvProblem): string {
   return `Line ${p.line}: ${CSV_FAULTS[p.fault](p)}`;

@@ -77,11 +77,11 @@ describe('readings as a table', () => {
   it('of a length are read with a tool that the workshop has in use, by id, name or kind, to its limit or coarser', () => {
     const lines = ['41.5,,', '41.5,c1,0.01', '41.5,long RULE,', '41.5,Calliper,0.2', '41.5,tape,', '41.5,tweezers,'];
     const { readings, problems } = read(`quantity,feature,value,tool,limit\n${lines.map((l) => `bodyThickness,body,${l}`).join('\n')}`);
-    expect(readings.map((r) => [r.line, r.tool, r.limit, r.why])).toEqual([
+    expect(readings.map((r) => [r.line, r.tool, r.limit, r.coarser])).toEqual([
       [2, 'c1', 0.05, undefined],
       [3, 'c1', 0.05, undefined],
       [4, 'r1', 0.25, undefined],
-      [5, 'c1', 0.2, 'as the imported file says'],
+      [5, 'c1', 0.2, true],
     ]);
     // what is retired reads nothing more
     expect(problems.map((p) => [p.line, p.column, p.fault, p.saw])).toEqual([

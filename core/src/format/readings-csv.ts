@@ -52,8 +52,8 @@ export interface ImportedReading {
   readonly limit: number;
   readonly raw: string;
   readonly tool: string;
-  /** Why it is coarser than its tool: the file says so. */
-  readonly why?: string;
+  /** The file says that it is less sure than its tool. */
+  readonly coarser?: true;
 }
 
 export type CsvFault = 'noTable' | 'noColumn' | 'unknownQuantity' | 'noSuchPlace' | 'notANumber' | 'cannotBe' | 'otherUnit' | 'unknownTool' | TableFault;
@@ -120,12 +120,9 @@ function readRow({ cells, line, surplus }: TableRow<Column>, there: (t: AnyTarge
     limit: coarser ? limit : least,
     raw: (cell('typed') || cell('value')).slice(0, 80),
     tool,
-    ...(coarser ? { why: AS_THE_FILE_SAYS } : {}),
+    ...(coarser ? { coarser } : {}),
   };
 }
-
-/** Why a limit of a file is coarser than its tool. */
-const AS_THE_FILE_SAYS = 'as the imported file says';
 
 /** What a row was read with: a state by what reads it, a dimension with the tool of the workshop of that id, name or kind; where none is named, with its first calliper. */
 function toolOf(target: AnyTarget, told: string, tools: readonly MeasuringTool[]): string | null {

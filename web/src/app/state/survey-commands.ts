@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import type { BeginSurvey, ChangeSurvey, KeepFinding, KeptFinding, KeptSurvey } from '@rinnovo/contract';
 import type { ImportedReading } from '@rinnovo/core/format';
 import { STATES, targetKey, usualLimit, type Reading, type StateTarget } from '@rinnovo/core/quantity';
+import { AS_THE_FILE_SAYS } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { anatomy, findings, profiles, readings, surveys, WORKSHOP } from './resources';
@@ -66,8 +67,8 @@ export class SurveyCommands {
   /** Readings of a file, one after another, into the open survey; `taken` tells how many are in. */
   async takeImported(instrument: string, list: readonly ImportedReading[], taken: (count: number) => void): Promise<void> {
     try {
-      for (const [i, { target, value, limit, raw, tool, why }] of list.entries()) {
-        const said = { target, value, limit, raw, tool, ...(why === undefined ? {} : { why }) };
+      for (const [i, { target, value, limit, raw, tool, coarser }] of list.entries()) {
+        const said = { target, value, limit, raw, tool, ...(coarser ? { why: AS_THE_FILE_SAYS } : {}) };
         const body = { instrument, ...said, session: null, survey: this.open()?.id ?? null, corrects: null };
         await firstValueFrom(this.api.create(`/readings/${crypto.randomUUID()}`, body));
         taken(i + 1);

@@ -3,7 +3,7 @@ import type { Loose } from './loose.js';
 import { LISTS } from '@rinnovo/core/house/lists';
 import { BY_HAND, PHASES, type OperationKind, type OwnWork } from '@rinnovo/core/operation';
 import Joi from 'joi';
-import { localId, limit, mm, note, text, uuid } from './scalars.js';
+import { localId, limit, mm, note, text, uuid, when } from './scalars.js';
 import { oneOf } from './targets.js';
 
 /** A photograph taken out of the record, or brought back. */
@@ -25,6 +25,10 @@ export interface LogStep {
   readonly note: string;
   readonly minutes: number | null;
   readonly measured: { readonly value: number; readonly limit: number; readonly raw: string; readonly tool: string; readonly why?: string } | null;
+  /** When it was done by the clock of where it was done, ISO 8601. */
+  readonly done?: string;
+  /** Why it was done though nobody could judge it. */
+  readonly unjudged?: string;
   /** The card's numbers as they were shown, mm. */
   readonly seen: Readonly<Record<string, number>>;
 }
@@ -62,8 +66,18 @@ export const logStep = Joi.object<Loose<LogStep>, true>({
   })
     .allow(null)
     .required(),
+  done: when.max(40),
+  unjudged: Joi.string().trim().min(1).max(200),
   seen: Joi.object().pattern(Joi.string().max(40), Joi.number().min(-5000).max(5000)).max(40).required(),
 });
+
+/** What somebody found who looked at a step that was done without being judged. */
+export interface LookAtStep {
+  readonly entry: string;
+  readonly found: string;
+}
+
+export const lookAtStep = Joi.object<LookAtStep, true>({ entry: uuid.required(), found: text.required() });
 
 /** A picture of a step, as base64 of a JPEG, PNG or WebP file. */
 export interface TakePhotograph {

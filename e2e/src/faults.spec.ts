@@ -157,3 +157,26 @@ test('a reading that was typed while the server was away is kept once it is back
   const rows = (await workshop.db('readings').where({ target_key: 'checkWidthAcross|plate|' }).select('raw')) as { raw: string }[];
   expect(rows).toEqual([{ raw: '105' }]);
 });
+
+test('while the server is away several readings are taken, each seen at once, and all of them are kept in their order', async ({ page, workshop }) => {
+  await page.goto(`${workshop.url}/i/${FIRST}/survey`);
+  const cell = (key: string) => page.locator(`[data-target="${key}"]`);
+  const read = async (key: string, value: string): Promise<void> => {
+    await cell(key).click();
+    const entry = page.locator('rn-reading-entry');
+    await entry.getByLabel('Reading').fill(value);
+    await entry.getByRole('button', { name: 'Save reading' }).click();
+    await expect(cell(key)).toContainText(value);
+  };
+  await expect(cell('checkWidthAlong|plate|')).toBeVisible();
+  await workshop.kill();
+  await read('checkWidthAcross|plate|', '105.00');
+  await read('checkWidthAlong|plate|', '61.30');
+  await expect(page.getByText('2 entries are stored here')).toBeVisible();
+  await workshop.start();
+  await expect(page.getByText('The server does not answer')).toBeHidden({ timeout: 30_000 });
+  const rows = (await workshop.db('readings').whereIn('raw', ['105.00', '61.30']).orderBy('at').select('raw')) as { raw: string }[];
+  expect(rows.map((r) => r.raw)).toEqual(['105.00', '61.30']);
+  await page.reload();
+  await expect(cell('checkWidthAlong|plate|')).toContainText('61.30');
+});

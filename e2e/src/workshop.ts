@@ -57,7 +57,7 @@ export class Workshop {
   /** Ends the server as a power cut would. */
   async kill(): Promise<void> {
     const { child } = this;
-    if (child?.exitCode !== null) return;
+    if (child?.exitCode !== null || child.signalCode !== null) return;
     await new Promise<void>((resolve) => {
       child.on('exit', () => resolve());
       child.kill('SIGKILL');

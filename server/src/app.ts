@@ -21,7 +21,7 @@ import { instrumentRoutes } from './instruments/routes.js';
 import { jobRoutes } from './jobs/jobs.js';
 import { workRoutes } from './jobs/work-routes.js';
 import { lessonRoutes } from './ledger/lessons.js';
-import { instrumentLedgerRoutes, ledgerRoutes } from './ledger/routes.js';
+import { instrumentLedgerRoutes, ledgerRoutes, lookRoutes } from './ledger/routes.js';
 import { ownWorkRoutes } from './operations/own-work-routes.js';
 import { orderRoutes } from './operations/routes.js';
 import { outlineRoutes } from './outlines/routes.js';
@@ -127,6 +127,7 @@ export function createApp({ db, log, webRoot, workshop, name = null, ready, prob
   api.use('/consent-withdrawals', withdrawalRoutes(db));
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));
+  api.use('/ledger-looks', lookRoutes(db));
   api.use('/lessons', lessonRoutes(db));
   api.use('/photographs', photographRoutes(db));
   api.use(() => {

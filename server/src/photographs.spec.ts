@@ -80,6 +80,17 @@ describe('photographs of a step', () => {
       ),
     );
     expect(eight.map((r) => r.status)).toEqual(Array(8).fill(201));
+    // how many wait is told meanwhile
+    const waiting = async (): Promise<number> => ((await w.get('/api/photographs/waiting').expect(200)).body as { waiting: number }).waiting;
+    expect(await waiting()).toBe(0);
+    const large = await picture(6000, 5000).jpeg({ quality: 20 }).toBuffer();
+    const three = [take(large), take(large), take(large)].map((t) => t.then((r) => r.status));
+    let most = 0;
+    const asking = (async () => {
+      while (most < 3) most = Math.max(most, await waiting());
+    })();
+    expect(await Promise.all([...three, asking])).toEqual([201, 201, 201, undefined]);
+    expect(await waiting()).toBe(0);
     // a bad one among them holds nobody up
     const bad = take(Buffer.from('no picture'));
     const good = take(await picture(40, 30).jpeg().toBuffer());

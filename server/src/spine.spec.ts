@@ -207,6 +207,7 @@ describe('the spine, through the API', () => {
         log: ledger.map(logged),
         agreed: [],
         cleared: [live!.id],
+        unlooked: [],
       };
       const bench = benchNow(input);
       const card = bench.cards[bench.now];

@@ -22,5 +22,6 @@ export * from './verdicts.js';
 export * from './work.js';
 export * from './workings.js';
 export * from './step-refusals.js';
+export * from './step-refused.js';
 export * from './survey/index.js';
 export * from './sheet.js';

@@ -47,6 +47,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   testFitBeforeGoingOn: 'Test-fit the real part with its screws before continuing.',
   templateNeedsTrace: 'A template without a traced plate has no line to follow.',
   cutNeedsTestFit: 'Without a test-fit, a wrong cut shows only at assembly.',
+  lookedAt: 'What was cut without being judged is looked at before the next cut.',
   twoReadings: 'An irreversible cut needs two independent readings that agree.',
   oldHardwareOutFirst: 'Remove the old part before changing its place.',
   plugBeforeDrilling: 'Let a plug cure before re-drilling: a fresh one turns with the drill.',
@@ -99,10 +100,14 @@ const HINDRANCES: Readonly<Record<GateRule['state'], string>> = {
   clearToCut: 'Not clear to cut.',
   partInHand: 'The part is not in stock.',
   ownerAgreed: 'Ask the owner: a part is cut down only with consent.',
+  lookedAt: 'A cut was made without being judged. Look at it first.',
 };
 
 /** Why a cut that was cleared does not go on. */
 export const CLEARANCE_LAPSED = 'What this cut was cleared on has changed. See what is open.';
+
+/** Why a cut does not start where nobody can judge it. */
+export const NO_CUT_WHILE_AWAY = 'The server does not answer. No cut starts until it does.';
 
 export function hindranceText(h: Hindrance, titleOf: (operation: string) => string | undefined): string {
   if (h.kind === 'gate') return HINDRANCES[h.state];

@@ -51,7 +51,7 @@ describe('a floor that is cut deeper for its own sake', () => {
     const of = (a: Anatomy) => [a.cavities.find((c) => c.id === 'pocket')!.levels[0]!.depth!.value, Number(a.neck.jointHeight!.value.toFixed(6))];
     expect(of(evaluateChoice(state, choice).anatomy)).toEqual([18, 4]);
     // a depth was read on the way: the act is absolute
-    const begun = { state, job: 'j', choices: { d: choice }, operations: [], waivers: [], agreed: [], cleared: ['d'] };
+    const begun = { state, job: 'j', choices: { d: choice }, operations: [], waivers: [], agreed: [], cleared: ['d'], unlooked: [] };
     const { operation } = benchNow({ ...begun, log: [] });
     const log = [{ operation: operation!.id, step: '2 deepenTo', outcome: 'wentWrong' as const, measured: 17.2, at: '2026-01-01T10:00:00.000Z' }];
     expect(of(evaluateChoice(state, choice).anatomy)).toEqual([18, 4]);
@@ -85,7 +85,7 @@ describe('a floor that is cut deeper for its own sake', () => {
     };
     // 26.5 of wood left bear a thickness that was misread by 4.4; 9 do not
     expect([twice(17.5), twice(35)]).toEqual([[], ['bodyThickness body none']]);
-    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
+    const bench = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], unlooked: [] });
     expect(bench.cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['unplug', null],
       ['deepenTo', 17.5],
@@ -169,7 +169,7 @@ describe('holes in a row', () => {
 
   it('are drilled by one template, left as drilled, and once', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], unlooked: [] });
     expect(cards.map((c) => [c.kind, c.names['bit'] ?? c.names['pitch'] ?? null])).toEqual([
       ['markOut', jasmine.any(Number)],
       ['backBoard', null],
@@ -255,7 +255,7 @@ describe('a cavity where none was', () => {
 
   it('is cut by cards that ask its depth, left as it was read, and once; a slip before its end is in the wood and the rest still planned', () => {
     const state = { ...plainState(), tools };
-    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'] });
+    const { cards } = benchNow({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], unlooked: [] });
     expect(cards.map((c) => [c.kind, c.asks?.expected ?? null])).toEqual([
       ['layOutline', null],
       ['unplug', null],

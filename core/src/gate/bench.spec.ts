@@ -25,6 +25,7 @@ const input = (choice: Choice, more: Partial<BenchInput> = {}): BenchInput => ({
   log: [],
   agreed: ['d'],
   cleared: ['d'],
+  unlooked: [],
   ...more,
 });
 

@@ -32,6 +32,8 @@ export interface BenchInput {
   readonly agreed: readonly string[];
   /** The decisions for which a clearance stands. */
   readonly cleared: readonly string[];
+  /** Steps on the instrument that were done without being judged and that nobody has looked at. */
+  readonly unlooked: readonly string[];
 }
 
 /** The operation at hand, its cards, the one to do now, and what hinders. */
@@ -143,6 +145,7 @@ export function benchNow(rows: GateRows, input: BenchInput): Bench {
     clearToCut: input.cleared.includes(operation.decision) || !isIrreversible(rows, operation.kind),
     partInHand: partInHand(rows, operation, input),
     ownerAgreed: input.agreed.includes(operation.decision),
+    lookedAt: input.unlooked.length === 0 || !isIrreversible(rows, operation.kind),
   };
   return {
     ordered: made,

@@ -285,7 +285,7 @@ describe('the steps of each kind of work', () => {
     const own = (wait: number) => ({ line: 'Oil the board', minutes: 5, wait, phase: 'set up' as const, after: [], before: [] });
     const of = (wait: number | null): readonly StepCard[] =>
       noBench.cardsOf(operationOf('byHand', wait === null ? {} : { own: own(wait) }), {
-        ...{ state: stateWith(), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [] },
+        ...{ state: stateWith(), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [], unlooked: [] },
       });
     expect(of(720).map((c) => [c.kind, c.names])).toEqual([
       ['doOwn', { line: 'Oil the board' }],

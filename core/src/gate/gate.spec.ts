@@ -310,6 +310,7 @@ describe('the bench', () => {
     log: [],
     agreed: [],
     cleared: [operation.decision],
+    unlooked: [],
   };
 
   it('unplugs before every bit or depth change, by a rule that can be taken away', () => {
@@ -391,12 +392,22 @@ describe('a part that is cut down', () => {
     const choice = plainChoice({ part: 'other', work: [trim] });
     const done = ['meterPart', 'removePart', 'takeOffInsert'].map((kind) => operationOf(kind, { state: 'done' }));
     const now = (agreed: readonly string[]) =>
-      benchNow({ state: plainState(), job: 'j', choices: { d: choice }, operations: done, waivers: [], log: [], agreed, cleared: [] });
+      benchNow({ state: plainState(), job: 'j', choices: { d: choice }, operations: done, waivers: [], log: [], agreed, cleared: [], unlooked: [] });
     expect([now([]).operation!.kind, now([]).hindrances]).toEqual(['trimPart', [{ kind: 'gate', rule: 'ownerAgreed', state: 'ownerAgreed' }]]);
     expect(now(['d']).hindrances).toEqual([]);
     // what can be put back asks nobody
     const swap = { ...plainChoice({ part: 'other' }) };
-    const first = benchNow({ state: plainState(), job: 'j', choices: { d: swap }, operations: [], waivers: [], log: [], agreed: [], cleared: [] });
+    const first = benchNow({
+      state: plainState(),
+      job: 'j',
+      choices: { d: swap },
+      operations: [],
+      waivers: [],
+      log: [],
+      agreed: [],
+      cleared: [],
+      unlooked: [],
+    });
     expect(first.hindrances).toEqual([]);
   });
 });
@@ -410,7 +421,7 @@ describe('a plate that is lifted', () => {
         does: [{ kind: 'fitHardware', feature: 'plate', part: null }],
         at: { features: ['plate'], cavities: [], zones: ['body top'], holes: [] },
       });
-      const input = { state: plainState(anatomy), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [] };
+      const input = { state: plainState(anatomy), job: 'j', choices: {}, operations: [], waivers: [], log: [], agreed: [], cleared: [], unlooked: [] };
       return noBench.cardsOf(operation, input).map((c) => c.kind);
     };
     expect([cards(4), cards(0)]).toEqual([['markThrough', 'takeHardwareOut'], ['takeHardwareOut']]);

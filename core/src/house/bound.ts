@@ -58,6 +58,7 @@ export function boundRecord(house: House) {
     asSlipped: of(record.asSlipped),
     consequenceOf: of(record.consequenceOf),
     goBack: of(record.goBack),
+    stepMeanwhile: of(record.stepMeanwhile),
   };
 }
 

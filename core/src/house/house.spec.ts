@@ -146,7 +146,7 @@ describe('what is only registered', () => {
   });
 
   it('is done card by card, with its own cautions and the step that its rule puts in, and left as it was read', () => {
-    const input = { state, job: 'j', choices: { d: choice }, waivers: [], log: [], agreed: [], cleared: ['d'] };
+    const input = { state, job: 'j', choices: { d: choice }, waivers: [], log: [], agreed: [], cleared: ['d'], unlooked: [] };
     const off = h.benchNow({ ...input, operations: [] }).operation!;
     const operations: Operation[] = [{ ...off, state: 'done' }];
     const bench = h.benchNow({ ...input, operations });
@@ -157,7 +157,7 @@ describe('what is only registered', () => {
       ['engraveTo', 2],
     ]);
     expect(h.isIrreversible('engrave')).toBeTrue();
-    expect(h.benchNow({ ...input, operations, cleared: [] }).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
+    expect(h.benchNow({ ...input, operations, cleared: [], unlooked: [] }).hindrances).toEqual([{ kind: 'gate', rule: 'twoReadings', state: 'clearToCut' }]);
     const done = { ...bench.operation!, state: 'done' as const };
     const anatomy = asLeft({ decision: 'd', does: done.does, entry: 'e', depths: [{ level: 'b', value: 29.6, limit: 0.05, entry: 'e' }] }, state.anatomy);
     expect(anatomy.cavities.find((c) => c.id === 'back')!.levels[0]!.depth!.value).toBe(29.6);

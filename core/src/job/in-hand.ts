@@ -26,6 +26,8 @@ export interface JobInHand {
   readonly technicians: number;
   readonly ledger: readonly LedgerEntry[];
   readonly readings: readonly Reading[];
+  /** Steps on its instrument, whatever the job, that were done without being judged and that nobody has looked at. */
+  readonly unlooked: readonly string[];
 }
 
 /** What the bench is made from, but for what a plan is evaluated from. */
@@ -41,6 +43,7 @@ export function benchInput(j: Omit<JobInHand, 'readings'>): BenchAsked {
     log: j.ledger.map(logged),
     agreed: j.decisions.flatMap((d) => (['own', 'given'].includes(consentTo(d.id, j.consents, j.owner).is) ? [d.id] : [])),
     cleared: j.decisions.flatMap((d) => (standingClearance(d, j) ? [d.id] : [])),
+    unlooked: j.unlooked,
   };
 }
 

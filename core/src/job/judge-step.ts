@@ -18,6 +18,8 @@ export interface StepToLog extends StepSaid {
   readonly step: string;
   /** Why the part is here though no drawer says so. */
   readonly counted?: string;
+  /** Why it was done though nobody could judge it: it is kept as a fact of the wood. */
+  readonly unjudged?: string;
   readonly seen: Readonly<Record<string, number>>;
 }
 
@@ -53,7 +55,7 @@ export interface StepOutcome {
 /** A number on the screen is the same within, mm. */
 const SAME = 0.001;
 
-/** Works the bench out and judges a step that is to be logged: what it comes to, or why not. */
+/** Works the bench out and judges a step that is to be logged: what it comes to, or why not. What was done without being judged need only be the step at hand, with a reading that can be. */
 export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: StepToLog, today: Date): StepOutcome | StepRefusal {
   const bench = benchNow(rows, { ...benchInput(j), state });
   const { cards, now } = bench;
@@ -61,11 +63,12 @@ export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: 
   const card = cards[now];
   if (operation?.id !== said.operation || card?.key !== said.step) return { kind: 'otherStep', operation: operation?.id ?? null, step: card?.key ?? null };
   const hindrances = bench.hindrances.filter((h) => said.counted === undefined || h.kind !== 'gate' || h.state !== 'partInHand');
-  if (hindrances.length > 0) return { kind: 'hindered', hindrances };
-  const unclear = isIrreversible(rows, operation.kind) ? whyNotClear(rows, j, state, operation.decision, today) : null;
+  const judged = said.unjudged === undefined;
+  if (judged && hindrances.length > 0) return { kind: 'hindered', hindrances };
+  const unclear = judged && isIrreversible(rows, operation.kind) ? whyNotClear(rows, j, state, operation.decision, today) : null;
   if (unclear) return unclear;
-  const numbers = numbersOf(card);
-  if (!sameNumbers(numbers, said.seen)) return { kind: 'numbersDiffer', now: numbers };
+  const shown = numbersOf(card);
+  if (judged && !sameNumbers(shown, said.seen)) return { kind: 'numbersDiffer', now: shown };
   const choice = benchInput(j).choices[operation.decision] ?? null;
   const flaw = stepFlaw(rows, { card, choice, state }, said);
   if (flaw) return { kind: 'flaw', flaw };
@@ -75,7 +78,7 @@ export function judgeStep(rows: GateRows, j: JobInHand, state: PlanState, said: 
     operation,
     choice,
     state: complete && now === cards.length - 1 ? 'done' : 'doing',
-    numbers,
+    numbers: judged ? shown : said.seen,
     target: said.measured ? (card.asks?.target ?? null) : null,
     reached: depthReached(cards, now),
     moves: complete && card.kind === operationRow(rows, operation.kind).takes ? operation.moves : [],

@@ -19,6 +19,12 @@ export function levelRead({ target }: Pick<Measured, 'target'>): string | null {
   return target.quantity === 'levelDepth' ? (target.part ?? null) : null;
 }
 
+/** A step that was done while nobody could judge it: why, and what somebody found who looked at it since. */
+export interface Unjudged {
+  readonly why: string;
+  readonly looked: { readonly person: string; readonly at: string; readonly found: string } | null;
+}
+
 /** A step as it was done; only ever added. */
 export interface LedgerEntry {
   readonly id: string;
@@ -38,8 +44,17 @@ export interface LedgerEntry {
   readonly before: Revisions;
   readonly after: Revisions;
   readonly person: string;
+  /** When it was done by the clock of where it was done; null where that was not said. */
+  readonly done: string | null;
+  /** When it was kept. */
   readonly at: string;
+  /** Null: it was judged before it was kept. */
+  readonly unjudged: Unjudged | null;
 }
+
+/** The steps that were done without being judged and that nobody has looked at. */
+export const unlookedOf = (entries: readonly Pick<LedgerEntry, 'id' | 'unjudged'>[]): readonly string[] =>
+  entries.flatMap((l) => (l.unjudged?.looked === null ? [l.id] : []));
 
 /** A ledger entry as far as the bench is concerned. */
 export const logged = (l: LedgerEntry): LoggedStep => ({

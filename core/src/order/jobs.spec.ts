@@ -129,6 +129,7 @@ describe('a rule that orders no two operations', () => {
     templateNeedsTrace: 'require decision | kinds tracePlate → kinds fixTemplate',
     cutNeedsTestFit: 'require decision | kinds testFit → kinds routePasses',
     twoReadings: 'gate clearToCut | undo no',
+    lookedAt: 'gate lookedAt | undo no',
     partInHand: 'gate partInHand | kinds testFit fitPart meterPart fitHardware trimPart',
     ownerAgreed: 'gate ownerAgreed | undo part',
     glueCures: 'wait waitForGlue zone | phases fill → phases cut, undo no',

@@ -193,7 +193,7 @@ describe('what must exist', () => {
 });
 
 describe('hindrances', () => {
-  const open = { clearToCut: true, partInHand: true, ownerAgreed: true };
+  const open = { clearToCut: true, partInHand: true, ownerAgreed: true, lookedAt: true };
 
   it('are earlier work of a must rule that is not done, and shut gates', () => {
     const cut = all.find((o) => o.kind === 'boreBulk')!;

@@ -38,7 +38,7 @@ export interface RequireRule extends RuleBase {
 /** A state must hold before the work begins. */
 export interface GateRule extends RuleBase {
   readonly type: 'gate';
-  readonly state: 'clearToCut' | 'partInHand' | 'ownerAgreed';
+  readonly state: 'clearToCut' | 'partInHand' | 'ownerAgreed' | 'lookedAt';
 }
 
 /** So long after `from` nothing of `to` is done: it cures. */

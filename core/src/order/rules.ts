@@ -79,6 +79,7 @@ export const RULES: readonly Rule[] = [
   },
   // states that must hold
   { id: 'twoReadings', type: 'gate', to: { undo: ['no'] }, state: 'clearToCut', strength: 'must' },
+  { id: 'lookedAt', type: 'gate', to: { undo: ['no'] }, state: 'lookedAt', strength: 'must' },
   { id: 'partInHand', type: 'gate', to: kinds('testFit', 'fitPart', 'meterPart', 'fitHardware', 'trimPart'), state: 'partInHand', strength: 'must' },
   { id: 'ownerAgreed', type: 'gate', to: { undo: ['part'] }, state: 'ownerAgreed', strength: 'must' },
   { id: 'glueCures', type: 'wait', scope: 'zone', from: FILL, to: CUT, minutes: 'waitForGlue', strength: 'must' },

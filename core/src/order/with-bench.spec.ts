@@ -57,6 +57,7 @@ const input = (state: PlanState, choices: readonly Choice[], more: Partial<Bench
   log: [],
   agreed: [],
   cleared: [],
+  unlooked: [],
   ...more,
 });
 const kinds = (state: PlanState, ...choices: readonly Choice[]): readonly string[] => operationsOfBench(input(state, choices)).map((o) => o.kind);

@@ -27,5 +27,5 @@ export interface Given {
 export function cards(kind: OperationKind, { does = [], choice = null, state = stateWith(), log = [], features = ['f'] }: Given = {}): readonly StepCard[] {
   const operation = operationOf(kind, { does, at: { features, cavities: ['route'], zones: ['body top'], holes: [] } });
   const choices: Readonly<Record<string, Choice>> = choice ? { d: choice } : {};
-  return noBench.cardsOf(operation, { state, job: 'j', choices, operations: [], waivers: [], log, agreed: [], cleared: [] });
+  return noBench.cardsOf(operation, { state, job: 'j', choices, operations: [], waivers: [], log, agreed: [], cleared: [], unlooked: [] });
 }

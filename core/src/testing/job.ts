@@ -43,6 +43,7 @@ export function jobOf(state: PlanState, plan: Plan = plainPlan(), more: Partial<
     technicians: 1,
     ledger: [],
     readings: [],
+    unlooked: [],
     ...more,
   };
 }
@@ -114,7 +115,9 @@ export function entryOf(operation: string, step: string, more: Partial<LedgerEnt
     before: knownAt({ anatomy: 1 }),
     after: knownAt({ anatomy: 1 }),
     person: 'p',
+    done: null,
     at: '2026-01-03T00:00:00Z',
+    unjudged: null,
     ...more,
   };
 }

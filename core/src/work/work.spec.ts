@@ -32,7 +32,7 @@ const redrilled: HardwareChoice = {
 
 /** Nothing lies on this bench, unless `now` is the house's own. */
 function bench(state: PlanState, choice: Choice, more: Partial<BenchInput> = {}, now = noBench.benchNow): Bench {
-  return now({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], ...more });
+  return now({ state, job: 'j', choices: { d: choice }, operations: [], waivers: [], log: [], agreed: [], cleared: ['d'], unlooked: [], ...more });
 }
 
 describe('the operations of a choice', () => {

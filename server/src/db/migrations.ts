@@ -17,6 +17,7 @@ import { workByHand } from './0015-work-by-hand.js';
 import { yes } from './0016-yes.js';
 import { reasons } from './0017-reasons.js';
 import { needs } from './0018-needs.js';
+import { away } from './0019-away.js';
 
 interface Migration {
   readonly name: string;
@@ -43,6 +44,7 @@ const ALL: readonly Migration[] = [
   yes,
   reasons,
   needs,
+  away,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -13,7 +13,7 @@ import { liveDecisions } from '../decisions/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { ownershipOf } from '../instruments/owner-changes.js';
 import { instrumentById } from '../instruments/queries.js';
-import { ledgerOfJob } from '../ledger/queries.js';
+import { ledgerOfJob, unlookedAt } from '../ledger/queries.js';
 import { changesOfBench, operationsOf, waiversOf, workByHand } from '../operations/queries.js';
 import { allParts } from '../parts/queries.js';
 import { planOf } from '../plans/queries.js';
@@ -62,12 +62,14 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
     owner: await ownershipOf(db, id),
     technicians: Number(((await db('people').where({ role: 'technician' }).count('* as n').first()) as { n: string }).n),
     ledger,
+    unlooked: await unlookedAt(db, job.instrument),
   };
 }
 
 /** A job as its facts say it stands, without what only the server has of it: what a thread is handed. */
-export function inHand({ id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings }: JobState): JobInHand {
-  return { id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings };
+export function inHand(s: JobState): JobInHand {
+  const { id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings, unlooked } = s;
+  return { id, plan, decisions, operations, waivers, clearances, consents, owner, technicians, ledger, readings, unlooked };
 }
 
 /** What is to be done now on a job's bench. */

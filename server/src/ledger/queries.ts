@@ -3,7 +3,14 @@ import { newKind, newLabels, upgradeMeasured, withNewNames } from '@rinnovo/core
 import { knownAt } from '@rinnovo/core/instrument';
 import type { Knex } from 'knex';
 
-type Row = Omit<LedgerEntry, 'at' | 'before' | 'after'> & { revision_before: number; revision_after: number; at: Date };
+interface Row extends Omit<LedgerEntry, 'done' | 'at' | 'before' | 'after' | 'unjudged'> {
+  readonly revision_before: number;
+  readonly revision_after: number;
+  readonly done: Date | null;
+  readonly at: Date;
+  readonly unjudged: string | null;
+  readonly looked: { readonly person: string; readonly at: string; readonly found: string } | null;
+}
 
 const COLUMNS = [
   'id',
@@ -21,15 +28,30 @@ const COLUMNS = [
   'revision_before',
   'revision_after',
   'person',
+  'done',
   'at',
+  'unjudged',
 ] as const;
 
+/** Who looked at an entry that was not judged, in one row with it. */
+const LOOKED = `(SELECT json_build_object('person', k.person, 'at', to_char(k.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'found', k.found) FROM ledger_looks k WHERE k.entry = ledger.id) AS looked`;
+
 /** Entries keep the bytes that they were written with: older ones are read under today's names. */
-function toEntry({ revision_before, revision_after, at, ...r }: Row): LedgerEntry {
+function toEntry({ revision_before, revision_after, done, at, unjudged: why, looked, ...r }: Row): LedgerEntry {
   const { measured: read, wrong } = withNewNames({ measured: r.measured, wrong: r.wrong }) as Pick<LedgerEntry, 'wrong'> & { readonly measured: unknown };
   const measured = upgradeMeasured(read);
   const renamed = { kind: newKind(r.kind) as LedgerEntry['kind'], numbers: newLabels(r.numbers), measured, wrong };
-  return { ...r, ...renamed, before: knownAt({ anatomy: revision_before }), after: knownAt({ anatomy: revision_after }), at: at.toISOString() };
+  const revisions = { before: knownAt({ anatomy: revision_before }), after: knownAt({ anatomy: revision_after }) };
+  const unjudged = why === null ? null : { why, looked };
+  return { ...r, ...renamed, ...revisions, done: done?.toISOString() ?? null, at: at.toISOString(), unjudged };
+}
+
+/** An entry as it is written; when it is kept is the database's to say. */
+export function rowOf({ wrong, measured, numbers, before, after, unjudged, ...l }: LedgerEntry): object {
+  const { id, instrument, job, operation, kind, step, outcome, note, minutes, person, done } = l;
+  const plain = { id, instrument, job, operation, kind, step, outcome, note, minutes, person, done };
+  const documents = { wrong: wrong && JSON.stringify(wrong), measured: measured && JSON.stringify(measured), numbers: JSON.stringify(numbers) };
+  return { ...plain, ...documents, unjudged: unjudged?.why ?? null, revision_before: before.anatomy, revision_after: after.anatomy };
 }
 
 /** What was done in a job, oldest first. */
@@ -38,7 +60,7 @@ export async function ledgerOfJob(db: Knex, job: string): Promise<readonly Ledge
     (await db('ledger')
       .where({ job })
       .orderBy(['at', 'id'])
-      .select(...COLUMNS)) as Row[]
+      .select(...COLUMNS, db.raw(LOOKED))) as Row[]
   ).map(toEntry);
 }
 
@@ -48,7 +70,19 @@ export async function ledgerAfter(db: Knex, instrument: string, after: readonly 
     .where({ instrument })
     .orderBy(['at', 'id'])
     .limit(limit + 1)
-    .select(...COLUMNS);
+    .select(...COLUMNS, db.raw(LOOKED));
   if (after) void query.whereRaw('(at, id::text) > (?::timestamptz, ?)', [after[0] ?? '', after[1] ?? '']);
   return ((await query) as Row[]).map(toEntry);
+}
+
+/** Steps on an instrument that were done without being judged and that nobody has looked at. */
+export async function unlookedAt(db: Knex, instrument: string): Promise<readonly string[]> {
+  const rows = (await db('ledger as l')
+    .leftJoin('ledger_looks as k', 'k.entry', 'l.id')
+    .where('l.instrument', instrument)
+    .whereNotNull('l.unjudged')
+    .whereNull('k.id')
+    .orderBy('l.at')
+    .select('l.id')) as { id: string }[];
+  return rows.map((r) => r.id);
 }

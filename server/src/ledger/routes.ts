@@ -1,6 +1,7 @@
 import { afterStep } from '@rinnovo/core/house';
-import { idParam, logStep, pageQuery } from '@rinnovo/contract';
-import { quantityOf } from '@rinnovo/core/quantity';
+import { idParam, logStep, lookAtStep, pageQuery } from '@rinnovo/contract';
+import { entryAfter } from '@rinnovo/core/record';
+import { stepRefused } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { addRevision } from '../anatomy/queries.js';
@@ -14,8 +15,7 @@ import { keepOperations } from '../operations/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
 import { demandNothingHidden, openSessions } from '../readings/sessions.js';
 import { withheld } from '../readings/withheld.js';
-import { refused } from './refused.js';
-import { ledgerAfter } from './queries.js';
+import { ledgerAfter, ledgerOfJob, rowOf } from './queries.js';
 
 /** /api/ledger/:id: logging a step is a command; entries are only added. */
 export function ledgerRoutes(db: Knex): Router {
@@ -37,36 +37,46 @@ export function ledgerRoutes(db: Knex): Router {
         const newest = first.revisions;
         if (!first.operations.some((o) => o.id === body.operation)) throw new ProblemError('not-found', { detail: 'No operation has that id.' });
         const outcome = await inThread('step', { job: inHand(first), state: first.state, said: body, today: new Date() });
-        if (outcome.kind !== 'logged') throw refused(outcome, body);
+        if (outcome.kind !== 'logged') {
+          const { code, extra } = stepRefused(outcome, body);
+          throw new ProblemError(code, extra);
+        }
         const anatomy = afterStep({ outcome, said: body, entry: params.id, ledger: first.ledger }, first.state);
-        const after = anatomy ? await addRevision(trx, newest, { instrument, document: anatomy, cause: 'work', entry: params.id, person, writeId }) : newest;
+        const known = anatomy ? await addRevision(trx, newest, { instrument, document: anatomy, cause: 'work', entry: params.id, person, writeId }) : newest;
         await keepOperations(trx, [outcome.operation], writeId);
         await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });
-        await trx('ledger').insert({
-          id: params.id,
-          instrument,
-          job: first.job.id,
-          operation: body.operation,
-          kind: outcome.operation.kind,
-          step: body.step,
-          outcome: body.outcome,
-          note: body.note,
-          minutes: body.minutes,
-          wrong: body.wrong ? JSON.stringify(body.wrong) : null,
-          measured:
-            body.measured && outcome.target ? JSON.stringify({ target: outcome.target, unit: quantityOf(outcome.target).unit, ...body.measured }) : null,
-          numbers: JSON.stringify(outcome.numbers),
-          revision_before: newest.anatomy,
-          revision_after: after.anatomy,
-          person,
-          write_id: writeId,
-        });
+        const kept = { id: params.id, instrument, job: first.job.id, person, at: new Date().toISOString(), before: newest, after: known };
+        await trx('ledger').insert({ ...rowOf(entryAfter(outcome, body, kept)), write_id: writeId });
         const taking = { decision: outcome.operation.decision, person, writeId };
         if (outcome.counted !== null) await countOne(trx, outcome.counted, body.counted ?? '', taking);
         await moveParts(trx, first.job.id, outcome.moves, params.id, taking);
         const now = await loadJobState(trx, first.job.id);
         const entry = now.ledger.find((l) => l.id === params.id);
-        return { status: 201, body: { entry, revisions: after, operations: now.operations } };
+        return { status: 201, body: { entry, revisions: known, operations: now.operations } };
+      },
+    }),
+  );
+  return router;
+}
+
+/** /api/ledger-looks/:id: what somebody found who looked at a step that was done without being judged; once, and it stays. */
+export function lookRoutes(db: Knex): Router {
+  const router = Router();
+  router.put(
+    '/:id',
+    writeRoute(db, {
+      params: idParam,
+      body: lookAtStep,
+      precondition: 'create',
+      run: async ({ params, body }, { trx, person, writeId }) => {
+        const held = (await trx('ledger').where({ id: body.entry }).whereNotNull('unjudged').first('job')) as { job: string } | undefined;
+        if (!held) throw new ProblemError('not-found', { detail: 'No step without a verdict has that id.' });
+        await lockJob(trx, held.job);
+        const entry = async () => (await ledgerOfJob(trx, held.job)).find((l) => l.id === body.entry);
+        const before = await entry();
+        if (before?.unjudged?.looked) throw new ProblemError('already-there', { detail: 'That step has been looked at.', current: before });
+        await trx('ledger_looks').insert({ id: params.id, ...body, person, write_id: writeId });
+        return { status: 201, body: await entry() };
       },
     }),
   );

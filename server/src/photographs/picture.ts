@@ -35,10 +35,15 @@ const TOO_MANY = 'has more pixels than can be read at once. Save it smaller, or 
 
 /** The one that is read now: others wait for it. */
 let before: Promise<unknown> = Promise.resolve();
+let waiting = 0;
+
+/** How many pictures are being read or wait for that. */
+export const picturesWaiting = (): number => waiting;
 
 /** A picture out of the bytes of its file, one after another. Throws cannot-be for what is no picture, is cut off, or would take more memory than there is for one. */
 export function pictureFrom(bytes: Buffer): Promise<Picture> {
-  const mine = before.then(() => read(bytes));
+  waiting += 1;
+  const mine = before.then(() => read(bytes)).finally(() => (waiting -= 1));
   before = mine.catch(() => undefined);
   return mine;
 }

@@ -5,7 +5,7 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { valid } from '../http/validate.js';
 import { demandVersion, writeRoute } from '../http/write.js';
-import { pictureFrom } from './picture.js';
+import { picturesWaiting, pictureFrom } from './picture.js';
 
 type Row = Omit<Photograph, 'at'> & { readonly at: Date };
 
@@ -57,6 +57,10 @@ export function photographRoutes(db: Knex): Router {
       },
     }),
   );
+  router.get('/waiting', (req, res) => {
+    valid(noQuery, req.query);
+    res.json({ waiting: picturesWaiting() });
+  });
   router.get('/:id/image', sendPicture(db, 'image'));
   router.get('/:id/small', sendPicture(db, 'small'));
   return router;

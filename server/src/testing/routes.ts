@@ -67,6 +67,7 @@ export const ROUTES: Readonly<Record<string, RouteCase>> = {
     path: (id) => `/api/ledger/${id}`,
     good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', wrong: null, note: '', minutes: null, measured: null, seen: {} }),
   },
+  looks: { path: (id) => `/api/ledger-looks/${id}`, good: () => ({ entry: randomUUID(), found: 'as planned' }) },
   photographs: { path: (id) => `/api/photographs/${id}`, good: () => ({ operation: randomUUID(), step: '1 cut', image: 'AAAA' }), tooLong: 12_700_000 },
   order: { path: () => `/api/jobs/${job.id}/order`, good: () => ({ order: [] }) },
   waivers: { path: (id) => `/api/waivers/${id}`, good: () => ({ job: job.id, rule: 'x', operations: [randomUUID()], reason: 'y' }) },

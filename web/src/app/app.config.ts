@@ -4,7 +4,7 @@ import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from 
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
 import { waitForServer } from './api/connection';
-import { keptUntilAnswered } from './api/outbox';
+import { behindTheBox, keptUntilAnswered } from './api/outbox';
 import { routes } from './app.routes';
 import { adoptLocale } from './shell/adopt-locale';
 import { provideHeld } from './state/held';
@@ -16,7 +16,7 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideAppInitializer(adoptLocale),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
-    provideHttpClient(withFetch(), withInterceptors([keptUntilAnswered, waitForServer])),
+    provideHttpClient(withFetch(), withInterceptors([keptUntilAnswered, waitForServer, behindTheBox])),
     provideStore({ [viewFeature.name]: viewFeature.reducer }),
     provideEffects(),
     ...provideHeld(people),

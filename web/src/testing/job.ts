@@ -1,5 +1,5 @@
 import { knownAt } from '@rinnovo/core/instrument';
-import type { Clearance, Decision, LedgerEntry, PlanRecord } from '@rinnovo/core/job';
+import { unlookedOf, type Clearance, type Decision, type LedgerEntry, type PlanRecord } from '@rinnovo/core/job';
 import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
@@ -197,7 +197,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   const asked: Work = { ...noWork, owner: { clients: more.ofClient === true, changed: null }, ...more.work };
   const drawn: PlanState = { anatomy, parts: { 'two-coil': pickup }, stock: more.stock ?? drawers, settings, tools, done, fitted: [] };
   // where a clearance stands all that it asks is there
-  const facts = { ...asked, id: 'job', plan: shown, technicians: 1, ledger: more.ledger ?? [], readings: [] };
+  const facts = { ...asked, id: 'job', plan: shown, technicians: 1, ledger: more.ledger ?? [], readings: [], unlooked: [] };
   const cleared = asked.clearances.length > 0 ? clearedOn(drawn, chosen, facts) : null;
   const held: Work = {
     ...asked,
@@ -243,6 +243,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
     waivers: held.waivers,
     agreed: more.agreed ?? ['decision'],
     cleared: held.clearances.map((c) => c.decision),
+    unlooked: unlookedOf(log),
   };
   const entries = log.map((l) => ({ operation: l.operation, step: l.step, outcome: l.outcome, measured: l.measured?.value ?? null, at: l.at }));
   store.dispatch(resultActions.benchLaidOut({ computed: { ...computed, result: noBench.benchNow({ ...input, log: entries }) } }));

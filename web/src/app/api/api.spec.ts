@@ -1,7 +1,8 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
 import { setUp } from '../../testing/fixture';
-import { Api, problemOf, problemText } from './api';
+import { Api } from './api';
+import { problemOf, problemText } from './problem-of';
 import { Connection } from './connection';
 import { Who } from './who';
 

@@ -1,7 +1,8 @@
-import { HttpClient, HttpErrorResponse, HttpHeaders, type HttpResponse } from '@angular/common/http';
+import { HttpClient, HttpContext, HttpHeaders, type HttpResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import type { Page, Problem } from '@rinnovo/contract';
+import type { Page } from '@rinnovo/contract';
 import { EMPTY, expand, map, reduce, type Observable } from 'rxjs';
+import { MEANWHILE } from './outbox';
 import { Who } from './who';
 
 /** A body with the version that its ETag gave. */
@@ -30,9 +31,11 @@ export class Api {
     );
   }
 
-  /** Creates something under an id made here. */
-  create<T>(path: string, body: unknown): Observable<Versioned<T>> {
-    return this.http.put<T>(`/api${path}`, body, { observe: 'response', headers: this.headers({ 'If-None-Match': '*' }, true) }).pipe(map(versioned));
+  /** Creates something under an id made here; `meanwhile` answers while the server does not, and what was sent is kept until it does. */
+  create<T>(path: string, body: unknown, meanwhile: (() => T) | null = null): Observable<Versioned<T>> {
+    const headers = this.headers({ 'If-None-Match': '*' }, true);
+    const context = new HttpContext().set(MEANWHILE, meanwhile);
+    return this.http.put<T>(`/api${path}`, body, { observe: 'response', headers, context }).pipe(map(versioned));
   }
 
   /** Changes what was read as `version`. */
@@ -56,28 +59,4 @@ export class Api {
 function versioned<T>(response: HttpResponse<T>): Versioned<T> {
   const tag = /^(?:W\/)?"(\d+)"$/.exec(response.headers.get('ETag') ?? '');
   return { body: response.body as T, version: tag ? Number(tag[1]) : null };
-}
-
-/** The problem behind whatever an API call ended with. */
-export function problemOf(error: unknown): Problem {
-  if (error instanceof HttpErrorResponse) {
-    const body: unknown = typeof error.error === 'string' ? parse(error.error) : error.error;
-    if (typeof body === 'object' && body !== null && 'type' in body) return body as Problem;
-    return { type: '/problems/unreachable', title: 'The server’s answer cannot be read', status: error.status };
-  }
-  return { type: '/problems/here', title: error instanceof Error ? error.message : 'An error occurred', status: 0 };
-}
-
-function parse(text: string): unknown {
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    return null;
-  }
-}
-
-/** A problem as one line for a person. */
-export function problemText(p: Problem): string {
-  const where = p.errors?.map((e) => e.detail).join('; ');
-  return [p.title, p.detail ?? where].filter(Boolean).join(': ');
 }

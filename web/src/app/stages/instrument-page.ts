@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { problemText } from '../api/api';
+import { problemText } from '../api/problem-of';
 import { Rail } from '../shell/rail';
 import { planActions } from '../state/plan.actions';
 import { planFeature } from '../state/plan.feature';

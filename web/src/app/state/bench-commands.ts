@@ -4,22 +4,28 @@ import { Store } from '@ngrx/store';
 import type { LogStep, Photograph } from '@rinnovo/contract';
 import type { StepCard } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
-import { firstValueFrom } from 'rxjs';
+import { exhaustMap, firstValueFrom, timer } from 'rxjs';
 import { Api } from '../api/api';
 import type { Typed } from './commands';
-import { anatomy, ledger, lessons, photographs, readings, stock, work, WORKSHOP } from './resources';
+import { Meanwhile } from './meanwhile';
+import { reloadBench } from './reload-bench';
+import { ledger, lessons, photographs, WORKSHOP } from './resources';
+
+/** How often it is asked how many pictures wait, ms. */
+const ASK_EVERY = 700;
 
 /** What is done at the machine: steps logged, and pictures of them. What it changed is loaded again. Rejects with the API's error. */
 @Injectable({ providedIn: 'root' })
 export class BenchCommands {
   private readonly api = inject(Api);
   private readonly store = inject(Store);
+  private readonly meanwhile = inject(Meanwhile);
 
   async logStep(
     job: Job,
     operation: string,
     card: StepCard,
-    said: Pick<LogStep, 'outcome' | 'wrong' | 'note' | 'minutes' | 'counted'>,
+    said: Pick<LogStep, 'outcome' | 'wrong' | 'note' | 'minutes' | 'counted' | 'unjudged'>,
     measured: Typed | null,
   ): Promise<LedgerEntry> {
     const body: LogStep = {
@@ -28,20 +34,31 @@ export class BenchCommands {
       step: card.key,
       ...said,
       measured: measured && { value: measured.value, limit: measured.tool.limit, raw: measured.raw, tool: measured.tool.id },
+      done: new Date().toISOString(),
       seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
     };
-    const { body: answer } = await firstValueFrom(this.api.create<{ entry: LedgerEntry }>(`/ledger/${crypto.randomUUID()}`, body));
-    const of = job.instrument;
-    for (const held of [anatomy, readings, ledger]) this.store.dispatch(held.load({ of }));
-    this.store.dispatch(work.load({ of: job.id }));
-    this.store.dispatch(stock.load({ of: WORKSHOP }));
+    const id = crypto.randomUUID();
+    const { body: answer } = await firstValueFrom(this.api.create<{ entry: LedgerEntry }>(`/ledger/${id}`, body, () => this.meanwhile.step(id, body)));
+    reloadBench(this.store, job.id, job.instrument);
     if (said.wrong?.lesson) this.store.dispatch(lessons.load({ of: WORKSHOP }));
     return answer.entry;
   }
 
-  /** A picture of a step; `image` is base64 of its file. */
-  async takePhotograph(instrument: string, operation: string, step: string, image: string): Promise<void> {
-    await firstValueFrom(this.api.create(`/photographs/${crypto.randomUUID()}`, { operation, step, image }));
+  /** What was found by whoever looked at a step that was done without being judged. */
+  async lookAt(job: Pick<Job, 'instrument'>, entry: string, found: string): Promise<void> {
+    await firstValueFrom(this.api.create(`/ledger-looks/${crypto.randomUUID()}`, { entry, found }));
+    this.store.dispatch(ledger.load({ of: job.instrument }));
+  }
+
+  /** A picture of a step; `image` is base64 of its file. The server reads one at a time: `waits` tells how many it reads before this one is in. */
+  async takePhotograph(instrument: string, operation: string, step: string, image: string, waits: (pictures: number) => void): Promise<void> {
+    const asked = timer(ASK_EVERY, ASK_EVERY).pipe(exhaustMap(() => this.api.get<{ waiting: number }>('/photographs/waiting')));
+    const asking = asked.subscribe(({ body }) => waits(body.waiting));
+    try {
+      await firstValueFrom(this.api.create(`/photographs/${crypto.randomUUID()}`, { operation, step, image }));
+    } finally {
+      asking.unsubscribe();
+    }
     this.store.dispatch(photographs.load({ of: instrument }));
   }
 

@@ -1,7 +1,7 @@
 import type { Clearance, Consent, Decision, Job, PlanRecord, Said, SeenNumber } from '@rinnovo/core/job';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, KeepOwnWork, Person, ReturnPlan } from '@rinnovo/contract';
+import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, KeepOwnWork, Person, ReturnPlan, TakeReading } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
 import { knownAt, restated, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
@@ -9,6 +9,7 @@ import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } fro
 import type { Option } from '@rinnovo/core/remedy';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
+import { Meanwhile } from './meanwhile';
 import { planActions } from './plan.actions';
 import { anatomy, instrument, jobs, ledger, people, readings, stock, work, WORKSHOP } from './resources';
 import { selectOpenSurvey } from './selectors';
@@ -52,6 +53,7 @@ const seenOf = (verdicts: readonly Verdict[]): readonly SeenNumber[] => verdicts
 export class Commands {
   private readonly api = inject(Api);
   private readonly store = inject(Store);
+  private readonly meanwhile = inject(Meanwhile);
   private readonly openSurvey = this.store.selectSignal(selectOpenSurvey);
 
   async addPerson(person: Person): Promise<void> {
@@ -131,7 +133,7 @@ export class Commands {
       survey: this.openSurvey()?.id ?? null,
       corrects: null,
     };
-    const { body: answer } = await firstValueFrom(this.api.create<{ second: string }>(`/readings/${crypto.randomUUID()}`, body));
+    const answer = await this.keepReading(body);
     this.reloadInstrument(instrument);
     return answer.second;
   }
@@ -153,7 +155,7 @@ export class Commands {
           survey: this.openSurvey()?.id ?? null,
           corrects: null,
         };
-        await firstValueFrom(this.api.create(`/readings/${crypto.randomUUID()}`, body));
+        await this.keepReading(body);
         kept(one);
       }
     } finally {
@@ -244,6 +246,14 @@ export class Commands {
   async acceptBreak(job: Job, rule: string, operations: readonly string[], reason: string): Promise<void> {
     await firstValueFrom(this.api.create(`/waivers/${crypto.randomUUID()}`, { job: job.id, rule, operations, reason }));
     this.store.dispatch(work.load({ of: job.id }));
+  }
+
+  /** A reading that hides others is the server's to judge; any other goes on from here while the server is away. */
+  private async keepReading(body: TakeReading): Promise<{ readonly second: string }> {
+    const id = crypto.randomUUID();
+    const meanwhile = body.session === null ? () => this.meanwhile.reading(id, body) : null;
+    const { body: answer } = await firstValueFrom(this.api.create<{ second: string }>(`/readings/${id}`, body, meanwhile));
+    return answer;
   }
 
   private reloadInstrument(of: string): void {

@@ -3,7 +3,8 @@ import { Actions, createEffect, ofType, provideEffects, type FunctionalEffect } 
 import { createAction, createFeatureSelector, createReducer, on, props, provideState, type ActionReducer } from '@ngrx/store';
 import type { Problem } from '@rinnovo/contract';
 import { catchError, map, of as just, switchMap, type Observable } from 'rxjs';
-import { Api, problemOf, type Versioned } from '../api/api';
+import { Api, type Versioned } from '../api/api';
+import { problemOf } from '../api/problem-of';
 
 /** A resource as the store holds it: of what, how far, and what came. */
 export interface Held<T> {

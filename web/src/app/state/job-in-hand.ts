@@ -1,5 +1,5 @@
 import { createSelector } from '@ngrx/store';
-import { benchInput, standingClearance, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
+import { benchInput, standingClearance, unlookedOf, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
 import { ledger, people } from './resources';
 import { selectDecision, selectDecisions, selectJob, selectPlan, selectReadings, selectWork } from './selectors';
 
@@ -17,6 +17,7 @@ const selectJobFacts = createSelector(
     technicians: p.data?.filter((x) => x.role === 'technician').length ?? 1,
     owner: w?.owner ?? { clients: true, changed: null },
     ledger: l.data?.filter((e) => e.job === job?.id) ?? [],
+    unlooked: unlookedOf(l.data ?? []),
   }),
 );
 

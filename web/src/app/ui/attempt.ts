@@ -1,5 +1,5 @@
 import { signal, type Signal, type WritableSignal } from '@angular/core';
-import { problemOf, problemText } from '../api/api';
+import { problemOf, problemText } from '../api/problem-of';
 
 /** One act at a time, and what stands against it. */
 export interface Attempt {

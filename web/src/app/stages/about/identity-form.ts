@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { IDENTITY_KEYS, type IdentityFact, type IdentityKey, type Instrument } from '@rinnovo/contract';
 import { IDENTITY_WORDS, FACT_BASIS_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { instrument, people } from '../../state/resources';
 import { Claims } from '../../ui/claims';

@@ -19,7 +19,7 @@ import {
   type Face,
 } from '@rinnovo/core/instrument';
 import { featureChangeText } from '@rinnovo/words';
-import { problemText } from '../../api/api';
+import { problemText } from '../../api/problem-of';
 import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy, instrument } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';

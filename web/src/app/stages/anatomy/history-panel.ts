@@ -4,7 +4,8 @@ import { Store } from '@ngrx/store';
 import type { AnatomyRevision } from '@rinnovo/contract';
 import type { Anatomy } from '@rinnovo/core/instrument';
 import { firstValueFrom } from 'rxjs';
-import { Api, problemOf, problemText } from '../../api/api';
+import { Api } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { anatomy, people } from '../../state/resources';
 import { dateTimeText } from '@rinnovo/words';
 

@@ -5,6 +5,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
 import { button, clearance, decision, host, jobOnScreen, noWork, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
+import { Connection } from '../../api/connection';
 import { readings, work } from '../../state/resources';
 import { BenchPage } from './bench-page';
 
@@ -31,7 +32,9 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     before: knownAt({ anatomy: 1 }),
     after: knownAt({ anatomy: 1 }),
     person: 'nell',
+    done: null,
     at: '2026-01-02T12:00:00.000Z',
+    unjudged: null,
   };
 }
 
@@ -87,6 +90,63 @@ describe('the bench', () => {
     expect(host(fixture).querySelector('.step')!.textContent).toContain('What this cut was cleared on has changed');
     expect(host(fixture).querySelector('rn-gate-panel')!.textContent).toContain('Measure: window, width across');
     expect(() => button(fixture, 'Done')).toThrow();
+  });
+
+  describe('while the server does not answer', () => {
+    const text = (fixture: ComponentFixture<BenchPage>) => host(fixture).querySelector('.step')!.textContent;
+
+    it('starts no cut, and goes on with one that was started', async () => {
+      const { fixture } = await bench({ work: cleared, ledger: toDepth.slice(0, 3) });
+      expect(button(fixture, 'Done').disabled).toBeFalse();
+      TestBed.inject(Connection).set('away');
+      await fixture.whenStable();
+      expect(text(fixture)).toContain('No cut starts until it does.');
+      expect(() => button(fixture, 'Done')).toThrow();
+      expect(() => button(fixture, 'Log mishap')).toThrow();
+      TestBed.resetTestingModule();
+      const { fixture: begun } = await bench({ work: cleared, ledger: toDepth });
+      TestBed.inject(Connection).set('away');
+      await begun.whenStable();
+      expect(button(begun, 'Done').disabled).toBeFalse();
+    });
+
+    it('keeps a cut that was made anyway as not judged, with why', async () => {
+      const { fixture, http } = await bench({ work: cleared, ledger: toDepth.slice(0, 3) });
+      TestBed.inject(Connection).set('away');
+      await fixture.whenStable();
+      button(fixture, 'The cut was made anyway').click();
+      await fixture.whenStable();
+      button(fixture, 'Keep as done, not judged').click();
+      await fixture.whenStable();
+      expect(text(fixture)).toContain('Type why the cut was made');
+      http.expectNone(() => true);
+      const why = [...host(fixture).querySelectorAll('label')].find((l) => l.textContent.includes('Why it was made'))!.querySelector('input')!;
+      why.value = 'the template was on';
+      why.dispatchEvent(new Event('input'));
+      button(fixture, 'Keep as done, not judged').click();
+      await settle();
+      const said = http.expectOne((r) => r.url.startsWith('/api/ledger/')).request.body as LogStep;
+      expect([said.step, said.unjudged]).toEqual(['4 cut', 'the template was on']);
+      expect(Math.abs(Date.parse(said.done!) - Date.now())).toBeLessThan(60_000);
+    });
+  });
+
+  it('waits for somebody to look at a cut that was not judged, and keeps what was found', async () => {
+    const unjudged = { ...entry('4 cut'), id: 'u', unjudged: { why: 'no network', looked: null } };
+    const { fixture, http } = await bench({ work: cleared, ledger: [...toDepth.slice(0, 3), unjudged] });
+    expect(host(fixture).querySelector('.step')!.textContent).toContain('A cut was made without being judged. Look at it first.');
+    expect(host(fixture).querySelector('rn-unjudged-step')!.textContent).toContain('no network');
+    button(fixture, 'Save what is there').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-unjudged-step')!.textContent).toContain('Type what is there now');
+    await type(fixture, 'rn-unjudged-step input', '6.0 deep');
+    button(fixture, 'Save what is there').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger-looks/'));
+    expect(put.request.body).toEqual({ entry: 'u', found: '6.0 deep' });
+    put.flush({}, { status: 201, statusText: 'kept' });
+    await settle();
+    http.expectOne((r) => r.url.endsWith('/ledger') || r.url.includes('/ledger?'));
   });
 
   it('gives the projection of the first pass large: 12 + 6 = 18.0 mm, and opens its sum', async () => {

@@ -8,13 +8,14 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { LogStep } from '@rinnovo/contract';
 import type { DepthSetUps, SetUpId } from '@rinnovo/core/cut';
-import type { StepCard } from '@rinnovo/core/gate';
+import type { Bench, StepCard } from '@rinnovo/core/gate';
 import type { StepFlaw } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
 import { inUse } from '@rinnovo/core/part';
 import {
   CAUTION_WORDS,
   CLEARANCE_LAPSED,
+  NO_CUT_WHILE_AWAY,
   gapText,
   hindranceText,
   labelText,
@@ -29,7 +30,8 @@ import {
   WAY_ON_WORDS,
   dateText,
 } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { Connection } from '../../api/connection';
+import { problemOf, problemText } from '../../api/problem-of';
 import { BenchCommands } from '../../state/bench-commands';
 import type { Typed } from '../../state/commands';
 import { selectBenchInput } from '../../state/job-in-hand';
@@ -38,6 +40,7 @@ import { anatomy, ledger, lessons, shop } from '../../state/resources';
 import { resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectDecisions, selectJob, selectOperations, selectPlanState, selectWhereOf } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+import { attempt } from '../../ui/attempt';
 import { AskOwner } from '../../ui/ask-owner';
 import { gateOnScreen } from '../../state/gate-on-screen';
 import { ownerOnScreen } from '../../state/owner-on-screen';
@@ -46,6 +49,7 @@ import { LengthField } from '../../ui/length-field';
 import { SetUpReadPanel } from '../../ui/set-up-read';
 import { WorkingView } from '../../ui/working-view';
 import { keepAwake, type Awake } from '../../ui/keep-awake';
+import { UnjudgedStep } from './unjudged-step';
 import { StepPhotos } from './step-photos';
 import { StopWatch } from './stop-watch';
 import { WentWrong, type MishapReport } from './went-wrong';
@@ -58,6 +62,13 @@ const AWAKE_WORDS: Readonly<Record<Awake, string>> = {
 
 /** The cards' labels of the three named set-ups. */
 const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projection', overStraightEdge: 'overStraightEdge', finishedDepth: 'finished' };
+
+/** Is the step at hand the first of its work that cannot be undone? */
+function startsCut(bench: Bench | null): boolean {
+  const cuts = (bench?.cards ?? []).map((c) => c.cautions.includes('irreversible'));
+  return bench !== null && cuts[bench.now] === true && !cuts.slice(0, bench.now).includes(true);
+}
+
 /** One step at a time: caution first, numbers readable from a metre, the reading it asks for, done or went wrong. */
 @Component({
   selector: 'rn-bench-page',
@@ -74,6 +85,7 @@ const SET_UP_OF_LABEL: Readonly<Record<string, SetUpId>> = { projection: 'projec
     WentWrong,
     StepPhotos,
     StopWatch,
+    UnjudgedStep,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
@@ -153,8 +165,25 @@ export class BenchPage {
       text: hindranceText(h, (id) => titles.get(id)),
       gate: h.kind === 'gate' && h.state === 'clearToCut',
     }));
-    return this.lapsed() ? [...other, { text: CLEARANCE_LAPSED, gate: true }] : other;
+    const more = [
+      ...(this.lapsed() ? [{ text: CLEARANCE_LAPSED, gate: true }] : []),
+      ...(this.connection.current() === 'away' && startsCut(this.bench()) ? [{ text: NO_CUT_WHILE_AWAY, gate: false }] : []),
+    ];
+    return [...other, ...more];
   });
+  private readonly connection = inject(Connection);
+  /** A cut was made though it could not be judged: said for this step alone. */
+  private readonly anywayAt = signal('');
+  private readonly stepNow = computed(() => `${this.bench()?.operation?.id ?? ''} ${this.card()?.key ?? ''}`);
+  protected readonly anyway = computed(() => this.anywayAt() === this.stepNow());
+  protected readonly stopped = computed(() => this.hindrances().length > 0 && !this.anyway());
+  /** What nobody could judge is asked for only where nobody can. */
+  protected readonly mayBeDone = computed(() => this.connection.current() === 'away' && this.irreversible() && this.hindrances().length > 0);
+  protected readonly unlooked = computed(() =>
+    this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'lookedAt')
+      ? (this.ledger().data ?? []).filter((l) => l.unjudged?.looked === null)
+      : [],
+  );
   /** A part is cut down only when its owner agreed: asked where the work waits for it. */
   protected readonly asksOwner = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'ownerAgreed'));
   protected readonly gated = computed(() => this.hindrances().some((h) => h.gate));
@@ -217,6 +246,7 @@ export class BenchPage {
       .map((l) => ({ id: l.id, lesson: l.lesson, from: `${MISHAP_WORDS[l.mishap].toLowerCase()}, ${l.label}, ${dateText(l.at)}` }));
   });
   private readonly watch = viewChild(StopWatch);
+  protected readonly looking = attempt();
   protected readonly wayWords = WAY_ON_WORDS;
   private readonly awake = keepAwake();
   protected readonly awakeText = computed(() => AWAKE_WORDS[this.awake()]);
@@ -243,6 +273,16 @@ export class BenchPage {
     if (operation !== undefined && reason !== '') this.counted.set({ operation, reason });
   }
 
+  protected sayAnyway(): void {
+    this.anywayAt.set(this.anyway() ? '' : this.stepNow());
+    this.reason.set('');
+    this.refusal.set(null);
+  }
+
+  protected async look({ entry, found }: { readonly entry: string; readonly found: string }): Promise<void> {
+    await this.looking.run(() => this.commands.lookAt({ instrument: this.instrument() }, entry, found));
+  }
+
   protected toggle(label: string): void {
     this.open.set(this.open() === label ? null : label);
   }
@@ -252,7 +292,10 @@ export class BenchPage {
     const measured = card?.asks ? this.typed() : null;
     const flaw = card && this.flawOf(card, measured);
     this.refusal.set(flaw && (flaw.at === '/measured/value' ? `It ${stepFlawText(flaw)}` : upperFirst(stepFlawText(flaw))));
-    if (!flaw) await this.log({ outcome: 'done', wrong: null, note: '' }, measured);
+    if (flaw) return;
+    const why = this.reason().trim();
+    if (this.anyway() && why === '') this.refusal.set('Type why the cut was made');
+    else await this.log({ outcome: 'done', wrong: null, note: '', ...(this.anyway() ? { unjudged: why } : {}) }, measured);
   }
 
   protected async mishap({ wrong, note, measured }: MishapReport): Promise<void> {
@@ -274,7 +317,7 @@ export class BenchPage {
   }
 
   /** Logs the step at hand with the minutes of the watch; true when it is in. */
-  private async log(said: Pick<LogStep, 'outcome' | 'wrong' | 'note'>, measured: Typed | null): Promise<boolean> {
+  private async log(said: Pick<LogStep, 'outcome' | 'wrong' | 'note' | 'unjudged'>, measured: Typed | null): Promise<boolean> {
     const job = this.job();
     const operation = this.bench()?.operation;
     const card = this.card();
@@ -292,6 +335,7 @@ export class BenchPage {
         measured,
       );
       this.counted.set(null);
+      this.anywayAt.set('');
       this.reason.set('');
       this.text.set('');
       this.open.set(null);

@@ -55,6 +55,19 @@ describe('photographs of a step', () => {
     http.match(() => true);
   });
 
+  it('tell how many wait while the server reads them one by one', async () => {
+    const { fixture, http } = onScreen();
+    await fixture.whenStable();
+    await choose(fixture, await pngOf(30, 15));
+    const put = http.expectOne((r) => r.url.startsWith('/api/photographs/'));
+    await settle(800);
+    http.expectOne('/api/photographs/waiting').flush({ waiting: 3 });
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('Saving … 3 pictures are read one by one');
+    put.flush(picture);
+    http.match(() => true);
+  });
+
   it('refuse what is no picture where it was chosen, and send nothing', async () => {
     const { fixture, http } = onScreen();
     await fixture.whenStable();

@@ -16,7 +16,7 @@ import { dateTimeText } from '@rinnovo/words';
   template: `
     <p class="acts">
       <button matButton="outlined" type="button" [disabled]="act.busy()" (click)="input.click()">
-        {{ act.busy() ? 'Saving …' : 'Photograph the step' }}
+        {{ act.busy() ? saving() : 'Photograph the step' }}
       </button>
       <input
         #input
@@ -78,6 +78,8 @@ export class StepPhotos {
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly all = this.store.selectSignal(photographs.select);
   protected readonly act = attempt();
+  private readonly waits = signal(0);
+  protected readonly saving = computed(() => (this.waits() > 1 ? `Saving … ${this.waits()} pictures are read one by one` : 'Saving …'));
   /** What was taken away last, to be brought back. */
   protected readonly removed = signal<Photograph | null>(null);
   protected readonly mine = computed(() => (this.all().data ?? []).filter((p) => p.operation === this.operation()));
@@ -87,7 +89,10 @@ export class StepPhotos {
     const file = field.files?.[0];
     const instrument = this.held().of;
     if (!file || instrument === null) return;
-    await this.act.run(async () => this.commands.takePhotograph(instrument, this.operation(), this.step(), await smallerPicture(file)));
+    this.waits.set(0);
+    await this.act.run(async () =>
+      this.commands.takePhotograph(instrument, this.operation(), this.step(), await smallerPicture(file), (n) => this.waits.set(n)),
+    );
     field.value = '';
   }
 

@@ -5,7 +5,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { dateText, exclusionText, fixed, nameOf, remedyName, undoText, wayBackText } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
 import { selectYes } from '../../state/job-in-hand';

@@ -19,7 +19,7 @@ import {
   fixed,
   withUnit,
 } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
 import { resultActions, resultsFeature } from '../../state/results.feature';

@@ -9,7 +9,7 @@ import { Store } from '@ngrx/store';
 import { newPickupChoice } from '@rinnovo/core/check';
 import { usualWeights } from '@rinnovo/core/remedy';
 import { anatomyFromSizes, sizeProblems } from '@rinnovo/core/instrument';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { parts, WORKSHOP } from '../../state/resources';
 import { selectPickups } from '../../state/selectors';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Who } from '../../api/who';
 import { Commands } from '../../state/commands';
 

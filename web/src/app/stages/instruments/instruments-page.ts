@@ -8,7 +8,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { plainInstrument, type FoundInstrument, type Page } from '@rinnovo/contract';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { instruments, people } from '../../state/resources';
 import { FirstPerson } from './first-person';

@@ -8,7 +8,7 @@ import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { startingAnatomy, STARTING_KINDS, type StartingKind } from '@rinnovo/core/instrument';
 import { STARTING_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { people } from '../../state/resources';
 import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';

@@ -9,7 +9,7 @@ import { Store } from '@ngrx/store';
 import { isByHand } from '@rinnovo/core/operation';
 import { isWaived, isMeant } from '@rinnovo/core/order';
 import { BENCH_WORDS, brokenText, durationText, operationTitle, RULE_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
 import { selectDecision, selectJob, selectOperations, selectWhereOf, selectWork } from '../../state/selectors';

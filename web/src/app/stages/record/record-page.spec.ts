@@ -49,7 +49,9 @@ describe('the record', () => {
       before: knownAt({ anatomy: 1 }),
       after: knownAt({ anatomy: 2 }),
       person: 'nell',
+      done: '2026-01-02T09:10:00Z',
       at: '2026-01-02T12:00:00Z',
+      unjudged: { why: 'no network', looked: { person: 'nell', at: '2026-01-03T08:00:00Z', found: '17.0 deep, as planned' } },
     };
     const picture = { instrument: 'i', width: 4, height: 3, removed: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
     const photographs = [
@@ -62,6 +64,7 @@ describe('the record', () => {
     const article = host(fixture).querySelector('article')!;
     expect(article.textContent).toContain('Slip of the template or the bit, 1.50\u202fmm towards the treble side, tool. Fit a sliver');
     expect(article.textContent).toContain('Lesson: two screws more');
+    expect(article.textContent).toMatch(/Kept .*Not judged: no network\s*Looked at: 17.0 deep, as planned Nell/s);
     expect(article.textContent).toContain('7.5\u202fmin');
     expect([...article.querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/mine/small']);
   });

@@ -1,4 +1,4 @@
-import { levelRead, type Wrong } from '@rinnovo/core/job';
+import { levelRead, type LedgerEntry, type Wrong } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
@@ -35,6 +35,9 @@ import { selectJob, selectLeftHanded, selectNames, selectWork } from '../../stat
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
+
+/** A step that was kept more than a minute after it was done: the server was away, or a clock is wrong. */
+const keptLater = ({ done, at }: Pick<LedgerEntry, 'done' | 'at'>): boolean => done !== null && Math.abs(Date.parse(at) - Date.parse(done)) > 60_000;
 
 /** What was done, as found beside as left, and what can be undone; prints as the report. */
 @Component({
@@ -110,7 +113,9 @@ export class RecordPage {
   protected readonly entries = computed(() =>
     [...(this.ledger().data ?? [])].reverse().map((e) => ({
       id: e.id,
-      when: dateTimeText(e.at),
+      when: dateTimeText(e.done ?? e.at),
+      kept: keptLater(e) ? dateTimeText(e.at) : '',
+      unjudged: e.unjudged && { why: e.unjudged.why, looked: e.unjudged.looked && { ...e.unjudged.looked, who: this.nameOfPerson(e.unjudged.looked.person) } },
       who: this.nameOfPerson(e.person),
       what: loggedStepText(e.kind, e.step),
       wrong: e.outcome === 'wentWrong',

@@ -11,7 +11,7 @@ import { partsCsv } from '@rinnovo/core/format';
 import { isMeasured } from '@rinnovo/core/measure';
 import { isPickup, PICKUP_KINDS, stockOf, typicalPickup, type Part, type PartGroup } from '@rinnovo/core/part';
 import { GROUP_WORDS, partKindWord } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Drafts } from '../../state/drafts';
 import { ShelfCommands } from '../../state/shelf-commands';
 import { parts, stock, WORKSHOP } from '../../state/resources';

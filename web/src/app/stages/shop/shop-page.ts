@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { problemText } from '../../api/api';
+import { problemText } from '../../api/problem-of';
 import { buyList, parts, shop, stock, WORKSHOP } from '../../state/resources';
 
 /** What the shop has and lacks: buy list, drawers, tools, its numbers, people. */

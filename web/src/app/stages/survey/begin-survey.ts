@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import type { KeptSurvey } from '@rinnovo/contract';
 import { SURVEY_KINDS, type SurveyKind } from '@rinnovo/core/survey';
 import { SURVEY_KIND_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { SurveyCommands } from '../../state/survey-commands';
 
 /** What is asked once of a survey: why it is made, the strings that are on and their tuning. Begins one, or changes the one it is given. */

@@ -7,7 +7,7 @@ import type { MeasuringTool } from '@rinnovo/core/part';
 import { isState, QUANTITIES, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { typedProblem } from '@rinnovo/words';
-import { problemOf } from '../../api/api';
+import { problemOf } from '../../api/problem-of';
 import { Commands, type Coarser } from '../../state/commands';
 import { viewFeature } from '../../state/view.feature';
 import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';

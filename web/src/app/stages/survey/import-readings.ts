@@ -7,7 +7,7 @@ import { dimensionAt } from '@rinnovo/core/instrument';
 import { isState, type AnyTarget } from '@rinnovo/core/quantity';
 import { isPlace } from '@rinnovo/core/survey';
 import { csvProblemText, lengthText, stateText, stateTitle, targetText, upperFirst } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { selectNames, selectSurveyed } from '../../state/selectors';
 import { shop } from '../../state/resources';
 import { SurveyCommands } from '../../state/survey-commands';

@@ -6,7 +6,7 @@ import { inUse } from '@rinnovo/core/part';
 import { isState } from '@rinnovo/core/quantity';
 import { completions, isWhole, quickLine, type QuickValue } from '@rinnovo/core/survey';
 import { improbableText, lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { shop } from '../../state/resources';
 import { selectNames, selectOpenSurvey, selectSurvey } from '../../state/selectors';

@@ -7,6 +7,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import { inUse } from '@rinnovo/core/part';
 import { QUANTITIES, targetKey, type SecondReading, type Target } from '@rinnovo/core/quantity';
+import { Connection } from '../../api/connection';
 import { Commands, type Coarser } from '../../state/commands';
 import { anatomy, people, readings, shop } from '../../state/resources';
 import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';
@@ -33,11 +34,14 @@ import { dateTimeText } from '@rinnovo/words';
         <rn-length-field label="Reading" [(text)]="text" [min]="range().min" [max]="range().max" [refusal]="refusal()" (entered)="keep()" />
         <button matButton="filled" type="button" [disabled]="busy()" (click)="keep()">Save reading</button>
       } @else {
-        <button matButton="filled" type="button" [disabled]="busy() || !tool()" (click)="again()">
+        <button matButton="filled" type="button" [disabled]="busy() || away() || !tool()" (click)="again()">
           {{ state() === 'one' ? 'Take a second reading' : 'Take another reading' }}
         </button>
       }
     </div>
+    @if (away() && state() !== 'none') {
+      <p class="soft">A second reading hides the first. It waits until the server answers.</p>
+    }
     @if (state() === 'none') {
       <rn-coarser-limit [(coarser)]="coarser" />
     }
@@ -116,6 +120,9 @@ export class ReadingEntry {
         personName: this.people().data?.find((p) => p.id === r.person)?.name ?? '',
       }));
   });
+
+  private readonly connection = inject(Connection);
+  protected readonly away = computed(() => this.connection.current() === 'away');
 
   private get instrument(): string {
     return this.store.selectSignal(anatomy.select)().of ?? '';

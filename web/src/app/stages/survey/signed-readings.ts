@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { isState, STATES, type Reading, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { readingsIn, typedState } from '@rinnovo/core/survey';
 import { answersOf, STATE_WORDS, stateText, stateTitle, typedProblem, dateTimeText } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { people } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';

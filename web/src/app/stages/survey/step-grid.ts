@@ -21,7 +21,7 @@ import {
   withUnit,
   STATE_TOOL_WORDS,
 } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { isState, type AnyTarget } from '@rinnovo/core/quantity';
 import { missingFor, WORK_KINDS, type Missing, type WorkKind } from '@rinnovo/core/survey';
 import { LACK_WORDS, STATE_WORDS, stateTitle, targetText, upperFirst, WORK_KIND_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/api';
+import { problemOf, problemText } from '../../api/problem-of';
 import { anatomy } from '../../state/resources';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';

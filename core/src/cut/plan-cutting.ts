@@ -95,11 +95,25 @@ export function planCutting(state: PlanState, cavity: Cavity, route: PlannedRout
   };
 }
 
+interface Known {
+  readonly rows: CheckRows;
+  readonly cutting: CuttingPlan | null;
+}
+
+/** Work, bench and gate ask for the same cut of the same state: it is worked out once. */
+const known = new WeakMap<PlanState, WeakMap<Choice, Known>>();
+
 /** The same for a choice of the plan; null where it has no route, or nowhere to cut it. */
 export function cuttingFor(rows: CheckRows, state: PlanState, choice: Choice): CuttingPlan | null {
   if (!choice.route) return null;
+  const ofState = known.get(state) ?? new WeakMap<Choice, Known>();
+  known.set(state, ofState);
+  const before = ofState.get(choice);
+  if (before?.rows === rows) return before.cutting;
   const cavity = cavityOfRoute(rows, state.anatomy, choice);
-  return cavity ? planCutting(state, cavity, choice.route, choice.fill ?? false) : null;
+  const cutting = cavity ? planCutting(state, cavity, choice.route, choice.fill ?? false) : null;
+  ofState.set(choice, { rows, cutting });
+  return cutting;
 }
 
 /** Less of the old cavity in sight than this is a trace of the drawing, mm². */

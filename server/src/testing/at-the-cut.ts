@@ -14,6 +14,14 @@ const gauge = demoWorkshop.tools[1]!.id;
 
 /** A re-route is decided, everything before the passes is done, and it is clear to cut; what was done is written straight into the tables. */
 export async function readyToRoute(): Promise<{ w: TestWorkshop; decision: string }> {
+  const { w, decision } = await decidedToRoute();
+  const cleared = await clearForCut(w, job.id, decision);
+  if (cleared.status !== 201) throw new Error(JSON.stringify(cleared.body));
+  return { w, decision };
+}
+
+/** A re-route is decided and agreed to, and everything before the passes, or before the first wood is taken, is done but the readings and the clearance. */
+export async function decidedToRoute(bored = true): Promise<{ w: TestWorkshop; decision: string }> {
   const w = await testWorkshop();
   const s = await loadJobState(w.db, job.id);
   const option = optionsFor(s.state, s.record.plan, s.record.plan.choices[0] as PickupChoice, job.request)[0]!;
@@ -30,14 +38,12 @@ export async function readyToRoute(): Promise<{ w: TestWorkshop; decision: strin
       seen,
     })
     .expect(201);
-  await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', 'boreBulk']).update({ state: 'done' });
+  await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', ...(bored ? ['boreBulk'] : [])]).update({ state: 'done' });
   await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
   const { operation, cards } = benchOf(await loadJobState(w.db, job.id));
   if (operation?.kind !== 'takeStringsOff') throw new Error('the strings come off first');
   const off = { operation: operation.id, job: job.id, step: cards[0]!.key, outcome: 'done', wrong: null, note: '', minutes: 5, measured: null, seen: {} };
   await w.create(`/api/ledger/${randomUUID()}`, off).expect(201);
-  const cleared = await clearForCut(w, job.id, decision);
-  if (cleared.status !== 201) throw new Error(JSON.stringify(cleared.body));
   return { w, decision };
 }
 

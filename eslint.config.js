@@ -43,7 +43,7 @@ function forbiddenFor(folder) {
 
 const coreOrder = allCore.map((folder) => ({
   files: [`core/src/${folder}/**/*.ts`],
-  ignores: ['**/*.spec.ts', '**/*.bench.ts'],
+  ignores: ['**/*.spec.ts', '**/*.bench.ts', '**/*.search.ts'],
   rules: {
     'no-restricted-imports': [
       'error',
@@ -125,7 +125,7 @@ export default tseslint.config(
   },
   { files: ['web/src/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility], rules: {} },
   {
-    files: ['**/*.spec.ts', '**/testing/**/*.ts', 'e2e/**/*.ts', '**/*.bench.ts'],
+    files: ['**/*.spec.ts', '**/testing/**/*.ts', 'e2e/**/*.ts', '**/*.bench.ts', '**/*.search.ts'],
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/explicit-module-boundary-types': 'off',

@@ -5,7 +5,7 @@ import path from 'node:path';
 
 const root = path.resolve(import.meta.dirname, '..');
 const listed = execSync("git ls-files -co --exclude-standard '*/src/*.ts'", { cwd: root, encoding: 'utf8' }).trim().split('\n');
-const files = new Set(listed.filter((f) => !f.endsWith('.spec.ts') && existsSync(path.join(root, f))));
+const files = new Set(listed.filter((f) => !f.endsWith('.spec.ts') && !f.endsWith('.search.ts') && existsSync(path.join(root, f))));
 
 const imports = new Map(
   [...files].map((file) => {

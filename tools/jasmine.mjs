@@ -1,4 +1,4 @@
-// Runs the Jasmine specs of one workspace on Node, from sources, and prints one line that tools/test.mjs counts.
+// Runs the Jasmine specs of one workspace on Node, from sources, and prints one line that tools/test.mjs counts: jasmine.mjs ROOM [FILTER [FILES]].
 import { spawnSync } from 'node:child_process';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const workspace = path.resolve(process.argv[2] ?? '.');
 const filter = process.argv[3] ? [`--filter=${process.argv[3]}`] : [];
+const files = process.argv[4] ?? 'src/**/*.spec.ts';
 
 const result = spawnSync(
   process.execPath,
@@ -15,7 +16,7 @@ const result = spawnSync(
     'tsx',
     path.join(root, 'node_modules/jasmine/bin/jasmine.js'),
     '--helper=../tools/patience.mjs',
-    'src/**/*.spec.ts',
+    files,
     '--random=true',
     ...filter,
   ],

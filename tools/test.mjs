@@ -13,11 +13,11 @@ const only = process.argv.slice(2);
 let passed = 0;
 let failed = 0;
 
-/** Runs one runner; `count` reads its closing lines into [passed, failed], or null when it never reported. */
+/** Runs one runner; `count` reads its closing lines into [passed, failed], or null when it never reported. One that is `quiet` runs beside another and says what it has to say at its end. */
 async function runner(name, program, args, options, count) {
   if (only.length > 0 && !only.includes(name)) return;
   const began = Date.now();
-  say(`\n== ${name}`);
+  if (!options.quiet) say(`\n== ${name}`);
   let result = { code: 1, output: '' };
   try {
     result = await run(program, args, options);
@@ -26,6 +26,7 @@ async function runner(name, program, args, options, count) {
     say(sentenceOf(error));
   }
   const [good, bad] = count(result) ?? [0, 1];
+  if (options.quiet && result.code !== 0) say(`\n== ${name}\n${result.output}`);
   const died = result.code !== 0 && bad === 0 ? 1 : 0;
   passed += good;
   failed += bad + died;
@@ -66,20 +67,29 @@ async function main() {
   const jasmineRunner = path.join(root, 'tools/jasmine.mjs');
   const quietNg = { NG_CLI_ANALYTICS: 'false', CHROME_BIN: chromium };
 
-  await runner('lint', node, [path.join(root, 'node_modules/eslint/bin/eslint.js'), '.', '--max-warnings=0'], { cwd: root }, whole);
-  await runner('format', node, [path.join(root, 'node_modules/prettier/bin/prettier.cjs'), '--check', '.', '--log-level=warn'], { cwd: root }, whole);
-  await runner('circles', node, [path.join(root, 'tools/circles.mjs')], { cwd: root }, whole);
-  for (const room of ['core', 'words', 'contract', 'demo', 'server', 'e2e']) {
-    await runner(`types ${room}`, node, [tsc, '-p', 'tsconfig.json'], { cwd: path.join(root, room) }, whole);
-  }
-  for (const room of ['core', 'words', 'contract', 'demo']) {
-    await runner(room, node, [jasmineRunner, '.'], { cwd: path.join(root, room) }, jasmine);
-  }
   const cluster = process.env.DATABASE_URL ? null : await ensureCluster({ name: 'pg-test', fast: true });
   const env = { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url };
-  try {
+  // two lanes beside one another: what looks at the sources and searches, and what runs the rooms
+  const beside = { quiet: true };
+  const looks = async () => {
+    await runner('lint', node, [path.join(root, 'node_modules/eslint/bin/eslint.js'), '.', '--max-warnings=0'], { cwd: root, ...beside }, whole);
+    const prettier = path.join(root, 'node_modules/prettier/bin/prettier.cjs');
+    await runner('format', node, [prettier, '--check', '.', '--log-level=warn'], { cwd: root, ...beside }, whole);
+    await runner('circles', node, [path.join(root, 'tools/circles.mjs')], { cwd: root, ...beside }, whole);
+    for (const room of ['core', 'words', 'contract', 'demo', 'server', 'e2e']) {
+      await runner(`types ${room}`, node, [tsc, '-p', 'tsconfig.json'], { cwd: path.join(root, room), ...beside }, whole);
+    }
+    await runner('search', node, [jasmineRunner, '.', '', 'src/**/*.search.ts'], { cwd: path.join(root, 'server'), env, ...beside }, jasmine);
+  };
+  const rooms = async () => {
+    for (const room of ['core', 'words', 'contract', 'demo']) {
+      await runner(room, node, [jasmineRunner, '.'], { cwd: path.join(root, room) }, jasmine);
+    }
     await runner('server', node, [jasmineRunner, '.'], { cwd: path.join(root, 'server'), env }, jasmine);
     await runner('web', node, [ng, 'test', '--no-watch'], { cwd: path.join(root, 'web'), env: quietNg }, karma);
+  };
+  try {
+    await Promise.all([looks(), rooms()]);
     if (only.length === 0 || only.includes('e2e') || only.includes('build')) {
       let built = true;
       try {

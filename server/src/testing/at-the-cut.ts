@@ -38,7 +38,10 @@ export async function decidedToRoute(bored = true): Promise<{ w: TestWorkshop; d
       seen,
     })
     .expect(201);
-  await w.db('operations').whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', ...(bored ? ['boreBulk'] : [])]).update({ state: 'done' });
+  await w
+    .db('operations')
+    .whereIn('kind', ['meterPart', 'removePart', 'takeOffInsert', 'tracePlate', 'fixTemplate', ...(bored ? ['boreBulk'] : [])])
+    .update({ state: 'done' });
   await w.create(`/api/consents/${randomUUID()}`, { decision, how: 'in person', said: 'go on' }).expect(201);
   const { operation, cards } = benchOf(await loadJobState(w.db, job.id));
   if (operation?.kind !== 'takeStringsOff') throw new Error('the strings come off first');

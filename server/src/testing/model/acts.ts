@@ -94,9 +94,10 @@ async function read(u: Under, who: number, n: number, session: { id: string; tar
   const s = await stateOf(u);
   const t = session?.target ?? u.targets[n % u.targets.length]!;
   const value = valueFor(u, s, t, Math.floor(n / 7));
+  const open = session && u.sessions.get(targetKey(t));
   if (session) u.sessions.delete(targetKey(t));
   const answer = await u.lab.write(who, `/api/readings/${randomUUID()}`, readingBody(u, t, value, session?.id ?? null, more));
-  if (session && answer.status >= 300) u.sessions.set(targetKey(t), { ...session, who });
+  if (open && answer.status >= 300) u.sessions.set(targetKey(t), open);
 }
 
 async function openBlind(u: Under, who: number, t: Target): Promise<{ id: string; target: Target } | null> {
@@ -215,7 +216,15 @@ export const ACTS: Readonly<Record<string, { readonly often: number; readonly ac
   readTooFine: { often: 1, act: (u, who, n) => read(u, who, n, null, { limit: 0.001 }) },
   readWithNothing: { often: 1, act: (u, who, n) => read(u, who, n, null, { tool: 'thumb', limit: 3 }) },
   readByRule: { often: 1, act: (u, who, n) => read(u, who, n, null, { tool: u.rule, limit: 0.25 }) },
-  openBlind: { often: 2, act: async (u, who, n) => void (await openBlind(u, who, u.targets[n % u.targets.length]!)) },
+  openBlind: {
+    often: 2,
+    act: async (u, who, n) => {
+      const t = u.targets[n % u.targets.length]!;
+      // something to hide that is known by its digits
+      if (!u.typed.has(targetKey(t))) await read(u, who, n % u.targets.length, null);
+      await openBlind(u, who, t);
+    },
+  },
   finishBlind: {
     often: 2,
     act: async (u, who, n) => {
@@ -300,7 +309,12 @@ export const ACTS: Readonly<Record<string, { readonly often: number; readonly ac
       await u.lab.write(who, '/api/shop/settings', { own: { ...own, ratePerHour: [6000, 9000][n % 2] } }, { version });
     },
   },
-  takeBack: { often: 1, act: async (u, who) => void (await u.lab.write(who, `/api/decisions/${u.decision}`, undefined, { method: 'DELETE', version: 1 })) },
+  takeBack: {
+    often: 1,
+    act: async (u, who) => {
+      await u.lab.write(who, `/api/decisions/${u.decision}`, undefined, { method: 'DELETE', version: 1 });
+    },
+  },
   waive: {
     often: 1,
     act: async (u, who) => {

@@ -212,12 +212,12 @@ export async function keptComplaints(lab: Lab, instrument: string, tools: Readon
     tool: string;
     why: string | null;
   }[];
-  for (const r of readings) if ((tools.get(r.tool) ?? Infinity) > Number(r.limit) + 1e-9) wrong.push(`a reading of ${r.tool} to ${r.limit}`);
+  for (const r of readings) if ((tools.get(r.tool) ?? Infinity) > r.limit + 1e-9) wrong.push(`a reading of ${r.tool} to ${r.limit}`);
   const last = revisions.at(-1)!.document;
   for (const t of dimensionsOf(last)) {
     const at = dimensionAt(last, t);
     const basis = at.exists ? at.dimension?.basis : undefined;
-    const values = readings.filter((r) => r.target_key === key(t)).map((r) => Number(r.value));
+    const values = readings.filter((r) => r.target_key === key(t)).map((r) => r.value);
     if (basis?.kind === 'measured') wrong.push(`${key(t)} says that it was measured`);
     if (basis?.kind !== 'readings') continue;
     if (basis.ids.some((id) => !readings.some((r) => r.id === id && r.target_key === key(t)))) wrong.push(`${key(t)} rests on readings that are none`);

@@ -49,7 +49,10 @@ export async function beginnings(): Promise<Beginnings> {
   const { readings } = await loadJobState(w.db, job);
   const targets = [...new Map(readings.map((r) => [JSON.stringify(r.target), r.target as Target])).values()];
   await w.close();
-  return { decision, names, targets, close: async () => void (await Promise.all(names.map(dropped))) };
+  const close = async (): Promise<void> => {
+    await Promise.all(names.map(dropped));
+  };
+  return { decision, names, targets, close };
 }
 
 /** Does a sequence and says everything that was wrong with it; with kills the server dies after every sixth act, in the middle of the next write. */
@@ -84,6 +87,7 @@ export async function follow(from: Beginnings, begin: number, moves: readonly Mo
       await done;
       // no answer, or one that says to ask again
       if (kills) for (const one of lab.book.filter((x) => x.answer.status === 0 || x.answer.status === 503)) await lab.resend(one);
+      if (u.sessions.size > 0) await ACTS['lookAbout']!.act(u, 1 - who, n);
       // while a value is read again blind it comes out nowhere
       for (const { id, target, secrets } of hidden)
         if ([...u.sessions.values()].some((x) => x.id === id))

@@ -191,7 +191,7 @@ export class BenchPage {
     const kind = this.bench()?.operation?.kind;
     return kind !== undefined && isIrreversible(kind);
   });
-  protected readonly cutting = computed(() => this.irreversible() && this.gate.shown().standing !== null);
+  protected readonly cutting = computed(() => this.irreversible() && this.gate.shown().standing !== null && this.hindrances().length === 0);
   /** What the cut at hand was cleared on has changed: no step of it goes on. */
   private readonly lapsed = computed(
     () => this.irreversible() && this.gate.shown().asked?.decision === this.bench()?.operation?.decision && this.gate.shown().lapsed.length > 0,

@@ -30,7 +30,7 @@ async function runner(name, program, args, options, count) {
   const died = result.code !== 0 && bad === 0 ? 1 : 0;
   passed += good;
   failed += bad + died;
-  say(`-- ${name}: ${good} passed, ${bad + died} failed (${((Date.now() - began) / 1000).toFixed(0)} s)`);
+  say(`\n-- ${name}: ${good} passed, ${bad + died} failed (${((Date.now() - began) / 1000).toFixed(0)} s)`);
 }
 
 const whole = (r) => (r.code === 0 ? [1, 0] : [0, 1]);

@@ -86,6 +86,16 @@ export interface FoundInstrument extends Instrument {
   readonly ownerName: string | null;
   /** Title of its active job. */
   readonly job: string | null;
+  /** Where the words of the search were found beside what it is called. */
+  readonly found: readonly Mention[];
+}
+
+/** Where something was said of an instrument. */
+export const MENTIONS = ['job', 'finding', 'reason', 'part', 'step'] as const;
+
+export interface Mention {
+  readonly kind: (typeof MENTIONS)[number];
+  readonly text: string;
 }
 
 /** One state of an instrument's anatomy. */

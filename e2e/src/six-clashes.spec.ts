@@ -90,7 +90,7 @@ test('a part is begun, measured, counted and brought in as a table', async ({ pa
   const csv = "kind,name,bushing,note\npot,From a table,9.4 ±0.05 (calliper),'=1+1\nkazoo,Odd,,\n";
   await page.getByLabel(/A CSV file with at least/).setInputFiles({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   await expect(page.getByRole('dialog')).toContainText('Line 3, kind: ‘kazoo’ is not a kind of part.');
-  await page.getByRole('button', { name: 'Import 1 parts' }).click();
+  await page.getByRole('button', { name: 'Import 1 part' }).click();
   await page.getByRole('link', { name: /From a table/ }).click();
   await expect(page.getByRole('row', { name: /Note/ })).toContainText('=1+1');
 });

@@ -42,7 +42,7 @@ await insert(w.db, 'revisions', INSTRUMENTS, (n) => ({
   ...{ instrument: instruments[n], aspect: 'anatomy', revision: 1, cause: 'correction', person: w.person },
   document: JSON.stringify(document),
 }));
-await insert(w.db, 'jobs', JOBS, (n) => ({ ...asJson(job, 'request', 'limits'), id: jobs[n], instrument: instruments[n] }));
+await insert(w.db, 'jobs', JOBS, (n) => ({ ...asJson(job, 'request', 'limits'), id: jobs[n], instrument: instruments[n], title: `Re-wire number ${n}` }));
 await insert(w.db, 'plans', JOBS, (n) => ({ ...asJson(plan, 'document'), job: jobs[n] }));
 await insert(w.db, 'readings', ON_ONE, (n) => reading(model, n));
 await insert(w.db, 'readings', READINGS - ON_ONE, (n) => reading(instruments[n % INSTRUMENTS]!, n));
@@ -75,6 +75,7 @@ for (let n = 0; n < 60; n += 1) {
 told(`a reading, ${ON_ONE} on the instrument`, writes);
 const paths: Readonly<Record<string, (n: number) => string>> = {
   search: (n) => `/api/instruments?find=${encodeURIComponent(`Instrument ${n}`)}`,
+  'search of what was said': (n) => `/api/instruments?find=${encodeURIComponent(`wire number ${n % JOBS}`)}`,
   instrument: (n) => `/api/instruments/${instruments[n]}`,
   anatomy: (n) => `/api/instruments/${instruments[n]}/anatomy`,
   work: (n) => `/api/jobs/${jobs[n]}/work`,
@@ -84,7 +85,7 @@ const until = performance.now() + MS;
 await Promise.all(
   Array.from({ length: CLIENTS }, async (_c, client) => {
     for (let n = client; performance.now() < until; n += CLIENTS) {
-      const what = Object.keys(paths)[n % 4]!;
+      const what = Object.keys(paths)[n % Object.keys(paths).length]!;
       seen.get(what)!.push(await asked(paths[what]!((n * 37) % JOBS)));
       await new Promise((done) => setTimeout(done, 500));
     }

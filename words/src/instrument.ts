@@ -17,6 +17,9 @@ import { valueOf, type LengthUnit } from '@rinnovo/core/measure';
 import { lengthText } from './length.js';
 import { lowerFirst, nameOf, upperFirst, type Names } from './names.js';
 
+/** Where something was said of an instrument. */
+export const MENTION_WORDS = { job: 'Job', finding: 'Finding', reason: 'Reason', part: 'Parts', step: 'Ledger' } as const;
+
 /** What an instrument that has just arrived is nearest to, as the technician says it. */
 export const STARTING_WORDS: Readonly<Record<StartingKind, { readonly name: string }>> = {
   'bolt-on solid': { name: 'Solid body, bolt-on neck' },

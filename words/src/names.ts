@@ -32,13 +32,15 @@ export function namesOf(anatomy: Anatomy | null, parts: Shelf): Names {
 
 /** A hole that is planned: its kind, then a mark of its own. */
 const FRESH = /^new (\w+) [0-9a-f]{8}$/;
+/** What tells two things of one name apart: nobody reads it. */
+const MARK = / [0-9a-f]{8}$/;
 
 export function nameOf(names: Names, id: string | undefined): string {
   if (id === undefined) return '';
   if (id.startsWith('planned ')) return 'new route';
   const fresh = FRESH.exec(id);
   if (fresh) return `new ${fresh[1] ?? ''} hole`;
-  return names[id] ?? id;
+  return names[id] ?? id.replace(MARK, '');
 }
 
 export function lowerFirst(text: string): string {

@@ -261,6 +261,8 @@ describe('more words of fit', () => {
     expect(on({ on: 'face', face: 'top', at: { x: 0, y: 0 }, hole: 'pot' })).toBe('New pot hole');
     expect(placeOfChoice(newPickupChoice('window', null), names)).toBe('Wide window');
     expect(nameOf(names, 'new pot d324de56')).toBe('new pot hole');
+    // what has gone, or was cut, is called by its kind: its mark is nobody's to read
+    expect([nameOf(names, 'pickup e89da588'), nameOf(names, 'main 2b347ee6'), nameOf(names, 'facade')]).toEqual(['pickup', 'main', 'facade']);
   });
 
   it('has a word for every number of the shop', () => {

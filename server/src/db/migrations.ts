@@ -18,6 +18,7 @@ import { yes } from './0016-yes.js';
 import { reasons } from './0017-reasons.js';
 import { needs } from './0018-needs.js';
 import { away } from './0019-away.js';
+import { mentions } from './0020-mentions.js';
 
 interface Migration {
   readonly name: string;
@@ -45,6 +46,7 @@ const ALL: readonly Migration[] = [
   reasons,
   needs,
   away,
+  mentions,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,5 +1,6 @@
 import { plainInstrument, type FoundInstrument, type Instrument } from '@rinnovo/contract';
 import type { Knex } from 'knex';
+import { likeOf, mentionsOf, mentionsWord } from './mentions.js';
 import { ProblemError } from '../http/problems.js';
 
 export interface InstrumentRow extends Instrument {
@@ -8,18 +9,17 @@ export interface InstrumentRow extends Instrument {
 
 type FoundRow = InstrumentRow & Pick<FoundInstrument, 'ownerName' | 'job'>;
 
-export const toFound = (r: FoundRow): FoundInstrument => ({ ...plainInstrument(r), ownerName: r.ownerName, job: r.job });
-
 export interface Wanted {
-  /** Every word of it stands in the label, maker, model, serial, notes, or the owner's name. */
+  /** Every word of it stands in the label, maker, model, serial, notes, the owner's name, or in what was said of it anywhere. */
   readonly find: string;
   readonly archived: boolean;
   readonly after: readonly string[] | null;
   readonly limit: number;
 }
 
-/** Instruments by label, from after the given one. */
-export function instrumentsAfter(db: Knex, { find, archived, after, limit }: Wanted): Promise<FoundRow[]> {
+/** Instruments by label, from after the given one, one more than asked for where there are more; with where the words were found. */
+export async function instrumentsAfter(db: Knex, { find, archived, after, limit }: Wanted): Promise<readonly FoundInstrument[]> {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const query = db('instruments as i')
     .leftJoin('people as p', 'p.id', 'i.owner')
     .leftJoin('jobs as j', (on) => on.on('j.instrument', 'i.id').andOnVal('j.active', true))
@@ -27,14 +27,27 @@ export function instrumentsAfter(db: Knex, { find, archived, after, limit }: Wan
     .orderBy([{ column: 'i.label' }, { column: 'i.id' }])
     .limit(limit + 1)
     .select('i.*', 'p.name as ownerName', 'j.title as job');
-  for (const word of find.toLowerCase().split(/\s+/).filter(Boolean)) {
-    const like = `%${word.replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
-    void query.where((q) => {
-      void q.whereLike('i.search', like).orWhereRaw('lower(p.name) LIKE ?', [like]);
-    });
+  for (const word of words) {
+    const [sql, bound] = mentionsWord(word);
+    // each of the three by its own index, together by their ids
+    const called = db('instruments').whereLike('search', likeOf(word)).select('id');
+    const owned = db('instruments as x')
+      .join('people as y', 'y.id', 'x.owner')
+      .whereRaw('lower(y.name) LIKE ?', [likeOf(word)])
+      .select('x.id');
+    const said = db('mentions')
+      .whereRaw(sql, [...bound])
+      .select('instrument');
+    void query.whereIn('i.id', called.union([owned, said]));
   }
   if (after) void query.whereRaw('(i.label, i.id::text) > (?, ?)', [after[0] ?? '', after[1] ?? '']);
-  return query as unknown as Promise<FoundRow[]>;
+  const rows = (await query) as unknown as FoundRow[];
+  const found = await mentionsOf(
+    db,
+    rows.map((r) => r.id),
+    words,
+  );
+  return rows.map((r) => ({ ...plainInstrument(r), ownerName: r.ownerName, job: r.job, found: found.get(r.id) ?? [] }));
 }
 
 export async function instrumentById(db: Knex, id: string): Promise<InstrumentRow> {

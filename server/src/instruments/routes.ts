@@ -6,7 +6,7 @@ import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
 import { noteOwner } from './owner-changes.js';
-import { instrumentById, instrumentsAfter, toFound, type InstrumentRow } from './queries.js';
+import { instrumentById, instrumentsAfter, type InstrumentRow } from './queries.js';
 
 export function instrumentRoutes(db: Knex): Router {
   const router = Router();
@@ -15,7 +15,14 @@ export function instrumentRoutes(db: Knex): Router {
     readRoute(Joi.object({}), findQuery, async (_, { after, limit, find, archived }) => {
       const key = afterKey(after, 'text', 'id');
       const rows = await instrumentsAfter(db, { find, archived, after: key, limit });
-      return { body: pageOf(rows, limit, (r) => keyOf(r.label, r.id), toFound) };
+      return {
+        body: pageOf(
+          rows,
+          limit,
+          (r) => keyOf(r.label, r.id),
+          (r) => r,
+        ),
+      };
     }),
   );
   router.get(

@@ -14,6 +14,7 @@ export interface StageLink {
 
 /** The stages of the rail, in the order of the work. */
 export const STAGES: readonly StageLink[] = [
+  { path: 'about', label: 'Job', question: 'Whose is it, and what should it become?', key: 'j' },
   { path: 'anatomy', label: 'Anatomy', question: 'What is it, and where is everything?', key: 'a' },
   { path: 'survey', label: 'Survey', question: 'What state is it in, and what have I not measured?', key: 's' },
   { path: 'fit', label: 'Fit', question: 'Will the parts fit, and if not, what are my options?', key: 'f' },

@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, DOCUMENT, effect, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { people, WORKSHOP } from '../state/resources';
-import { rememberView, viewFeature } from '../state/view.feature';
+import { DARK, rememberView, viewActions, viewFeature } from '../state/view.feature';
 import { OutboxPanel } from './outbox-panel';
 import { Shortcuts } from './shortcuts';
 import { TopBar } from './top-bar';
@@ -62,8 +62,12 @@ export class Root {
     const store = inject(Store);
     const document = inject(DOCUMENT);
     const view = store.selectSignal(viewFeature.selectViewState);
+    const theme = store.selectSignal(viewFeature.selectTheme);
+    const turned = ({ matches }: { readonly matches: boolean }): void => store.dispatch(viewActions.systemTurned({ system: matches ? 'dark' : 'light' }));
+    DARK.addEventListener('change', turned);
+    inject(DestroyRef).onDestroy(() => DARK.removeEventListener('change', turned));
     effect(() => {
-      document.documentElement.dataset['theme'] = view().theme;
+      document.documentElement.dataset['theme'] = theme();
       rememberView(view());
     });
     store.dispatch(people.load({ of: WORKSHOP }));

@@ -45,7 +45,7 @@ import { QuickLog } from './survey/quick-log';
         <p class="title">
           <a class="name" [routerLink]="['/i', instrument(), 'about']" title="Owner, job and details">{{ name() }}</a>
           @if (job(); as j) {
-            <span class="soft">{{ j.title }} — “{{ j.ownerSays }}”</span>
+            <span class="soft">{{ j.title }}{{ j.ownerSays ? ' — “' + j.ownerSays + '”' : '' }}</span>
           }
           <span class="soft saving no-print" role="status">{{ saving() }}</span>
         </p>

@@ -3,6 +3,7 @@ import { DomSanitizer } from '@angular/platform-browser';
 import accountSvg from '@mdi/svg/svg/account-hard-hat-outline.svg';
 import bookSvg from '@mdi/svg/svg/book-open-page-variant-outline.svg';
 import anatomySvg from '@mdi/svg/svg/shape-outline.svg';
+import jobSvg from '@mdi/svg/svg/clipboard-text-outline.svg';
 import drawSvg from '@mdi/svg/svg/vector-square.svg';
 import guitarSvg from '@mdi/svg/svg/format-list-bulleted.svg';
 import listSvg from '@mdi/svg/svg/format-list-numbered.svg';
@@ -18,6 +19,7 @@ import downSvg from '@mdi/svg/svg/arrow-down.svg';
 const ICONS = {
   person: accountSvg,
   record: bookSvg,
+  about: jobSvg,
   anatomy: anatomySvg,
   cut: drawSvg,
   instruments: guitarSvg,

@@ -12,7 +12,7 @@ import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { instruments, people } from '../../state/resources';
 import { FirstPerson } from './first-person';
-import { STARTING_WORDS } from '@rinnovo/words';
+import { MENTION_WORDS, STARTING_WORDS } from '@rinnovo/words';
 
 /** How long typing must rest before the server is asked, ms. */
 const REST = 120;
@@ -27,6 +27,7 @@ const REST = 120;
 })
 export class InstrumentsPage {
   protected readonly kinds = STARTING_WORDS;
+  protected readonly places = MENTION_WORDS;
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
   private readonly router = inject(Router);

@@ -61,7 +61,9 @@ const MOST_BYTES = 8_000_000;
       } @else {
         <button matButton type="button" mat-dialog-close>Close</button>
       }
-      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">Import {{ rows().length }} parts</button>
+      <button matButton="filled" type="button" [disabled]="rows().length === 0 || busy()" (click)="take()">
+        Import {{ rows().length === 1 ? '1 part' : rows().length + ' parts' }}
+      </button>
     </mat-dialog-actions>
   `,
   styles: `

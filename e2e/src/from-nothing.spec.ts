@@ -52,10 +52,17 @@ test('from nothing to a closed chain of measurements, by keyboard alone', async 
   await page.getByLabel('Label').waitFor();
   await tabTo(page, 'form button[type=submit]');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Type a label')).toBeVisible();
+  await expect(page.getByText('Type a label: its name')).toBeVisible();
   await expectAccessible(page, 'start with an error');
   await page.getByLabel('Label').focus();
   await page.keyboard.type('Lapwing');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Measure', exact: true }).waitFor();
+  await expectAccessible(page, 'what to do next');
+  await tabTo(page, 'a[href$="/survey"]');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Anatomy' }).waitFor();
+  await tabTo(page, 'a[href$="/anatomy"]');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('tab', { name: 'Features' })).toBeVisible();
   await expectAccessible(page, 'anatomy');
@@ -149,6 +156,8 @@ test('what was begun here can be planned: a place for the pickup, a job, a part,
   await page.goto(`${workshop.url}/instruments/start`);
   await page.getByLabel('Label').fill('Ruff');
   await page.getByRole('button', { name: 'Add instrument' }).click();
+  await page.getByRole('link', { name: 'Measure', exact: true }).click();
+  await page.getByRole('link', { name: 'Anatomy' }).click();
   await page.locator('[data-feature="bridge route"]').click();
   await page.getByRole('button', { name: 'Plan a pickup in the Bridge' }).waitFor();
   await page.getByRole('link', { name: 'Fit' }).click();

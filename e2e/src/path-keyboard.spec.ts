@@ -72,23 +72,26 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
   await go(page, 's', page.getByText(/\/ 7/));
   for (const [key, value] of READINGS) {
     const row = page.locator(`[data-target="${key}"]`);
-    await press(page, row);
+    const open = async (): Promise<void> => {
+      if ((await row.getAttribute('aria-expanded')) !== 'true') await press(page, row);
+    };
+    await open();
     const entry = page.locator('rn-reading-entry');
     if ((await row.innerText()).includes('not read')) {
       await type(page, entry.getByLabel('Reading'), value);
       await page.keyboard.press('Enter');
       await expect(row).toContainText('read once');
+      await open();
     }
-    await press(page, entry.getByRole('button', { name: 'Take a second reading' }));
-    const dialog = page.getByRole('dialog');
-    await tabTo(page, dialog.getByRole('checkbox'));
+    const second = entry.locator('rn-second-reading');
+    const again = entry.getByRole('button', { name: 'Take a second reading' });
+    await second.or(again).first().waitFor();
+    if (await again.isVisible()) await press(page, again);
+    await tabTo(page, second.getByRole('checkbox'));
     await page.keyboard.press('Space');
-    await type(page, dialog.getByLabel('Second reading'), value);
+    await type(page, second.getByLabel('Second reading'), value);
     await page.keyboard.press('Enter');
-    await expect(dialog).toBeHidden();
     await expect(row).toContainText('two readings agree');
-    await tabTo(page, row, true);
-    await page.keyboard.press('Enter');
   }
   await expect(page.getByText('7 / 7')).toBeVisible();
 

@@ -36,7 +36,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${BASS}/survey/compare`);
   await page.locator('canvas').first().waitFor();
   await shot('compare');
-  await page.goto(`${url}/instruments/new`);
+  await page.goto(`${url}/instruments/start`);
   await page.getByLabel('Label').waitFor();
   await shot('describe');
   await stage(page, url, 'fit');

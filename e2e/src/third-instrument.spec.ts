@@ -46,9 +46,12 @@ for (const seed of [11, 4711]) {
       window: { w: 71, h: 40 },
       backDepth: tenth(12 + 2 * r()),
     };
-    await page.goto(`${workshop.url}/instruments/new`);
+    await page.goto(`${workshop.url}/instruments/start`);
     const fill = async (key: string, value: number): Promise<void> => page.locator(`[data-field="${key}"] input`).fill(String(value));
     await page.getByLabel('Label').fill(`Seeded ${seed}`);
+    await page.getByText('More sizes').click();
+    await page.getByLabel('Cover over the route').click();
+    await page.getByRole('option', { name: 'Plate' }).click();
     await page.getByLabel('Pickup to fit').click();
     await page.getByRole('option', { name: 'Morrow two-coil, full width' }).click();
     await fill('scale', s.scale);
@@ -57,48 +60,52 @@ for (const seed of [11, 4711]) {
     await fill('spreadAtSaddles', s.saddles);
     await fill('pocketLength', s.pocketLength);
     await fill('thickness', s.thickness);
-    for (const key of ['route', 'plate', 'window']) await fill(`${key}.y`, s.route.y);
-    await fill('route.width', s.route.w);
-    await fill('route.height', s.route.h);
+    for (const key of ['route', 'cover', 'window']) await fill(`${key}-y`, s.route.y);
+    await fill('route-width', s.route.w);
+    await fill('route-height', s.route.h);
     await fill('routeDepth', s.route.d);
-    await fill('plate.width', s.plate.w);
-    await fill('plate.height', s.plate.h);
-    await fill('window.width', s.window.w);
-    await fill('window.height', s.window.h);
-    await fill('back.x', -40);
-    await fill('back.y', s.route.y + 30);
-    await fill('back.width', 40);
-    await fill('back.height', 90);
+    await fill('cover-width', s.plate.w);
+    await fill('cover-height', s.plate.h);
+    await fill('window-width', s.window.w);
+    await fill('window-height', s.window.h);
+    await fill('back-x', -40);
+    await fill('back-y', s.route.y + 30);
+    await fill('back-width', 40);
+    await fill('back-height', 90);
+    await fill('route-corner', 4.8);
+    await fill('cover-corner', 4);
+    await fill('window-corner', 3.5);
 
     // What cannot be is said beside its field, and nothing typed is lost.
     await fill('backDepth', 99);
-    await page.getByRole('button', { name: 'Save and check the fit' }).click();
+    await page.getByRole('button', { name: 'Add instrument' }).click();
     await expect(page.locator('[data-field="backDepth"]').getByRole('alert')).toContainText('in a body of');
-    await expect(page.locator('[data-field="route.width"] input')).toHaveValue(String(s.route.w));
+    await expect(page.locator('[data-field="route-width"] input')).toHaveValue(String(s.route.w));
     await fill('backDepth', s.backDepth);
-    await page.getByRole('button', { name: 'Save and check the fit' }).click();
+    await page.getByRole('button', { name: 'Add instrument' }).click();
+    await page.getByRole('link', { name: 'Check the fit' }).click();
     await expect(page.locator('rn-verdict-list li').first()).toBeVisible();
 
     // The pickup's sizes are those of its sheet: base 69.5 × 38.3 r 3, cover 69 × 38 r 3, lowest 16.5, 21.0, 23.0, poles 49.5, rows ± 9.
     const near = async (id: string, wanted: number): Promise<void> => expect(Math.abs((await number(page, id)) - wanted), id).toBeLessThan(0.0051);
-    await near('hiddenEdge/route/found', boxInBox({ ...s.route, r: 4.8 }, { ...s.plate, r: 4 }));
+    await near('hiddenEdge/bridge route/found', boxInBox({ ...s.route, r: 4.8 }, { ...s.plate, r: 4 }));
     await near('windowGap/', boxInBox({ w: 69, h: 38, r: 3 }, { ...s.window, r: 3.5 }));
-    await near('wall/route/found/neck pocket', s.route.y - s.route.h / 2 - s.pocketLength);
-    await near('floor/route/found/', s.thickness - s.route.d - s.backDepth);
-    await near('depthUnderPart/pickup/ears', s.route.d - 21);
+    await near('wall/bridge route/found/neck pocket', s.route.y - s.route.h / 2 - s.pocketLength);
+    await near('floor/bridge route/found/', s.thickness - s.route.d - s.backDepth);
+    await near('depthUnderPart/bridge pickup/ears', s.route.d - 21);
     await near('depthUnderScrews/', s.route.d - 23);
     const spread = (row: number): number => s.nut + ((s.saddles - s.nut) * (s.mouth + s.route.y + row)) / s.scale;
-    await near('polesUnderStrings/pickup/row 1', 2.5 - Math.abs(49.5 - spread(-9)) / 2);
-    await near('polesUnderStrings/pickup/row 2', 2.5 - Math.abs(49.5 - spread(9)) / 2);
+    await near('polesUnderStrings/bridge pickup/row 1', 2.5 - Math.abs(49.5 - spread(-9)) / 2);
+    await near('polesUnderStrings/bridge pickup/row 2', 2.5 - Math.abs(49.5 - spread(9)) / 2);
     // The base stands out of the route by the difference of the half heights.
-    await near('partInRoute/pickup/base', s.route.h / 2 - 38.3 / 2);
+    await near('partInRoute/bridge pickup/base', s.route.h / 2 - 38.3 / 2);
 
     const row = (await workshop
       .db('instruments')
       .where({ label: `Seeded ${seed}` })
       .first('id')) as { id: string };
     expect(page.url()).toContain(row.id);
-    const kept = (await workshop.db('revisions').where({ instrument: row.id }).first()) as {
+    const kept = (await workshop.db('revisions').where({ instrument: row.id }).orderBy('revision').first()) as {
       revision: number;
       document: { body: { thickness: { value: number } } };
     };

@@ -5,7 +5,7 @@ import knex, { type Knex } from 'knex';
 
 const root = new URL('../../', import.meta.url).pathname;
 
-/** The built server on a database of its own with the demo in it. */
+/** The built server on a database of its own with the demo in it, or with nothing. */
 export class Workshop {
   private child: ChildProcess | null = null;
   port = 0;
@@ -16,13 +16,13 @@ export class Workshop {
     readonly db: Knex,
   ) {}
 
-  static async open(connection = process.env['DATABASE_URL'] ?? ''): Promise<Workshop> {
+  static async open(connection = process.env['DATABASE_URL'] ?? '', demo = true): Promise<Workshop> {
     if (connection === '') throw new Error('DATABASE_URL is not set: run npm test, or tools/with-postgres.mjs');
     const database = `rinnovo_test_${randomUUID().replaceAll('-', '').slice(0, 16)}`;
     const { openDatabase } = (await import(`${root}server/dist/db/prepare.js`)) as { openDatabase: (url: string, name: string) => Promise<Knex> };
     const { fillDemo } = (await import(`${root}server/dist/demo.js`)) as { fillDemo: (db: Knex) => Promise<boolean> };
     const db = await openDatabase(connection, database);
-    await fillDemo(db);
+    if (demo) await fillDemo(db);
     const w = new Workshop(connection, database, db);
     await w.start();
     return w;

@@ -173,6 +173,62 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
   }
 }
 
+/** What kinds of things stand before a cut, in the order in which they are done. */
+export const GATE_GROUPS = ['rest', 'clash', 'part', 'reading', 'thin', 'consent', 'before', 'tools', 'print', 'confirm'] as const;
+export type GateGroup = (typeof GATE_GROUPS)[number];
+
+const GROUP_OF: Readonly<Record<GateItem['kind'], GateGroup>> = {
+  rest: 'rest',
+  verdict: 'clash',
+  part: 'part',
+  reading: 'reading',
+  onePerson: 'reading',
+  width: 'reading',
+  typical: 'reading',
+  unfounded: 'reading',
+  thin: 'thin',
+  consent: 'consent',
+  before: 'before',
+  need: 'tools',
+  print: 'print',
+  confirm: 'confirm',
+};
+
+export const gateGroupOf = (item: GateItem): GateGroup => GROUP_OF[item.kind];
+
+export const GATE_GROUP_WORDS: Readonly<Record<GateGroup, string>> = {
+  rest: 'Tired hands',
+  clash: 'Does not clear',
+  part: 'Part to measure',
+  reading: 'Readings',
+  thin: 'Thin',
+  consent: 'Consent',
+  before: 'Work before the cut',
+  tools: 'Tools and stock',
+  print: '1 : 1 print',
+  confirm: 'Confirm',
+};
+
+const many = (n: number, one: string, several: string): string => `${n} ${n === 1 ? one : several}`;
+
+/** What is open of one group, short: ‘2 readings of 5’. */
+export function gateGroupText(group: GateGroup, open: number, all: number): string {
+  switch (group) {
+    case 'reading':
+      return `${many(open, 'reading', 'readings')} of ${all}`;
+    case 'thin':
+      return `${open} thin`;
+    case 'clash':
+      return many(open, 'clash', 'clashes');
+    case 'before':
+      return many(open, 'step before', 'steps before');
+    case 'tools':
+      return many(open, 'tool', 'tools');
+    default:
+      return GATE_GROUP_WORDS[group].toLowerCase();
+  }
+}
+
 function printText(off: readonly string[], ok: boolean): string {
   if (ok) return '1 : 1 print checked: both widths match the plan';
   if (off.length === 0) return 'Lay the 1 : 1 print on. Measure the full width and length of the outline on it';

@@ -1,4 +1,5 @@
-import { anatomyFromSizes, knownAt, type Anatomy } from '@rinnovo/core/instrument';
+import { knownAt, type Anatomy } from '@rinnovo/core/instrument';
+import { anatomyFromSizes } from '@rinnovo/core/testing';
 import { roundedRectangle } from '@rinnovo/core/shape';
 
 const id = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;

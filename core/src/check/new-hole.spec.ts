@@ -92,12 +92,14 @@ describe('the drills of a new hole', () => {
 });
 
 describe('where a new hole is first thought of', () => {
-  it('is over the control cavity of the other face, in the middle of the body where there is none, nowhere on a side', () => {
+  it('is over the control cavity of the other face, in the middle of the body where there is none, at its end on the side', () => {
     const bare = plainAnatomy();
     const a = { ...bare, cavities: [...bare.cavities.filter((c) => c.id !== 'back'), control] };
     const shallow = { ...control, id: 'shallow', levels: [{ ...control.levels[0]!, depth: dim(12), outline: edge(roundedRectangle(20, 20, 2)) }] };
     expect(spotForHole({ ...a, cavities: [shallow, ...a.cavities] }, 'top')).toEqual({ x: 60, y: 240 });
     expect(spotForHole({ ...a, cavities: [] }, 'top')).toEqual({ x: 0, y: 180 });
-    expect(spotForHole(a, 'side')).toBeNull();
+    const end = Math.max(...bare.body.outline!.outline.vertices.map((v) => v.y));
+    expect(spotForHole(a, 'side')).toEqual({ x: bare.body.thickness!.value / 2, y: end });
+    expect(spotForHole(a, 'headstock front')).toBeNull();
   });
 });

@@ -67,8 +67,13 @@ export function newHardwareChoice(id: string, place: PlaceRef, part: string | nu
   return { kind: 'hardware', id, place, part, alternatives: [], count: 1, work: [] };
 }
 
-/** Where a new hole of a face is first thought of: over the deepest control cavity of the other face, else in the middle of the body; null on other faces. */
+/**
+ * Where a new hole of a face is first thought of: over the deepest control cavity of the other face, else in the middle of the body; on the side in the
+ * middle of its end, half-way through the wood (x runs from the top down, y along the body); null on other faces. A body of 44 that ends at 355: 22, 355.
+ */
 export function spotForHole(a: Anatomy, face: HoleFace): Point | null {
+  if (face === 'side')
+    return a.body.outline && a.body.thickness ? { x: a.body.thickness.value / 2, y: Math.round(bounds([a.body.outline.outline]).maxY) } : null;
   if (face !== 'top' && face !== 'back') return null;
   const deepest = (c: Cavity): number => Math.max(...c.levels.map((p) => p.depth?.value ?? 0));
   const cavities = a.cavities.filter((c) => c.face !== face && c.levels.length > 0).sort((p, q) => deepest(q) - deepest(p));

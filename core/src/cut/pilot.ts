@@ -35,10 +35,6 @@ export function pilotFor(gauge: number, wood: Hardness, tools: readonly Tool[]):
   const shank = woodScrewShank(gauge);
   const root = shank * ROOT;
   const target = pilotIn(shank, wood);
-  const drills = ownedDrills(tools);
-  const above = drillAtOrAbove(target, drills);
-  const below = drills.filter((d) => d.diameter <= target).at(-1);
-  const nearest = [above, below].filter((d) => d != null).sort((a, b) => Math.abs(a.diameter - target) - Math.abs(b.diameter - target))[0];
   return {
     gauge,
     shank,
@@ -46,9 +42,18 @@ export function pilotFor(gauge: number, wood: Hardness, tools: readonly Tool[]):
     target: { op: 'product', label: 'pilotDiameter', a: setting('screwRoot', root, 'screw'), b: setting('pilotShare', SHARE[wood], 'pilotShare') },
     least: target - RANGE,
     most: target + RANGE,
-    drill: nearest && Math.abs(nearest.diameter - target) <= NEAR ? nearest : null,
+    drill: pilotDrill(target, tools),
     countersink: shank * HEAD,
   };
+}
+
+/** The drill that is nearest to a pilot, mm, of those that may be taken for it; null where the shop has none. For 2.78: 2.8, not 3.0. */
+export function pilotDrill(target: number, tools: readonly Tool[]): DrillSize | null {
+  const drills = ownedDrills(tools);
+  const above = drillAtOrAbove(target, drills);
+  const below = drills.filter((d) => d.diameter <= target).at(-1);
+  const nearest = [above, below].filter((d) => d != null).sort((a, b) => Math.abs(a.diameter - target) - Math.abs(b.diameter - target))[0];
+  return nearest && Math.abs(nearest.diameter - target) <= NEAR ? nearest : null;
 }
 
 /** The pilot that a shank wants, mm. A shank of 4.17 in hardwood: 2.78 [memory]. */

@@ -1,5 +1,5 @@
 import type { Basis, Dimension } from '../measure/index.js';
-import { ellipse, roundedRectangle, stadium, type Outline, type Point } from '../shape/index.js';
+import { bounds, ellipse, roundedRectangle, stadium, type Outline, type Point } from '../shape/index.js';
 import { HEADSTOCK_FRAME, type Anatomy, type Cavity, type FeatureOutline, type Hole, type Plate } from './anatomy.js';
 import { blankAnatomy } from './blank.js';
 import { bodyShape, headstockShape, type BodyRule } from './body-shapes.js';
@@ -23,15 +23,29 @@ const edge = (outline: Outline, limit = GUESS): FeatureOutline => ({ outline, li
  * A plausible instrument of a kind, every value typical and not measured: it shows what is to be measured, and nothing may be cut on it.
  * Body and headstock are shapes of our own by rule, since each maker's is another: they are drawn as typical until the instrument's own are taken.
  */
-export function startingAnatomy(kind: StartingKind): Anatomy {
-  return KINDS[kind]();
+export function startingAnatomy(kind: StartingKind, known: KnownSizes = {}): Anatomy {
+  return KINDS[kind](known);
 }
 
-const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
-  'bolt-on solid': () =>
-    electric({ scale: 640, thickness: about(44.5, 1.5), neckPocket: { width: 55.85, length: 74, depth: 16, corner: 3 }, nutToMouth: 395, body: BOLT_ON }),
-  'set-neck solid': () =>
-    electric({
+/** What the rest of an instrument is laid out by, where it is known, mm. */
+export interface KnownSizes {
+  readonly scale?: number | undefined;
+  readonly nutToMouth?: number | undefined;
+  readonly bodyWidth?: number | undefined;
+  readonly bodyLength?: number | undefined;
+}
+
+const KINDS: Readonly<Record<StartingKind, (known: KnownSizes) => Anatomy>> = {
+  'bolt-on solid': (known) =>
+    electric(known, {
+      scale: 640,
+      thickness: about(44.5, 1.5),
+      neckPocket: { width: 55.85, length: 74, depth: 16, corner: 3 },
+      nutToMouth: 395,
+      body: BOLT_ON,
+    }),
+  'set-neck solid': (known) =>
+    electric(known, {
       scale: 632,
       thickness: about(48, 4),
       neckPocket: { width: 40, length: 90, depth: 19, corner: 6 },
@@ -40,8 +54,8 @@ const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
       body: SET_NECK,
     }),
   // its controls hang from the top and go in through the sound holes: no cavity in the back
-  'semi-hollow': () => {
-    const solid = electric({
+  'semi-hollow': (known) => {
+    const solid = electric(known, {
       scale: 630,
       thickness: about(45, 4),
       neckPocket: { width: 40, length: 80, depth: 20, corner: 6 },
@@ -52,15 +66,21 @@ const KINDS: Readonly<Record<StartingKind, () => Anatomy>> = {
     return { ...solid, cavities: solid.cavities.filter((c) => c.kind !== 'control') };
   },
   'flat-top acoustic': acoustic,
-  bass: () => ({
-    ...electric({ scale: 864, thickness: about(43, 2), neckPocket: { width: 63, length: 90, depth: 16, corner: 4 }, nutToMouth: 560, strings: 4, body: BASS }),
-  }),
-  'found object': () => {
+  bass: (known) =>
+    electric(known, {
+      scale: 864,
+      thickness: about(43, 2),
+      neckPocket: { width: 63, length: 90, depth: 16, corner: 4 },
+      nutToMouth: 560,
+      strings: 4,
+      body: BASS,
+    }),
+  'found object': ({ scale = 640, nutToMouth = 395, bodyWidth = 300, bodyLength = 400 }) => {
     const blank = blankAnatomy();
     return {
       ...blank,
-      neck: { ...blank.neck, scale: about(640, 20), nutToMouth: about(395, 30) },
-      body: { ...blank.body, outline: edge(roundedRectangle(300, 400, 10, { x: 0, y: 170 }), 10), thickness: about(40, 15) },
+      neck: { ...blank.neck, scale: about(scale, 20), nutToMouth: about(nutToMouth, 30) },
+      body: { ...blank.body, outline: edge(roundedRectangle(bodyWidth, bodyLength, 10, { x: 0, y: bodyLength / 2 - 30 }), 10), thickness: about(40, 15) },
     };
   },
 };
@@ -75,7 +95,17 @@ interface Electric {
   readonly strings?: 4 | 6;
 }
 
-function electric(e: Electric): Anatomy {
+/** Draws a body by its rule as long and as wide as it is known to be; the neck's corner stays. */
+function knownBody(rule: (end: number) => BodyRule, end: number, { bodyWidth, bodyLength }: KnownSizes): Outline {
+  const typical = bounds([bodyShape(rule(end))]);
+  const long = rule(bodyLength === undefined ? end : bodyLength + typical.minY);
+  const b = bounds([bodyShape(long)]);
+  const by = bodyWidth === undefined ? 1 : bodyWidth / (b.maxX - b.minX);
+  return bodyShape({ ...long, upper: by * long.upper, waist: by * long.waist, lower: by * long.lower });
+}
+
+function electric(known: KnownSizes, typically: Electric): Anatomy {
+  const e = { ...typically, scale: known.scale ?? typically.scale, nutToMouth: known.nutToMouth ?? typically.nutToMouth };
   const blank = blankAnatomy();
   const strings = e.strings ?? 6;
   const bridge = e.scale - e.nutToMouth;
@@ -95,7 +125,7 @@ function electric(e: Electric): Anatomy {
       thicknessTwelfth: about(23, 1.5),
     },
     body: {
-      outline: edge(bodyShape(e.body(bridge + 110)), 10),
+      outline: edge(knownBody(e.body, bridge + 110, known), 10),
       thickness: e.thickness,
       carve: e.carve ? { kind: 'carved', height: e.carve } : { kind: 'flat', height: null },
     },
@@ -116,12 +146,12 @@ function electric(e: Electric): Anatomy {
   };
 }
 
-function acoustic(): Anatomy {
+function acoustic(known: KnownSizes): Anatomy {
   const blank = blankAnatomy();
-  const scale = 645;
+  const scale = known.scale ?? 645;
   // joined at the 14th fret
-  const mouth = Math.round(fretDistance(scale, 14));
-  const [length, depth] = [490, 105];
+  const mouth = known.nutToMouth ?? Math.round(fretDistance(scale, 14));
+  const [length, depth] = [known.bodyLength ?? 490, 105];
   return {
     ...blank,
     strings: { count: 6, spreadAtNut: about(36.5, 1), spreadAtSaddles: about(54, 2) },
@@ -135,7 +165,7 @@ function acoustic(): Anatomy {
       thicknessFirst: about(21.5, 1.5),
       thicknessTwelfth: about(24, 1.5),
     },
-    body: { ...blank.body, outline: edge(bodyShape(FLAT_TOP(length)), 10), thickness: about(depth, 15) },
+    body: { ...blank.body, outline: edge(knownBody(FLAT_TOP, length, known), 10), thickness: about(depth, 15) },
     headstock: { outline: edge(headstock(6), 5), thickness: about(15, 1), tilt: 14 },
     cavities: [cavity('sound hole', 'Sound hole', 'other', ellipse(100, 100, { x: 0, y: 137 }), about(2.8, 0.4))],
     plates: [plate('bridge', 'Bridge', 'bridge', roundedRectangle(155, 32, 8, { x: 0, y: scale - mouth + 4 }))],

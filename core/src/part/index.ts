@@ -26,3 +26,4 @@ export * from './tool.js';
 export * from './typical-pickup.js';
 export * from './stamp.js';
 export * from './reading-limit.js';
+export * from './starter-kit.js';

@@ -2,7 +2,6 @@ import { consequenceOf, evaluateChoice, placesWorkedOn } from '../house/index.js
 import { newHardwareChoice, type HardwareChoice, type PlannedLevel } from '../check/index.js';
 import {
   acceptReading,
-  anatomyFromSizes,
   applyChanges,
   compareAnatomies,
   partsOf,
@@ -11,12 +10,10 @@ import {
   type Hole,
   dimensionAt,
   outlineAt,
-  sizeProblems,
   targetsOf,
   toBody,
   widthMismatch,
   withDimension,
-  type InstrumentSizes,
 } from '../instrument/index.js';
 import type { WorkItem } from '../operation/index.js';
 import { secondReading, type Reading } from '../quantity/index.js';
@@ -218,47 +215,6 @@ describe('as left', () => {
     const found = consequenceOf(plainState(), deeper, { kind: 'tooDeep', level: 'old', depth: 26 });
     expect(found.evaluation.anatomy.cavities.find((c) => c.id === 'route')!.levels[0]!.depth!.value).toBe(26);
     expect(found.waysOn.find((x) => x.id === 'acceptThin')!.possible).toBeTrue();
-  });
-});
-
-describe('an instrument from typed sizes', () => {
-  const box = (width: number, height: number, y: number): InstrumentSizes['body'] => ({ x: 0, y, width, height, corner: 4 });
-  const sizes: InstrumentSizes = {
-    strings: 6,
-    frets: 22,
-    scale: 640,
-    nutToMouth: 395,
-    spreadAtNut: 35.5,
-    spreadAtSaddles: 52,
-    body: box(320, 430, 170),
-    thickness: 44,
-    pocketWidth: 56,
-    pocketLength: 74,
-    levelDepth: 16,
-    route: box(88, 22, 105),
-    routeDepth: 18,
-    plate: box(118, 58, 105),
-    plateThickness: 2,
-    window: box(70, 39, 105),
-    back: box(40, 60, 190),
-    backDepth: 14,
-  };
-
-  it('marks every value as stated', () => {
-    const a = anatomyFromSizes(sizes, null);
-    expect(a.body.thickness?.basis.kind).toBe('stated');
-    expect(a.cavities.every((c) => c.levels.every((p) => p.outline.basis.kind === 'stated'))).toBeTrue();
-  });
-
-  it('challenges what cannot be, each with its numbers', () => {
-    expect(sizeProblems(sizes)).toEqual([]);
-    const kinds = (more: Partial<InstrumentSizes>): readonly string[] => sizeProblems({ ...sizes, ...more }).map((p) => p.kind);
-    expect(kinds({ routeDepth: 44 })).toEqual(['deeperThanBody']);
-    expect(kinds({ window: box(130, 39, 105) })).toEqual(['windowOutsidePlate']);
-    expect(kinds({ route: box(400, 22, 105) })).toEqual(['routeOutsideBody']);
-    expect(kinds({ plate: box(118, 58, 390) })).toEqual(['plateOutsideBody', 'windowOutsidePlate']);
-    expect(kinds({ nutToMouth: 640 })).toEqual(['mouthBeyondScale']);
-    expect(kinds({ spreadAtSaddles: 35 })).toEqual(['spreadNarrows']);
   });
 });
 

@@ -196,6 +196,20 @@ describe('ways out of other clashes', () => {
     expect(left(of(list, 'drillNew'))).toContain('bodyInRoom');
   });
 
+  it('a new place for a screw gets its pilot, as deep as the screw: 4.17 through two thirds in hard wood, and the drill above it', () => {
+    const pin = partOf('pin', 'strap pin', { diameter: 4.17, length: 25, flange: 16 }, { gauge: 8 });
+    const s = { ...stateWith([pin], [], []), tools: [{ id: 'set', kind: 'drills' as const, name: 'Set', system: 'metric' as const, from: 1, to: 6 }] };
+    const c: HardwareChoice = { ...at('pin', 'pin'), place: { on: 'face', face: 'side', at: { x: 22, y: 400 }, hole: 'screw' } };
+    const { proposal, evaluation } = of(options(s, c), 'drillNew');
+    // 4.17 × 2/3 = 2.78: the next drill of a set by tenths
+    expect(proposal.of[0]!.by).toBeCloseTo(2.8, 9);
+    const made = evaluation.anatomy.holes.find((h) => h.id === c.id)!;
+    expect([made.diameter?.value, made.depth?.value, made.through]).toEqual([proposal.of[0]!.by, 25, false]);
+    // a set that begins at 3.0 has none: too large a pilot holds nothing
+    const few = { ...s, tools: [{ id: 'set', kind: 'drills' as const, name: 'Set', system: 'metric' as const, from: 3, to: 6 }] };
+    expect(of(options(few, c), 'drillNew').proposal.lacks).toContain({ kind: 'drill', diameter: jasmine.any(Number) as unknown as number });
+  });
+
   it('a plate that hides too little is made larger by what is missing', () => {
     const drawn = (w: number, h: number) => ({ outline: roundedRectangle(w, h, 4), limit: 0.1, basis: { kind: 'measured' as const, tool: 'calliper' } });
     const narrow = part('narrow', 'plate', { thickness: 2 }, { shape: { outline: drawn(79, 40), openings: [], screws: [] } });

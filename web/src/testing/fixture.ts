@@ -4,7 +4,8 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
-import { anatomyFromSizes, type Anatomy, type Box } from '@rinnovo/core/instrument';
+import type { Anatomy } from '@rinnovo/core/instrument';
+import { anatomyFromSizes, type Box } from '@rinnovo/core/testing';
 import { waitForServer } from '../app/api/connection';
 import { viewFeature } from '../app/state/view.feature';
 

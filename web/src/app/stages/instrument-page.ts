@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { RouterLink, RouterOutlet } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { map } from 'rxjs';
 import { problemText } from '../api/problem-of';
 import { Rail } from '../shell/rail';
 import { planActions } from '../state/plan.actions';
@@ -25,6 +27,7 @@ import {
 } from '../state/resources';
 import { selectJob } from '../state/selectors';
 import { PlanConflict } from '../ui/plan-conflict';
+import { WayBack } from '../ui/way-back';
 import { QuickLog } from './survey/quick-log';
 
 /** The frame of one instrument: loads what its stages need, shows the rail and who it is. */
@@ -46,6 +49,9 @@ import { QuickLog } from './survey/quick-log';
           <a class="name" [routerLink]="['/i', instrument(), 'about']" title="Owner, job and details">{{ name() }}</a>
           @if (job(); as j) {
             <span class="soft">{{ j.title }}{{ j.ownerSays ? ' — “' + j.ownerSays + '”' : '' }}</span>
+          }
+          @if (back(); as b) {
+            <a class="no-print back" [routerLink]="b.path" [queryParams]="b.query">← Back to {{ b.word }}</a>
           }
           <span class="soft saving no-print" role="status">{{ saving() }}</span>
         </p>
@@ -87,6 +93,9 @@ import { QuickLog } from './survey/quick-log';
       overflow: hidden;
       text-overflow: ellipsis;
     }
+    .back {
+      flex: none;
+    }
     .saving {
       margin-inline-start: auto;
       flex: none;
@@ -126,6 +135,16 @@ export class InstrumentPage {
     stock: this.store.selectSignal(stock.select),
     shop: this.store.selectSignal(shop.select),
   };
+  private readonly router = inject(Router);
+  private readonly wayBack = inject(WayBack);
+  private readonly here = toSignal(this.router.events.pipe(map(() => this.router.url)), { initialValue: this.router.url });
+  /** Somebody came from there to do one thing here. */
+  protected readonly back = computed(() => {
+    const b = this.wayBack.back();
+    if (!b || b.url === this.here()) return null;
+    const tree = this.router.parseUrl(b.url);
+    return { word: b.word, path: b.url.split('?')[0], query: tree.queryParams };
+  });
   protected readonly plan = this.store.selectSignal(planFeature.selectPlanState);
   protected readonly job = this.store.selectSignal(selectJob);
   protected readonly ready = computed(() => Object.values(this.held).every((h) => h().data !== null));

@@ -3,7 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { AnatomyRevision, ClearToCut, Instrument, KeepConsent, KeepOwnWork, Person, ReturnPlan, TakeReading } from '@rinnovo/contract';
 import type { Plan, Verdict } from '@rinnovo/core/check';
-import { knownAt, restated, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
+import { restated, type Anatomy, type Revisions } from '@rinnovo/core/instrument';
 import type { MeasuringTool } from '@rinnovo/core/part';
 import { STATES, usualLimit, type AnyTarget, type StateTarget, type Target } from '@rinnovo/core/quantity';
 import type { Option } from '@rinnovo/core/remedy';
@@ -59,14 +59,6 @@ export class Commands {
   async addPerson(person: Person): Promise<void> {
     await firstValueFrom(this.api.create(`/people/${person.id}`, person));
     this.store.dispatch(people.load({ of: WORKSHOP }));
-  }
-
-  /** An instrument with its first anatomy, its job and its plan: four writes in the order in which they name one another. */
-  async describeInstrument(instrument: Instrument, document: Anatomy, job: Job, plan: Plan): Promise<void> {
-    await firstValueFrom(this.api.create(`/instruments/${instrument.id}`, instrument));
-    await firstValueFrom(this.api.create(`/instruments/${instrument.id}/anatomy`, { document }));
-    await firstValueFrom(this.api.create(`/jobs/${job.id}`, job));
-    await firstValueFrom(this.api.create<PlanRecord>(`/jobs/${job.id}/plan`, { revisions: knownAt({ anatomy: 1 }), plan }));
   }
 
   /** An instrument that has just arrived, with a typical anatomy to begin from. */

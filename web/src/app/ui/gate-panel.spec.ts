@@ -4,6 +4,7 @@ import { settingsWith } from '@rinnovo/core/operation';
 import { button, choice, choiceWith, clearance, decision, host, jobOnScreen, noWork, operation, route, settle, tools, type } from '../../testing/job';
 import { gateOnScreen } from '../state/gate-on-screen';
 import { ownerOnScreen } from '../state/owner-on-screen';
+import { Drafts } from '../state/drafts';
 import { planActions } from '../state/plan.actions';
 import { readings, shop, work, WORKSHOP } from '../state/resources';
 import { selectReadings } from '../state/selectors';
@@ -24,6 +25,8 @@ class PageWithGate {
 const planned = { ...choice, route };
 
 describe('clear to cut, on the screen', () => {
+  beforeEach(() => new Drafts().drop('gate/decision'));
+
   it('says that nothing is decided', async () => {
     jobOnScreen({ choice: planned });
     const fixture = TestBed.createComponent(PageWithGate);
@@ -51,7 +54,7 @@ describe('clear to cut, on the screen', () => {
     expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
     expect(row('In stock: Depth gauge').classList).toContain('ok');
     expect(row('1 : 1 print').querySelector('a')!.getAttribute('href')).toBe('/i/i/cut?show=template');
-    expect(row('Measure: window, width across').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey');
+    expect(row('Measure: window, width across').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey?measure=checkWidthAcross%7Cplate%7Cwindow');
     expect(button(fixture, 'Clear to cut').disabled).toBeTrue();
   });
 
@@ -134,18 +137,70 @@ describe('clear to cut, on the screen', () => {
     expect(missing()).toBe(before - 1);
   });
 
-  it('takes a thin clearance for accepted once a reason stands beside it', async () => {
+  it('takes thin clearances for accepted one by one, or all together with one reason', async () => {
     jobOnScreen({ choice: planned, work: { decisions: [decision] } });
     const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
-    const before = Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
-    const thin = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to accept'))!;
-    const field = thin.closest('mat-form-field')!.querySelector('input')!;
-    field.value = 'it holds';
+    const open = (): number => Number(/(\d+) items/.exec(host(fixture).textContent)![1]);
+    const thin = (): HTMLElement => host(fixture).querySelector('section[aria-label=Thin]')!;
+    const before = open();
+    const rows = thin().querySelectorAll('li').length;
+    const say = async (label: string, text: string): Promise<void> => {
+      const field = [...thin().querySelectorAll('mat-form-field')].findLast((f) => f.textContent.includes(label))!.querySelector('input')!;
+      field.value = text;
+      field.dispatchEvent(new Event('input'));
+      await settle();
+      await fixture.whenStable();
+    };
+    if (rows > 1) {
+      await say(`all ${rows}`, 'it holds');
+      expect(open()).toBe(before - rows);
+      await say(`all ${rows}`, '');
+      expect(open()).toBe(before);
+      [...thin().querySelectorAll('button')].find((b) => b.textContent.includes('One by one'))!.click();
+      await fixture.whenStable();
+    }
+    await say('Reason to accept', 'this one holds');
+    expect(open()).toBe(before - 1);
+  });
+
+  it('stands in the order in which it is done, and says in short what is open', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [decision] }, ofClient: true });
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const groups = [...host(fixture).querySelectorAll('section')].map((g) => g.getAttribute('aria-label'));
+    expect(groups.filter((g) => ['Readings', 'Thin', 'Consent', 'Tools and stock', '1 : 1 print', 'Confirm'].includes(g ?? ''))).toEqual([
+      'Readings',
+      'Thin',
+      'Consent',
+      'Tools and stock',
+      '1 : 1 print',
+      'Confirm',
+    ]);
+    expect(host(fixture).querySelector('.still')!.textContent.replace(/\s+/g, ' ')).toMatch(/\d+ readings of \d+ · \d thin · consent · .*confirm/);
+  });
+
+  it('keeps what is typed at once: it is there again after a reload, what a hand confirmed is not', async () => {
+    jobOnScreen({ choice: planned, work: { decisions: [{ ...decision, id: 'typed before' }] } });
+    const fixture = TestBed.createComponent(PageWithGate);
+    await fixture.whenStable();
+    const label = [...host(fixture).querySelectorAll('mat-label')].find((l) => l.textContent.includes('Reason to cut anyway'))!;
+    const field = label.closest('mat-form-field')!.querySelector('input')!;
+    field.value = 'the owner wants it so';
     field.dispatchEvent(new Event('input'));
+    host(fixture).querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
     await settle();
     await fixture.whenStable();
-    expect(Number(/(\d+) items/.exec(host(fixture).textContent)![1])).toBe(before - 1);
+    TestBed.resetTestingModule();
+    jobOnScreen({ choice: planned, work: { decisions: [{ ...decision, id: 'typed before' }] } });
+    const again = TestBed.createComponent(PageWithGate);
+    const typed = (): readonly string[] => [...host(again).querySelectorAll<HTMLInputElement>('input')].map((i) => i.value);
+    for (let i = 0; i < 100 && !typed().includes('the owner wants it so'); i++) {
+      await settle();
+      await again.whenStable();
+    }
+    expect([...host(again).querySelectorAll<HTMLInputElement>('input')].map((i) => i.value)).toContain('the owner wants it so');
+    expect(host(again).querySelector<HTMLInputElement>('input[type=checkbox]')!.checked).toBeFalse();
   });
 
   it('asks the owner of a client’s instrument, keeps what was said, and does not ask again', async () => {

@@ -1,16 +1,31 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, untracked, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { CANNOT_WAIT, clearToCut, confirmKey, ONE_PERSON, overrideKey, type GateItem } from '@rinnovo/core/gate';
 import { gateInput, type Clearance, type GateGround, type Said } from '@rinnovo/core/job';
 import { needKey } from '@rinnovo/core/work';
-import { dateTimeText, gateText, verdictTitle, type Names } from '@rinnovo/words';
+import { dateTimeText, GATE_GROUP_WORDS, GATE_GROUPS, gateGroupOf, gateGroupText, gateText, verdictTitle, type Names } from '@rinnovo/words';
+import { Drafts } from '../state/drafts';
 import { AskOwner, type Answer, type OwnerAsked } from './ask-owner';
 import { wayNow } from './gate-way';
 import { LengthField } from './length-field';
+import { WayBack } from './way-back';
 
 const lacks = (item: GateItem): item is GateItem & { kind: 'need' } => item.kind === 'need' && item.need.has === null;
 
@@ -33,6 +48,15 @@ export interface GateShown {
   readonly problem: string | null;
 }
 
+/** What was typed and is not sent. */
+interface TypedHere {
+  readonly reasons: Readonly<Record<string, string>>;
+  readonly across: string;
+  readonly along: string;
+}
+
+const draftName = (decision: string): string => `gate/${decision}`;
+
 /** Clear to cut, or what is missing: the same judgement on Cut and on Bench, enforced by the server. What is said here is said of one decision. */
 @Component({
   selector: 'rn-gate-panel',
@@ -47,6 +71,9 @@ export class GatePanel {
   readonly owner = input.required<OwnerAsked>();
   readonly cleared = output<Said>();
   readonly agreed = output<Answer>();
+  private readonly drafts = inject(Drafts);
+  private readonly router = inject(Router);
+  private readonly wayBack = inject(WayBack);
 
   /** What somebody took upon themselves, by key; of another decision nothing of it holds. */
   private readonly of = computed(() => this.gate().asked?.decision ?? null);
@@ -86,9 +113,11 @@ export class GatePanel {
     };
     return (this.judged()?.items ?? []).map((item, i) => ({
       key: `${item.kind} ${i}`,
+      group: gateGroupOf(item),
       ok: item.ok,
       text: gateText(item, this.gate().names, title),
-      thin: item.kind === 'thin' ? item.verdict : item.kind === 'onePerson' ? ONE_PERSON : null,
+      thin: item.kind === 'thin' ? item.verdict : null,
+      onePerson: item.kind === 'onePerson' ? ONE_PERSON : null,
       confirm: item.kind === 'confirm' ? confirmKey(item.confirm) : null,
       override: item.kind === 'verdict' ? overrideKey(item.verdict) : lacks(item) ? overrideKey(needKey(item.need)) : null,
       without: item.kind === 'need',
@@ -100,9 +129,74 @@ export class GatePanel {
     }));
   });
 
+  /** The rows by what they are, in the order in which they are done; of each group first what is open. */
+  protected readonly groups = computed(() =>
+    GATE_GROUPS.flatMap((id) => {
+      const rows = this.rows().filter((r) => r.group === id);
+      const open = rows.filter((r) => !r.ok).length;
+      return rows.length === 0 ? [] : [{ id, name: GATE_GROUP_WORDS[id], rows, open, text: gateGroupText(id, open, rows.length) }];
+    }),
+  );
+  protected readonly still = computed(() => this.groups().filter((g) => g.open > 0));
+  private readonly thin = computed(() => this.rows().flatMap((r) => r.thin ?? []));
+  /** Thin clearances are accepted together, or one by one. */
+  protected readonly apart = linkedSignal<string | null, boolean>({ source: this.of, computation: () => false });
+  protected readonly together = computed(() => {
+    const given = new Set(this.thin().map((v) => this.reasons()[v] ?? ''));
+    return given.size === 1 ? ([...given][0] ?? '') : '';
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    effect(() => {
+      const of = this.of();
+      if (of !== null) void this.bringBack(of);
+    });
+    // whoever comes back from where something was done finds the same line
+    afterRenderEffect(() => {
+      if (this.groups().length === 0) return;
+      const line = this.wayBack.arrive(this.router.url);
+      if (line === null) return;
+      const row =
+        host.querySelector<HTMLElement>(`[data-line="${CSS.escape(line)}"]`) ??
+        host.querySelector<HTMLElement>(`[data-group="${CSS.escape(line.split(' ')[0] ?? '')}"]`);
+      row?.scrollIntoView({ block: 'center' });
+      row?.focus();
+    });
+  }
+
+  /** What was typed of a decision and not sent yet; what a hand confirms, it confirms anew. */
+  private async bringBack(of: string): Promise<void> {
+    const kept = (await this.drafts.of<TypedHere>(draftName(of)))?.kept;
+    if (!kept || untracked(this.of) !== of) return;
+    this.reasons.update((r) => ({ ...kept.reasons, ...r }));
+    if (untracked(this.printAcross) === '') this.printAcross.set(kept.across);
+    if (untracked(this.printAlong) === '') this.printAlong.set(kept.along);
+  }
+
+  protected keepTyped(): void {
+    const of = this.of();
+    if (of === null) return;
+    const asked = new Set(this.rows().flatMap((r) => r.thin ?? r.onePerson ?? r.override ?? []));
+    const reasons = Object.fromEntries(Object.entries(this.reasons()).filter(([key]) => asked.has(key)));
+    void this.drafts.keep<TypedHere>(draftName(of), { version: 0, kept: { reasons, across: this.printAcross(), along: this.printAlong() } });
+  }
+
+  /** The page that is gone to leads back to this line. */
+  protected leave(line: string): void {
+    this.wayBack.back.set({ url: this.router.url, word: 'Clear to cut', line });
+  }
+
   protected accept(verdict: string, event: Event): void {
     const reason = (event.target as HTMLInputElement).value;
     this.reasons.update((r) => ({ ...r, [verdict]: reason }));
+    this.keepTyped();
+  }
+
+  protected acceptAll(event: Event): void {
+    const reason = (event.target as HTMLInputElement).value;
+    this.reasons.update((r) => ({ ...r, ...Object.fromEntries(this.thin().map((v) => [v, reason])) }));
+    this.keepTyped();
   }
 
   protected cannotWait(): void {
@@ -115,8 +209,10 @@ export class GatePanel {
 
   /** Says what the rows ask; what was said of rows that are gone is not sent. */
   protected clear(): void {
-    const asked = new Set([CANNOT_WAIT, ...this.rows().flatMap((r) => r.thin ?? r.confirm ?? r.override ?? [])]);
+    const asked = new Set([CANNOT_WAIT, ...this.rows().flatMap((r) => r.thin ?? r.onePerson ?? r.confirm ?? r.override ?? [])]);
     const { accepted, print } = this.meant();
+    const of = this.of();
+    if (of !== null) void this.drafts.drop(draftName(of));
     this.cleared.emit({ accepted: accepted.filter((a) => a.reason !== '' && asked.has(a.verdict)), print });
   }
 }

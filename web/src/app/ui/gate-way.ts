@@ -1,4 +1,5 @@
 import type { GateItem } from '@rinnovo/core/gate';
+import { targetKey } from '@rinnovo/core/quantity';
 
 /** Where to go to do now what is missing. */
 export interface Way {
@@ -15,9 +16,9 @@ export function wayNow(item: GateItem, instrument: string): Way | null {
     case 'reading':
     case 'typical':
     case 'unfounded':
-      return { text: 'Measure', link: ['/i', instrument, 'survey'] };
+      return { text: 'Measure', link: ['/i', instrument, 'survey'], query: { measure: targetKey(item.target) } };
     case 'width':
-      return { text: 'Check outline', link: ['/i', instrument, 'anatomy'] };
+      return { text: 'Check outline', link: ['/i', instrument, 'survey'], query: { measure: targetKey(item.target) } };
     case 'part':
       return { text: 'Open the part', link: ['/shelf', item.part] };
     case 'verdict':

@@ -1,9 +1,10 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, output } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, forwardRef, inject, input, model, output } from '@angular/core';
+import { NG_VALIDATORS, NG_VALUE_ACCESSOR, type ControlValueAccessor, type ValidationErrors, type Validator } from '@angular/forms';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { likelyUnit, parseLength, unitWord, type LengthError } from '@rinnovo/core/measure';
-import { lengthText, otherLengthText } from '@rinnovo/words';
+import { asTyped, lengthText, otherLengthText } from '@rinnovo/words';
 import { viewFeature } from '../state/view.feature';
 
 const ERRORS: Readonly<Record<LengthError, string>> = {
@@ -14,7 +15,7 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
   'not finite': 'Not a possible length',
 };
 
-/** A length as it is typed: any unit, sums, a decimal comma; the other unit beside it; what cannot be is said below it. */
+/** A length as it is typed: any unit, sums, a decimal comma; the other unit beside it; what cannot be is said below it. In a form its value is mm, null while it is empty. */
 @Component({
   selector: 'rn-length-field',
   imports: [MatFormFieldModule, MatInputModule],
@@ -41,6 +42,7 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
           matInput
           inputmode="text"
           autocomplete="off"
+          [placeholder]="typical()"
           [value]="text()"
           (input)="type($event)"
           (keydown.enter)="entered.emit()"
@@ -52,6 +54,10 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
     }
     <p class="said" [id]="id + '-said'" [class.problem]="error() !== null" [attr.role]="error() ? 'alert' : null">{{ error() ?? other() }}</p>
   `,
+  providers: [
+    { provide: NG_VALUE_ACCESSOR, useExisting: forwardRef(() => LengthField), multi: true },
+    { provide: NG_VALIDATORS, useExisting: forwardRef(() => LengthField), multi: true },
+  ],
   host: { '[class.compact]': 'compact()' },
   styles: `
     :host {
@@ -87,7 +93,7 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
     }
   `,
 })
-export class LengthField {
+export class LengthField implements ControlValueAccessor, Validator {
   readonly label = input.required<string>();
   /** In a table: one line high, its label is only heard. */
   readonly compact = input(false);
@@ -101,6 +107,8 @@ export class LengthField {
   readonly required = input(false);
   /** What else is to be known of the value, beside the other unit. */
   readonly note = input('');
+  /** What stands faintly in the field while nothing is typed. */
+  readonly typical = input('');
   readonly entered = output();
 
   protected readonly id = `length-${nextId()}`;
@@ -146,8 +154,27 @@ export class LengthField {
     return `${lengthText(mm, this.unit())} is out of range: ${lengthText(min, this.unit())} to ${lengthText(max, this.unit())}.${hint}`;
   }
 
+  private changed: (mm: number | null) => void = () => undefined;
+
+  writeValue(mm: number | null): void {
+    this.text.set(mm === null ? '' : asTyped(mm, this.unit()));
+  }
+
+  registerOnChange(changed: (mm: number | null) => void): void {
+    this.changed = changed;
+  }
+
+  registerOnTouched(): void {
+    // what is wrong is said as soon as it is typed
+  }
+
+  validate(): ValidationErrors | null {
+    return this.text().trim() !== '' && this.value() === null ? { length: true } : null;
+  }
+
   protected type(event: Event): void {
     this.text.set((event.target as HTMLInputElement).value);
+    this.changed(this.value());
   }
 }
 

@@ -1,7 +1,7 @@
 import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { RouterLink } from '@angular/router';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { alongPart, lengthOf, lineAsSeen, sectionAlong, snapRoute, surfaceAlong, type SectionLine } from '@rinnovo/core/cut';
 import type { PickupChoice, PlannedRoute } from '@rinnovo/core/check';
@@ -79,6 +79,8 @@ export class CutPage {
   readonly show = input<string>();
   /** What is looked at: what the address asks for, until somebody turns to something else. */
   protected readonly tab = linkedSignal<Tab>(() => TABS.find((t) => t === this.show()) ?? 'verdicts');
+  private readonly router = inject(Router);
+  private readonly here = inject(ActivatedRoute);
 
   private readonly one = this.store.selectSignal(instrument.select);
   /** What the body is made of, as it was seen, stated or guessed. */
@@ -192,6 +194,12 @@ export class CutPage {
   }
 
   /** Along the strings through the route's middle, or across the pickup again. */
+  /** What is looked at stands in the address: whoever goes away comes back to it. */
+  protected choose(tab: Tab): void {
+    this.tab.set(tab);
+    void this.router.navigate([], { relativeTo: this.here, queryParams: { show: tab }, queryParamsHandling: 'merge', replaceUrl: true });
+  }
+
   protected lay(way: 'across' | 'along'): void {
     const { y, height } = this.surroundings();
     const { x } = this.at();

@@ -30,6 +30,9 @@ const NOTHING = 'nothing';
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Place</mat-label>
         <mat-select [value]="where()" (valueChange)="where.set($event)">
+          @for (g of groups(); track g.id) {
+            <mat-option [value]="g.id">{{ g.name }}</mat-option>
+          }
           @for (p of places(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>
           }
@@ -116,6 +119,17 @@ export class AddChoice {
     const taken = new Set(this.plan()?.choices.map((c) => c.id));
     return a ? placesOf(a).filter((p) => !taken.has(p.id)) : [];
   });
+  /** Places of one kind that the same part can go to at once. */
+  protected readonly groups = computed(() => {
+    const free = new Map(this.places().map((p) => [p.id, p]));
+    const holes = this.anatomy()?.holes ?? [];
+    return HOLE_KINDS.flatMap((kind) => {
+      const places = holes.flatMap((h) => (h.kind === kind ? (free.get(h.id) ?? []) : []));
+      return places.length < 2 || (places[0]?.kind === 'hardware' && places[0].kinds.length === 0)
+        ? []
+        : [{ id: `all ${kind}`, name: `all ${places.length} ${HOLE_KIND_WORDS[kind]} holes`, places }];
+    });
+  });
   protected readonly where = linkedSignal(() => this.places()[0]?.id ?? NEW);
   protected readonly hole = signal<HoleKind>('pot');
   protected readonly face = signal<HoleFace>('top');
@@ -127,7 +141,11 @@ export class AddChoice {
   protected readonly x = linkedSignal(() => this.typed(this.spot()?.x));
   protected readonly y = linkedSignal(() => this.typed(this.spot()?.y));
   protected readonly refusals = signal<{ readonly x: string | null; readonly y: string | null }>({ x: null, y: null });
-  private readonly place = computed(() => this.places().find((p) => p.id === this.where()) ?? null);
+  private readonly chosen = computed((): readonly Placeable[] => {
+    const where = this.where();
+    return this.groups().find((g) => g.id === where)?.places ?? this.places().filter((p) => p.id === where);
+  });
+  private readonly place = computed(() => this.chosen()[0] ?? null);
   /** What of the shelf goes there. */
   protected readonly shelf = computed(() => {
     const place = this.place();
@@ -139,7 +157,9 @@ export class AddChoice {
   });
   protected readonly part = linkedSignal<readonly { readonly id: string }[], string | null>({
     source: this.shelf,
-    computation: (list, before) => (before?.value === NOTHING || list.some((p) => p.id === before?.value) ? (before?.value ?? null) : null),
+    // the only part that fits is taken
+    computation: (list, before) =>
+      before?.value === NOTHING || list.some((p) => p.id === before?.value) ? (before?.value ?? null) : list.length === 1 ? (list[0]?.id ?? null) : null,
   });
   protected readonly problem = signal<string | null>(null);
 
@@ -159,8 +179,11 @@ export class AddChoice {
     this.problem.set(null);
     if (place) {
       const goes = part === NOTHING ? null : part;
-      const choice = place.kind === 'pickup' ? newPickupChoice(place.position, goes) : newHardwareChoice(place.id, place.place, goes);
-      this.store.dispatch(planActions.choiceEdited({ choice }));
+      for (const p of this.chosen()) {
+        const choice = p.kind === 'pickup' ? newPickupChoice(p.position, goes) : newHardwareChoice(p.id, p.place, goes);
+        this.store.dispatch(planActions.choiceEdited({ choice }));
+      }
+      this.store.dispatch(planActions.lookAt({ choice: place.id }));
       this.closed.emit();
       return;
     }

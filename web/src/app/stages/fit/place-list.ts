@@ -41,6 +41,8 @@ import { headline } from '../../ui/marks';
 })
 export class PlaceList {
   readonly add = output();
+  /** A place is chosen to be looked at. */
+  readonly looked = output();
   private readonly store = inject(Store);
   private readonly toast = inject(MatSnackBar);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
@@ -70,6 +72,7 @@ export class PlaceList {
 
   protected look(choice: string): void {
     this.store.dispatch(planActions.lookAt({ choice }));
+    this.looked.emit();
   }
 
   protected remove(id: string): void {

@@ -23,10 +23,12 @@ import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
 import { resultActions, resultsFeature } from '../../state/results.feature';
-import { selectChoice, selectJob, selectNames, selectRevisions } from '../../state/selectors';
+import { likeChoices, LikePlaces } from '../../state/like-places';
+import { selectAnatomy, selectChoice, selectDecisions, selectJob, selectNames, selectRevisions } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
 import { ScoreCompare } from './score-compare';
+import { FocusNow } from '../../ui/focus-now';
 
 /** What a cut leaves standing and what hides it, stated even where it is well: of a route its hidden edge, walls and floors, of a hole its washer and the wood round it. */
 function isLeftByCut(v: Verdict, woodCut: boolean): boolean {
@@ -38,7 +40,7 @@ function isLeftByCut(v: Verdict, woodCut: boolean): boolean {
 /** The ways out side by side, each worked out; one is chosen with a reason. */
 @Component({
   selector: 'rn-remedy-list',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, ScoreCompare],
+  imports: [FocusNow, MatButtonModule, MatFormFieldModule, MatInputModule, ScoreCompare],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './remedy-list.html',
   styleUrl: './remedy-list.scss',
@@ -69,6 +71,16 @@ export class RemedyList {
   });
   protected readonly all = computed(() => (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []));
   protected readonly rows = computed(() => this.all().map((o) => this.row(o)));
+
+  private readonly likePlaces = inject(LikePlaces);
+  private readonly decisions = this.store.selectSignal(selectDecisions);
+  private readonly anatomy = this.store.selectSignal(selectAnatomy);
+  /** Where else the same part goes to a place of the same kind. */
+  protected readonly like = computed(() => {
+    const c = this.choice();
+    return c ? likeChoices(this.planState().draft?.choices ?? [], c, new Set(this.decisions().map((d) => d.choice)), this.anatomy()) : [];
+  });
+  protected readonly underWay = this.likePlaces.underWay;
 
   protected readonly at = this.store.selectSignal(resultsFeature.selectOptionsAt);
   protected readonly progress = computed(() => {
@@ -101,7 +113,7 @@ export class RemedyList {
     this.reason.set((event.target as HTMLInputElement).value);
   }
 
-  protected async choose(event: Event, option: Option): Promise<void> {
+  protected async choose(event: Event, option: Option, forAll = false): Promise<void> {
     event.preventDefault();
     const job = this.job();
     const { record } = this.planState();
@@ -114,7 +126,8 @@ export class RemedyList {
     this.busy.set(true);
     this.problem.set(null);
     try {
-      await this.commands.chooseRemedy(job, record, revisions, option, this.reason().trim());
+      if (forAll) await this.likePlaces.chooseForAll(option, this.like(), this.reason().trim());
+      else await this.commands.chooseRemedy(job, record, revisions, option, this.reason().trim());
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

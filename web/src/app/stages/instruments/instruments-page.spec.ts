@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideHeld } from '../../state/held';
-import { instruments, people } from '../../state/resources';
+import { instruments, people, shop } from '../../state/resources';
 import { setUp } from '../../../testing/fixture';
 import { button, host, settle, type } from '../../../testing/job';
 import { InstrumentsPage } from './instruments-page';
@@ -24,7 +24,7 @@ const asked = (find: string, archived = false): string => `/api/instruments?limi
 
 describe('the instruments', () => {
   async function page(list: readonly object[], persons: readonly object[] = [{ id: 'p', name: 'Nell', role: 'technician' }]) {
-    TestBed.configureTestingModule({ providers: [...provideHeld(instruments, people)] });
+    TestBed.configureTestingModule({ providers: [...provideHeld(instruments, people, shop)] });
     const http = setUp();
     const fixture = TestBed.createComponent(InstrumentsPage);
     await fixture.whenStable();

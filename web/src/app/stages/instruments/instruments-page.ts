@@ -10,7 +10,8 @@ import { Store } from '@ngrx/store';
 import { plainInstrument, type FoundInstrument, type Page } from '@rinnovo/contract';
 import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
-import { instruments, people } from '../../state/resources';
+import { instruments, people, shop, WORKSHOP } from '../../state/resources';
+import { StarterKit } from '../shop/starter-kit';
 import { FirstPerson } from './first-person';
 import { MENTION_WORDS, STARTING_WORDS } from '@rinnovo/words';
 
@@ -20,7 +21,7 @@ const REST = 120;
 /** Every instrument of the workshop: find, open, begin a new one, copy, put away. */
 @Component({
   selector: 'rn-instruments-page',
-  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatMenuModule, MatSlideToggleModule, FirstPerson],
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatMenuModule, MatSlideToggleModule, FirstPerson, StarterKit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
@@ -34,6 +35,9 @@ export class InstrumentsPage {
   private readonly toast = inject(MatSnackBar);
   protected readonly held = this.store.selectSignal(instruments.select);
   protected readonly people = this.store.selectSignal(people.select);
+  private readonly shop = this.store.selectSignal(shop.select);
+  /** The workshop has no tool yet. */
+  protected readonly bare = computed(() => this.shop().data?.tools.length === 0);
   protected readonly find = signal('');
   protected readonly archived = signal(false);
   private readonly settled = signal('');
@@ -51,6 +55,7 @@ export class InstrumentsPage {
   });
 
   constructor() {
+    this.store.dispatch(shop.load({ of: WORKSHOP }));
     effect(() => this.store.dispatch(instruments.load({ of: this.query() })));
   }
 

@@ -9,6 +9,7 @@ import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
 import { LengthField } from '../../ui/length-field';
+import { StarterKit } from './starter-kit';
 
 const CUTTER = ['diameter', 'cuttingLength', 'reach'] as const;
 /** What need not be known of a tool. */
@@ -45,7 +46,7 @@ const WORDS: Readonly<Record<string, string>> = {
 /** What the shop works with: what measures, cutters with their lengths and bearings, drills and reamers, and when each was sharpened. */
 @Component({
   selector: 'rn-tools-page',
-  imports: [LengthField, MatButtonModule],
+  imports: [LengthField, MatButtonModule, StarterKit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tools-page.html',
   styleUrl: './shop-table.scss',
@@ -80,6 +81,8 @@ export class ToolsPage {
       }))
       .sort((a, b) => a.kind.localeCompare(b.kind) || a.tool.name.localeCompare(b.tool.name)),
   );
+
+  protected readonly loaded = computed(() => this.held().data !== null);
 
   protected text(event: Event): string {
     return (event.target as HTMLInputElement | HTMLSelectElement).value;

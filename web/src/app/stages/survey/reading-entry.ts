@@ -1,6 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSnackBar } from '@angular/material/snack-bar';
@@ -14,11 +25,12 @@ import { CoarserLimit, coarserProblem } from '../../ui/coarser-limit';
 import { LengthField } from '../../ui/length-field';
 import { attempt } from '../../ui/attempt';
 import { dateTimeText } from '@rinnovo/words';
+import { SecondReading as SecondReadingForm, type BlindData } from './second-reading';
 
 /** One reading to type, and the way to a second one that cannot see the first. */
 @Component({
   selector: 'rn-reading-entry',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, CoarserLimit, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, CoarserLimit, LengthField, SecondReadingForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -33,22 +45,23 @@ import { dateTimeText } from '@rinnovo/words';
       @if (state() === 'none') {
         <rn-length-field label="Reading" [(text)]="text" [min]="range().min" [max]="range().max" [refusal]="refusal()" (entered)="keep()" />
         <button matButton="filled" type="button" [disabled]="busy()" (click)="keep()">Save reading</button>
-      } @else {
-        <button matButton="filled" type="button" [disabled]="busy() || away() || !tool()" (click)="again()">
-          {{ state() === 'one' ? 'Take a second reading' : 'Take another reading' }}
-        </button>
       }
     </div>
-    @if (away() && state() !== 'none') {
-      <p class="soft">A second reading hides the first. It waits until the server answers.</p>
-    }
     @if (state() === 'none') {
       <rn-coarser-limit [(coarser)]="coarser" />
+    } @else if (away()) {
+      <p class="soft">A second reading hides the first. It waits until the server answers.</p>
+    } @else if (second(); as data) {
+      <rn-second-reading [data]="data" (ended)="secondEnded($event)" />
+    } @else {
+      <button matButton="outlined" type="button" [disabled]="busy() || !tool()" (click)="asked.set(true)">
+        {{ state() === 'one' ? 'Take a second reading' : 'Take another reading' }}
+      </button>
     }
     @if (problem(); as text) {
       <p class="problem" role="alert">{{ text }}</p>
     }
-    @if (taken().length > 0) {
+    @if (taken().length > 0 && second() === null) {
       <ul class="soft">
         @for (r of taken(); track r.id) {
           <li>{{ r.raw ?? 'withheld' }} ± {{ r.limit }} · {{ r.toolName }} · {{ r.personName }} · {{ when(r.at) }}{{ r.blind ? ' · blind' : '' }}</li>
@@ -87,10 +100,13 @@ export class ReadingEntry {
   readonly target = input.required<Target>();
   readonly state = input.required<SecondReading['state']>();
   readonly title = input.required<string>();
+  /** The rule asks for a second reading of it: it is asked for at once. */
+  readonly twice = input(false);
+  /** A reading is kept: a second one where it is said what the two say of one another. */
+  readonly kept = output<string | null>();
 
   private readonly store = inject(Store);
   private readonly commands = inject(Commands);
-  private readonly dialog = inject(MatDialog);
   private readonly toast = inject(MatSnackBar);
   private readonly field = viewChild(LengthField);
   private readonly shop = this.store.selectSignal(shop.select);
@@ -121,6 +137,23 @@ export class ReadingEntry {
       }));
   });
 
+  /** A second reading is under way, or asked for. */
+  protected readonly asked = linkedSignal(() => this.twice() && this.state() === 'one');
+  protected readonly second = computed((): BlindData | null => {
+    const tool = this.tool();
+    return this.asked() && this.state() !== 'none' && tool && !this.away()
+      ? { instrument: this.instrument, target: this.target(), title: this.title(), tool }
+      : null;
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // whoever opens it has the tool in the hand: the field is next
+    afterRenderEffect(() => {
+      if (this.state() === 'none') host.querySelector<HTMLElement>('rn-length-field input')?.focus();
+    });
+  }
+
   private readonly connection = inject(Connection);
   protected readonly away = computed(() => this.connection.current() === 'away');
 
@@ -143,27 +176,16 @@ export class ReadingEntry {
     await this.run(async () => {
       await this.commands.takeReading(this.instrument, this.target(), { value, raw: this.text().trim(), tool, coarser: this.coarser() }, null);
       this.toast.open(`Saved: ${this.title()}`, undefined, { duration: 4000 });
+      this.kept.emit(null);
     });
   }
 
-  /** The earlier value is hidden, here and by the server, until the second reading is in. */
-  protected async again(): Promise<void> {
-    const tool = this.tool();
-    if (!tool) return;
-    const { BlindReading } = await import('./blind-reading');
-    const dialog = this.dialog.open(BlindReading, {
-      data: { instrument: this.instrument, target: this.target(), title: this.title(), tool },
-      width: '100vw',
-      maxWidth: '100vw',
-      height: '100dvh',
-      disableClose: true,
-      autoFocus: 'first-tabbable',
-    });
-    dialog.afterClosed().subscribe((said: string | undefined) => {
-      if (said === undefined) return;
-      const words = said === 'agree' ? 'The two readings agree' : 'The two readings disagree. Measure again.';
-      this.toast.open(`${this.title()}: ${words}`, undefined, { duration: 6000 });
-    });
+  protected secondEnded(said: string | null): void {
+    this.asked.set(false);
+    if (said === null) return;
+    const words = said === 'agree' ? 'The two readings agree' : 'The two readings disagree. Measure again.';
+    this.toast.open(`${this.title()}: ${words}`, undefined, { duration: 6000 });
+    this.kept.emit(said);
   }
 
   private async run(act: () => Promise<void>): Promise<void> {

@@ -1,5 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import type { ShownReading } from '@rinnovo/contract';
+import { anatomy } from '../../../testing/fixture';
+import type { anatomyEditActions } from '../../state/anatomy-edit.feature';
+import { anatomy as heldAnatomy } from '../../state/resources';
 import { host, choice, jobOnScreen, route, settle, type, button } from '../../../testing/job';
 import { resultActions, resultsFeature } from '../../state/results.feature';
 import { SurveyPage } from './survey-page';
@@ -18,6 +21,8 @@ const reading = (id: string, value: number | null, blind: boolean): ShownReading
   survey: null,
   corrects: null,
 });
+
+const READ = { value: 71.1, limit: 0.05, basis: { kind: 'stated' as const } };
 
 describe('the survey', () => {
   it('puts first what the planned cut rests on, and counts what was read twice', async () => {
@@ -96,6 +101,78 @@ describe('the survey', () => {
     await save();
     const { limit, why } = http.expectOne((r) => r.url.startsWith('/api/readings/')).request.body as { limit: number; why: string };
     expect([limit, why]).toEqual([0.3, 'through the guard']);
+  });
+
+  it('goes on to the next reading that is asked for once one is kept, the tool still in the hand', async () => {
+    const { http } = jobOnScreen({ choice: { ...choice, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    host(fixture).querySelector<HTMLButtonElement>('.head button')!.click();
+    await fixture.whenStable();
+    const opened = () => host(fixture).querySelector<HTMLElement>('[aria-expanded=true]')!.dataset['target']!;
+    const first = opened();
+    const order = [...host(fixture).querySelectorAll('ul')[0]!.querySelectorAll<HTMLElement>('[data-target]')].map((b) => b.dataset['target']);
+    expect(document.activeElement).toBe(host(fixture).querySelector('rn-reading-entry rn-length-field input'));
+    await type(fixture, 'rn-reading-entry rn-length-field input', '39');
+    host(fixture)
+      .querySelector('rn-reading-entry rn-length-field input')!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await settle();
+    http.expectOne((r) => r.url.startsWith('/api/readings/')).flush({ second: 'one' });
+    await settle();
+    await fixture.whenStable();
+    expect(order.indexOf(opened())).toBe(order.indexOf(first) + 1);
+    expect(host(fixture).querySelector<HTMLInputElement>('rn-reading-entry rn-length-field input')!.value).toBe('');
+    expect(document.activeElement).toBe(host(fixture).querySelector('rn-reading-entry rn-length-field input'));
+  });
+
+  it('asks the second reading at once, in its place, and hides the first', async () => {
+    const once = (value: number | null): ShownReading => ({
+      ...reading('1', value, false),
+      target: { quantity: 'checkWidthAlong', feature: 'plate', part: 'window' },
+    });
+    const { http } = jobOnScreen({ choice: { ...choice, route }, readings: [once(39)] });
+    const fixture = TestBed.createComponent(SurveyPage);
+    fixture.componentRef.setInput('measure', 'checkWidthAlong|plate|window');
+    await fixture.whenStable();
+    const zeroed = host(fixture).querySelector<HTMLInputElement>('rn-second-reading input[type=checkbox]')!;
+    expect(document.activeElement).toBe(zeroed);
+    expect(host(fixture).querySelector('rn-reading-entry ul')).toBeNull();
+    zeroed.click();
+    await settle();
+    http.expectOne((r) => r.url.startsWith('/api/blind-sessions/')).flush({});
+    await settle();
+    http.expectOne((r) => r.url.includes('/readings?')).flush({ items: [once(null)], next: null });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-target="checkWidthAlong|plate|window"]')!.textContent).toContain('hidden');
+    await type(fixture, 'rn-second-reading rn-length-field input', '39.05');
+    button(fixture, 'Save second reading').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/readings/'));
+    expect((put.request.body as { session: string }).session).not.toBeNull();
+    put.flush({ second: 'agree' });
+    await settle();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[data-target="checkWidthAlong|plate|window"]')!.getAttribute('aria-expanded')).toBe('false');
+  });
+
+  it('draws an outline as wide as it was read, with one button', async () => {
+    const { store } = jobOnScreen({ choice: { ...choice, route } });
+    const read = {
+      ...anatomy,
+      plates: anatomy.plates.map((p) => ({ ...p, openings: p.openings.map((o) => ({ ...o, outline: { ...o.outline, across: READ } })) })),
+    };
+    const now = store.selectSignal(heldAnatomy.select)();
+    store.dispatch(heldAnatomy.loaded({ of: 'i', data: { ...now.data!, now: { ...now.data!.now, document: read } }, version: 2 }));
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    const said = spyOn(store, 'dispatch').and.callThrough();
+    host(fixture).querySelector<HTMLButtonElement>('.off button')!.click();
+    await fixture.whenStable();
+    const edited = said.calls.mostRecent().args[0] as unknown as ReturnType<typeof anatomyEditActions.edited>;
+    const xs = edited.to.plates[0]!.openings[0]!.outline.outline.vertices.map((v) => v.x);
+    expect([Math.min(...xs), Math.max(...xs)]).toEqual([-35.55, 35.55]);
   });
 
   it('tells a withheld reading without its value', async () => {

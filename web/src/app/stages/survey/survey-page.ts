@@ -1,13 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Store } from '@ngrx/store';
-import { dimensionAt, targetsOf, type Face, isFounded } from '@rinnovo/core/instrument';
+import { dimensionAt, drawAsRead, offDrawing, targetsOf, type Face, isFounded } from '@rinnovo/core/instrument';
 import { restsOn, restsTwiceOn } from '@rinnovo/core/gate';
 import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, stillStanding, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText, fixed } from '@rinnovo/words';
-import { readings } from '../../state/resources';
+import { anatomyEditActions } from '../../state/anatomy-edit.feature';
+import { anatomy as heldAnatomy, readings } from '../../state/resources';
 import { selectAnatomy, selectLeftHanded, selectNames, selectRested } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, seenFrame } from '../../ui/drawing';
@@ -39,8 +40,11 @@ export class SurveyPage {
   private readonly held = this.store.selectSignal(readings.select);
   private readonly names = this.store.selectSignal(selectNames);
 
+  /** The quantity that somebody came here to measure. */
+  readonly measure = input<string>();
+
   protected readonly face = signal<Face>('top');
-  protected readonly open = signal<string | null>(null);
+  protected readonly open = linkedSignal<string | undefined, string | null>({ source: this.measure, computation: (key) => key ?? null });
 
   protected readonly mirrored = computed(() => this.leftHanded() !== (this.face() === 'back'));
   protected readonly paths = computed(() => {
@@ -78,14 +82,41 @@ export class SurveyPage {
     const a = this.anatomy();
     return a ? targetsOf(a).map((t) => this.row(t)) : [];
   });
-  /** In the order of the anatomy: a list that is sorted anew under the hand takes the focus away. */
-  protected readonly needed = computed(() => this.rows().filter((r) => this.work().includes(r.key)));
+  /** Nearest verdict first, and what comes later behind it: a list that is sorted anew under the hand takes the focus away. */
+  private readonly order = linkedSignal<readonly string[], readonly string[]>({
+    source: this.work,
+    computation: (now, before) => {
+      const stays = (before?.value ?? []).filter((key) => now.includes(key));
+      return [...stays, ...now.filter((key) => !stays.includes(key))];
+    },
+  });
+  protected readonly needed = computed(() => {
+    const rows = new Map(this.rows().map((r) => [r.key, r]));
+    return this.order().flatMap((key) => rows.get(key) ?? []);
+  });
   protected readonly others = computed(() => this.rows().filter((r) => !this.work().includes(r.key)));
   protected readonly ready = computed(() => this.needed().filter((r) => r.enough).length);
-  protected readonly next = computed(() => {
+  /** First what was never read, then what a second reading is to bear out. */
+  protected readonly next = computed(() => this.openRows()[0] ?? null);
+  private readonly openRows = computed(() => {
     const open = this.needed().filter((r) => !r.enough);
-    return this.work().flatMap((key) => open.filter((r) => r.key === key))[0] ?? null;
+    return [...open.filter((r) => r.state === 'none'), ...open.filter((r) => r.state !== 'none')];
   });
+
+  /** After one reading the hand goes on to the next. */
+  protected goOn(key: string, said: string | null): void {
+    if (said === 'disagree') return;
+    const left = this.openRows().filter((r) => r.key !== key);
+    const again = said === null && this.needed().some((r) => r.key === key && r.twice) ? key : null;
+    this.open.set((left.find((r) => r.state === 'none') ?? left[0])?.key ?? again);
+  }
+
+  /** Draws an outline as wide as it was read. */
+  protected draw(target: Target): void {
+    const from = this.anatomy();
+    const { of } = this.store.selectSignal(heldAnatomy.select)();
+    if (from && of !== null) this.store.dispatch(anatomyEditActions.edited({ of, from, to: drawAsRead(from, target) }));
+  }
 
   protected toggle(key: string): void {
     this.open.set(this.open() === key ? null : key);
@@ -103,7 +134,13 @@ export class SurveyPage {
       state,
       ...STATE[state],
       title: upperFirst(targetText(target, this.names())),
-      value: d ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}` : '—',
+      // while a second reading cannot see the first, nobody does
+      value: second.readings.some((r) => (r.value as number | null) === null)
+        ? 'hidden'
+        : d
+          ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}`
+          : '—',
+      off: this.offText(target),
       typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'stated',
       count: second.readings.length,
       twice: this.twice().has(targetKey(target)),
@@ -112,5 +149,11 @@ export class SurveyPage {
         ? state === 'agree'
         : state !== 'disagree' && (d === null || isFounded(d, target, stillStanding(second.readings))),
     };
+  }
+
+  private offText(target: Target): string | null {
+    const a = this.anatomy();
+    const off = a && offDrawing(a, target);
+    return off ? `Drawn ${lengthText(off.drawn, this.unit())}. Use ${lengthText(off.read, this.unit())} in the drawing` : null;
   }
 }

@@ -1,8 +1,6 @@
+import { blankAnatomy, type Anatomy, type FeatureOutline } from '../instrument/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import { roundedRectangle, type Point } from '../shape/index.js';
-import type { Anatomy, FeatureOutline } from './anatomy.js';
-import { blankAnatomy } from './blank.js';
-
 /** A rectangle with round corners by its middle in the body's frame, mm. */
 export interface Box extends Point {
   readonly width: number;
@@ -102,28 +100,4 @@ export function anatomyFromSizes(s: InstrumentSizes, part: string | null): Anato
     ],
     positions: [{ id: 'pickup', name: 'Pickup', cavity: 'route', plate: 'plate', opening: 'window', at: { x: s.window.x, y: s.window.y }, part }],
   };
-}
-
-/** Why sizes cannot be those of one instrument. */
-export type SizeProblem =
-  | { readonly kind: 'routeOutsideBody' | 'plateOutsideBody' | 'windowOutsidePlate' }
-  | { readonly kind: 'deeperThanBody'; readonly what: 'route' | 'back' | 'pocket'; readonly depth: number; readonly thickness: number }
-  | { readonly kind: 'mouthBeyondScale'; readonly mouth: number; readonly scale: number }
-  | { readonly kind: 'spreadNarrows'; readonly nut: number; readonly saddles: number };
-
-/** Sizes that cannot all be true, each with the numbers that contradict one another. */
-export function sizeProblems(s: InstrumentSizes): readonly SizeProblem[] {
-  const within = (a: Box, b: Box): boolean => Math.abs(a.x - b.x) + a.width / 2 <= b.width / 2 && Math.abs(a.y - b.y) + a.height / 2 <= b.height / 2;
-  const deep = (what: 'route' | 'back' | 'pocket', depth: number): SizeProblem[] =>
-    depth >= s.thickness ? [{ kind: 'deeperThanBody', what, depth, thickness: s.thickness }] : [];
-  return [
-    ...(within(s.route, s.body) ? [] : [{ kind: 'routeOutsideBody' as const }]),
-    ...(within(s.plate, s.body) ? [] : [{ kind: 'plateOutsideBody' as const }]),
-    ...(within(s.window, s.plate) ? [] : [{ kind: 'windowOutsidePlate' as const }]),
-    ...deep('route', s.routeDepth),
-    ...deep('back', s.backDepth),
-    ...deep('pocket', s.levelDepth),
-    ...(s.nutToMouth < s.scale ? [] : [{ kind: 'mouthBeyondScale' as const, mouth: s.nutToMouth, scale: s.scale }]),
-    ...(s.spreadAtSaddles > s.spreadAtNut ? [] : [{ kind: 'spreadNarrows' as const, nut: s.spreadAtNut, saddles: s.spreadAtSaddles }]),
-  ];
 }

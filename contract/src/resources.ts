@@ -86,8 +86,20 @@ export interface FoundInstrument extends Instrument {
   readonly ownerName: string | null;
   /** Title of its active job. */
   readonly job: string | null;
+  /** When that is due, ISO date. */
+  readonly due: string | null;
+  /** How far that is; null without a job. */
+  readonly progress: JobProgress | null;
   /** Where the words of the search were found beside what it is called. */
   readonly found: readonly Mention[];
+}
+
+/** How far a job is: places of its plan, those that are decided, operations still to do and done. */
+export interface JobProgress {
+  readonly places: number;
+  readonly decided: number;
+  readonly open: number;
+  readonly done: number;
 }
 
 /** Where something was said of an instrument. */

@@ -1,5 +1,5 @@
 import type { Doubt } from '@rinnovo/core/instrument';
-import { distanceText, doubtText, edgeText, featureChangeText, importNoteText, refusalText } from './index.js';
+import { progressText, distanceText, doubtText, edgeText, featureChangeText, importNoteText, refusalText } from './index.js';
 
 const names = { pocket: 'neck pocket', route: 'pickup route' };
 
@@ -59,5 +59,17 @@ describe('what was met in a drawing, in words', () => {
     );
     expect(importNoteText({ kind: 'ignored', what: 'script', count: 2 }, 'mm')).toBe('script: not read (2).');
     expect(importNoteText({ kind: 'flat', of: 'line' }, 'mm')).toContain('no area');
+  });
+});
+
+describe('how far a job is', () => {
+  it('is told by its stage and what is next', () => {
+    const at = (places: number, decided: number, open: number, done: number) => Object.values(progressText({ places, decided, open, done })).join(': ');
+    expect(Object.values(progressText(null)).join(': ')).toBe('arrived: open a job');
+    expect(at(0, 0, 0, 0)).toBe('job open: choose a part');
+    expect(at(6, 4, 3, 0)).toBe('planning: decide 2 of 6 places');
+    expect(at(1, 1, 9, 0)).toBe('ready for the bench: 9 of 9 operations to do');
+    expect(at(1, 1, 4, 5)).toBe('on the bench: 4 of 9 operations to do');
+    expect(at(1, 1, 0, 9)).toBe('done: hand over');
   });
 });

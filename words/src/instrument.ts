@@ -152,3 +152,15 @@ export function acrossText(x: number, unit: LengthUnit): string {
   const far = lengthText(Math.abs(x), unit);
   return Math.abs(x) < 0.005 ? `${far}, on the centre line` : `${far} ${x > 0 ? 'treble' : 'bass'}`;
 }
+
+/** How far a job is, as a list says it: the stage that it stands at, and what is to be done next. Without a job an instrument has only arrived. */
+export function progressText(p: { readonly places: number; readonly decided: number; readonly open: number; readonly done: number } | null): {
+  readonly stage: string;
+  readonly next: string;
+} {
+  if (p === null) return { stage: 'arrived', next: 'open a job' };
+  if (p.places === 0) return { stage: 'job open', next: 'choose a part' };
+  if (p.decided < p.places) return { stage: 'planning', next: `decide ${p.places - p.decided} of ${p.places} ${p.places === 1 ? 'place' : 'places'}` };
+  if (p.open > 0) return { stage: p.done > 0 ? 'on the bench' : 'ready for the bench', next: `${p.open} of ${p.open + p.done} operations to do` };
+  return { stage: 'done', next: 'hand over' };
+}

@@ -157,7 +157,7 @@ export function wayBackText(kind: RemedyKind, b: Omit<WayBack, 'verdicts'>, name
 function returning(b: Omit<WayBack, 'verdicts'>, names: Names): readonly string[] {
   const cut = b.woodCut || b.plateCut || b.partCut;
   const nothing = cut ? [] : ['Nothing is cut.'];
-  if (b.part === null) return b.woodCut ? ['This place was empty before.'] : [...nothing, 'Remove the new part to go back.'];
+  if (b.part === null) return b.woodCut ? ['No earlier part is recorded here.'] : [...nothing, 'Remove the new part to go back.'];
   const part = nameOf(names, b.part);
   if (!b.woodCut) return [...nothing, `${part} goes back as before.`];
   const insert = b.needsInsert ? ', with the insert back in the window' : '';

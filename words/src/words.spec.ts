@@ -5,6 +5,8 @@ import { leaf, sum, setting, type Working } from '@rinnovo/core/measure';
 import { SETTING_KEYS } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
 import {
+  operationAt,
+  WHOLE,
   bestPlaceText,
   holeStepsText,
   lackText,
@@ -159,6 +161,17 @@ describe('words', () => {
     expect(gateText({ kind: 'thin', verdict: 'v', class: 'thin', ok: false }, names, () => 'Floor')).toBe('Floor: thin; accept with a reason');
   });
 
+  it('name the thing that work is done to, and the size that a hole gets', () => {
+    const open = {
+      kind: 'openHole' as const,
+      does: [{ kind: 'sizeHole' as const, hole: 't3', by: 'drill' as const, diameter: { value: 11.5, limit: 0.1, basis: { kind: 'planned' as const } } }],
+    };
+    expect(operationAt(open, 'Tuner 3', 'mm')).toBe('Tuner 3: enlarge the hole to 11.5\u202fmm');
+    expect(operationAt({ kind: 'takeStringsOff', does: [] }, WHOLE, 'mm')).toBe('Take the strings off');
+    const own = { kind: 'byHand' as const, does: [], own: { line: 'Polish the Tuner plate', minutes: 5, after: [] } };
+    expect(operationAt(own as never, 'Tuner 3', 'mm')).toBe('Polish the Tuner plate');
+  });
+
   it('meter a pickup that no choice names, too', () => {
     expect(stepText({ kind: 'meter', names: { part: '' } })).toBe('Meter the new pickup before soldering.');
     expect(stepText({ kind: 'meter', names: { part: 'Morrow' } })).toBe('Meter Morrow before soldering.');
@@ -169,7 +182,7 @@ describe('words', () => {
     const back = { part: null, needsInsert: false, woodCut: false, partCut: true, plateCut: false, works: true };
     expect(wayBackText('trim', back, {})).toBe('Remove the new part to go back. The new part is cut and cannot be returned. No wood is cut.');
     expect(wayBackText('trim', { ...back, woodCut: true }, {})).toBe(
-      'This place was empty before. The new part is cut and cannot be returned. The wood cannot be put back.',
+      'No earlier part is recorded here. The new part is cut and cannot be returned. The wood cannot be put back.',
     );
     expect(wayBackText('reroute', { ...back, part: 'old', woodCut: true, partCut: false, plateCut: true }, { old: 'the old one' })).toBe(
       'the old one fits into the new cut. The filed window stays wider. The wood cannot be put back.',

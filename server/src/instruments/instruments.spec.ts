@@ -36,6 +36,8 @@ describe('instruments are found', () => {
   it('with owner and active job; archived ones apart, and restored as they were', async () => {
     const { body } = (await w.get('/api/instruments?find=tern%2014').expect(200)) as unknown as { body: Page<FoundInstrument> };
     expect([body.items[0]!.ownerName, body.items[0]!.job]).toEqual(['Inés Valverde-Roth', 'Full-width two-coil in the neck position']);
+    // one place is planned, nothing is decided yet
+    expect([body.items[0]!.progress, body.items[0]!.due]).toEqual([{ places: 1, decided: 0, open: 0, done: 0 }, null]);
     expect(await find('archived=true')).toEqual(['Crate guitar']);
     const crate = demoWorkshop.instruments.find((i) => i.archived)!;
     await w.change(`/api/instruments/${crate.id}`, 1, { ...crate, archived: false }).expect(200);

@@ -1,13 +1,14 @@
 import { plainInstrument, type FoundInstrument, type Instrument } from '@rinnovo/contract';
 import type { Knex } from 'knex';
 import { likeOf, mentionsOf, mentionsWord } from './mentions.js';
+import { progressOf } from './progress.js';
 import { ProblemError } from '../http/problems.js';
 
 export interface InstrumentRow extends Instrument {
   readonly version: number;
 }
 
-type FoundRow = InstrumentRow & Pick<FoundInstrument, 'ownerName' | 'job'>;
+type FoundRow = InstrumentRow & Pick<FoundInstrument, 'ownerName' | 'job' | 'due'> & { readonly jobId: string | null };
 
 export interface Wanted {
   /** Every word of it stands in the label, maker, model, serial, notes, the owner's name, or in what was said of it anywhere. */
@@ -26,7 +27,7 @@ export async function instrumentsAfter(db: Knex, { find, archived, after, limit 
     .where('i.archived', archived)
     .orderBy([{ column: 'i.label' }, { column: 'i.id' }])
     .limit(limit + 1)
-    .select('i.*', 'p.name as ownerName', 'j.title as job');
+    .select('i.*', 'p.name as ownerName', 'j.title as job', 'j.id as jobId', db.raw(`j.limits->>'due' as due`));
   for (const word of words) {
     const [sql, bound] = mentionsWord(word);
     // each of the three by its own index, together by their ids
@@ -47,7 +48,18 @@ export async function instrumentsAfter(db: Knex, { find, archived, after, limit 
     rows.map((r) => r.id),
     words,
   );
-  return rows.map((r) => ({ ...plainInstrument(r), ownerName: r.ownerName, job: r.job, found: found.get(r.id) ?? [] }));
+  const progress = await progressOf(
+    db,
+    rows.flatMap((r) => r.jobId ?? []),
+  );
+  return rows.map((r) => ({
+    ...plainInstrument(r),
+    ownerName: r.ownerName,
+    job: r.job,
+    due: r.due,
+    progress: progress.get(r.jobId ?? '') ?? null,
+    found: found.get(r.id) ?? [],
+  }));
 }
 
 export async function instrumentById(db: Knex, id: string): Promise<InstrumentRow> {

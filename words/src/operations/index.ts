@@ -1,5 +1,8 @@
 import type { StepCard } from '@rinnovo/core/gate';
-import type { Operation, OperationKind, StepKind } from '@rinnovo/core/operation';
+import type { LengthUnit } from '@rinnovo/core/measure';
+import { actsOf, type Operation, type OperationKind, type StepKind } from '@rinnovo/core/operation';
+import { lengthText } from '../length.js';
+import { lowerFirst } from '../names.js';
 import { byHand } from './by-hand.js';
 import { changeCover } from './change-cover.js';
 import { glueIn } from './glue-in.js';
@@ -129,3 +132,15 @@ export const { operationName, stepText, loggedStepText } = operationWords(ROWS);
 export function operationTitle({ kind, own }: Pick<Operation, 'kind' | 'own'>): string {
   return own !== undefined && own.line !== '' ? own.line : operationName(kind);
 }
+
+/** What an operation is, with the thing it is done to first: ‘Tuner 3: open the hole to 11.5 mm’; on the whole instrument its name alone. */
+export function operationAt(o: Pick<Operation, 'kind' | 'own' | 'does'>, where: string, unit: LengthUnit): string {
+  const title = operationTitle(o);
+  if (o.own || where === '' || where === WHOLE) return title;
+  const size = actsOf(o.does, 'sizeHole').at(0)?.diameter.value;
+  const to = size === undefined ? '' : ` to ${lengthText(size, unit, 1)}`;
+  return `${where}: ${lowerFirst(title)}${to}`;
+}
+
+/** Where work is done that is no feature's. */
+export const WHOLE = 'Whole instrument';

@@ -38,11 +38,39 @@ import { STAGES } from './keys';
     a:hover {
       background: var(--rn-tint);
     }
+    @media (width < 900px) {
+      :host {
+        position: fixed;
+        inset: auto 0 0;
+        z-index: 5;
+        background: var(--rn-paper);
+      }
+      nav {
+        flex-direction: row;
+        border-inline-end: 0;
+        border-block-start: 1px solid var(--rn-line);
+      }
+      nav a {
+        flex: 1 1 0;
+        width: auto;
+        min-width: 0;
+        min-height: 52px;
+        padding: 0.3rem 0;
+        border-inline-start: 0;
+        font-size: 0.75rem;
+      }
+    }
     a.here {
       color: var(--rn-ink);
       font-weight: 600;
       background: var(--rn-tint);
       border-inline-start-color: var(--rn-plan);
+    }
+    @media (width < 900px) {
+      nav a.here {
+        font-weight: 400;
+        box-shadow: inset 0 3px var(--rn-plan);
+      }
     }
   `,
 })

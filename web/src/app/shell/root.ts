@@ -44,6 +44,15 @@ import { TopBar } from './top-bar';
       padding: 0.6rem 1rem;
       background: var(--rn-sheet);
     }
+    @media (width < 900px) {
+      :host {
+        display: block;
+        height: auto;
+      }
+      .page {
+        overflow: visible;
+      }
+    }
     @media print {
       :host {
         display: block;

@@ -78,6 +78,20 @@ import { Icon } from '../ui/icon';
     .who {
       width: 14rem;
     }
+    @media (width < 1000px) {
+      header {
+        flex-wrap: wrap;
+        gap: 0.25rem 0.5rem;
+        padding-inline: 0.5rem;
+      }
+      nav a {
+        padding-inline: 0.5rem;
+      }
+      .who {
+        flex: 1 1 8rem;
+        width: auto;
+      }
+    }
   `,
 })
 export class TopBar {

@@ -108,6 +108,28 @@ import { QuickLog } from './survey/quick-log';
     .notice {
       padding: 2rem;
     }
+    @media (width < 900px) {
+      :host {
+        display: block;
+        height: auto;
+        padding-block-end: 7.5rem;
+      }
+      main {
+        display: block;
+      }
+      .title {
+        flex-wrap: wrap;
+        gap: 0 1rem;
+        padding: 0.4rem 0.5rem;
+      }
+      .title .soft:not(.saving) {
+        order: 1;
+        flex: 1 1 100%;
+      }
+      .stage {
+        padding: 0 0.5rem 0.5rem;
+      }
+    }
     @media print {
       :host,
       main {

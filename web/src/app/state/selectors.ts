@@ -7,7 +7,7 @@ import { choiceNow } from '@rinnovo/core/job';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
-import { nameOf, namesOf, placeOfChoice, upperFirst } from '@rinnovo/words';
+import { nameOf, namesOf, placeOfChoice, upperFirst, WHOLE } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
 import { anatomy, instrument, jobs, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
@@ -154,6 +154,6 @@ export const selectWhereOf = createSelector(
   (places, names) =>
     (o: Pick<Operation, 'source' | 'subject' | 'decision'>): string => {
       if (o.source.of !== 'job' && o.source.of !== 'hand') return places[o.decision] ?? '';
-      return names[o.subject.id] === undefined ? 'Whole instrument' : upperFirst(nameOf(names, o.subject.id));
+      return names[o.subject.id] === undefined ? WHOLE : upperFirst(nameOf(names, o.subject.id));
     },
 );

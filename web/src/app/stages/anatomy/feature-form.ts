@@ -202,7 +202,9 @@ export class FeatureForm {
     const f = this.feature();
     const a = this.anatomy();
     if (f?.kind !== 'cavity' || f.of.kind !== 'route' || a.positions.some((p) => p.cavity === f.id)) return null;
-    return a.plates.filter((p) => p.face === f.of.face).map((p) => ({ id: p.id, name: p.name }));
+    // a pickup hangs in what lies over its route; a bridge is offered last
+    const here = a.plates.filter((p) => p.face === f.of.face);
+    return [...here.filter((p) => p.kind !== 'bridge'), ...here.filter((p) => p.kind === 'bridge')].map((p) => ({ id: p.id, name: p.name }));
   });
 
   /** The pickup place that hangs in this route. */

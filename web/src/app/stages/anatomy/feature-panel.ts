@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, model, output } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, model, output } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
@@ -124,5 +124,20 @@ export class FeaturePanel {
     const added = addFeature(a, firstFeature(this.kind(), id, name, face === 'side' ? 'top' : face, middle));
     this.changed.emit(face === 'side' ? placeHoleOn(added, id, 'side') : added);
     this.selected.set(id);
+    this.fresh = id;
+  }
+
+  /** What was added just now comes into view with its form. */
+  private fresh: string | null = null;
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterRenderEffect(() => {
+      this.groups();
+      const row = this.fresh === null ? null : host.querySelector(`[data-feature="${CSS.escape(this.fresh)}"]`);
+      if (!row) return;
+      this.fresh = null;
+      row.scrollIntoView({ block: 'start' });
+    });
   }
 }

@@ -21,7 +21,7 @@ import {
   labelText,
   lengthText,
   MISHAP_WORDS,
-  operationTitle,
+  operationAt,
   otherLengthText,
   RULE_WORDS,
   stepFlawText,
@@ -111,14 +111,10 @@ export class BenchPage {
 
   protected readonly bench = computed(() => this.results()?.result ?? null);
   protected readonly card = computed(() => this.bench()?.cards[this.bench()?.now ?? -1] ?? null);
+  private readonly whereOf = this.store.selectSignal(selectWhereOf);
   protected readonly title = computed(() => {
     const o = this.bench()?.operation;
-    return o ? operationTitle(o) : '';
-  });
-  private readonly whereOf = this.store.selectSignal(selectWhereOf);
-  protected readonly where = computed(() => {
-    const o = this.bench()?.operation;
-    return o ? this.whereOf()(o) : '';
+    return o ? operationAt(o, this.whereOf()(o), this.unit()) : '';
   });
   protected readonly step = computed(() => {
     const card = this.card();
@@ -160,7 +156,7 @@ export class BenchPage {
   /** A drawer that says none is challenged: whoever has the part in hand counts it in. */
   protected readonly countable = computed(() => this.standingHindrances().some((h) => h.kind === 'gate' && h.state === 'partInHand'));
   protected readonly hindrances = computed(() => {
-    const titles = new Map(this.operations().map((o) => [o.id, operationTitle(o)]));
+    const titles = new Map(this.operations().map((o) => [o.id, operationAt(o, this.whereOf()(o), this.unit())]));
     const other = this.standingHindrances().map((h) => ({
       text: hindranceText(h, (id) => titles.get(id)),
       gate: h.kind === 'gate' && h.state === 'clearToCut',
@@ -202,8 +198,7 @@ export class BenchPage {
   protected readonly soFar = computed(() =>
     (this.bench()?.ordered ?? []).map((o) => ({
       id: o.id,
-      word: operationTitle(o),
-      where: this.whereOf()(o),
+      word: operationAt(o, this.whereOf()(o), this.unit()),
       state: o.state,
       now: o.id === this.bench()?.operation?.id,
       skipped: this.bench()?.skipped.includes(o.id) ?? false,

@@ -123,7 +123,12 @@ export class CuttingTable {
   protected readonly share = computed(() => Math.round(this.cutting().boredShare * 100));
   protected readonly methods = computed(() => this.cutting().methods.map((x) => ({ ...x, ...METHOD_WORDS[x.id] })));
   protected readonly cautions = (['router', 'drillPress', 'dust'] as const).map((id) => CAUTION_WORDS[id]);
-  protected readonly minutes = computed(() => `${Math.round(this.cutting().time.from)} to ${Math.round(this.cutting().time.to)}\u202fmin`);
+  protected readonly minutes = computed(() => {
+    const { from, to } = this.cutting().time;
+    // what takes seconds is not told as no time
+    const [least, most] = [Math.max(1, Math.round(from)), Math.max(1, Math.round(to))];
+    return to < 1 ? 'under 1\u202fmin' : least === most ? `${least}\u202fmin` : `${least} to ${most}\u202fmin`;
+  });
   protected readonly chisel = computed(() => this.cutting().chisel.filter((r) => r.area >= SEEN));
 
   protected choose(setUp: SetUpId): void {

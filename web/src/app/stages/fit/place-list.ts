@@ -55,6 +55,7 @@ export class PlaceList {
   private readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly headline = computed(() => {
     const whole = this.whole();
+    if (this.rows().length === 0) return 'No part is planned yet.';
     return whole ? headline(whole.verdicts) : 'Computing …';
   });
   protected readonly rows = computed(() => (this.plan()?.choices ?? []).map((c) => this.row(c)));

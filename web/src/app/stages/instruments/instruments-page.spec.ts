@@ -18,6 +18,8 @@ const instrument = (id: string, label: string, archived = false) => ({
   archived,
   ownerName: null,
   job: null,
+  due: null,
+  progress: null,
   found: [],
 });
 const asked = (find: string, archived = false): string => `/api/instruments?limit=60&find=${find}&archived=${archived}`;

@@ -13,7 +13,8 @@ import { Commands } from '../../state/commands';
 import { instruments, people, shop, WORKSHOP } from '../../state/resources';
 import { StarterKit } from '../shop/starter-kit';
 import { FirstPerson } from './first-person';
-import { MENTION_WORDS, STARTING_WORDS } from '@rinnovo/words';
+import { dateText, dayOf, MENTION_WORDS, progressText, STARTING_WORDS } from '@rinnovo/words';
+import { TrueDrawing } from './true-drawing';
 
 /** How long typing must rest before the server is asked, ms. */
 const REST = 120;
@@ -21,7 +22,7 @@ const REST = 120;
 /** Every instrument of the workshop: find, open, begin a new one, copy, put away. */
 @Component({
   selector: 'rn-instruments-page',
-  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatMenuModule, MatSlideToggleModule, FirstPerson, StarterKit],
+  imports: [RouterLink, MatButtonModule, MatFormFieldModule, MatInputModule, MatMenuModule, MatSlideToggleModule, FirstPerson, StarterKit, TrueDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './instruments-page.html',
   styleUrl: './instruments-page.scss',
@@ -52,6 +53,12 @@ export class InstrumentsPage {
   protected readonly page = linkedSignal<Page<FoundInstrument> | null, Page<FoundInstrument> | null>({
     source: () => this.held().data,
     computation: (now, before) => now ?? before?.value ?? null,
+  });
+
+  protected readonly dueText = dateText;
+  protected readonly items = computed(() => {
+    const today = dayOf(new Date().toISOString());
+    return (this.page()?.items ?? []).map((i) => ({ ...i, far: progressText(i.progress), late: i.due !== null && i.due < today }));
   });
 
   constructor() {

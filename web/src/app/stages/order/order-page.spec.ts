@@ -33,7 +33,7 @@ describe('the order of the work', () => {
     expect(host(fixture).textContent).toContain('No rule is broken');
     [...host(fixture).querySelectorAll<HTMLButtonElement>('li .plain-row')][3]!.click();
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('after ‘Trace the mounted plate’.');
+    expect(host(fixture).textContent).toContain('after ‘Pickup: trace the mounted plate’.');
   });
 
   it('moves work past what is changed on the bench, which goes where it is asked for: no click does nothing', async () => {
@@ -75,7 +75,7 @@ describe('the order of the work', () => {
   it('shows what an own order breaks, takes a reason for it, and not without one', async () => {
     const { fixture, http } = await order(OWN);
     const broken = host(fixture).querySelector('[data-rule="traceBeforeTemplate"]')!;
-    expect(broken.textContent).toContain('‘Trace the mounted plate’ should come before ‘Fix the template’');
+    expect(broken.textContent).toContain('‘Pickup: trace the mounted plate’ should come before ‘Pickup: fix the template’');
     expect(host(fixture).querySelectorAll('li.broken').length).toBe(2);
     broken.querySelector('form')!.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
@@ -150,7 +150,7 @@ describe('the order of the work', () => {
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-own-work')).toBeNull();
     const mine = host(fixture).querySelector<HTMLElement>('li[data-operation="Oil the fingerboard"]')!;
-    expect(mine.textContent).toContain('Whole instrument');
+    expect(mine.textContent).toContain('8 Oil the fingerboard');
     expect(mine.textContent.replaceAll('\u202f', ' ')).toContain('20 min + 12 h wait');
     mine.querySelector<HTMLButtonElement>('[aria-label="Remove: Oil the fingerboard"]')!.click();
     await settle();

@@ -6,13 +6,14 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { isByHand } from '@rinnovo/core/operation';
+import { isByHand, type Operation } from '@rinnovo/core/operation';
 import { isWaived, isMeant } from '@rinnovo/core/order';
-import { BENCH_WORDS, brokenText, durationText, operationTitle, RULE_WORDS } from '@rinnovo/words';
+import { BENCH_WORDS, brokenText, durationText, operationAt, operationTitle, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
 import { selectDecision, selectJob, selectOperations, selectWhereOf, selectWork } from '../../state/selectors';
+import { viewFeature } from '../../state/view.feature';
 import { attempt } from '../../ui/attempt';
 import { Icon } from '../../ui/icon';
 import { TaskList } from '../survey/task-list';
@@ -42,10 +43,14 @@ export class OrderPage {
   protected readonly reasons = signal<Readonly<Record<string, string>>>({});
 
   private readonly whereOf = this.store.selectSignal(selectWhereOf);
+  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private line(o: Operation): string {
+    return operationAt(o, this.whereOf()(o), this.unit());
+  }
   /** As the server orders them, with what they ask of the bench. */
   protected readonly ordered = this.operations;
   protected readonly own = computed(() => this.operations().some((o) => o.rank !== null));
-  private readonly titles = computed(() => new Map(this.operations().map((o) => [o.id, operationTitle(o)])));
+  private readonly titles = computed(() => new Map(this.operations().map((o) => [o.id, this.line(o)])));
   protected readonly broken = computed(() =>
     brokenRules(this.ordered()).map((b) => ({
       ...b,
@@ -62,6 +67,7 @@ export class OrderPage {
       id: o.id,
       place: i + 1,
       title: operationTitle(o),
+      line: this.line(o),
       where: this.whereOf()(o),
       minutes: o.minutes,
       wait: o.waitAfter ? durationText(o.waitAfter.minutes) : null,
@@ -85,7 +91,7 @@ export class OrderPage {
     const edges = edgesOf(this.operations());
     const also = LISTS.rules.filter((r) => (r.type === 'gate' || r.type === 'step' || r.type === 'wait' || r.type === 'tidy') && isMeant(LISTS, r.to, o));
     return {
-      title: operationTitle(o),
+      title: this.line(o),
       after: edges.filter((e) => e.after === o.id).map((e) => ({ key: e.rule + e.before, other: word(e.before), why: RULE_WORDS[e.rule] ?? '' })),
       before: edges.filter((e) => e.before === o.id).map((e) => ({ key: e.rule + e.after, other: word(e.after), why: RULE_WORDS[e.rule] ?? '' })),
       also: [...o.bench.makes.map((m) => BENCH_WORDS[m.of] ?? ''), ...also.map((r) => RULE_WORDS[r.id] ?? '')],

@@ -15,6 +15,9 @@ import { CourseChart } from './course-chart';
 import { SurveyNav } from './survey-nav';
 import { attempt } from '../../ui/attempt';
 
+/** What lies along a chart's first axis. */
+const AXIS: Readonly<Record<string, string>> = { string: 'String', fret: 'Fret', edge: 'Fret', pickup: 'Pickup' };
+
 /** One side of a comparison. */
 interface Side {
   readonly id: string;
@@ -73,6 +76,7 @@ export class ComparePage {
     coursesOf(this.differences()).map((c) => ({
       title: STATE_WORDS[c.quantity].name,
       unit: STATES[c.quantity].unit,
+      along: AXIS[STATES[c.quantity].of] ?? 'Place',
       places: c.places.map((t) => (placeNumber(t) > 0 ? String(placeNumber(t)) : stateTitle(t, this.names()).replace(`${STATE_WORDS[c.quantity].name}, `, ''))),
       lines: [
         { label: this.side(this.from())?.word ?? '', values: c.from },

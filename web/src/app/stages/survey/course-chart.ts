@@ -26,6 +26,8 @@ export class CourseChart {
   readonly title = input.required<string>();
   readonly places = input.required<readonly string[]>();
   readonly unit = input.required<string>();
+  /** What the places are: strings, frets. */
+  readonly along = input.required<string>();
   readonly lines = input.required<readonly Line[]>();
   /** Of the page: the chart is drawn anew in its colours. */
   readonly theme = input.required<'light' | 'dark'>();
@@ -68,7 +70,7 @@ export class CourseChart {
         maintainAspectRatio: false,
         plugins: { legend: { labels: { color: ink, font, usePointStyle: true } } },
         scales: {
-          x: { ticks: { color: ink, font }, grid: { color: soft } },
+          x: { title: { display: true, text: this.along(), color: ink, font }, ticks: { color: ink, font }, grid: { color: soft } },
           y: { title: { display: true, text: this.unit(), color: ink, font }, ticks: { color: ink, font }, grid: { color: soft } },
         },
       },

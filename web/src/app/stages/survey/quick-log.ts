@@ -101,6 +101,15 @@ const LONGEST_NOTE = 3500;
       padding: 0 0.75rem;
       font-size: 1.2rem;
     }
+    @media (width < 900px) {
+      :host {
+        inset-block-end: 60px;
+      }
+      .bar {
+        width: calc(100vw - 0.6rem);
+        margin-inline-start: 0;
+      }
+    }
     .understood,
     .claims,
     p {

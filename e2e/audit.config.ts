@@ -1,0 +1,4 @@
+import base from './playwright.config.js';
+
+/** What is looked at in an audit and not in every run. */
+export default { ...base, testMatch: '*.audit.ts' };

@@ -1,4 +1,6 @@
-// npm run audit: what takes too long for every run of the specs. 100,000 requests of junk over every route and 2,000 random sequences of work, 50 of them more with kills, by a seed that is told, then every mutant of the core.
+// npm run audit: what takes too long for every run of the specs. 100,000 requests of junk over every route and 2,000 random sequences of work, 50 of them more with kills, by a seed that is told, every page at the sizes that it is looked at in, then every mutant of the core.
+import path from 'node:path';
+import { buildIfStale } from './lib/build.mjs';
 import { ensureCluster } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
 import { command, root, say } from './lib/say.mjs';
@@ -26,6 +28,12 @@ await command(async () => {
         RINNOVO_MODEL_SEED: seed,
       },
       must: 'A sequence of work ended wrongly: it is told above.',
+    });
+    await buildIfStale();
+    await run(process.execPath, [path.join(root, 'node_modules/@playwright/test/cli.js'), 'test', '-c', 'audit.config.ts'], {
+      cwd: path.join(root, 'e2e'),
+      env: { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url },
+      must: 'A page scrolls sideways, or is not accessible, at one of its sizes: it is told above.',
     });
   } finally {
     await cluster?.stop();

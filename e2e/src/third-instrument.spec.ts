@@ -31,7 +31,7 @@ async function number(page: Page, id: string): Promise<number> {
   return Number(text.split(/\s*mm/)[0]!.replace('−', '-'));
 }
 
-for (const seed of [11, 4711]) {
+for (const seed of [4711]) {
   test(`sizes of seed ${seed} typed in, verdicts equal the sum`, async ({ page, workshop }) => {
     const r = seeded(seed);
     const s = {

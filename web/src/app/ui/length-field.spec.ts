@@ -24,11 +24,17 @@ describe('a length field', () => {
     return host().querySelector('.said')!.textContent;
   }
 
-  it('shows the other unit beside what was typed', async () => {
-    expect(await type('27.78125')).toBe('= 1 3/32\u202fin');
+  it('shows millimetres alone, of what is no plain number its length, and the inch at a tap', async () => {
+    expect(await type('27.78125')).toBe('');
     expect(fixture.componentInstance.value()).toBeCloseTo(27.78125, 9);
-    expect(await type('7/8')).toBe('= 7/8\u202fin');
+    expect(await type('1/2')).toBe('= 12.70\u202fmm');
+    expect(await type('7/8')).toContain('= 22.2');
     expect(fixture.componentInstance.value()).toBeCloseTo(22.225, 9);
+    expect(await type('12 + 0.5')).toBe('= 12.50\u202fmm');
+    host().querySelector<HTMLButtonElement>('button[aria-label="Show inches"]')!.click();
+    expect(await type('27.78125')).toBe('= 1 3/32\u202fin');
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    expect(await type('1')).toContain('25.4');
   });
 
   it('takes a bare number in the chosen unit', async () => {
@@ -54,7 +60,7 @@ describe('a length field', () => {
     fixture.componentRef.setInput('max', 50);
     fixture.componentRef.setInput('min', 1);
     expect(await type('51')).toBe('51.00\u202fmm is out of range: 1.00\u202fmm to 50.00\u202fmm.');
-    expect(await type('50')).toContain('=');
+    expect(await type('50')).toBe('');
   });
 
   it('tells enter', async () => {

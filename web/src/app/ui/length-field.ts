@@ -1,4 +1,4 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, forwardRef, inject, input, model, output } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, forwardRef, inject, input, model, output, signal } from '@angular/core';
 import { NG_VALIDATORS, NG_VALUE_ACCESSOR, type ControlValueAccessor, type ValidationErrors, type Validator } from '@angular/forms';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -49,7 +49,13 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
           [aria-describedby]="id + '-said'"
           [id]="id"
         />
-        <span matTextSuffix class="unit">{{ unitWord() }}</span>
+        @if (metric()) {
+          <button matTextSuffix type="button" class="unit tap" aria-label="Show inches" [attr.aria-pressed]="tapped()" (click)="tapped.set(!tapped())">
+            {{ unitWord() }}
+          </button>
+        } @else {
+          <span matTextSuffix class="unit">{{ unitWord() }}</span>
+        }
       </mat-form-field>
     }
     <p class="said" [id]="id + '-said'" [class.problem]="error() !== null" [attr.role]="error() ? 'alert' : null">{{ error() ?? other() }}</p>
@@ -91,6 +97,14 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
     .unit {
       color: var(--rn-ink-soft);
     }
+    .tap {
+      min-width: 44px;
+      min-height: 32px;
+      border: 0;
+      background: none;
+      font: inherit;
+      cursor: pointer;
+    }
   `,
 })
 export class LengthField implements ControlValueAccessor, Validator {
@@ -120,11 +134,19 @@ export class LengthField implements ControlValueAccessor, Validator {
     return p.ok && p.mm >= this.min() && p.mm <= this.max() ? p.mm : null;
   });
   protected readonly unitWord = computed(() => unitWord(this.unit()));
+  protected readonly metric = computed(() => this.unit() === 'mm');
+  /** Millimetres stand alone until somebody asks for the inch. */
+  protected readonly tapped = signal(false);
+  /** What stands there in the unit that it is not typed in: of a sum or a fraction in millimetres too. */
+  private readonly equals = computed(() => {
+    const p = this.parsed();
+    if (!p.ok) return '';
+    if (!this.metric() || this.tapped()) return `= ${otherLengthText(p.mm, this.unit())}`;
+    return PLAIN.test(this.text().trim()) ? '' : `= ${lengthText(p.mm, this.unit())}`;
+  });
   protected readonly other = computed(() => {
     const p = this.parsed();
-    return [p.ok ? `= ${otherLengthText(p.mm, this.unit())}` : '', p.ok && p.subtracts ? 'one subtracted from the other' : '', this.note()]
-      .filter(Boolean)
-      .join(', ');
+    return [this.equals(), p.ok && p.subtracts ? 'one subtracted from the other' : '', this.note()].filter(Boolean).join(', ');
   });
   protected readonly error = computed(() => {
     const p = this.parsed();
@@ -177,6 +199,9 @@ export class LengthField implements ControlValueAccessor, Validator {
     this.changed(this.value());
   }
 }
+
+/** A number in the unit of the field. */
+const PLAIN = /^-?[\d.,]+(?:\s*mm)?$/;
 
 let ids = 0;
 function nextId(): number {

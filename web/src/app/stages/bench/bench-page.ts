@@ -109,6 +109,8 @@ export class BenchPage {
   private readonly decisions = this.store.selectSignal(selectDecisions);
   protected readonly instrument = computed(() => this.held().of ?? '');
 
+  /** Millimetres stand alone; the number that is open has the inch beside it. */
+  protected readonly metric = computed(() => this.unit() === 'mm');
   protected readonly bench = computed(() => this.results()?.result ?? null);
   protected readonly card = computed(() => this.bench()?.cards[this.bench()?.now ?? -1] ?? null);
   private readonly whereOf = this.store.selectSignal(selectWhereOf);

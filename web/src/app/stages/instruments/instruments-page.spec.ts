@@ -1,4 +1,4 @@
-import { TestBed } from '@angular/core/testing';
+import { DeferBlockBehavior, TestBed } from '@angular/core/testing';
 import { provideHeld } from '../../state/held';
 import { instruments, people, shop } from '../../state/resources';
 import { setUp } from '../../../testing/fixture';
@@ -26,7 +26,12 @@ const asked = (find: string, archived = false): string => `/api/instruments?limi
 
 describe('the instruments', () => {
   async function page(list: readonly object[], persons: readonly object[] = [{ id: 'p', name: 'Nell', role: 'technician' }]) {
-    TestBed.configureTestingModule({ providers: [...provideHeld(instruments, people, shop)] });
+    TestBed.configureTestingModule({
+      imports: [InstrumentsPage],
+      providers: [...provideHeld(instruments, people, shop)],
+      deferBlockBehavior: DeferBlockBehavior.Manual,
+    });
+    await TestBed.compileComponents();
     const http = setUp();
     const fixture = TestBed.createComponent(InstrumentsPage);
     await fixture.whenStable();
@@ -58,6 +63,16 @@ describe('the instruments', () => {
     await settle();
     await fixture.whenStable();
     expect(host(fixture).querySelector('.empty')!.textContent).toContain('No instrument matches');
+  });
+
+  it('say how far each is, what is next, and what is late', async () => {
+    const far = { progress: { places: 3, decided: 1, open: 4, done: 0 }, due: '2020-01-31' };
+    const { fixture } = await page([{ ...instrument('a', 'Avocet'), ...far }, instrument('b', 'Bittern')]);
+    const [one, two] = [...host(fixture).querySelectorAll('.far')].map((e) => e.textContent.replace(/\s+/g, ' '));
+    expect(one).toContain('planning · next: decide 2 of 3 places · due ');
+    expect(one).toContain('late');
+    expect(two).toContain('arrived · next: open a job');
+    expect(two).not.toContain('late');
   });
 
   it('are put away and brought back, and a refusal is said', async () => {

@@ -30,7 +30,7 @@ await command(async () => {
       must: 'A sequence of work ended wrongly: it is told above.',
     });
     await buildIfStale();
-    await run(process.execPath, [path.join(root, 'node_modules/@playwright/test/cli.js'), 'test', '-c', 'audit.config.ts'], {
+    await run(process.execPath, [path.join(root, 'node_modules/@playwright/test/cli.js'), 'test', '-c', 'playwright.audit.config.ts'], {
       cwd: path.join(root, 'e2e'),
       env: { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url },
       must: 'A page scrolls sideways, or is not accessible, at one of its sizes: it is told above.',

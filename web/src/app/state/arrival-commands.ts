@@ -59,7 +59,8 @@ export class ArrivalCommands {
   }
 
   private async ownerId(owner: Arriving['owner']): Promise<string | null> {
-    if (owner === null || owner.id !== null) return owner?.id ?? null;
+    if (owner === null) return null;
+    if (owner.id !== null) return owner.id;
     const id = crypto.randomUUID();
     await firstValueFrom(this.api.create(`/people/${id}`, { id, name: owner.name, role: 'owner' }));
     this.store.dispatch(people.load({ of: WORKSHOP }));

@@ -26,7 +26,11 @@ export class TrueDrawing implements OnInit {
   private readonly api = inject(Api);
   protected readonly anatomy = signal<Anatomy | null>(null);
 
-  async ngOnInit(): Promise<void> {
+  ngOnInit(): void {
+    void this.load();
+  }
+
+  private async load(): Promise<void> {
     try {
       const { body } = await firstValueFrom(this.api.get<AnatomyRevision>(`/instruments/${this.instrument()}/anatomy`));
       this.anatomy.set(body.document);

@@ -9,7 +9,7 @@ import { SecondReading, type BlindData } from './second-reading';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Second reading: {{ data.title }}</h2>
-    <mat-dialog-content><rn-second-reading [data]="data" (ended)="dialog.close()" /></mat-dialog-content>
+    <mat-dialog-content><rn-second-reading [data]="data" (left)="dialog.close()" /></mat-dialog-content>
   `,
 })
 export class BlindReading {

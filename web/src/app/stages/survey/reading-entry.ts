@@ -52,7 +52,7 @@ import { SecondReading as SecondReadingForm, type BlindData } from './second-rea
     } @else if (away()) {
       <p class="soft">A second reading hides the first. It waits until the server answers.</p>
     } @else if (second(); as data) {
-      <rn-second-reading [data]="data" (ended)="secondEnded($event)" />
+      <rn-second-reading [data]="data" (left)="secondEnded($event)" />
     } @else {
       <button matButton="outlined" type="button" [disabled]="busy() || !tool()" (click)="asked.set(true)">
         {{ state() === 'one' ? 'Take a second reading' : 'Take another reading' }}

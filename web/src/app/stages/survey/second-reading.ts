@@ -90,7 +90,7 @@ export interface BlindData {
 export class SecondReading {
   readonly data = input.required<BlindData>();
   /** What the two say of one another, or null where it was left. */
-  readonly ended = output<string | null>();
+  readonly left = output<string | null>();
   private readonly commands = inject(Commands);
   private readonly field = viewChild(LengthField);
   protected readonly session = signal<string | null>(null);
@@ -164,7 +164,7 @@ export class SecondReading {
     await this.attempt.run(async () => {
       const one = { target, value: typed.value, raw: this.text().trim().slice(0, 80) };
       await this.commands.takeStates(this.data().instrument, [one], () => undefined, this.session());
-      this.ended.emit('kept');
+      this.left.emit('kept');
     });
   }
 
@@ -183,13 +183,13 @@ export class SecondReading {
     if (!('limit' in tool)) throw new TypeError('a dimension is read with a tool of the shop');
     await this.attempt.run(async () => {
       const typed = { value, raw: this.text().trim(), tool, coarser: this.coarser() };
-      this.ended.emit(await this.commands.takeReading(this.data().instrument, target, typed, this.session()));
+      this.left.emit(await this.commands.takeReading(this.data().instrument, target, typed, this.session()));
     });
   }
 
   protected async leave(): Promise<void> {
     const session = this.session();
     if (session !== null) await this.attempt.run(() => this.commands.endBlind(this.data().instrument, session));
-    this.ended.emit(null);
+    this.left.emit(null);
   }
 }

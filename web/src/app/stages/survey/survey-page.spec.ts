@@ -131,13 +131,21 @@ describe('the survey', () => {
       ...reading('1', value, false),
       target: { quantity: 'checkWidthAlong', feature: 'plate', part: 'window' },
     });
-    const { http } = jobOnScreen({ choice: { ...choice, route }, readings: [once(39)] });
+    const { http, store } = jobOnScreen({ choice: { ...choice, route }, readings: [once(39)] });
+    const along = { value: 39.6, limit: 0.05, basis: { kind: 'readings' as const, ids: ['1'] } };
+    const read = { ...anatomy, plates: anatomy.plates.map((p) => ({ ...p, openings: p.openings.map((o) => ({ ...o, outline: { ...o.outline, along } })) })) };
+    const now = store.selectSignal(heldAnatomy.select)();
+    store.dispatch(heldAnatomy.loaded({ of: 'i', data: { ...now.data!, now: { ...now.data!.now, document: read } }, version: 2 }));
     const fixture = TestBed.createComponent(SurveyPage);
     fixture.componentRef.setInput('measure', 'checkWidthAlong|plate|window');
     await fixture.whenStable();
     const zeroed = host(fixture).querySelector<HTMLInputElement>('rn-second-reading input[type=checkbox]')!;
     expect(document.activeElement).toBe(zeroed);
     expect(host(fixture).querySelector('rn-reading-entry ul')).toBeNull();
+    // from when it is asked for: the value is not read off the row, nor off what the drawing differs by
+    const row = host(fixture).querySelector('[data-target="checkWidthAlong|plate|window"]')!;
+    expect(row.textContent).toContain('hidden');
+    expect(host(fixture).textContent).not.toContain('39.60');
     zeroed.click();
     await settle();
     http.expectOne((r) => r.url.startsWith('/api/blind-sessions/')).flush({});

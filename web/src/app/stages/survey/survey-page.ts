@@ -128,19 +128,18 @@ export class SurveyPage {
     const d = found.exists ? found.dimension : null;
     const second = secondReading(target, (this.held().data ?? []) as readonly Reading[]);
     const state = second.state;
+    const key = targetKey(target);
+    const asked = state === 'one' && this.open() === key && this.twice().has(key);
+    const hidden = asked || second.readings.some((r) => (r.value as number | null) === null);
     return {
-      key: targetKey(target),
+      key,
       target,
       state,
       ...STATE[state],
       title: upperFirst(targetText(target, this.names())),
-      // while a second reading cannot see the first, nobody does
-      value: second.readings.some((r) => (r.value as number | null) === null)
-        ? 'hidden'
-        : d
-          ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}`
-          : '—',
-      off: this.offText(target),
+      // while a second reading cannot see the first, nobody does: neither its value nor what the drawing is off by
+      value: hidden ? 'hidden' : d ? `${lengthText(d.value, this.unit())} ± ${fixed(d.limit, 2)}` : '—',
+      off: hidden || (state === 'one' && this.twice().has(key)) ? null : this.offText(target),
       typical: d === null || isMeasured(d) ? null : d.basis.kind === 'default' ? 'typical' : 'stated',
       count: second.readings.length,
       twice: this.twice().has(targetKey(target)),

@@ -31,7 +31,10 @@ describe('a length field', () => {
     expect(await type('7/8')).toContain('= 22.2');
     expect(fixture.componentInstance.value()).toBeCloseTo(22.225, 9);
     expect(await type('12 + 0.5')).toBe('= 12.50\u202fmm');
-    host().querySelector<HTMLButtonElement>('button[aria-label="Show inches"]')!.click();
+    const inches = host().querySelector<HTMLButtonElement>('button[aria-label="Show inches"]')!;
+    // Tab goes from one length to the next: the unit is tapped
+    expect(inches.tabIndex).toBe(-1);
+    inches.click();
     expect(await type('27.78125')).toBe('= 1 3/32\u202fin');
     TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
     expect(await type('1')).toContain('25.4');

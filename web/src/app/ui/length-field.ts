@@ -50,7 +50,15 @@ const ERRORS: Readonly<Record<LengthError, string>> = {
           [id]="id"
         />
         @if (metric()) {
-          <button matTextSuffix type="button" class="unit tap" aria-label="Show inches" [attr.aria-pressed]="tapped()" (click)="tapped.set(!tapped())">
+          <button
+            matTextSuffix
+            type="button"
+            tabindex="-1"
+            class="unit tap"
+            aria-label="Show inches"
+            [attr.aria-pressed]="tapped()"
+            (click)="tapped.set(!tapped())"
+          >
             {{ unitWord() }}
           </button>
         } @else {

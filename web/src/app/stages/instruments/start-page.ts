@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, FormRecord, ReactiveFormsModule, Validators } from '@angular/forms';
@@ -47,6 +48,7 @@ const text = (): FormControl<string> => new FormControl('', { nonNullable: true 
   selector: 'rn-start-page',
   imports: [
     LengthField,
+    NgTemplateOutlet,
     MatAutocompleteModule,
     MatButtonModule,
     MatButtonToggleModule,

@@ -79,6 +79,14 @@ export interface LookAtStep {
 
 export const lookAtStep = Joi.object<LookAtStep, true>({ entry: uuid.required(), found: text.required() });
 
+/** A step that was not done after all; the reason may be empty while the step is a minute old. */
+export interface TakeStepBack {
+  readonly entry: string;
+  readonly reason: string;
+}
+
+export const takeStepBack = Joi.object<TakeStepBack, true>({ entry: uuid.required(), reason: Joi.string().trim().allow('').max(500).required() });
+
 /** A picture of a step, as base64 of a JPEG, PNG or WebP file. */
 export interface TakePhotograph {
   readonly operation: string;

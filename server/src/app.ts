@@ -20,6 +20,7 @@ import { serveApplication } from './http/application.js';
 import { instrumentRoutes } from './instruments/routes.js';
 import { jobRoutes } from './jobs/jobs.js';
 import { workRoutes } from './jobs/work-routes.js';
+import { correctionRoutes } from './ledger/corrections.js';
 import { lessonRoutes } from './ledger/lessons.js';
 import { instrumentLedgerRoutes, ledgerRoutes, lookRoutes } from './ledger/routes.js';
 import { ownWorkRoutes } from './operations/own-work-routes.js';
@@ -128,6 +129,7 @@ export function createApp({ db, log, webRoot, workshop, name = null, ready, prob
   api.use('/clearances', clearanceRoutes(db));
   api.use('/ledger', ledgerRoutes(db));
   api.use('/ledger-looks', lookRoutes(db));
+  api.use('/ledger-corrections', correctionRoutes(db));
   api.use('/lessons', lessonRoutes(db));
   api.use('/photographs', photographRoutes(db));
   api.use(() => {

@@ -23,5 +23,6 @@ export * from './work.js';
 export * from './workings.js';
 export * from './step-refusals.js';
 export * from './step-refused.js';
+export * from './not-taken-back.js';
 export * from './survey/index.js';
 export * from './sheet.js';

@@ -24,6 +24,7 @@ export interface JobInHand {
   readonly owner: Ownership;
   /** How many work in the workshop. */
   readonly technicians: number;
+  /** What was done and stands. */
   readonly ledger: readonly LedgerEntry[];
   readonly readings: readonly Reading[];
   /** Steps on its instrument, whatever the job, that were done without being judged and that nobody has looked at. */

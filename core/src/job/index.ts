@@ -12,4 +12,5 @@ export * from './mishap.js';
 export * from './movement.js';
 export * from './step-flaw.js';
 export * from './still-agreed.js';
+export * from './take-back.js';
 export * from './undo-step.js';

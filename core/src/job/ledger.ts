@@ -25,6 +25,15 @@ export interface Unjudged {
   readonly looked: { readonly person: string; readonly at: string; readonly found: string } | null;
 }
 
+/** That a step was not done after all: who said so, when, why, and the revision that undid what it drew. A slip that was undone at once needs no reason. */
+export interface TakenBack {
+  readonly id: string;
+  readonly person: string;
+  readonly at: string;
+  readonly reason: string;
+  readonly after: Revisions;
+}
+
 /** A step as it was done; only ever added. */
 export interface LedgerEntry {
   readonly id: string;
@@ -50,7 +59,12 @@ export interface LedgerEntry {
   readonly at: string;
   /** Null: it was judged before it was kept. */
   readonly unjudged: Unjudged | null;
+  /** Null: it stands. */
+  readonly takenBack: TakenBack | null;
 }
+
+/** The steps that stand: what was taken back was not done. */
+export const standing = (entries: readonly LedgerEntry[]): readonly LedgerEntry[] => entries.filter((l) => l.takenBack === null);
 
 /** The steps that were done without being judged and that nobody has looked at. */
 export const unlookedOf = (entries: readonly Pick<LedgerEntry, 'id' | 'unjudged'>[]): readonly string[] =>

@@ -40,5 +40,6 @@ export function entryAfter({ operation, target, numbers }: StepOutcome, said: St
     numbers,
     done,
     unjudged: unjudged === undefined ? null : { why: unjudged, looked: null },
+    takenBack: null,
   };
 }

@@ -118,6 +118,7 @@ export function entryOf(operation: string, step: string, more: Partial<LedgerEnt
     done: null,
     at: '2026-01-03T00:00:00Z',
     unjudged: null,
+    takenBack: null,
     ...more,
   };
 }

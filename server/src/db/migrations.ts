@@ -19,6 +19,7 @@ import { reasons } from './0017-reasons.js';
 import { needs } from './0018-needs.js';
 import { away } from './0019-away.js';
 import { mentions } from './0020-mentions.js';
+import { corrections } from './0021-corrections.js';
 
 interface Migration {
   readonly name: string;
@@ -47,6 +48,7 @@ const ALL: readonly Migration[] = [
   needs,
   away,
   mentions,
+  corrections,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -1,7 +1,7 @@
 import { benchNow, operationsOfBench } from '@rinnovo/core/house';
 import type { PlanState } from '@rinnovo/core/check';
 import type { Bench } from '@rinnovo/core/gate';
-import { benchInput, choicesOf, logged, type Job, type JobInHand, type PlanRecord } from '@rinnovo/core/job';
+import { benchInput, choicesOf, logged, standing, type Job, type JobInHand, type PlanRecord } from '@rinnovo/core/job';
 import type { Revisions } from '@rinnovo/core/instrument';
 import { doneOf, isOwn } from '@rinnovo/core/operation';
 import { surveyedOf } from '@rinnovo/core/survey';
@@ -43,7 +43,7 @@ export async function loadJobState(db: Knex, id: string): Promise<JobState> {
   const decisions = await liveDecisions(db, id);
   const ids = decisions.map((d) => d.id);
   const rows = [...(await operationsOf(db, ids)).filter(isOwn), ...(await changesOfBench(db, id)), ...(await workByHand(db, id))];
-  const ledger = await ledgerOfJob(db, id);
+  const ledger = standing(await ledgerOfJob(db, id));
   const { fitted } = surveyedOf(anatomy.document, await instrumentById(db, job.instrument));
   const state = { anatomy: anatomy.document, parts, stock: await allStock(db), settings: shop.settings, tools: shop.tools, done: doneOf(rows), fitted };
   return {

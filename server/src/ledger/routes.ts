@@ -15,7 +15,7 @@ import { keepOperations } from '../operations/queries.js';
 import { countOne, moveParts } from '../stock/take.js';
 import { demandNothingHidden, openSessions } from '../readings/sessions.js';
 import { withheld } from '../readings/withheld.js';
-import { ledgerAfter, ledgerOfJob, rowOf } from './queries.js';
+import { ledgerAfter, ledgerOfJob, rowOf, timesTakenBack } from './queries.js';
 
 /** /api/ledger/:id: logging a step is a command; entries are only added. */
 export function ledgerRoutes(db: Knex): Router {
@@ -46,7 +46,7 @@ export function ledgerRoutes(db: Knex): Router {
         await keepOperations(trx, [outcome.operation], writeId);
         await trx('operations').where({ id: body.operation }).update({ state: outcome.state, write_id: writeId });
         const kept = { id: params.id, instrument, job: first.job.id, person, at: new Date().toISOString(), before: newest, after: known };
-        await trx('ledger').insert({ ...rowOf(entryAfter(outcome, body, kept)), write_id: writeId });
+        await trx('ledger').insert({ ...rowOf(entryAfter(outcome, body, kept)), again: await timesTakenBack(trx, body), write_id: writeId });
         const taking = { decision: outcome.operation.decision, person, writeId };
         if (outcome.counted !== null) await countOne(trx, outcome.counted, body.counted ?? '', taking);
         await moveParts(trx, first.job.id, outcome.moves, params.id, taking);

@@ -11,7 +11,7 @@ import { decisionsOf } from '../decisions/queries.js';
 import { readRoute } from '../http/read.js';
 import { instrumentById } from '../instruments/queries.js';
 import { activeJobOf } from '../jobs/jobs.js';
-import { ledgerAfter } from '../ledger/queries.js';
+import { ledgerAfter, MOST_ENTRIES } from '../ledger/queries.js';
 import { allParts } from '../parts/queries.js';
 import { readingsOf, shown } from '../readings/queries.js';
 import { openSessions } from '../readings/sessions.js';
@@ -53,7 +53,7 @@ export function passportRoutes(db: Knex): Router {
             ),
             hidden,
           ),
-          ledger: withheld(await ledgerAfter(db, id, null, 100_000), hidden),
+          ledger: withheld(await ledgerAfter(db, id, null, MOST_ENTRIES), hidden),
           parts: Object.values(await allParts(db)).filter((p) => fitted.has(p.id)),
           differences,
           undo: undoRecipe(differences),

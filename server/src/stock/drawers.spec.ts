@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import type { BuyListLine, KeptStock, Problem, ReturnPlan } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import type { Bench } from '@rinnovo/core/gate';
+import type { LedgerEntry } from '@rinnovo/core/job';
 import { knownAt, type Anatomy, type Hole } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
 import { demoWorkshop } from '@rinnovo/demo';
@@ -91,6 +92,11 @@ describe('a drawer', () => {
     // the next one that wants it has to buy it
     expect((await optionOf('tone')).option.proposal.lacks).toEqual([{ kind: 'part', part: pot.id }]);
     expect((await bench()).cards.map((c) => c.kind)).toEqual(['fitHardware', 'solder', 'turnToStop', 'putKnobOn']);
+    const { entry } = (await log()).body as { entry: LedgerEntry };
+    expect(await lies()).toEqual([0, 0]);
+    // not fitted after all, it lies there again and is kept for the same decision; then it is
+    await w.create(`/api/ledger-corrections/${randomUUID()}`, { entry: entry.id, reason: '' }).expect(201);
+    expect(await lies()).toEqual([1, 1]);
     await log().then((r) => expect(r.status).toBe(201));
     expect(await lies()).toEqual([0, 0]);
     // fitted, it is soldered though no other lies there
@@ -109,6 +115,10 @@ describe('a drawer', () => {
     expect(await lies()).toEqual([0, 0]);
     for (let i = 0; i < 3; i++) await log().then((r) => expect(r.status).toBe(201));
     expect((await moved()).slice(earlier).map((r) => [r['amount'], r['why'], r['note']])).toEqual([
+      [1, 'reserved', ''],
+      [-1, 'fitted', ''],
+      [-1, 'reserved', ''],
+      [1, 'fitted', ''],
       [1, 'reserved', ''],
       [-1, 'fitted', ''],
       [-1, 'reserved', ''],

@@ -61,6 +61,23 @@ export async function moveParts(trx: Knex.Transaction, job: string, moves: reado
   }
 }
 
+/**
+ * What a step moved goes back: of every movement of its write the opposite, on the word of its entry. What it counted in is here all the same.
+ * False where a drawer no longer holds what it brought: then nothing may be kept.
+ */
+export async function moveBack(trx: Knex.Transaction, entry: string, write: string, { person, writeId }: Omit<Taking, 'decision'>): Promise<boolean> {
+  const moved = (await trx('movements').where({ write_id: write }).whereNot({ why: 'counted' }).select('item', 'amount', 'why', 'decision')) as Pick<
+    MovementRow,
+    'item' | 'amount' | 'why' | 'decision'
+  >[];
+  await addMovements(
+    trx,
+    moved.map((m): MovementRow => ({ ...m, amount: -m.amount, entry, person, write_id: writeId })),
+  );
+  const held = await allStock(trx);
+  return moved.every((m) => (held.find((s) => s.id === m.item)?.quantity ?? 0) >= 0);
+}
+
 /** What is used up of what lies in one drawer; never more than the drawer says is there. */
 async function useUp(trx: Knex.Transaction, move: Extract<Move, { readonly item: string }>, entry: string, taking: Taking): Promise<void> {
   const there = (await allStock(trx)).find((s) => s.id === move.item)?.quantity ?? 0;

@@ -68,6 +68,7 @@ export const ROUTES: Readonly<Record<string, RouteCase>> = {
     good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', wrong: null, note: '', minutes: null, measured: null, seen: {} }),
   },
   looks: { path: (id) => `/api/ledger-looks/${id}`, good: () => ({ entry: randomUUID(), found: 'as planned' }) },
+  corrections: { path: (id) => `/api/ledger-corrections/${id}`, good: () => ({ entry: randomUUID(), reason: 'too early' }) },
   photographs: { path: (id) => `/api/photographs/${id}`, good: () => ({ operation: randomUUID(), step: '1 cut', image: 'AAAA' }), tooLong: 12_700_000 },
   order: { path: () => `/api/jobs/${job.id}/order`, good: () => ({ order: [] }) },
   waivers: { path: (id) => `/api/waivers/${id}`, good: () => ({ job: job.id, rule: 'x', operations: [randomUUID()], reason: 'y' }) },

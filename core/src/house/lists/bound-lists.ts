@@ -1,6 +1,7 @@
 import { bareChoice, cavityOfRoute, isThere, partFound, placesOf, type Choice } from '../../check/index.js';
 import { cautionsOf, isIrreversible, operationRow, type PlacedOperation } from '../../operation/index.js';
 import { allAccepted, brokenRules, edgesOf, hindrances, inOrder, sequence } from '../../order/index.js';
+import { takeBack, whyItStays } from '../../job/index.js';
 import { isOfPart, kindsFor, partRow, typicalHardware, type Hardware, type HardwareKind } from '../../part/index.js';
 import type { Lists } from './lists.js';
 
@@ -34,5 +35,7 @@ export function boundLists(lists: Lists) {
     brokenRules: of(brokenRules),
     hindrances: of(hindrances),
     allAccepted: of(allAccepted),
+    takeBack: of(takeBack),
+    whyItStays: of(whyItStays),
   };
 }

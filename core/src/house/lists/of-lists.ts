@@ -19,5 +19,7 @@ export const {
   partRow,
   placesOf,
   sequence,
+  takeBack,
   typicalHardware,
+  whyItStays,
 } = boundLists(LISTS);

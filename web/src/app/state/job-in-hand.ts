@@ -1,5 +1,5 @@
 import { createSelector } from '@ngrx/store';
-import { benchInput, standingClearance, unlookedOf, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
+import { benchInput, standing, standingClearance, unlookedOf, type BenchAsked, type JobInHand } from '@rinnovo/core/job';
 import { ledger, people } from './resources';
 import { selectDecision, selectDecisions, selectJob, selectPlan, selectReadings, selectWork } from './selectors';
 
@@ -16,7 +16,7 @@ const selectJobFacts = createSelector(
     consents: w?.consents ?? [],
     technicians: p.data?.filter((x) => x.role === 'technician').length ?? 1,
     owner: w?.owner ?? { clients: true, changed: null },
-    ledger: l.data?.filter((e) => e.job === job?.id) ?? [],
+    ledger: standing(l.data ?? []).filter((e) => e.job === job?.id),
     unlooked: unlookedOf(l.data ?? []),
   }),
 );

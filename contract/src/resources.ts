@@ -1,4 +1,4 @@
-import type { Anatomy, StartingKind } from '@rinnovo/core/instrument';
+import type { Anatomy, Difference, StartingKind } from '@rinnovo/core/instrument';
 import type { CauseId, KeptNumber, MishapId, UndoStep } from '@rinnovo/core/job';
 import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operation';
 import type { BuyLine } from '@rinnovo/core/order';
@@ -115,10 +115,17 @@ export interface AnatomyRevision {
   readonly instrument: string;
   readonly revision: number;
   readonly document: Anatomy;
-  readonly cause: 'correction' | 'work';
+  /** A restored one is as an earlier one was. */
+  readonly cause: 'correction' | 'work' | 'restore';
   readonly entry: string | null;
   readonly person: string;
   readonly at: string;
+}
+
+/** An instrument as it was found, and what work has changed on it since. */
+export interface AsFound {
+  readonly found: AnatomyRevision;
+  readonly changes: readonly Difference[];
 }
 
 /** A reading as the server tells it: while its target is being read again blind, the value is withheld. */

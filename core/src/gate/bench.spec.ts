@@ -5,7 +5,8 @@ import type { Operation, PlacedOperation } from '../operation/index.js';
 import type { StockItem } from '../part/index.js';
 import { dim, inDrawer, plainChoice, plainState } from '../testing/plan.js';
 import { noBench, operationOf } from '../testing/work.js';
-import { completedSteps, depthReached, type BenchInput, type LoggedStep, type StepCard } from './index.js';
+import { setting } from '../measure/index.js';
+import { completedSteps, depthOfStep, depthReached, type BenchInput, type LoggedStep, type StepCard } from './index.js';
 
 const at = (n: number): string => `2026-01-01T10:${String(n).padStart(2, '0')}:00.000Z`;
 const step = (operation: string, name: string, more: Partial<LoggedStep> = {}): LoggedStep => ({
@@ -128,6 +129,48 @@ describe('steps that are over', () => {
     expect([0, 1, 2, 3].map((now) => depthReached(cards, now))).toEqual([0, 6, 6, 12]);
     expect(depthReached([], 0)).toBe(0);
     expect(depthReached([card('bore')], 0)).toBe(0);
+  });
+
+  it('tell what a step is about on the way down', () => {
+    const card = (kind: string, more: Partial<StepCard> = {}): StepCard => ({
+      key: kind,
+      kind,
+      cautions: [],
+      numbers: [],
+      names: {},
+      asks: null,
+      rule: null,
+      ...more,
+    });
+    const reads = (expected: number): Partial<StepCard> => ({
+      asks: { what: 'depth', role: 'replaces', expected, limit: 0.2, target: { quantity: 'levelDepth', feature: 'route', part: 'main' } },
+    });
+    const pass = (depth: number): readonly StepCard[] => [
+      card('setDepth', { names: { depth } }),
+      card('cut', { names: { depth } }),
+      card('measureDepth', reads(depth)),
+    ];
+    const cards = [card('unplug'), ...pass(6), ...pass(12), ...pass(18)];
+    expect(cards.map((_, now) => depthOfStep(cards, now)!).map((d) => [d.was, d.to])).toEqual([
+      [0, 0],
+      [0, 6],
+      [0, 6],
+      [6, 6],
+      [6, 12],
+      [6, 12],
+      [12, 12],
+      [12, 18],
+      [12, 18],
+      [18, 18],
+    ]);
+    expect(cards.every((_, now) => depthOfStep(cards, now)!.whole === 18)).toBeTrue();
+    // a blind hole, then the part in it
+    const hole = [card('drillNew', { numbers: [{ label: 'targetDepth', working: setting('targetDepth', 15, 'plan') }] }), card('tryPart')];
+    expect([depthOfStep(hole, 0), depthOfStep(hole, 1)]).toEqual([
+      { was: 0, to: 15, whole: 15 },
+      { was: 15, to: 15, whole: 15 },
+    ]);
+    expect([depthOfStep([card('solder')], 0), depthOfStep(cards, 10)]).toEqual([null, null]);
   });
 });
 

@@ -6,7 +6,8 @@ export function depthReached(cards: readonly StepCard[], now: number): number {
   return cards.slice(0, now + 1).reduce((deep, card) => cutTo(card) ?? deep, 0);
 }
 
-function cutTo({ kind, names, numbers, asks }: StepCard): number | null {
+/** What a card cuts to, mm; null where it cuts no floor. */
+export function cutTo({ kind, names, numbers, asks }: StepCard): number | null {
   switch (kind) {
     case 'cut':
       return Number(names['depth']);

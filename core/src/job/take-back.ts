@@ -43,7 +43,11 @@ export function isOfCut(rows: OperationRows, { kind, step, before, after, unjudg
 }
 
 /** Why a step stays logged whatever is said; null where it may be taken back. `ledger`: all of its instrument, oldest first. */
-export function whyItStays(rows: OperationRows, ledger: readonly LedgerEntry[], id: string): Extract<NotTakenBack, 'unknown' | 'takenBack' | 'wentWrong' | 'cut' | 'laterStep'> | null {
+export function whyItStays(
+  rows: OperationRows,
+  ledger: readonly LedgerEntry[],
+  id: string,
+): Extract<NotTakenBack, 'unknown' | 'takenBack' | 'wentWrong' | 'cut' | 'laterStep'> | null {
   const entry = ledger.find((l) => l.id === id);
   if (!entry) return 'unknown';
   if (entry.takenBack) return 'takenBack';
@@ -56,7 +60,11 @@ export function whyItStays(rows: OperationRows, ledger: readonly LedgerEntry[], 
  * Takes the newest step of an instrument back, or says why it stays: a cut stays, what others were built on stays, and after a minute it needs a reason.
  * Its entry is kept; what it moved and drew is moved and drawn the other way.
  */
-export function takeBack(rows: OperationRows, ledger: readonly LedgerEntry[], { entry: id, reason, at, operation, revisions }: TakingBack): TakenBackStep | NotTakenBack {
+export function takeBack(
+  rows: OperationRows,
+  ledger: readonly LedgerEntry[],
+  { entry: id, reason, at, operation, revisions }: TakingBack,
+): TakenBackStep | NotTakenBack {
   const stays = whyItStays(rows, ledger, id);
   const entry = ledger.find((l) => l.id === id);
   if (stays !== null || !entry) return stays ?? 'unknown';

@@ -1,6 +1,7 @@
 export * from './after-step.js';
 export * from './as-left.js';
 export * from './beyond-line.js';
+export * from './changes-by-work.js';
 export * from './entry-after.js';
 export * from './go-back.js';
 export * from './meanwhile.js';

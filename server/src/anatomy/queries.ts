@@ -9,7 +9,7 @@ interface Row {
   instrument: string;
   revision: number;
   document: unknown;
-  cause: 'correction' | 'work';
+  cause: 'correction' | 'work' | 'restore';
   entry: string | null;
   person: string;
   at: Date;
@@ -35,6 +35,24 @@ export async function anatomyOf(db: Knex, instrument: string, revision?: number)
   const row = (await query.first()) as Row | undefined;
   if (!row) throw new ProblemError('not-found', { detail: 'This instrument has no anatomy yet.' });
   return toRevision(row);
+}
+
+/** Some revisions' documents, by number. */
+export async function anatomiesOf(db: Knex, instrument: string, revisions: readonly number[]): Promise<ReadonlyMap<number, Anatomy>> {
+  const rows = (await db('revisions')
+    .where({ instrument, aspect: 'anatomy' })
+    .whereIn('revision', [...revisions])) as Row[];
+  return new Map(rows.map((r) => [r.revision, documentOf(r)]));
+}
+
+/** Was the instrument drawn so before its newest revision? */
+export async function wasSoBefore(db: Knex, instrument: string, document: Anatomy, newest: number): Promise<boolean> {
+  const found = (await db('revisions')
+    .where({ instrument, aspect: 'anatomy' })
+    .where('revision', '<', newest)
+    .whereRaw('document = ?::jsonb', [JSON.stringify(document)])
+    .first('revision')) as object | undefined;
+  return found !== undefined;
 }
 
 /** Every revision's number, cause and time, newest first. */
@@ -65,7 +83,7 @@ export async function lockRevisions(trx: Knex.Transaction, instrument: string): 
 export interface NewRevision {
   readonly instrument: string;
   readonly document: Anatomy;
-  readonly cause: 'correction' | 'work';
+  readonly cause: 'correction' | 'work' | 'restore';
   readonly entry: string | null;
   readonly person: string;
   readonly writeId: string;

@@ -7,7 +7,8 @@ import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
 import { hiddenSince, openSessions } from '../readings/sessions.js';
-import { addRevision, anatomyHistory, anatomyOf, lockRevisions } from './queries.js';
+import { asFound } from './as-found.js';
+import { addRevision, anatomyHistory, anatomyOf, lockRevisions, wasSoBefore } from './queries.js';
 
 /** Throws 422 for each dimension that cannot be. */
 function demandPossible(next: Anatomy, before: Anatomy | null): void {
@@ -31,6 +32,10 @@ export function anatomyRoutes(db: Knex): Router {
   router.get(
     '/history',
     readRoute(idParam, noQuery, async ({ id }) => ({ body: { items: await anatomyHistory(db, id), next: null } })),
+  );
+  router.get(
+    '/found',
+    readRoute(idParam, noQuery, async ({ id }) => ({ body: await asFound(db, id, await openSessions(db, id)) })),
   );
   router.get(
     '/:revision',
@@ -59,7 +64,7 @@ export function anatomyRoutes(db: Knex): Router {
         await addRevision(context.trx, newest, {
           instrument: params.id,
           document,
-          cause: 'correction',
+          cause: (await wasSoBefore(context.trx, params.id, document, newest.anatomy)) ? 'restore' : 'correction',
           entry: null,
           person: context.person,
           writeId: context.writeId,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-/** A step that was not done after all is taken back by an entry of its own; the same step can be done again. The reason is found from the list of instruments. */
+/** A step that was not done after all is taken back by an entry of its own; the same step can be done again. A revision that brings an earlier state back says so. The reason is found from the list of instruments. */
 export const corrections = {
   name: '0021-corrections',
   async up(db: Knex): Promise<void> {
@@ -24,6 +24,8 @@ CREATE TRIGGER ledger_corrections_whole BEFORE TRUNCATE ON ledger_corrections FO
 ALTER TABLE ledger ADD COLUMN again integer NOT NULL DEFAULT 0;
 DROP INDEX a_step_is_done_once;
 CREATE UNIQUE INDEX a_step_is_done_once ON ledger (operation, step, again) WHERE outcome = 'done';
+
+ALTER TABLE revisions DROP CONSTRAINT anatomy_revisions_cause_check, ADD CONSTRAINT revisions_cause_check CHECK (cause IN ('correction', 'work', 'restore'));
 
 CREATE FUNCTION mentions_correction() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
   PERFORM mention('step', (SELECT instrument FROM ledger WHERE id = NEW.entry), NEW.id, NEW.reason);

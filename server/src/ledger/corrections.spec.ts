@@ -27,7 +27,9 @@ describe('a step that is taken back', () => {
     return [b.operation?.id, b.cards[b.now]?.key];
   };
   const longAgo = (entry: string) =>
-    w.db.raw(`ALTER TABLE ledger DISABLE TRIGGER USER; UPDATE ledger SET at = at - interval '1 hour' WHERE id = '${entry}'; ALTER TABLE ledger ENABLE TRIGGER USER`);
+    w.db.raw(
+      `ALTER TABLE ledger DISABLE TRIGGER USER; UPDATE ledger SET at = at - interval '1 hour' WHERE id = '${entry}'; ALTER TABLE ledger ENABLE TRIGGER USER`,
+    );
 
   it('is to be done again, is kept with the reason, and is the next step once more', async () => {
     ({ w } = await decidedToRoute());
@@ -99,7 +101,7 @@ describe('a step that is taken back', () => {
     const cutAt = (await w.get(`/api/instruments/${instrument}/anatomy/${last.before.anatomy}`).expect(200)).body as AnatomyRevision;
     const answer = await takeBack(last.id).expect(201);
     const now = await anatomy();
-    expect([now.revision, now.cause, now.entry]).toEqual([last.after.anatomy + 1, 'correction', last.id]);
+    expect([now.revision, now.cause, now.entry]).toEqual([last.after.anatomy + 1, 'restore', last.id]);
     expect(now.document).toEqual(cutAt.document);
     expect(now.document).not.toEqual(before.document);
     expect((answer.body as { revisions: { anatomy: number } }).revisions.anatomy).toBe(now.revision);

@@ -35,7 +35,7 @@ export function correctionRoutes(db: Knex): Router {
         if (typeof back === 'string') throw refusalOf(back);
         const { revision } = back;
         const before = revision === null ? null : (await anatomyOf(trx, instrument, revision)).document;
-        const known = before ? await addRevision(trx, newest, { instrument, document: before, cause: 'correction', entry, person, writeId }) : newest;
+        const known = before ? await addRevision(trx, newest, { instrument, document: before, cause: 'restore', entry, person, writeId }) : newest;
         await trx('operations').where({ id: found.operation }).update({ state: back.state, write_id: writeId });
         await addCorrection(trx, { id, entry, reason, revision_after: known.anatomy, person, write_id: writeId });
         const write = await writeOf(trx, entry);

@@ -48,7 +48,15 @@ function toEntry({ revision_before, revision_after, done, at, unjudged: why, loo
   const renamed = { kind: newKind(r.kind) as LedgerEntry['kind'], numbers: newLabels(r.numbers), measured, wrong };
   const revisions = { before: knownAt({ anatomy: revision_before }), after: knownAt({ anatomy: revision_after }) };
   const unjudged = why === null ? null : { why, looked };
-  return { ...r, ...renamed, ...revisions, done: done?.toISOString() ?? null, at: at.toISOString(), unjudged, takenBack: back && { ...back, after: knownAt({ anatomy: back.after }) } };
+  return {
+    ...r,
+    ...renamed,
+    ...revisions,
+    done: done?.toISOString() ?? null,
+    at: at.toISOString(),
+    unjudged,
+    takenBack: back && { ...back, after: knownAt({ anatomy: back.after }) },
+  };
 }
 
 /** An entry as it is written; when it is kept, and whether it was taken back, is the database's to say. */
@@ -97,7 +105,11 @@ export const MOST_ENTRIES = 100_000;
 
 /** How often a step of an operation was taken back before. */
 export async function timesTakenBack(db: Knex, { operation, step }: Pick<LedgerEntry, 'operation' | 'step'>): Promise<number> {
-  const found = await db('ledger_corrections as c').join('ledger as l', 'l.id', 'c.entry').where({ 'l.operation': operation, 'l.step': step }).count('* as n').first();
+  const found = await db('ledger_corrections as c')
+    .join('ledger as l', 'l.id', 'c.entry')
+    .where({ 'l.operation': operation, 'l.step': step })
+    .count('* as n')
+    .first();
   return Number((found as { n: string }).n);
 }
 

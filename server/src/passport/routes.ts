@@ -1,9 +1,10 @@
 import { idParam, noQuery, plainInstrument } from '@rinnovo/contract';
-import { compareAnatomies, partsOf } from '@rinnovo/core/instrument';
+import { partsOf } from '@rinnovo/core/instrument';
 import { targetKey } from '@rinnovo/core/quantity';
 import { undoRecipe } from '@rinnovo/core/record';
 import { Router } from 'express';
 import type { Knex } from 'knex';
+import { asFound } from '../anatomy/as-found.js';
 import { anatomyHistory, anatomyOf } from '../anatomy/queries.js';
 import { withDimensionHidden } from '../anatomy/withhold.js';
 import { consentsOf } from '../consents/queries.js';
@@ -31,11 +32,9 @@ export function passportRoutes(db: Knex): Router {
       const all = await Promise.all(history.map((h) => anatomyOf(db, id, h.revision)));
       const revisions = all.map((r) => ({ ...r, document: withDimensionHidden(r.document, hidden) }));
       const job = await activeJobOf(db, id);
-      const left = revisions[0];
-      const found = revisions[revisions.length - 1];
       const fitted = new Set(revisions.flatMap((r) => partsOf(r.document)));
       const decisions = job ? await decisionsOf(db, job.id) : [];
-      const differences = left && found ? compareAnatomies(found.document, left.document) : [];
+      const { changes } = await asFound(db, id, hidden);
       return {
         body: {
           format: 2,
@@ -55,8 +54,8 @@ export function passportRoutes(db: Knex): Router {
           ),
           ledger: withheld(await ledgerAfter(db, id, null, MOST_ENTRIES), hidden),
           parts: Object.values(await allParts(db)).filter((p) => fitted.has(p.id)),
-          differences,
-          undo: undoRecipe(differences),
+          differences: changes,
+          undo: undoRecipe(changes),
         },
       };
     }),

@@ -16,6 +16,7 @@ const READ: readonly string[] = [
   '/api/instruments/{id}',
   '/api/instruments/{id}/anatomy',
   '/api/instruments/{id}/anatomy/1',
+  '/api/instruments/{id}/anatomy/found',
   '/api/instruments/{id}/anatomy/history',
   '/api/instruments/{id}/readings',
   '/api/instruments/{id}/readings/csv',

@@ -214,7 +214,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(parts.loaded({ of: WORKSHOP, data: { 'two-coil': { part: pickup, archived: false, version: 1 } }, version: null }));
   store.dispatch(stock.loaded({ of: WORKSHOP, data: (more.stock ?? drawers).map((item) => ({ item, version: 1, reserved: {} })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
-  store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 1 }));
+  store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision, changes: [] }, version: 1 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? cleared?.readings ?? [], version: null }));
   store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));
   store.dispatch(findings.loaded({ of: 'i', data: [], version: null }));

@@ -58,7 +58,9 @@ export const saveAnatomy = createEffect(
         store.dispatch(anatomyEditActions.sending());
         return api.change<AnatomyRevision>(`/instruments/${id}/anatomy`, held.version ?? 0, { document }).pipe(
           concatMap(({ body }) => {
-            const data: AnatomyHeld = { now: body, found: (held.data as AnatomyHeld).found };
+            const was = held.data as AnatomyHeld;
+            // until work begins what is drawn is how it was found
+            const data: AnatomyHeld = { ...was, now: body, found: was.found.revision === was.now.revision ? body : was.found };
             return from(drafts.drop(draftName(id))).pipe(
               concatMap(() => of(anatomy.loaded({ of: id, data, version: body.revision }), anatomyEditActions.saved({ sent: document }))),
             );

@@ -44,6 +44,12 @@ export class BenchCommands {
     return answer.entry;
   }
 
+  /** A step that was not done after all; the reason may be empty within a minute. */
+  async takeStepBack(job: Job, entry: string, reason: string): Promise<void> {
+    await firstValueFrom(this.api.create(`/ledger-corrections/${crypto.randomUUID()}`, { entry, reason }));
+    reloadBench(this.store, job.id, job.instrument);
+  }
+
   /** What was found by whoever looked at a step that was done without being judged. */
   async lookAt(job: Pick<Job, 'instrument'>, entry: string, found: string): Promise<void> {
     await firstValueFrom(this.api.create(`/ledger-looks/${crypto.randomUUID()}`, { entry, found }));

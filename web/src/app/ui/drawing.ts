@@ -49,6 +49,8 @@ export interface DrawnPath {
   readonly loose?: boolean;
   /** What the technician has chosen. */
   readonly chosen?: boolean;
+  /** What is worked on now: drawn heavy. */
+  readonly now?: boolean;
 }
 
 /** A place on the drawing with a sign and words. */

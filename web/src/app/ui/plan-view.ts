@@ -251,5 +251,5 @@ export class PlanView {
 
 /** The classes of each line, in their order: worked out when lines change, not at every move of the hand. */
 function looksOf(paths: readonly DrawnPath[], selected: string | null): readonly string[] {
-  return paths.map((p) => `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.id === selected ? ' selected' : ''}`);
+  return paths.map((p) => `${p.kind}${p.loose ? ' loose' : ''}${p.chosen ? ' chosen' : ''}${p.now ? ' now' : ''}${p.id === selected ? ' selected' : ''}`);
 }

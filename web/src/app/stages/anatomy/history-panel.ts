@@ -11,6 +11,8 @@ import { dateTimeText } from '@rinnovo/words';
 
 type Entry = Omit<AnatomyRevision, 'document'>;
 
+const CAUSES: Readonly<Record<AnatomyRevision['cause'], string>> = { work: 'work', correction: 'correction', restore: 'restored' };
+
 /** Every state the instrument had: by whom, when, corrected or worked on; laid over the present one, or brought back. */
 @Component({
   selector: 'rn-history-panel',
@@ -24,7 +26,7 @@ type Entry = Omit<AnatomyRevision, 'document'>;
       @for (r of rows(); track r.revision) {
         <li>
           <span class="what"
-            ><strong>{{ r.revision }}</strong> {{ r.cause === 'work' ? 'work' : 'correction' }}<br /><span class="soft">{{ r.when }} · {{ r.who }}</span></span
+            ><strong>{{ r.revision }}</strong> {{ r.cause }}<br /><span class="soft">{{ r.when }} · {{ r.who }}</span></span
           >
           @if (r.now) {
             <span class="soft">current</span>
@@ -72,7 +74,7 @@ export class HistoryPanel {
   protected readonly rows = computed(() =>
     this.history().map((h) => ({
       revision: h.revision,
-      cause: h.cause,
+      cause: CAUSES[h.cause],
       when: dateTimeText(h.at),
       who: this.people().data?.find((p) => p.id === h.person)?.name ?? '',
       now: h.revision === this.held().data?.now.revision,

@@ -35,6 +35,7 @@ function entry(step: string, measured: number | null = null): LedgerEntry {
     done: null,
     at: '2026-01-02T12:00:00.000Z',
     unjudged: null,
+    takenBack: null,
   };
 }
 

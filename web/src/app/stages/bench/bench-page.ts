@@ -49,6 +49,8 @@ import { LengthField } from '../../ui/length-field';
 import { SetUpReadPanel } from '../../ui/set-up-read';
 import { WorkingView } from '../../ui/working-view';
 import { keepAwake, type Awake } from '../../ui/keep-awake';
+import { LastStep } from './last-step';
+import { StepDrawing } from './step-drawing';
 import { UnjudgedStep } from './unjudged-step';
 import { StepPhotos } from './step-photos';
 import { StopWatch } from './stop-watch';
@@ -83,6 +85,8 @@ function startsCut(bench: Bench | null): boolean {
     SetUpReadPanel,
     WorkingView,
     WentWrong,
+    LastStep,
+    StepDrawing,
     StepPhotos,
     StopWatch,
     UnjudgedStep,
@@ -127,6 +131,8 @@ export class BenchPage {
     return rule ? (RULE_WORDS[rule] ?? null) : null;
   });
   protected readonly cautions = computed(() => (this.card()?.cautions ?? []).map((c) => CAUTION_WORDS[c]));
+  /** The choice that the step is work of. */
+  protected readonly chosenNow = computed(() => this.input().choices[this.bench()?.operation?.decision ?? ''] ?? null);
   private readonly setUp = this.store.selectSignal(viewFeature.selectSetUp);
   /** The numbers of the card; of the three set-ups the one that is worked by stands first and large, the others are for checking. */
   protected readonly numbers = computed(() => {

@@ -60,7 +60,7 @@ describe('the sheet of holes', () => {
     ];
     const document = { ...anatomy, plates: anatomy.plates.map((p) => ({ ...p, screws })) };
     const revision = { instrument: 'i', revision: 2, document, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
-    store.dispatch(resource.loaded({ of: 'i', data: { now: revision, found: revision }, version: 2 }));
+    store.dispatch(resource.loaded({ of: 'i', data: { now: revision, found: revision, changes: [] }, version: 2 }));
     const fixture = TestBed.createComponent(HolesPage);
     await fixture.whenStable();
     const page = host(fixture);

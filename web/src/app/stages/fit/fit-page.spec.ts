@@ -149,7 +149,7 @@ describe('the fit page', () => {
     expect(said()).toContain('The wood cut from the pickup route');
     expect(host(fixture).querySelector('rn-go-back')).toBeNull();
     const at = { instrument: 'i', revision: 4, document: anatomy, cause: 'work' as const, entry: 'e', person: 'nell', at: '' };
-    store.dispatch(resource.loaded({ of: 'i', data: { found: { ...at, revision: 1 }, now: at }, version: 4 }));
+    store.dispatch(resource.loaded({ of: 'i', data: { found: { ...at, revision: 1 }, now: at, changes: [] }, version: 4 }));
     await fixture.whenStable();
     expect(said()).toContain('Decided on revision 1; the instrument is at 4');
   });

@@ -1,6 +1,6 @@
 import { newHardwareChoice } from '@rinnovo/core/check';
 import { TestBed } from '@angular/core/testing';
-import { knownAt, applyChanges } from '@rinnovo/core/instrument';
+import { compareAnatomies, knownAt, applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
 import { clearance, decision, host, jobOnScreen, route } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
@@ -52,6 +52,7 @@ describe('the record', () => {
       done: '2026-01-02T09:10:00Z',
       at: '2026-01-02T12:00:00Z',
       unjudged: { why: 'no network', looked: { person: 'nell', at: '2026-01-03T08:00:00Z', found: '17.0 deep, as planned' } },
+      takenBack: { id: 'b', person: 'nell', at: '2026-01-03T09:00:00Z', reason: 'it was the other guitar', after: knownAt({ anatomy: 3 }) },
     };
     const picture = { instrument: 'i', width: 4, height: 3, removed: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
     const photographs = [
@@ -65,6 +66,7 @@ describe('the record', () => {
     expect(article.textContent).toContain('Slip of the template or the bit, 1.50\u202fmm towards the treble side, tool. Fit a sliver');
     expect(article.textContent).toContain('Lesson: two screws more');
     expect(article.textContent).toMatch(/Kept .*Not judged: no network\s*Looked at: 17.0 deep, as planned Nell/s);
+    expect(article.textContent).toMatch(/Not done after all: it was the other guitar .* Nell/);
     expect(article.textContent).toContain('7.5\u202fmin');
     expect([...article.querySelectorAll('img')].map((i) => i.getAttribute('src'))).toEqual(['/api/photographs/mine/small']);
   });
@@ -111,7 +113,11 @@ describe('the record', () => {
     store.dispatch(
       resource.loaded({
         of: 'i',
-        data: { found: { ...revision, revision: 1, document: anatomy }, now: { ...revision, revision: 9, document: left } },
+        data: {
+          found: { ...revision, revision: 1, document: anatomy },
+          now: { ...revision, revision: 9, document: left },
+          changes: compareAnatomies(anatomy, left),
+        },
         version: 9,
       }),
     );

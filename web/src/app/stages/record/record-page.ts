@@ -5,9 +5,10 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { overrideKey } from '@rinnovo/core/gate';
-import { changedAspects, compareAnatomies, type Anatomy, type Difference } from '@rinnovo/core/instrument';
+import { changedAspects, type Anatomy, type Difference } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
+import type { WayBack } from '@rinnovo/core/remedy';
 import {
   CAUSE_WORDS,
   labelText,
@@ -35,6 +36,9 @@ import { selectJob, selectLeftHanded, selectNames, selectWork } from '../../stat
 import { viewFeature } from '../../state/view.feature';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfPosition, seenFrame, type DrawnPath, type Frame } from '../../ui/drawing';
 import { PlanView } from '../../ui/plan-view';
+
+/** Does a way leave something cut behind? */
+const cuts = ({ woodCut, partCut, plateCut }: Pick<WayBack, 'woodCut' | 'partCut' | 'plateCut'>): boolean => woodCut || partCut || plateCut;
 
 /** A step that was kept more than a minute after it was done: the server was away, or a clock is wrong. */
 const keptLater = ({ done, at }: Pick<LedgerEntry, 'done' | 'at'>): boolean => done !== null && Math.abs(Date.parse(at) - Date.parse(done)) > 60_000;
@@ -75,7 +79,8 @@ export class RecordPage {
           .filter((a) => a.verdict.startsWith(overrideKey('')))
           .map((a) => a.reason),
         stays: (chosen?.stays ?? []).map((u) => undoText(u, this.names())),
-        back: chosen?.back ? wayBackText(chosen.kind, chosen.back, this.names()) : null,
+        // where nothing is cut, it simply goes back as it was
+        back: chosen?.back && cuts(chosen.back) ? wayBackText(chosen.kind, chosen.back, this.names()) : null,
         who: `${this.nameOfPerson(d.person)}, ${dateText(d.at)}`,
         owner: yes
           ? `The owner agreed ${yes.how}, ${dateText(yes.at)}, at ${moneyText(yes.price)}: “${yes.said}”${yes.withdrawn ? `. Withdrawn ${dateText(yes.withdrawn.at)}: “${yes.withdrawn.said}”` : ''}`
@@ -98,10 +103,7 @@ export class RecordPage {
       { caption: `As left, revision ${d?.now.revision ?? 0}`, ...this.draw(d?.now.document ?? null, false) },
     ];
   });
-  private readonly differences = computed(() => {
-    const d = this.held().data;
-    return d ? compareAnatomies(d.found.document, d.now.document) : [];
-  });
+  private readonly differences = computed(() => this.held().data?.changes ?? []);
   private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [`${d.cavity}/${d.level}`] : []))));
   protected readonly changes = computed(() => {
     const cavities = [...new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [d.cavity] : [])))];
@@ -130,6 +132,7 @@ export class RecordPage {
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),
+      takenBack: e.takenBack && { ...e.takenBack, who: this.nameOfPerson(e.takenBack.person), when: dateTimeText(e.takenBack.at) },
       revision: changedAspects(e.before, e.after).length === 0 ? '' : `revision ${e.before.anatomy} → ${e.after.anatomy}`,
     })),
   );
@@ -167,10 +170,10 @@ export class RecordPage {
   private levelsAdded(cavity: string): string {
     const added = new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' && d.cavity === cavity ? [d.level] : [])));
     const levels = this.now()?.document.cavities.find((c) => c.id === cavity)?.levels ?? [];
-    return levels
+    const said = levels
       .filter((p) => added.has(p.id))
-      .map((p) => `${p.id.replace(/ [0-9a-f]{8}$/, '')} ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : ''}`)
-      .join(', ');
+      .map((p) => `${p.bored ? 'bores' : p.id.replace(/ [0-9a-f]{8}$/, '')} ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : ''}`);
+    return [...new Set(said)].map((text) => (said.filter((t) => t === text).length > 1 ? `${said.filter((t) => t === text).length} ${text}` : text)).join(', ');
   }
 
   private said(d: Exclude<Difference, { kind: 'levelAdded' }>, names: Names): string {

@@ -1,4 +1,4 @@
-import type { AnatomyRevision, Instrument, KeptFinding, KeptSurvey, Photograph, ShownReading } from '@rinnovo/contract';
+import type { AnatomyRevision, AsFound, Instrument, KeptFinding, KeptSurvey, Photograph, ShownReading } from '@rinnovo/contract';
 import type { Job, LedgerEntry } from '@rinnovo/core/job';
 import { forkJoin, map } from 'rxjs';
 import { heldResource } from '../held';
@@ -10,14 +10,15 @@ export const jobs = heldResource<readonly Job[]>('jobs', (api, id) =>
   unversioned(api.get<{ items: readonly Job[] }>(`/jobs?instrument=${id}`).pipe(map((r) => r.body.items))),
 );
 
-/** The newest anatomy of an instrument, and the first: as found. */
+/** The newest anatomy of an instrument, how it was found, and what work has changed since. */
 export interface AnatomyHeld {
   readonly now: AnatomyRevision;
   readonly found: AnatomyRevision;
+  readonly changes: AsFound['changes'];
 }
 export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
-  forkJoin([api.get<AnatomyRevision>(`/instruments/${id}/anatomy`), api.get<AnatomyRevision>(`/instruments/${id}/anatomy/1`)]).pipe(
-    map(([now, found]) => ({ body: { now: now.body, found: found.body }, version: now.body.revision })),
+  forkJoin([api.get<AnatomyRevision>(`/instruments/${id}/anatomy`), api.get<AsFound>(`/instruments/${id}/anatomy/found`)]).pipe(
+    map(([now, { body }]) => ({ body: { now: now.body, ...body }, version: now.body.revision })),
   ),
 );
 export const readings = heldResource<readonly ShownReading[]>('readings', (api, id) => unversioned(api.all<ShownReading>(`/instruments/${id}/readings`)));

@@ -6,6 +6,8 @@ import { SETTING_KEYS } from '@rinnovo/core/operation';
 import type { Lack } from '@rinnovo/core/part';
 import {
   operationAt,
+  operationsTogether,
+  placesTogether,
   WHOLE,
   bestPlaceText,
   holeStepsText,
@@ -169,6 +171,8 @@ describe('words', () => {
     expect(operationAt(open, 'Tuner 3', 'mm')).toBe('Tuner 3: enlarge the hole to 11.5\u202fmm');
     expect(operationAt({ kind: 'takeStringsOff', does: [] }, WHOLE, 'mm')).toBe('Take the strings off');
     const own = { kind: 'byHand' as const, does: [], own: { line: 'Polish the Tuner plate', minutes: 5, after: [] } };
+    expect(operationsTogether(open, ['Tuner 1', 'Tuner 2', 'Tuner 3'], 'mm')).toBe('3 tuners: enlarge the hole to 11.5\u202fmm');
+    expect(placesTogether(['Volume', 'Tone 1', 'Tone 2'])).toBe('3 places (volume, tone 1, tone 2)');
     expect(operationAt(own as never, 'Tuner 3', 'mm')).toBe('Polish the Tuner plate');
   });
 

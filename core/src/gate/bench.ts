@@ -7,6 +7,7 @@ import { idOf, operationsNow, usualMinutes, type PlannedOperation } from '../wor
 import type { CardContext, GateRows, StepCard } from './card.js';
 import { isPartHere } from './part-in-hand.js';
 import { stepCards } from './step-cards.js';
+import { togetherIn, type Together } from './together.js';
 
 /** A step as it was logged, as far as the bench is concerned. */
 export interface LoggedStep {
@@ -43,6 +44,8 @@ export interface Bench {
   /** What has no step left to do by the plan of now, though it was begun. */
   readonly skipped: readonly string[];
   readonly operation: PlannedOperation | null;
+  /** What is done step by step together, of what is not over. */
+  readonly together: readonly Together[];
   readonly cards: readonly StepCard[];
   /** Index of the card to do now; the number of cards when all are done. */
   readonly now: number;
@@ -136,8 +139,10 @@ export function benchNow(rows: GateRows, input: BenchInput): Bench {
   const over = made.filter((o) => isOpen(o) && (o.state === 'doing' || input.log.some((l) => l.operation === o.id)) && isLogged(rows, o, input));
   const skipped = over.filter((o) => o.state === 'doing').map((o) => o.id);
   const live = made.filter((o) => !over.includes(o));
-  const operation = nextOperation(live);
-  if (!operation) return { ordered: made, skipped, operation: null, cards: [], now: 0, hindrances: [] };
+  const together = togetherIn(rows, live.filter(isOpen), (o) => cardsOf(rows, o, input));
+  const next = nextOperation(live);
+  if (!next) return { ordered: made, skipped, operation: null, together, cards: [], now: 0, hindrances: [] };
+  const operation = leastFar(together.find((t) => t.includes(next.id)) ?? [], live, input.log) ?? next;
   const cards = cardsOf(rows, operation, input);
   const completed = completedSteps(operation.id, input.log);
   const open = cards.findIndex((c) => !completed.has(c.key));
@@ -151,10 +156,17 @@ export function benchNow(rows: GateRows, input: BenchInput): Bench {
     ordered: made,
     skipped,
     operation,
+    together,
     cards,
     now: open === -1 ? cards.length : open,
     hindrances: hindrances(rows, operation, live, input.waivers, gates),
   };
+}
+
+/** Of what is done together the first of those that are least far. */
+function leastFar(together: Together, live: readonly PlannedOperation[], log: readonly LoggedStep[]): PlannedOperation | null {
+  const far = (o: PlannedOperation): number => completedSteps(o.id, log).size;
+  return live.filter((o) => together.includes(o.id)).reduce<PlannedOperation | null>((least, o) => (least && far(least) <= far(o) ? least : o), null);
 }
 
 const isOpen = (o: Operation): boolean => o.state !== 'done' && o.state !== 'dropped';

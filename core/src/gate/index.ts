@@ -14,3 +14,4 @@ export * from './step-cards.js';
 export * from './owners-yes.js';
 export * from './part-in-hand.js';
 export * from './tired.js';
+export * from './together.js';

@@ -38,6 +38,8 @@ export interface OperationRow {
   readonly takes: StepKind | null;
   /** What it takes something away from that does not grow again. */
   readonly takesFrom?: 'wood' | 'plate' | 'part';
+  /** Like ones at like places are done step by step together: all are drilled before the first is tried. */
+  readonly together?: true;
   /** It is marked out on the wood, and two measures of it are read back, before it is cut. */
   readonly markedOut?: true;
   /** Are its levels cut all at once, or one after the other? What was read of an operation that broke off tells which. */

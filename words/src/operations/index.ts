@@ -144,3 +144,17 @@ export function operationAt(o: Pick<Operation, 'kind' | 'own' | 'does'>, where: 
 
 /** Where work is done that is no feature's. */
 export const WHOLE = 'Whole instrument';
+
+/** Several places as one: ‘Tuner 1’, ‘Tuner 2’, ‘Tuner 3’ → ‘3 tuners’; of different kinds their number and their names. */
+export function placesTogether(wheres: readonly string[]): string {
+  const stems = [...new Set(wheres.map((w) => w.replace(/\s+\d+$/, '')))];
+  const [stem] = stems;
+  return stems.length === 1 && stem !== undefined && stem !== ''
+    ? `${wheres.length} ${lowerFirst(stem)}s`
+    : `${wheres.length} places (${wheres.map(lowerFirst).join(', ')})`;
+}
+
+/** Like acts at several places, in one line: ‘4 tuners: open the hole to 11.5 mm’. */
+export function operationsTogether(o: Pick<Operation, 'kind' | 'own' | 'does'>, wheres: readonly string[], unit: LengthUnit): string {
+  return operationAt(o, placesTogether(wheres), unit);
+}

@@ -8,5 +8,6 @@ export const deepenBore: OperationRow = {
   takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesHole'],
+  together: true,
   takes: 'boreDeeper',
 };

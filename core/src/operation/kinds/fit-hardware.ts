@@ -7,5 +7,6 @@ export const fitHardware: OperationRow = {
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesTestFit'],
+  together: true,
   takes: 'fitHardware',
 };

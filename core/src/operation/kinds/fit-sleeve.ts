@@ -7,5 +7,6 @@ export const fitSleeve: OperationRow = {
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
+  together: true,
   takes: 'pressSleeve',
 };

@@ -7,5 +7,6 @@ export const glueIn: OperationRow = {
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
+  together: true,
   takes: 'wickGlue',
 };

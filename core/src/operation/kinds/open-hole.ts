@@ -8,5 +8,6 @@ export const openHole: OperationRow = {
   takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesHole'],
+  together: true,
   takes: 'openTo',
 };

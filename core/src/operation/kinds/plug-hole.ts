@@ -8,5 +8,6 @@ export const plugHole: OperationRow = {
   takesFrom: 'wood',
   station: 'hand drill',
   minutes: ['minutesPlug'],
+  together: true,
   takes: 'gluePlug',
 };

@@ -7,5 +7,6 @@ export const reamFilm: OperationRow = {
   undo: 'no',
   station: 'hand drill',
   minutes: ['minutesHole'],
+  together: true,
   takes: 'reamTo',
 };

@@ -7,5 +7,6 @@ export const removeHardware: OperationRow = {
   undo: 'yes',
   station: 'bench',
   minutes: ['minutesSetUp'],
+  together: true,
   takes: 'takeHardwareOut',
 };

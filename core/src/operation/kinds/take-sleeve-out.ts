@@ -7,5 +7,6 @@ export const takeSleeveOut: OperationRow = {
   undo: 'yes',
   station: 'hand drill',
   minutes: ['minutesSetUp'],
+  together: true,
   takes: null,
 };

@@ -10,6 +10,7 @@ import type { LogStep } from '@rinnovo/contract';
 import type { DepthSetUps, SetUpId } from '@rinnovo/core/cut';
 import type { Bench, StepCard } from '@rinnovo/core/gate';
 import type { StepFlaw } from '@rinnovo/core/job';
+import type { PlannedOperation } from '@rinnovo/core/work';
 import { valueOf } from '@rinnovo/core/measure';
 import { inUse } from '@rinnovo/core/part';
 import {
@@ -22,6 +23,7 @@ import {
   lengthText,
   MISHAP_WORDS,
   operationAt,
+  operationsTogether,
   otherLengthText,
   RULE_WORDS,
   stepFlawText,
@@ -122,6 +124,23 @@ export class BenchPage {
     const o = this.bench()?.operation;
     return o ? operationAt(o, this.whereOf()(o), this.unit()) : '';
   });
+  /** What is done step by step together with the work at hand: how many, and which of them this is. */
+  protected readonly together = computed(() => {
+    const b = this.bench();
+    const set = b?.together.find((t) => t.includes(b.operation?.id ?? ''));
+    const o = b?.operation;
+    if (!b || !set || !o) return null;
+    return { title: this.setTitle(o, set), here: this.whereOf()(o), place: set.indexOf(o.id) + 1, of: set.length };
+  });
+
+  private setTitle(o: PlannedOperation, set: readonly string[]): string {
+    const all = (this.bench()?.ordered ?? []).filter((x) => set.includes(x.id));
+    return operationsTogether(
+      o,
+      all.map((x) => this.whereOf()(x)),
+      this.unit(),
+    );
+  }
   protected readonly step = computed(() => {
     const card = this.card();
     return card ? stepText(card) : '';
@@ -204,13 +223,14 @@ export class BenchPage {
     (this.bench()?.cards ?? []).map((c, i) => ({ key: c.key, text: stepText(c), done: i < (this.bench()?.now ?? 0), now: i === this.bench()?.now })),
   );
   protected readonly soFar = computed(() =>
-    (this.bench()?.ordered ?? []).map((o) => ({
-      id: o.id,
-      word: operationAt(o, this.whereOf()(o), this.unit()),
-      state: o.state,
-      now: o.id === this.bench()?.operation?.id,
-      skipped: this.bench()?.skipped.includes(o.id) ?? false,
-    })),
+    (this.bench()?.ordered ?? []).flatMap((o) => {
+      const set = this.bench()?.together.find((t) => t.includes(o.id));
+      // what is done together is one line, where its first one stands
+      if (set && set[0] !== o.id) return [];
+      const word = set ? this.setTitle(o, set) : operationAt(o, this.whereOf()(o), this.unit());
+      const now = (set ?? [o.id]).includes(this.bench()?.operation?.id ?? '');
+      return [{ id: o.id, word, state: o.state, now, skipped: this.bench()?.skipped.includes(o.id) ?? false }];
+    }),
   );
   protected readonly lastMishap = computed(() => {
     const last = this.ledger().data?.at(-1);

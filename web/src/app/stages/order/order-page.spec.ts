@@ -162,4 +162,29 @@ describe('the order of the work', () => {
     await settle();
     expect((http.expectOne((r) => r.url.startsWith('/api/own-work/')).request.body as { line: string }).line).toBe('Oil the fingerboard');
   });
+
+  it('shows like acts at like places as one, opens them, and moves them together or one out of them', async () => {
+    const alike = ['a', 'b', 'c'].map((id) => operation('openHole', { id, key: id, state: 'doing', subject: { aspect: 'anatomy', id } }));
+    const { http } = jobOnScreen({ work: { decisions: [decision], operations: [operation('removePart'), ...alike, operation('fitPart')] } });
+    const fixture = TestBed.createComponent(OrderPage);
+    await fixture.whenStable();
+    const rows = () => [...host(fixture).querySelectorAll('.list > ol > li')];
+    expect(rows().length).toBe(3);
+    expect(rows()[1]!.textContent).toMatch(/2–4\s+3 .*enlarge the hole.*step by step together/s);
+    host(fixture).querySelectorAll<HTMLButtonElement>('[aria-label^="Earlier: Enlarge the hole"]')[0]!.click();
+    await settle();
+    const put = http.expectOne('/api/jobs/job/order');
+    expect((put.request.body as { order: string[] }).order).toEqual(['a', 'b', 'c', 'removePart', 'fitPart']);
+    put.flush({});
+    http.match(() => true);
+    rows()[1]!.querySelector<HTMLButtonElement>('.plain-row')!.click();
+    await fixture.whenStable();
+    expect(rows()[1]!.querySelectorAll('.members li').length).toBe(3);
+    rows()[1]!.querySelectorAll<HTMLButtonElement>('.members [aria-label^="Later"]')[2]!.click();
+    await settle();
+    const again = http.expectOne('/api/jobs/job/order');
+    expect((again.request.body as { order: string[] }).order).toEqual(['removePart', 'a', 'b', 'fitPart', 'c']);
+    again.flush({});
+    http.match(() => true);
+  });
 });

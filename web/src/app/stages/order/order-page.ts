@@ -1,4 +1,5 @@
 import { brokenRules, edgesOf, isIrreversible, LISTS } from '@rinnovo/core/house/lists';
+import { NgTemplateOutlet } from '@angular/common';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -8,10 +9,11 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { isByHand, type Operation } from '@rinnovo/core/operation';
 import { isWaived, isMeant } from '@rinnovo/core/order';
-import { BENCH_WORDS, brokenText, durationText, operationAt, operationTitle, RULE_WORDS } from '@rinnovo/words';
+import { BENCH_WORDS, brokenText, durationText, operationAt, operationsTogether, operationTitle, placesTogether, RULE_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/problem-of';
 import { Commands } from '../../state/commands';
 import { anatomy } from '../../state/resources';
+import { resultsFeature } from '../../state/results.feature';
 import { selectDecision, selectJob, selectOperations, selectWhereOf, selectWork } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { attempt } from '../../ui/attempt';
@@ -21,10 +23,41 @@ import { OwnWorkForm, type Written } from './own-work';
 
 const STATE_WORDS = { proposed: '', ready: 'ready', doing: 'on the bench', done: 'done', failed: 'mishap', dropped: 'dropped' } as const;
 
+/** An operation as it stands in the list. */
+interface Row {
+  readonly id: string;
+  readonly ids: readonly string[];
+  readonly set: readonly Row[] | null;
+  readonly place: string;
+  readonly title: string;
+  readonly line: string;
+  readonly where: string;
+  readonly minutes: number;
+  readonly wait: string | null;
+  readonly byHand: boolean;
+  readonly irreversible: boolean;
+  readonly bench: boolean;
+  readonly state: string;
+  readonly done: boolean;
+  readonly broken: boolean;
+}
+
 /** The operations in an order that breaks no rule, or in the technician's own with what it breaks. */
 @Component({
   selector: 'rn-order-page',
-  imports: [CdkDropList, CdkDrag, CdkDragHandle, MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, Icon, TaskList, OwnWorkForm],
+  imports: [
+    NgTemplateOutlet,
+    CdkDropList,
+    CdkDrag,
+    CdkDragHandle,
+    MatButtonModule,
+    MatFormFieldModule,
+    MatInputModule,
+    RouterLink,
+    Icon,
+    TaskList,
+    OwnWorkForm,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-page.html',
   styleUrl: './order-page.scss',
@@ -61,11 +94,13 @@ export class OrderPage {
     })),
   );
   protected readonly open = computed(() => this.broken().filter((b) => b.waiver === null).length);
-  protected readonly rows = computed(() => {
+  protected readonly rows = computed((): readonly Row[] => {
     const broken = new Set(this.broken().flatMap((b) => (b.waiver ? [] : b.operations)));
     return this.ordered().map((o, i) => ({
       id: o.id,
-      place: i + 1,
+      ids: [o.id],
+      set: null,
+      place: String(i + 1),
       title: operationTitle(o),
       line: this.line(o),
       where: this.whereOf()(o),
@@ -80,6 +115,43 @@ export class OrderPage {
       broken: broken.has(o.id),
     }));
   });
+  private readonly bench = this.store.selectSignal(resultsFeature.selectBench);
+  /** What stands in the list: an operation, or like ones at like places that are done step by step together, moved as one. */
+  protected readonly units = computed(() => {
+    const rows = this.rows();
+    const sets = this.bench()?.result?.together ?? [];
+    const begins = (id: string, at: number): readonly string[] | undefined => sets.find((t) => t[0] === id && t.every((x, i) => rows[at + i]?.id === x));
+    const inside = new Set(rows.flatMap((r, i) => begins(r.id, i)?.slice(1) ?? []));
+    return rows.flatMap((r, i) => {
+      const ids = begins(r.id, i);
+      if (inside.has(r.id)) return [];
+      return [ids ? this.asSet(rows.slice(i, i + ids.length)) : r];
+    });
+  });
+
+  private asSet(members: readonly Row[]): Row {
+    const [first] = members;
+    const o = this.operations().find((x) => x.id === first?.id);
+    const wheres = members.map((m) => m.where);
+    return {
+      ...(first as Row),
+      id: `set ${first?.id ?? ''}`,
+      ids: members.map((m) => m.id),
+      place: `${first?.place ?? ''}–${members.at(-1)?.place ?? ''}`,
+      line: o ? operationsTogether(o, wheres, this.unit()) : '',
+      where: placesTogether(wheres),
+      minutes: members.reduce((sum, m) => sum + m.minutes, 0),
+      broken: members.some((m) => m.broken),
+      set: members,
+    };
+  }
+  /** The set whose members are looked at one by one. */
+  protected readonly opened = signal<string | null>(null);
+
+  protected toggle(id: string): void {
+    this.opened.set(this.opened() === id ? null : id);
+  }
+
   protected readonly total = computed(() => this.rows().reduce((s, r) => s + r.minutes, 0));
   protected readonly next = computed(() => this.rows().find((r) => !r.done) ?? null);
   /** Why the selected operation stands where it does. */
@@ -99,10 +171,10 @@ export class OrderPage {
   });
 
   protected drop(event: CdkDragDrop<unknown>): void {
-    const ids = this.ordered().map((o) => o.id);
-    moveItemInArray(ids, event.previousIndex, event.currentIndex);
+    const units = [...this.units()];
+    moveItemInArray(units, event.previousIndex, event.currentIndex);
     const own = new Set(this.ownIds());
-    this.reorder(ids.filter((id) => own.has(id)));
+    this.reorder(units.flatMap((u) => u.ids).filter((id) => own.has(id)));
   }
 
   /** What has a place of its own: the changes of the bench go where the work asks for them. */
@@ -110,12 +182,16 @@ export class OrderPage {
   protected readonly firstOwn = computed(() => this.ownIds()[0]);
   protected readonly lastOwn = computed(() => this.ownIds().at(-1));
 
-  /** One place earlier or later among what has a place of its own. */
-  protected step(id: string, by: -1 | 1): void {
-    const ids = [...this.ownIds()];
-    const from = ids.indexOf(id);
-    moveItemInArray(ids, from, from + by);
-    this.reorder(ids);
+  /** One place earlier or later among what has a place of its own; what is done together goes together, and past what is. */
+  protected step(moved: readonly string[], by: -1 | 1): void {
+    const own = new Set(this.ownIds());
+    const whole = this.units().flatMap((u) => (own.has(u.ids[0] ?? '') ? [u.ids] : []));
+    const within = whole.find((ids) => ids.length > moved.length && ids.includes(moved[0] ?? ''));
+    const units = within ? whole.flatMap((ids) => (ids === within ? ids.map((id) => [id]) : [ids])) : whole;
+    const from = units.findIndex((ids) => ids[0] === moved[0]);
+    const to = [...units];
+    moveItemInArray(to, from, from + by);
+    this.reorder(to.flat());
   }
 
   private reorder(own: readonly string[]): void {

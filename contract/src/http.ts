@@ -62,3 +62,14 @@ export const templateQuery = Joi.object<TemplateQuery>({
   ruleY: rule,
 }).xor('choice', 'panel');
 export const noQuery = Joi.object({});
+
+/** The papers of a job. */
+export const JOB_PAPERS = ['intake', 'estimate', 'job-card', 'hand-over'] as const;
+export type JobPaper = (typeof JOB_PAPERS)[number];
+
+export const paperParam = Joi.object<{ id: string; paper: JobPaper }, true>({
+  id: uuid.required(),
+  paper: Joi.string()
+    .valid(...JOB_PAPERS)
+    .required(),
+});

@@ -35,6 +35,21 @@ export const workshopLocale = Joi.object<KeepLocale, true>({
     .required(),
 });
 
+/** What stands at the head of the workshop's papers. */
+export interface Letterhead {
+  readonly name: string;
+  readonly address: string;
+}
+
+export interface KeptLetterhead extends Letterhead {
+  readonly version: number;
+}
+
+export const letterhead = Joi.object<Letterhead, true>({
+  name: Joi.string().trim().allow('').max(120).required(),
+  address: Joi.string().trim().allow('').max(300).required(),
+});
+
 export interface SaveSettings {
   readonly own: Readonly<Partial<Record<SettingKey, number>>>;
 }

@@ -26,6 +26,7 @@ import { instrumentLedgerRoutes, ledgerRoutes, lookRoutes } from './ledger/route
 import { ownWorkRoutes } from './operations/own-work-routes.js';
 import { orderRoutes } from './operations/routes.js';
 import { outlineRoutes } from './outlines/routes.js';
+import { paperRoutes } from './papers/routes.js';
 import { partRoutes } from './parts/routes.js';
 import { passportRoutes } from './passport/routes.js';
 import { peopleRoutes } from './people/people.js';
@@ -109,6 +110,7 @@ export function createApp({ db, log, webRoot, workshop, name = null, ready, prob
   api.use('/jobs/:id/plan', planRoutes(db));
   api.use('/jobs/:id/work', workRoutes(db));
   api.use('/jobs/:id/template', templateRoutes(db));
+  api.use('/jobs/:id/papers', paperRoutes(db));
   api.use('/own-work', ownWorkRoutes(db));
   api.use('/', orderRoutes(db));
   api.use('/jobs', jobRoutes(db));

@@ -7,3 +7,9 @@ const HOURS_FROM = 120;
 export function durationText(minutes: number): string {
   return minutes < HOURS_FROM ? withUnit(String(minutes), 'min') : withUnit(String(Math.round(minutes / 60)), 'h');
 }
+
+/** Working time as it is charged, to the minute: 201 is `3 h 21 min`. */
+export function workText(minutes: number): string {
+  const [hours, rest] = [Math.floor(Math.round(minutes) / 60), Math.round(minutes) % 60];
+  return [...(hours > 0 ? [withUnit(String(hours), 'h')] : []), ...(rest > 0 || hours === 0 ? [withUnit(String(rest), 'min')] : [])].join(' ');
+}

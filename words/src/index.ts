@@ -26,3 +26,5 @@ export * from './step-refused.js';
 export * from './not-taken-back.js';
 export * from './survey/index.js';
 export * from './sheet.js';
+export * from './changes.js';
+export * from './papers/index.js';

@@ -1,4 +1,3 @@
-import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
 import { isState, targetKey, type Reading } from '@rinnovo/core/quantity';
 import { contradictionsOf, findingsOf, stateOf, type Finding, type Severity, type Survey, type Surveyed } from '@rinnovo/core/survey';
 import { lengthText } from './length.js';
@@ -17,7 +16,6 @@ export interface PinnedFinding {
 
 /** Everything that a condition sheet is made of. */
 export interface SheetInput {
-  readonly label: string;
   /** What is known of it, as label and value. */
   readonly identity: readonly (readonly [string, string])[];
   readonly surveyed: Surveyed;
@@ -31,14 +29,14 @@ export interface SheetInput {
 
 /** A condition sheet in words: what is printed, in its order. */
 export interface ConditionSheet {
-  readonly title: string;
   readonly identity: readonly (readonly [string, string])[];
   readonly conditions: readonly (readonly [string, string])[];
   readonly findings: readonly {
     readonly text: string;
     readonly severity: string;
     readonly detail: string;
-    readonly at: { readonly x: number; readonly y: number } | null;
+    /** What it is about, for its number on the drawing. */
+    readonly place: string | null;
   }[];
   readonly readings: readonly { readonly what: string; readonly value: string; readonly target: string; readonly result: string; readonly by: string }[];
   readonly skipped: readonly (readonly [string, string])[];
@@ -54,7 +52,6 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
   };
   const { survey } = i;
   return {
-    title: `Condition sheet: ${i.label}`,
     identity: i.identity,
     conditions: [
       ['Survey', SURVEY_KIND_WORDS[survey.kind]],
@@ -69,7 +66,7 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
         text: CONTRADICTION_WORDS[c.id],
         severity: 'contradiction',
         detail: evidenceText(c.evidence, i.names),
-        at: null,
+        place: c.evidence[0]?.target.feature ?? null,
       })),
       ...findingsOf(state)
         .filter((f) => f.cause === null)
@@ -77,13 +74,13 @@ export function conditionSheet(i: SheetInput): ConditionSheet {
           text: FINDING_WORDS[f.rule].is,
           severity: SEVERITY_WORDS[f.severity].word,
           detail: [evidenceText(f.evidence, i.names), mayText(f)].filter(Boolean).join('. '),
-          at: null,
+          place: f.evidence[0]?.target.feature ?? null,
         })),
       ...i.pinned.map((p) => ({
         text: p.text,
         severity: SEVERITY_WORDS[p.severity].word,
         detail: p.feature === null ? '' : upperFirst(nameOf(i.names, p.feature)),
-        at: middleOf(i.surveyed.anatomy, p.feature),
+        place: p.feature,
       })),
     ],
     readings: readingRows(i, state),
@@ -117,11 +114,4 @@ function readingRows(i: SheetInput, state: ReturnType<typeof stateOf>): Conditio
       by,
     };
   });
-}
-
-function middleOf(a: Anatomy, id: string | null): { readonly x: number; readonly y: number } | null {
-  const f = id === null ? null : featureOf(a, id);
-  if (!f) return null;
-  const b = boundsOf(a, f);
-  return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
 }

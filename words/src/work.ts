@@ -5,7 +5,7 @@ import type { CautionId } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
 import { lengthText } from './length.js';
-import { operationName } from './operations/index.js';
+import { operationAt } from './operations/index.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { fixed, withUnit } from './locale.js';
@@ -161,7 +161,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', overridden' : ''}`;
     case 'before':
-      return item.ok ? `Done first: ${operationName(item.operation)}` : `First: ${operationName(item.operation)}`;
+      return `${item.ok ? 'Done first' : 'First'}: ${operationAt({ kind: item.operation, does: [] }, names[item.subject] === undefined ? '' : nameOf(names, item.subject), 'mm')}`;
     case 'need':
       return needText(item.need, item.ok);
     case 'print':

@@ -92,6 +92,7 @@ export const examples = {
   chooseRemedy: { job: id(4), planVersion: 1, revisions: knownAt({ anatomy: 1 }), choice: 'pickup', option: 'keep', reason: 'because', seen },
   endBlind: { reason: 'she went home' },
   lookAtStep: { entry: id(6), found: 'as planned, 17.0 deep' },
+  letterhead: { name: 'Harbour Lane', address: '4 Harbour Lane' },
   takeStepBack: { entry: id(6), reason: 'it is still in the drawer' },
   withdrawConsent: { consent: id(6), said: 'no, wait' },
   keepConsent: { decision: id(5), how: 'by phone' as const, said: 'yes, go on' },

@@ -1,5 +1,6 @@
 import { bounds, roundedRectangle } from '../shape/index.js';
 import { plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
+import { seeded } from '../testing/random.js';
 import { correction, PAPERS, SHEET, templateOf, tilesFor, type PaperId } from './index.js';
 
 const route = { at: { x: 3, y: 110, turn: 0 }, levels: [{ id: 'main', outline: roundedRectangle(86, 40, 5), depth: 18, bored: false }] };
@@ -47,6 +48,35 @@ describe('the sheets of a template', () => {
     }
     expect(tilesFor({ minX: 0, minY: 0, maxX: 105, maxY: 60 }, 'A4').tiles.length).toBe(1);
     expect(tilesFor({ minX: 0, minY: 0, maxX: 400, maxY: 60 }, 'A4').columns).toBe(3);
+  });
+
+  it('keep what is cut whole on one of them: a route of 90 × 40 under any plate, on any paper, 400 seeded; the drawing is covered all the same', () => {
+    const r = seeded(90);
+    for (let i = 0; i < 400; i++) {
+      const paper = (Object.keys(PAPERS) as PaperId[])[i % 3]!;
+      const [w, h] = [100 + 400 * r(), 60 + 500 * r()];
+      const box = { minX: -w * r(), minY: -h * r(), maxX: 0, maxY: 0 };
+      Object.assign(box, { maxX: box.minX + w, maxY: box.minY + h });
+      const at = { x: box.minX + (w - 90) * r(), y: box.minY + (h - 40) * r() };
+      const route = { minX: at.x, minY: at.y, maxX: at.x + 90, maxY: at.y + 40 };
+      const t = tilesFor(box, paper, route);
+      const holds = t.tiles.filter(
+        (s) => s.x <= route.minX + 1e-6 && s.y <= route.minY + 1e-6 && s.x + t.width >= route.maxX - 1e-6 && s.y + t.height >= route.maxY - 1e-6,
+      );
+      expect(holds.length).withContext(`${i} ${paper}`).toBeGreaterThan(0);
+      const [first, last] = [t.tiles[0]!, t.tiles.at(-1)!];
+      expect(first.x <= box.minX + 1e-6 && first.y <= box.minY + 1e-6 && last.x + t.width >= box.maxX - 1e-6 && last.y + t.height >= box.maxY - 1e-6)
+        .withContext(`${i} covered`)
+        .toBeTrue();
+      // at most one sheet more each way than the drawing alone needs
+      const alone = tilesFor(box, paper);
+      expect([t.rows - alone.rows, t.columns - alone.columns].every((n) => n === 0 || n === 1)).toBeTrue();
+    }
+  });
+
+  it('stay as they are where the cut is larger than a sheet', () => {
+    const box = { minX: 0, minY: 0, maxX: 400, maxY: 60 };
+    expect(tilesFor(box, 'A4', { ...box, maxX: 300 })).toEqual(tilesFor(box, 'A4'));
   });
 
   it('are corrected by a rule that was read, and refused where it is off by more than 0.3', () => {

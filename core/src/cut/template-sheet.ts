@@ -102,22 +102,45 @@ export interface Tiling {
 /** What no printer reaches, what is kept for rules and words below and beside, and by how much sheets overlap, mm [memory]. */
 export const SHEET = { margin: 10, below: 24, beside: 14, overlap: 12 } as const;
 
-/** The fewest sheets that show a drawing with overlaps, centred: 105 × 60 on A4 is one, 400 × 60 three side by side. */
-export function tilesFor(box: TemplateDrawing['box'], paper: PaperId): Tiling {
+/**
+ * The fewest sheets that show a drawing with overlaps: 105 × 60 on A4 is one, 400 × 60 three side by side. Centred, or moved so that what is cut lies whole on one of
+ * them, where it fits on one: a route of 90 × 40 under a plate of 300 is not cut in two.
+ */
+export function tilesFor(box: TemplateDrawing['box'], paper: PaperId, whole: TemplateDrawing['box'] = box): Tiling {
   const [w, h] = PAPERS[paper];
   const { margin, below, beside, overlap } = SHEET;
   const [width, height] = [w - 2 * margin - beside, h - 2 * margin - below];
   const [needX, needY] = [box.maxX - box.minX, box.maxY - box.minY];
-  const count = (need: number, one: number): number => Math.max(1, Math.ceil((need - overlap) / (one - overlap) - 1e-9));
-  const [columns, rows] = [count(needX, width), count(needY, height)];
-  const spare = (n: number, one: number, need: number): number => (n * (one - overlap) + overlap - need) / 2;
-  const left = box.minX - spare(columns, width, needX);
-  const top = box.minY - spare(rows, height, needY);
+  const across = laid(box.minX, needX, width, [whole.minX, whole.maxX]);
+  const along = laid(box.minY, needY, height, [whole.minY, whole.maxY]);
+  const [columns, rows, left, top] = [across.count, along.count, across.from, along.from];
   const tiles = Array.from({ length: rows * columns }, (_, i): Tile => {
     const [row, column] = [Math.floor(i / columns), i % columns];
     return { row, column, x: left + column * (width - overlap), y: top + row * (height - overlap) };
   });
   return { rows, columns, width, height, tiles };
+}
+
+/** How many sheets lie side by side along one axis and where the first begins: centred, or the least way from there with which a piece is whole on one; one more sheet where there is no room to move. */
+function laid(min: number, need: number, one: number, [from, to]: readonly [number, number]): { readonly count: number; readonly from: number } {
+  const step = one - SHEET.overlap;
+  const fewest = Math.max(1, Math.ceil((need - SHEET.overlap) / step - 1e-9));
+  for (const count of to - from <= one ? [fewest, fewest + 1] : []) {
+    const spare = count * step + SHEET.overlap - need;
+    // each sheet could be the one: then the first begins between these two
+    const begins = Array.from({ length: count }, (_, i) => [Math.max(min - spare, to - one - i * step), Math.min(min, from - i * step)] as const).flatMap(
+      ([a, b]) => (a <= b + 1e-9 ? [Math.min(Math.max(min - spare / 2, a), b)] : []),
+    );
+    const [best] = begins.sort((a, b) => Math.abs(a - min + spare / 2) - Math.abs(b - min + spare / 2));
+    if (best !== undefined) return { count, from: best };
+  }
+  return { count: fewest, from: min - (fewest * step + SHEET.overlap - need) / 2 };
+}
+
+/** What of a drawing is to lie whole on one sheet: what is cut, and without that all of it. */
+export function wholeOf(d: TemplateDrawing): TemplateDrawing['box'] {
+  const cut = d.outlines.filter((o) => o.layer === 'route' || o.layer === 'wells').map((o) => o.outline);
+  return cut.length > 0 ? bounds(cut) : d.box;
 }
 
 /** A rule of this length is printed in both directions, mm. */

@@ -4,6 +4,8 @@ import { edgesOf, isWaived, type OrderRows, type Waiver } from '../order/index.j
 /** Work that a rule puts before the first cut of a decision, and whether that is fulfilled. */
 export interface Before {
   readonly operation: OperationKind;
+  /** The feature that it is done to. */
+  readonly subject: string;
   readonly rule: string;
   readonly ok: boolean;
 }
@@ -18,6 +20,6 @@ export function beforeCut(rows: OrderRows, decision: string, ordered: readonly P
     const edge = edges.find((e) => e.before === o.id);
     if (!edge) return [];
     const waived = isWaived({ rule: edge.rule, strength: 'must', operations: [edge.before, edge.after], kind: 'order' }, waivers);
-    return [{ operation: o.kind, rule: edge.rule, ok: o.state === 'done' || waived }];
+    return [{ operation: o.kind, subject: o.subject.id, rule: edge.rule, ok: o.state === 'done' || waived }];
   });
 }

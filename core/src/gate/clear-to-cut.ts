@@ -27,7 +27,7 @@ export type GateItem =
   /** To be accepted with a reason: it is thin, or a cavity is not drawn. */
   | { readonly kind: 'thin'; readonly verdict: string; readonly class: 'thin' | 'notMeasured'; readonly ok: boolean }
   /** A rule that puts other work before this cut. */
-  | { readonly kind: 'before'; readonly operation: OperationKind; readonly rule: string; readonly ok: boolean }
+  | { readonly kind: 'before'; readonly operation: OperationKind; readonly subject: string; readonly rule: string; readonly ok: boolean }
   /** What the cut asks of the drawers; what is not there is cut without only with a reason. */
   | { readonly kind: 'need'; readonly need: Need; readonly ok: boolean }
   /** The 1:1 print that is laid on, and the two widths that were read on it. */

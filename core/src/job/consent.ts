@@ -94,7 +94,7 @@ function beyond({ price }: Consent, given: YesGiven, { decision, verdicts, now }
 /** Two sums that are rounded apart may differ by this, in the smallest coin. */
 const ROUNDED = 1;
 
-const costOf = ({ part, minutes, ratePerHour }: Omit<YesGiven, 'chosen' | 'numbers'>): number => part + Math.round((minutes * ratePerHour) / 60);
+export const costOf = ({ part, minutes, ratePerHour }: Omit<YesGiven, 'chosen' | 'numbers'>): number => part + Math.round((minutes * ratePerHour) / 60);
 
 function sameWork(a: Choice, b: Choice): boolean {
   const kinds = (c: Choice): string => (c.work ?? []).map((w) => w.kind).join();

@@ -20,6 +20,7 @@ import { needs } from './0018-needs.js';
 import { away } from './0019-away.js';
 import { mentions } from './0020-mentions.js';
 import { corrections } from './0021-corrections.js';
+import { letterhead } from './0022-letterhead.js';
 
 interface Migration {
   readonly name: string;
@@ -49,6 +50,7 @@ const ALL: readonly Migration[] = [
   away,
   mentions,
   corrections,
+  letterhead,
 ];
 
 export const migrations: Knex.MigrationSource<Migration> = {

@@ -7,6 +7,7 @@ import type { Knex } from 'knex';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
+import { letterheadRoutes } from './letterhead.js';
 import { localeRoutes } from './locale.js';
 
 /** The shop's settings in force and its tools. */
@@ -25,6 +26,7 @@ export async function shopOf(db: Knex): Promise<Shop> {
 export function shopRoutes(db: Knex): Router {
   const router = Router();
   router.use('/locale', localeRoutes(db));
+  router.use('/letterhead', letterheadRoutes(db));
   router.get(
     '/',
     readRoute(Joi.object({}), noQuery, async () => {

@@ -1,7 +1,7 @@
 import { pathData } from '@rinnovo/core/shape';
 import { createRequire } from 'node:module';
 import path from 'node:path';
-import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling } from '@rinnovo/core/cut';
+import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling, wholeOf } from '@rinnovo/core/cut';
 import PDFDocument from 'pdfkit';
 import { fixed, seenText } from '@rinnovo/words';
 
@@ -60,7 +60,7 @@ export function templatePdf(drawing: TemplateDrawing, print: TemplatePrint): Pro
     });
     doc.on('error', reject);
   });
-  const tiling = tilesFor(drawing.box, print.paper);
+  const tiling = tilesFor(drawing.box, print.paper, wholeOf(drawing));
   for (const tile of tiling.tiles) {
     doc.addPage();
     sheet(doc, drawing, tiling, tile, print);

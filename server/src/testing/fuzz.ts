@@ -17,6 +17,7 @@ const READ: readonly string[] = [
   '/api/instruments/{id}/anatomy',
   '/api/instruments/{id}/anatomy/1',
   '/api/instruments/{id}/anatomy/found',
+  '/api/shop/letterhead',
   '/api/instruments/{id}/anatomy/history',
   '/api/instruments/{id}/readings',
   '/api/instruments/{id}/readings/csv',

@@ -67,6 +67,7 @@ export const ROUTES: Readonly<Record<string, RouteCase>> = {
     path: (id) => `/api/ledger/${id}`,
     good: () => ({ operation: randomUUID(), step: '1 meter', outcome: 'done', wrong: null, note: '', minutes: null, measured: null, seen: {} }),
   },
+  letterhead: { path: () => '/api/shop/letterhead', good: () => ({ name: 'Harbour Lane', address: '4 Harbour Lane' }) },
   looks: { path: (id) => `/api/ledger-looks/${id}`, good: () => ({ entry: randomUUID(), found: 'as planned' }) },
   corrections: { path: (id) => `/api/ledger-corrections/${id}`, good: () => ({ entry: randomUUID(), reason: 'too early' }) },
   photographs: { path: (id) => `/api/photographs/${id}`, good: () => ({ operation: randomUUID(), step: '1 cut', image: 'AAAA' }), tooLong: 12_700_000 },

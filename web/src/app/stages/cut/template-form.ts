@@ -5,7 +5,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import type { PickupChoice } from '@rinnovo/core/check';
-import { correction, layersOf, PAPERS, RULE, templateOf, tilesFor, type PaperId } from '@rinnovo/core/cut';
+import { correction, layersOf, PAPERS, RULE, templateOf, tilesFor, wholeOf, type PaperId } from '@rinnovo/core/cut';
 import { parseLength } from '@rinnovo/core/measure';
 import { handText, seenText } from '@rinnovo/words';
 import { planFeature } from '../../state/plan.feature';
@@ -95,7 +95,7 @@ export class TemplateForm {
   protected readonly sheets = computed(() => {
     const d = this.drawing();
     if (!d) return '';
-    const { rows, columns } = tilesFor(d.box, this.paper());
+    const { rows, columns } = tilesFor(d.box, this.paper(), wholeOf(d));
     return rows * columns === 1 ? 'One sheet.' : `${rows * columns} sheets, ${columns} across and ${rows} along, with overlaps and cross-hairs.`;
   });
   private readonly read = computed(() => {

@@ -11,6 +11,7 @@ import { undoRecipe } from '@rinnovo/core/record';
 import type { WayBack } from '@rinnovo/core/remedy';
 import {
   CAUSE_WORDS,
+  changeTexts,
   labelText,
   lengthText,
   MISHAP_WORDS,
@@ -106,10 +107,8 @@ export class RecordPage {
   private readonly differences = computed(() => this.held().data?.changes ?? []);
   private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [`${d.cavity}/${d.level}`] : []))));
   protected readonly changes = computed(() => {
-    const cavities = [...new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [d.cavity] : [])))];
-    const cut = cavities.map((c) => `New in the ${nameOf(this.names(), c)}: ${this.levelsAdded(c)}`);
-    const rest = this.differences().filter((d): d is Exclude<Difference, { kind: 'levelAdded' }> => d.kind !== 'levelAdded');
-    return [...cut, ...rest.map((d) => this.said(d, this.names()))];
+    const now = this.now();
+    return now ? changeTexts(this.differences(), now.document, this.names(), this.unit()) : [];
   });
   protected readonly undo = computed(() => undoRecipe(this.differences()).map((u) => ({ text: undoText(u, this.names()), possible: u.possible })));
   protected readonly entries = computed(() =>
@@ -164,44 +163,5 @@ export class RecordPage {
     const frame = seenFrame(whole || position === undefined ? frameOfAnatomy(a) : frameOfPosition(a, position), this.leftHanded());
     const isNew = (p: DrawnPath): boolean => p.kind === 'cavity' && this.fresh().has(p.id);
     return { paths: drawAnatomy(a, 'top').map((p) => (isNew(p) ? { ...p, kind: 'planned' as const } : p)), lines: drawLines(a, frame), frame };
-  }
-
-  /** The new levels of a cavity with their depths as left. */
-  private levelsAdded(cavity: string): string {
-    const added = new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' && d.cavity === cavity ? [d.level] : [])));
-    const levels = this.now()?.document.cavities.find((c) => c.id === cavity)?.levels ?? [];
-    const said = levels
-      .filter((p) => added.has(p.id))
-      .map((p) => `${p.bored ? 'bores' : p.id.replace(/ [0-9a-f]{8}$/, '')} ${p.depth ? lengthText(p.depth.value, this.unit(), 1) : ''}`);
-    return [...new Set(said)].map((text) => (said.filter((t) => t === text).length > 1 ? `${said.filter((t) => t === text).length} ${text}` : text)).join(', ');
-  }
-
-  private said(d: Exclude<Difference, { kind: 'levelAdded' }>, names: Names): string {
-    switch (d.kind) {
-      case 'levelGone':
-        return `Removed from the ${nameOf(names, d.cavity)}: ${d.level}`;
-      case 'partChanged':
-        return `${upperFirst(nameOf(names, d.place))}: ${d.before === null ? 'none' : nameOf(names, d.before)} → ${d.after === null ? 'none' : nameOf(names, d.after)}`;
-      case 'holeAdded':
-        return `New: ${nameOf(names, d.hole)}`;
-      case 'holeMoved':
-        return `Plugged and re-drilled beside: ${nameOf(names, d.hole)}`;
-      case 'holePlugged':
-        return `Plugged: ${nameOf(names, d.hole)}`;
-      case 'levelOpened':
-        return `${upperFirst(nameOf(names, d.cavity))}: opened wider`;
-      case 'raised':
-        return `${upperFirst(nameOf(names, d.place))}: ${d.by > 0 ? 'set higher' : 'set lower'} by ${lengthText(Math.abs(d.by), this.unit(), 1)}`;
-      case 'partTrimmed':
-        return `${upperFirst(nameOf(names, d.part ?? undefined))} was trimmed`;
-      case 'plateMade':
-        return `${upperFirst(nameOf(names, d.plate))}: remade`;
-      case 'windowFiled':
-        return `${upperFirst(nameOf(names, d.opening))}: filed wider`;
-      case 'insertChanged':
-        return `${upperFirst(nameOf(names, d.opening))}: insert ${d.fitted ? 'fitted' : 'removed'}`;
-      case 'resized':
-        return `${upperFirst(targetText(d.target, names))}: ${d.before === null ? 'not measured' : lengthText(d.before, this.unit())} → ${d.after === null ? 'not measured' : lengthText(d.after, this.unit())}`;
-    }
   }
 }

@@ -64,7 +64,7 @@ export const templateQuery = Joi.object<TemplateQuery>({
 export const noQuery = Joi.object({});
 
 /** The papers of a job. */
-export const JOB_PAPERS = ['intake', 'estimate', 'job-card', 'hand-over'] as const;
+export const JOB_PAPERS = ['intake', 'estimate', 'job-card', 'holes', 'hand-over'] as const;
 export type JobPaper = (typeof JOB_PAPERS)[number];
 
 export const paperParam = Joi.object<{ id: string; paper: JobPaper }, true>({

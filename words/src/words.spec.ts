@@ -318,7 +318,7 @@ describe('what stands at the machine', () => {
     expect(text({ kind: 'before', operation: 'fixTemplate', subject: 'x', rule: 'r', ok: false })).toBe('First: Fix the template');
     expect(text({ kind: 'before', operation: 'fixTemplate', subject: 'x', rule: 'r', ok: true })).toBe('Done first: Fix the template');
     const plug = { kind: 'before', operation: 'plugHole', subject: 'hole 3', rule: 'r', ok: false } as const;
-    expect(gateText(plug, { 'hole 3': 'tuner 3' }, String)).toBe('First: tuner 3: plug the hole');
+    expect(gateText(plug, { 'hole 3': 'tuner 3' }, String)).toBe('Tuner 3: first plug the hole');
     const need = { need: 'dowel' as const, size: 8, has: null, dull: false };
     expect(text({ kind: 'need', need, ok: false })).toBe('Not in stock: dowel, 8.0\u202fmm');
     expect(text({ kind: 'need', need, ok: true })).toContain('continued without');

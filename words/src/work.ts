@@ -5,8 +5,8 @@ import type { CautionId } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
 import { lengthText } from './length.js';
-import { operationAt } from './operations/index.js';
-import { nameOf, upperFirst, type Names } from './names.js';
+import { operationName } from './operations/index.js';
+import { lowerFirst, nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
 import { fixed, withUnit } from './locale.js';
 import { yesLapseText } from './owners-yes.js';
@@ -161,7 +161,7 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'verdict':
       return `${titleOf(item.verdict)}: ${{ clashes: 'clashes', tooClose: 'too close to call', notMeasured: 'not measured', thin: '', well: '' }[item.class]}${item.ok ? ', overridden' : ''}`;
     case 'before':
-      return `${item.ok ? 'Done first' : 'First'}: ${operationAt({ kind: item.operation, does: [] }, names[item.subject] === undefined ? '' : nameOf(names, item.subject), 'mm')}`;
+      return beforeText(item, names);
     case 'need':
       return needText(item.need, item.ok);
     case 'print':
@@ -171,6 +171,14 @@ export function gateText(item: GateItem, names: Names, titleOf: (verdict: string
     case 'thin':
       return `${titleOf(item.verdict)}: ${item.class === 'thin' ? 'thin' : 'no cavity drawn, inspect it'}; ${item.ok ? 'accepted' : 'accept with a reason'}`;
   }
+}
+
+/** Work that comes before a cut, with what it is done to: ‘Tuner 3: first plug the hole’. */
+function beforeText({ operation, subject, ok }: Extract<GateItem, { readonly kind: 'before' }>, names: Names): string {
+  const where = names[subject] === undefined ? '' : upperFirst(nameOf(names, subject));
+  const what = operationName(operation);
+  if (where === '') return `${ok ? 'Done first' : 'First'}: ${what}`;
+  return ok ? `${where}: ${lowerFirst(what)}, done` : `${where}: first ${lowerFirst(what)}`;
 }
 
 /** What kinds of things stand before a cut, in the order in which they are done. */

@@ -1,6 +1,7 @@
 import { cardsOf } from '@rinnovo/core/house';
 import { isIrreversible } from '@rinnovo/core/house/lists';
 import type { Instrument, JobPaper } from '@rinnovo/contract';
+import { hardnessOf, holeTable, pilotFor } from '@rinnovo/core/cut';
 import { benchInput, costOf, standing, type DecisionOption } from '@rinnovo/core/job';
 import { undoRecipe } from '@rinnovo/core/record';
 import {
@@ -8,6 +9,7 @@ import {
   estimatePaper,
   exclusionText,
   handOverReport,
+  holeSheet,
   intakeSheet,
   jobCard,
   nameOf,
@@ -72,6 +74,21 @@ export const JOB_PAPERS: Readonly<Record<JobPaper, (g: PaperGround) => Promise<P
   },
 
   'job-card': ({ s, head, names }) => Promise.resolve(jobCard(head, worksOn(s, names))),
+
+  holes: async ({ s, one, head, names }) => {
+    const { anatomy, tools } = s.state;
+    const whole = await inThread('evaluation', { state: s.state, plan: s.record.plan });
+    const wood = one.identity.bodyWood?.value ?? null;
+    const hardness = hardnessOf(wood);
+    const gauges = [...new Set(anatomy.plates.flatMap((p) => p.screws.map((x) => x.gauge)))].sort((a, b) => a - b);
+    return holeSheet({
+      head,
+      holes: holeTable(s.state, s.record.plan, whole),
+      pilots: gauges.map((gauge) => pilotFor(gauge, hardness, tools)),
+      wood: wood === null ? 'hardwood (body wood unknown)' : `${wood}: ${hardness}`,
+      names,
+    });
+  },
 
   'hand-over': async ({ db, s, one, head, names }) => {
     const { found, changes } = await asFound(db, one.id, await openSessions(db, one.id));

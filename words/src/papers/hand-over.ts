@@ -29,7 +29,7 @@ export interface HandOverInput {
 /** How an instrument is looked after once it is back [common practice, no source]. */
 const CARE: readonly string[] = [
   'New strings stretch: tune it again on the first days.',
-  'Keep it at 40 to 60 % relative humidity, away from heaters and sun.',
+  'Keep it at 40 to 60 % relative humidity, away from heaters and sun.',
   'Bring it back if anything buzzes, loosens or moves: a set-up settles within weeks.',
 ];
 

@@ -47,7 +47,7 @@ export function intakeSheet({ head, job, anatomy, names, found }: IntakeInput): 
       found.length === 0 ? { kind: 'text', text: 'Nothing is noted yet. Mark what you find on the drawing, and number it here.' } : findingLines(found),
       { kind: 'blanks', labels: found.length === 0 ? ['1', '2', '3'] : ['Also'] },
       { kind: 'heading', text: 'Came with it' },
-      { kind: 'lines', mark: 'box', lines: [{ text: 'Case or bag' }, { text: 'Arm, straps, tools' }, { text: 'Original parts taken out earlier' }] },
+      { kind: 'lines', mark: 'box', lines: [{ text: 'Case or bag' }, { text: 'Arm, straps, tools' }, { text: 'Original parts removed earlier' }] },
       { kind: 'blanks', labels: ['Also'] },
       { kind: 'heading', text: 'Terms' },
       {

@@ -51,7 +51,7 @@ describe('clear to cut, on the screen', () => {
     const fixture = TestBed.createComponent(PageWithGate);
     await fixture.whenStable();
     const row = (text: string): HTMLElement => [...host(fixture).querySelectorAll<HTMLElement>('li')].find((l) => l.textContent.includes(text))!;
-    expect(row('First: Fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
+    expect(row('Pickup: first fix the template').querySelector('a')!.getAttribute('href')).toBe('/i/i/bench');
     expect(row('In stock: Depth gauge').classList).toContain('ok');
     expect(row('1 : 1 print').querySelector('a')!.getAttribute('href')).toBe('/i/i/cut?show=template');
     expect(row('Measure: window, width across').querySelector('a')!.getAttribute('href')).toBe('/i/i/survey?measure=checkWidthAcross%7Cplate%7Cwindow');

@@ -166,7 +166,9 @@ describe('the anatomy page', () => {
     await type(fixture, field('x'), '2.5');
     const revision = { instrument: 'i', revision: 2, cause: 'correction' as const, entry: null, person: 'nell', at: '' };
     const document = structuredClone(anatomy);
-    TestBed.inject(Store).dispatch(resource.loaded({ of: 'i', data: { now: { ...revision, document }, found: { ...revision, document }, changes: [] }, version: 2 }));
+    TestBed.inject(Store).dispatch(
+      resource.loaded({ of: 'i', data: { now: { ...revision, document }, found: { ...revision, document }, changes: [] }, version: 2 }),
+    );
     await fixture.whenStable();
     expect(host(fixture).querySelector<HTMLInputElement>(field('x'))!.value).toBe('2.5');
   });

@@ -12,7 +12,7 @@ import { selectJob, selectLastWhole, selectNames, selectPlan, selectPlanState } 
 import { viewFeature } from '../../state/view.feature';
 import { WorkingView } from '../../ui/working-view';
 
-/** The holes of the job on one sheet: where, how large, by which drills, where the stop goes, and what to heed; the pilots of its screws, patterns to carry over, and copies of panels. Prints as it stands. */
+/** The holes of the job on one sheet: where, how large, by which drills, where the stop goes, and what to heed; the pilots of its screws, patterns to carry over, and copies of panels. On paper it is the hole sheet. */
 @Component({
   selector: 'rn-holes-page',
   imports: [MatButtonModule, RouterLink, WorkingView],
@@ -27,7 +27,7 @@ export class HolesPage {
   private readonly whole = this.store.selectSignal(selectLastWhole);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
-  private readonly job = this.store.selectSignal(selectJob);
+  protected readonly job = this.store.selectSignal(selectJob);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly instrument = computed(() => this.held().of ?? '');
   protected readonly title = computed(() => this.job()?.title ?? '');
@@ -109,9 +109,5 @@ export class HolesPage {
 
   protected textOf(event: Event): string {
     return (event.target as HTMLSelectElement).value;
-  }
-
-  protected print(): void {
-    window.print();
   }
 }

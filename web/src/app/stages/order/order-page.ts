@@ -68,6 +68,7 @@ export class OrderPage {
   private readonly operations = this.store.selectSignal(selectOperations);
   private readonly work = this.store.selectSignal(selectWork);
   private readonly job = this.store.selectSignal(selectJob);
+  protected readonly jobId = computed(() => this.job()?.id ?? null);
   private readonly held = this.store.selectSignal(anatomy.select);
   protected readonly decision = this.store.selectSignal(selectDecision);
   protected readonly instrument = computed(() => this.held().of ?? '');

@@ -5,7 +5,7 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { overrideKey } from '@rinnovo/core/gate';
-import { changedAspects, type Anatomy, type Difference } from '@rinnovo/core/instrument';
+import { changedAspects, type Anatomy } from '@rinnovo/core/instrument';
 import { hasStarted } from '@rinnovo/core/operation';
 import { undoRecipe } from '@rinnovo/core/record';
 import type { WayBack } from '@rinnovo/core/remedy';
@@ -15,18 +15,14 @@ import {
   labelText,
   lengthText,
   MISHAP_WORDS,
-  nameOf,
   loggedStepText,
   placeOfChoice,
   moneyText,
   remedyName,
   SIDE_WORDS,
-  targetText,
   undoText,
-  upperFirst,
   WAY_ON_WORDS,
   wayBackText,
-  type Names,
   fixed,
   withUnit,
   dateText,
@@ -44,7 +40,7 @@ const cuts = ({ woodCut, partCut, plateCut }: Pick<WayBack, 'woodCut' | 'partCut
 /** A step that was kept more than a minute after it was done: the server was away, or a clock is wrong. */
 const keptLater = ({ done, at }: Pick<LedgerEntry, 'done' | 'at'>): boolean => done !== null && Math.abs(Date.parse(at) - Date.parse(done)) > 60_000;
 
-/** What was done, as found beside as left, and what can be undone; prints as the report. */
+/** What was done, as found beside as left, and what can be undone; on paper it is the hand-over report. */
 @Component({
   selector: 'rn-record-page',
   imports: [MatButtonModule, MatButtonToggleModule, RouterLink, PlanView],
@@ -61,7 +57,7 @@ export class RecordPage {
   private readonly names = this.store.selectSignal(selectNames);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   protected readonly leftHanded = this.store.selectSignal(selectLeftHanded);
-  private readonly job = this.store.selectSignal(selectJob);
+  protected readonly job = this.store.selectSignal(selectJob);
   private readonly work = this.store.selectSignal(selectWork);
   /** Every decision of the job: its place, what was chosen and why, and what the owner said to it. */
   protected readonly decisions = computed(() =>
@@ -96,14 +92,6 @@ export class RecordPage {
   private readonly shown = computed(() => (this.view() === 'left' ? this.held().data?.now : this.held().data?.found) ?? null);
   protected readonly revision = computed(() => this.shown()?.revision ?? 0);
   protected readonly map = computed(() => this.draw(this.shown()?.document ?? null, this.whole()));
-  /** Both states side by side, on paper. */
-  protected readonly maps = computed(() => {
-    const d = this.held().data;
-    return [
-      { caption: `As found, revision ${d?.found.revision ?? 0}`, ...this.draw(d?.found.document ?? null, false) },
-      { caption: `As left, revision ${d?.now.revision ?? 0}`, ...this.draw(d?.now.document ?? null, false) },
-    ];
-  });
   private readonly differences = computed(() => this.held().data?.changes ?? []);
   private readonly fresh = computed(() => new Set(this.differences().flatMap((d) => (d.kind === 'levelAdded' ? [`${d.cavity}/${d.level}`] : []))));
   protected readonly changes = computed(() => {
@@ -150,10 +138,6 @@ export class RecordPage {
 
   private nameOfPerson(id: string): string {
     return this.people().data?.find((p) => p.id === id)?.name ?? '';
-  }
-
-  protected print(): void {
-    window.print();
   }
 
   /** One state to scale: all of it, or the first place where a pickup sits; what is new stands out. */

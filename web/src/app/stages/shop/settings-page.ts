@@ -10,15 +10,17 @@ import { viewFeature } from '../../state/view.feature';
 import { attempt } from '../../ui/attempt';
 import { LengthField } from '../../ui/length-field';
 import { fieldText } from '../../ui/number-fields';
+import { LetterheadForm } from './letterhead-form';
 import { LocaleForm } from './locale-form';
 import { same } from '../../ui/same';
 
 /** The shop's settings: each with what can be, where it comes from, and what it is here. */
 @Component({
   selector: 'rn-settings-page',
-  imports: [LengthField, LocaleForm, MatButtonModule],
+  imports: [LengthField, LetterheadForm, LocaleForm, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <rn-letterhead-form />
     <rn-locale-form />
     <form class="all" (submit)="keep($event)" novalidate>
       <div class="head">

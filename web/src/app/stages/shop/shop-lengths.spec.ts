@@ -65,6 +65,7 @@ describe('the lengths of the shop', () => {
     const fixture = TestBed.createComponent(SettingsPage);
     fixture.detectChanges();
     await new Promise((r) => setTimeout(r));
+    http.expectOne('/api/shop/letterhead').flush({ name: '', address: '', version: 1 });
     http.expectOne('/api/shop/locale').flush({ locale: 'en-GB', timeZone: 'UTC', currency: '', version: 4 });
     await fixture.whenStable();
     await typeIn(fixture, '[data-setting=minFloor]', '1/4');

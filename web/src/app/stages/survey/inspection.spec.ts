@@ -3,6 +3,7 @@ import type { HttpTestingController } from '@angular/common/http/testing';
 import { Store } from '@ngrx/store';
 import type { ShownReading } from '@rinnovo/contract';
 import { STATES, usualLimit, type StateId } from '@rinnovo/core/quantity';
+import { Drafts } from '../../state/drafts';
 import { provideHeld } from '../../state/held';
 import { instrument } from '../../state/resources';
 import { viewActions } from '../../state/view.feature';
@@ -31,6 +32,7 @@ function read(quantity: StateId, feature: string, value: number): ShownReading {
 }
 
 describe('an inspection', () => {
+  beforeEach(() => new Drafts().drop('inspection/i'));
   let http: HttpTestingController;
   async function page(readings: readonly ShownReading[]): Promise<ComponentFixture<InspectionPage>> {
     TestBed.configureTestingModule({ providers: [...provideHeld(instrument)] });
@@ -60,6 +62,33 @@ describe('an inspection', () => {
     TestBed.resetTestingModule();
     const later = await page([read('stopSign', 'headstock break', 0), read('humidity', 'room', 50)]);
     expect(host(later).querySelector('[aria-current=step]')!.textContent).toContain('Temperature');
+  });
+
+  it('keeps what is typed while another step is looked at, and over a reload; OL is a reading', async () => {
+    const f = await page([read('humidity', 'room', 50)]);
+    await step(f, 'action');
+    await put(f, cells(f)[0]!, '2.4');
+    await put(f, cells(f)[1]!, 'high');
+    await step(f, 'resistance');
+    await put(f, cells(f)[0]!, 'OL');
+    expect(host(f).querySelector('rn-step-grid tbody')!.textContent).not.toContain('problem');
+    await step(f, 'action');
+    expect(
+      cells(f)
+        .map((c) => c.value)
+        .slice(0, 2),
+    ).toEqual(['2.4', 'high']);
+    await settle(30);
+    TestBed.resetTestingModule();
+    const later = await page([read('humidity', 'room', 50)]);
+    await step(later, 'action');
+    await settle(30);
+    await later.whenStable();
+    expect(
+      cells(later)
+        .map((c) => c.value)
+        .slice(0, 2),
+    ).toEqual(['2.4', 'high']);
   });
 
   it('judges as it is typed, goes down the column with Enter, and keeps what is there', async () => {

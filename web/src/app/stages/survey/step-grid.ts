@@ -1,5 +1,18 @@
 import { unitWord } from '@rinnovo/core/measure';
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
@@ -25,8 +38,11 @@ import { problemOf, problemText } from '../../api/problem-of';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
+import { Drafts } from '../../state/drafts';
 import { viewFeature } from '../../state/view.feature';
 import { StepPicture } from './step-picture';
+
+const draftName = (instrument: string): string => `inspection/${instrument}`;
 
 /** One quantity at all of its places: typed down the column, judged as it is typed, kept together. */
 @Component({
@@ -73,8 +89,9 @@ export class StepGrid {
     const w = s && waitsFor(this.quantity(), s);
     return w ? `the ${stateTitle(w.target, this.names()).toLowerCase()} (${stateText(w.target.quantity, w.reading.value, this.unit())})` : null;
   });
-  /** What is typed and not yet kept, by place; empty again at another step. */
-  protected readonly texts = linkedSignal<StateId, Readonly<Record<string, string>>>({ source: () => this.quantity(), computation: () => ({}) });
+  /** What is typed of the instrument and not yet kept, by what is read of which place: it stays while another step is looked at, and over a reload. */
+  protected readonly texts = linkedSignal<string, Readonly<Record<string, string>>>({ source: () => this.instrument(), computation: () => ({}) });
+  private readonly drafts = inject(Drafts);
   /** What is known of each place before anything is typed. */
   private readonly places = computed(() => {
     const survey = this.survey();
@@ -106,6 +123,7 @@ export class StepGrid {
     });
   });
   constructor() {
+    effect(() => void this.bringBack(this.instrument()));
     // at another step the hand goes on in its first place, not back to the rail
     let before: StateId | null = null;
     afterRenderEffect(() => {
@@ -135,7 +153,7 @@ export class StepGrid {
   /** What was not answered is answered with the first choice: no. */
   protected restNo(): void {
     const left = this.cells().filter((c) => c.text === '' && c.before === '' && c.cannot === null);
-    this.texts.update((t) => ({ ...t, ...Object.fromEntries(left.map((c) => [c.key, '0'])) }));
+    this.type(Object.fromEntries(left.map((c) => [c.key, '0'])));
   }
 
   /** A second reading that cannot see the first. */
@@ -173,7 +191,20 @@ export class StepGrid {
 
   protected set(key: string, text: string): void {
     this.said.set('');
-    this.texts.update((t) => ({ ...t, [key]: text }));
+    this.type({ [key]: text });
+  }
+
+  private async bringBack(instrument: string): Promise<void> {
+    const kept = (await this.drafts.of<Readonly<Record<string, string>>>(draftName(instrument)))?.kept;
+    if (kept && untracked(this.instrument) === instrument) this.texts.update((t) => ({ ...kept, ...t }));
+  }
+
+  /** Puts texts into cells; what is typed at all is a draft until it is kept. */
+  private type(texts: Readonly<Record<string, string>>): void {
+    this.texts.update((t) => ({ ...t, ...texts }));
+    const kept = Object.fromEntries(Object.entries(this.texts()).filter(([, text]) => text !== ''));
+    const what = draftName(this.instrument());
+    void (Object.keys(kept).length > 0 ? this.drafts.keep(what, { version: 0, kept }) : this.drafts.drop(what));
   }
 
   /** Enter and the arrows go down and up the column; Enter in the last one keeps. */
@@ -194,7 +225,7 @@ export class StepGrid {
     if (lines.length < 2) return;
     event.preventDefault();
     const cells = this.cells().slice(i);
-    this.texts.update((t) => ({ ...t, ...Object.fromEntries(cells.flatMap((c, n) => (lines[n] === undefined ? [] : [[c.key, lines[n].trim()]]))) }));
+    this.type(Object.fromEntries(cells.flatMap((c, n) => (lines[n] === undefined ? [] : [[c.key, lines[n].trim()]]))));
     const counted = `${lines.length} values for ${cells.length} places`;
     this.said.set(
       lines.length === cells.length
@@ -229,10 +260,12 @@ export class StepGrid {
     try {
       const sent = this.texts();
       // what was typed anew meanwhile is not what was kept
-      const clear = (key: string): void => this.texts.update((t) => (t[key] === sent[key] ? { ...t, [key]: '' } : t));
+      const clear = (key: string): void => {
+        if (this.texts()[key] === sent[key]) this.type({ [key]: '' });
+      };
       await this.commands.takeStates(this.instrument(), typed, ({ target }) => clear(targetKey(target)));
       this.said.set(typed.length === 1 ? 'One reading saved' : `${typed.length} readings saved`);
-      if (Object.values(this.texts()).every((t) => t === '')) this.kept.emit();
+      if (this.cells().every((c) => c.text === '')) this.kept.emit();
     } catch (error) {
       this.problem.set(problemText(problemOf(error)));
     } finally {

@@ -122,6 +122,15 @@ export interface AnatomyRevision {
   readonly at: string;
 }
 
+/** Where a part or a material went in, or a part is planned: how many of it, when last; null: planned. */
+export interface UsedIn {
+  readonly instrument: string;
+  readonly label: string;
+  readonly title: string;
+  readonly amount: number;
+  readonly at: string | null;
+}
+
 /** An instrument as it was found, and what work has changed on it since. */
 export interface AsFound {
   readonly found: AnatomyRevision;

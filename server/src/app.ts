@@ -36,6 +36,7 @@ import { instrumentReadingRoutes, readingRoutes } from './readings/routes.js';
 import { buyListRoutes } from './shop/buy-list.js';
 import { shopRoutes } from './shop/shop.js';
 import { stockRoutes } from './stock/routes.js';
+import { partUseRoutes, stockUseRoutes } from './stock/used-in.js';
 import { findingRoutes, instrumentFindingRoutes } from './surveys/finding-routes.js';
 import { sheetRoutes } from './surveys/sheet-route.js';
 import { instrumentSurveyRoutes, profileRoutes, surveyRoutes } from './surveys/routes.js';
@@ -120,7 +121,9 @@ export function createApp({ db, log, webRoot, workshop, name = null, ready, prob
   api.use('/findings', findingRoutes(db));
   api.use('/profiles', profileRoutes(db));
   api.use('/outlines', outlineRoutes(db));
+  api.use('/parts/:id/used-in', partUseRoutes(db));
   api.use('/parts', partRoutes(db));
+  api.use('/stock/:id/used-in', stockUseRoutes(db));
   api.use('/stock', stockRoutes(db));
   api.use('/shop', shopRoutes(db));
   api.use('/buy-list', buyListRoutes(db));

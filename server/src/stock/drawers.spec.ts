@@ -1,7 +1,7 @@
 // What leaves a drawer and comes back to it, while two pots go in and one comes out again.
 import { optionsFor } from '@rinnovo/core/house';
 import { randomUUID } from 'node:crypto';
-import type { BuyListLine, KeptStock, Problem, ReturnPlan } from '@rinnovo/contract';
+import type { BuyListLine, KeptStock, Problem, ReturnPlan, UsedIn } from '@rinnovo/contract';
 import { newHardwareChoice, withChoice } from '@rinnovo/core/check';
 import type { Bench } from '@rinnovo/core/gate';
 import type { LedgerEntry } from '@rinnovo/core/job';
@@ -126,6 +126,17 @@ describe('a drawer', () => {
       [-1, 'fitted', ''],
     ]);
 
+    // both stand with the job that they went into, and that its plan names them
+    const uses = async (path: string) =>
+      ((await w.get(path).expect(200)).body as { items: UsedIn[] }).items.map((u) => [u.label, u.title, u.amount, u.at === null]);
+    const { label } = demoWorkshop.instruments[0]!;
+    expect((await uses(`/api/parts/${pot.id}/used-in`)).filter((u) => u[0] === label)).toEqual([
+      [label, job.title, 2, true],
+      [label, job.title, 2, false],
+    ]);
+    expect(await uses(`/api/stock/${drawer}/used-in`)).toEqual([[label, job.title, 2, false]]);
+    expect(await uses(`/api/parts/${randomUUID()}/used-in`)).toEqual([]);
+
     // out again: it goes back to the drawer that it came from
     const way = (await w.get(`/api/decisions/${second}/way-back`).expect(200)).body as ReturnPlan;
     const seen = way.numbers.map(({ id, clearance }) => ({ id, clearance }));
@@ -133,6 +144,7 @@ describe('a drawer', () => {
     await log().then((r) => expect(r.status).toBe(201));
     await log().then((r) => expect(r.status).toBe(201));
     expect(await lies()).toEqual([1, 0]);
+    expect(await uses(`/api/stock/${drawer}/used-in`)).toEqual([[label, job.title, 1, false]]);
     expect(first).not.toBe(second);
   });
 

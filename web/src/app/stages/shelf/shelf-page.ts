@@ -18,6 +18,7 @@ import { parts, stock, WORKSHOP } from '../../state/resources';
 import { selectParts, selectStock } from '../../state/selectors';
 import { PartDrawing } from '../../ui/part-drawing';
 import { saveFile } from '../../ui/save-file';
+import { UsedInList } from '../../ui/used-in';
 import { PartFacts } from './part-facts';
 import { PartForm } from './part-form';
 import { BEGUN, type TypedPart } from './typed-part';
@@ -32,7 +33,7 @@ function groupOf(part: Part): PartGroup {
 /** The part shelf: every part's spec, typed once; what it looks like to scale, how its sizes are known, how many are there. */
 @Component({
   selector: 'rn-shelf-page',
-  imports: [RouterLink, MatButtonModule, MatMenuModule, PartDrawing, PartFacts, PartForm, StockLine],
+  imports: [RouterLink, MatButtonModule, MatMenuModule, PartDrawing, PartFacts, PartForm, StockLine, UsedInList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shelf-page.html',
   styleUrl: './shelf-page.scss',

@@ -11,6 +11,7 @@ import { stock } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
 import { LengthField } from '../../ui/length-field';
+import { UsedInList } from '../../ui/used-in';
 
 const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]>> = {
   offcut: ['wood', 'length', 'width', 'thickness'],
@@ -31,7 +32,7 @@ const LABELS: Readonly<Record<string, string>> = {
 /** What lies in the drawers: parts, wood left over, dowels, what is used up; quantity and where. */
 @Component({
   selector: 'rn-drawers-page',
-  imports: [LengthField, MatButtonModule, RouterLink],
+  imports: [LengthField, MatButtonModule, RouterLink, UsedInList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drawers-page.html',
   styleUrl: './shop-table.scss',

@@ -17,6 +17,8 @@ export function lackText(l: Lack, names: Names): string {
       return `${withUnit(fixed(l.diameter, 1), 'mm')} drill`;
     case 'countersink':
       return 'countersink';
+    case 'templateBit':
+      return 'template bit';
     case 'sleeve':
       return `sleeve ${fixed(l.outer, 1)} to ${withUnit(fixed(l.inner, 1), 'mm')}`;
   }

@@ -6,6 +6,8 @@ export type Lack =
   | { readonly kind: 'dowel'; readonly atLeast: number }
   | { readonly kind: 'drill'; readonly diameter: number }
   | { readonly kind: 'countersink' }
+  /** A bit with a bearing: with any a route can be cut along a template. */
+  | { readonly kind: 'templateBit' }
   /** A cover for a pickup, by the distance of its outer holes. */
   | { readonly kind: 'cover'; readonly spacing: number }
   | { readonly kind: 'sleeve'; readonly outer: number; readonly inner: number };
@@ -25,6 +27,7 @@ export function lackKey(l: Lack): string {
       return `cover ${l.spacing.toFixed(1)}`;
     case 'offcut':
     case 'countersink':
+    case 'templateBit':
       return l.kind;
   }
 }

@@ -67,7 +67,9 @@ describe('options', () => {
     expect(of(optionsFor(plainState(), plainPlan(), plainChoice(), request), 'anotherPart').back.woodCut).toBeFalse();
   });
 
-  it('a shop without a template bit offers no re-route', () => {
-    expect(of(optionsFor({ ...plainState(), tools: [] }, plainPlan(), plainChoice(), request), 'reroute')).toBeUndefined();
+  it('a shop without a template bit is offered the re-route with the bit that it needs, for the usual cutter', () => {
+    const found = of(optionsFor({ ...plainState(), tools: [] }, plainPlan(), plainChoice(), request), 'reroute');
+    expect(found?.proposal.lacks).toContain({ kind: 'templateBit' });
+    expect(found?.proposal.choice.route?.levels.length).toBeGreaterThan(0);
   });
 });

@@ -99,6 +99,12 @@ export function drawAnatomy(a: Anatomy, face: Face): readonly DrawnPath[] {
   return [...out, ...(face === 'top' ? drawBoard(a) : []), ...levels('hidden')];
 }
 
+/** The lines of an instrument after something is done to it, with what that changes marked; what lies hidden is not. */
+export function markChanged(before: readonly DrawnPath[], after: readonly DrawnPath[]): readonly DrawnPath[] {
+  const was = new Map(before.map((p) => [p.id, p.d]));
+  return after.map((p) => (was.get(p.id) !== p.d && p.kind !== 'hidden' ? { ...p, now: true } : p));
+}
+
 /** What an outline is called, and that it is dashed where nobody took it from the instrument. */
 function said(name: string, { basis }: Pick<FeatureOutline, 'basis'>): Pick<DrawnPath, 'title' | 'loose'> {
   return basis.kind === 'default' ? { title: `${name}: typical outline`, loose: true } : { title: name };

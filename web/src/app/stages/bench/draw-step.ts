@@ -3,7 +3,7 @@ import { isPickupChoice, type Choice } from '@rinnovo/core/check';
 import { boundsOf, featureOf, featuresOf, lies, type Anatomy, type Face, type Hole } from '@rinnovo/core/instrument';
 import { pickupIn, type Shelf } from '@rinnovo/core/part';
 import type { PlannedOperation } from '@rinnovo/core/work';
-import { drawAnatomy, drawPart, frameOfWhole, type DrawnPath, type Frame } from '../../ui/drawing';
+import { drawAnatomy, drawPart, frameOfWhole, markChanged, type DrawnPath, type Frame } from '../../ui/drawing';
 import { drawSide, frameOfSide } from '../../ui/draw-side';
 
 /** The instrument with what an operation changes on it in heavy line, and where to look. */
@@ -22,12 +22,12 @@ export function drawStep(a: Anatomy, choice: Choice | null, operation: PlannedOp
   const after = asLeft({ decision: operation.decision, does: operation.does, entry: operation.id, depths: [] }, a);
   const side = sideOf(after, operation);
   const draw = (x: Anatomy): readonly DrawnPath[] => (side === 'side' ? drawSide(x) : drawAnatomy(x, side));
-  const before = new Map(draw(a).map((p) => [p.id, p.d]));
   const part = partOf(a, choice, shelf);
   const cuts = operation.does.length > 0;
-  const here = new Set(operation.at.features);
-  const now = (p: DrawnPath): boolean => (cuts ? before.get(p.id) !== p.d : here.has(p.id.split('/')[0] ?? ''));
-  const paths = draw(after).map((p) => (now(p) && p.kind !== 'hidden' ? { ...p, now: true } : p));
+  const here = new Set([...operation.at.features, ...operation.at.cavities]);
+  const paths = cuts
+    ? markChanged(draw(a), draw(after))
+    : draw(after).map((p) => (here.has(p.id.split('/')[0] ?? '') && p.kind !== 'hidden' ? { ...p, now: true } : p));
   const some = paths.some((p) => p.now);
   return { side, paths: [...paths, ...(side === 'top' ? part.map((p) => (some ? p : { ...p, now: true })) : [])], frame: frameOfStep(after, operation, side) };
 }

@@ -18,6 +18,21 @@ describe('the ways out', () => {
     expect(reroute.textContent).toMatch(/Score \d+\.\d/);
   });
 
+  it('are cards with their drawing and what differs: a check that is the same in all stands on none', async () => {
+    jobOnScreen();
+    const fixture = TestBed.createComponent(RemedyList);
+    await fixture.whenStable();
+    const cards = [...host(fixture).querySelectorAll('article')];
+    expect(cards.every((c) => c.querySelectorAll('rn-option-drawing path').length > 3)).toBeTrue();
+    expect(cards[0]!.querySelectorAll('rn-option-drawing .now').length).toBeGreaterThan(0);
+    expect(cards.at(-1)!.querySelector('rn-option-drawing .now')).toBeNull();
+    const lines = cards.map((c) => new Set([...c.querySelectorAll('li')].map((l) => l.textContent.trim())));
+    for (const line of lines[0]!)
+      expect(lines.every((l) => l.has(line)))
+        .withContext(line)
+        .toBeFalse();
+  });
+
   it('are chosen with a reason only, and go to the server with the numbers that were seen', async () => {
     const { http } = jobOnScreen();
     const fixture = TestBed.createComponent(RemedyList);

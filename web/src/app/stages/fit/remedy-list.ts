@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, model, signal } f
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { PLANNED_SET, type CheckId, type Verdict } from '@rinnovo/core/check';
 import { MOST_TOGETHER, type Option } from '@rinnovo/core/remedy';
@@ -27,6 +28,7 @@ import { likeChoices, LikePlaces } from '../../state/like-places';
 import { selectAnatomy, selectChoice, selectDecisions, selectJob, selectNames, selectRevisions } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { headline } from '../../ui/marks';
+import { OptionDrawing } from './option-drawing';
 import { ScoreCompare } from './score-compare';
 import { FocusNow } from '../../ui/focus-now';
 
@@ -40,7 +42,7 @@ function isLeftByCut(v: Verdict, woodCut: boolean): boolean {
 /** The ways out side by side, each worked out; one is chosen with a reason. */
 @Component({
   selector: 'rn-remedy-list',
-  imports: [FocusNow, MatButtonModule, MatFormFieldModule, MatInputModule, ScoreCompare],
+  imports: [RouterLink, FocusNow, MatButtonModule, MatFormFieldModule, MatInputModule, OptionDrawing, ScoreCompare],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './remedy-list.html',
   styleUrl: './remedy-list.scss',
@@ -70,7 +72,16 @@ export class RemedyList {
     return c !== null && c.plan === p.draft && c.choice === this.choice()?.id && p.saving === 'saved';
   });
   protected readonly all = computed(() => (this.computedOptions()?.choice === this.choice()?.id ? (this.computedOptions()?.result ?? []) : []));
-  protected readonly rows = computed(() => this.all().map((o) => this.row(o)));
+  private readonly every = computed(() => this.all().map((o) => this.row(o)));
+  /** What is the same whichever is chosen tells nothing of the choice: it stands once. */
+  private readonly same = computed(() => {
+    const rows = this.every();
+    const [first] = rows;
+    const has = (row: (typeof rows)[number], line: string): boolean => row.shown.some((v) => lineOf(v) === line);
+    return new Set(rows.length > 1 ? (first?.shown ?? []).map(lineOf).filter((line) => rows.every((r) => has(r, line))) : []);
+  });
+  protected readonly alike = computed(() => this.same().size);
+  protected readonly rows = computed(() => this.every().map((r) => ({ ...r, shown: r.shown.filter((v) => !this.same().has(lineOf(v))) })));
 
   private readonly likePlaces = inject(LikePlaces);
   private readonly decisions = this.store.selectSignal(selectDecisions);
@@ -162,10 +173,14 @@ export class RemedyList {
       back: wayBackText(option.proposal.kind, option.back, names),
       cost: `${withUnit(String(option.minutes), 'min')}${waitText(option.proposal.wait ?? 0)} · ${moneyText(option.proposal.price)}`,
       steps: option.proposal.of.flatMap((p) => (p.steps ? [holeStepsText(p.steps)] : [])).join(' '),
+      needsTool: option.proposal.lacks.some((l) => l.kind === 'templateBit' || l.kind === 'drill' || l.kind === 'countersink'),
       lacks: option.proposal.lacks.map((l) => lackText(l, names)).join(', '),
     };
   }
 }
+
+/** A check with its number, as it is told from others. */
+const lineOf = (v: { readonly title: string; readonly number: string }): string => `${v.title}: ${v.number}`;
 
 /** Waiting time beside the working time: ` + 12 h wait`. */
 const waitText = (minutes: number): string => (minutes === 0 ? '' : ` + ${durationText(minutes)} wait`);

@@ -103,6 +103,17 @@ describe('a part that is to go in', () => {
   });
 });
 
+const card = (kind: string, more: Partial<StepCard> = {}): StepCard => ({
+  key: kind,
+  kind,
+  cautions: [],
+  numbers: [],
+  names: {},
+  asks: null,
+  rule: null,
+  ...more,
+});
+
 describe('steps that are over', () => {
   it('are those that went well, and those that went wrong with the wood gone all the same', () => {
     const log = [
@@ -115,16 +126,6 @@ describe('steps that are over', () => {
   });
 
   it('tell how deep the work has gone: by the last of them that cuts to a depth', () => {
-    const card = (kind: string, more: Partial<StepCard> = {}): StepCard => ({
-      key: kind,
-      kind,
-      cautions: [],
-      numbers: [],
-      names: {},
-      asks: null,
-      rule: null,
-      ...more,
-    });
     const cards = [card('changeBit'), card('cut', { names: { depth: 6 } }), card('measureDepth'), card('cut', { names: { depth: 12 } })];
     expect([0, 1, 2, 3].map((now) => depthReached(cards, now))).toEqual([0, 6, 6, 12]);
     expect(depthReached([], 0)).toBe(0);
@@ -132,16 +133,6 @@ describe('steps that are over', () => {
   });
 
   it('tell what a step is about on the way down', () => {
-    const card = (kind: string, more: Partial<StepCard> = {}): StepCard => ({
-      key: kind,
-      kind,
-      cautions: [],
-      numbers: [],
-      names: {},
-      asks: null,
-      rule: null,
-      ...more,
-    });
     const reads = (expected: number): Partial<StepCard> => ({
       asks: { what: 'depth', role: 'replaces', expected, limit: 0.2, target: { quantity: 'levelDepth', feature: 'route', part: 'main' } },
     });

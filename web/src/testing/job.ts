@@ -280,6 +280,30 @@ export async function type(fixture: ComponentFixture<unknown>, selector: string,
   await fixture.whenStable();
 }
 
+/** A step of the job's work that was logged. */
+export const logged = (more: Partial<LedgerEntry> = {}): LedgerEntry => ({
+  id: 'e',
+  instrument: 'i',
+  job: 'job',
+  operation: 'routePasses',
+  kind: 'routePasses',
+  step: '4 cut',
+  outcome: 'done',
+  note: '',
+  minutes: null,
+  measured: null,
+  wrong: null,
+  numbers: {},
+  before: knownAt({ anatomy: 1 }),
+  after: knownAt({ anatomy: 1 }),
+  person: 'nell',
+  done: null,
+  at: '2026-01-02T12:00:00.000Z',
+  unjudged: null,
+  takenBack: null,
+  ...more,
+});
+
 /** Lets promises and their effects run. */
 export const settle = (ms = 10): Promise<void> => new Promise((r) => setTimeout(r, ms));
 

@@ -1,10 +1,9 @@
-import { knownAt } from '@rinnovo/core/instrument';
 import type { LedgerEntry } from '@rinnovo/core/job';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Lesson, LogStep } from '@rinnovo/contract';
 import type { Operation } from '@rinnovo/core/operation';
-import { button, clearance, decision, host, jobOnScreen, noWork, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
+import { button, clearance, decision, host, jobOnScreen, logged, noWork, operation, choice, route, settle, type, type JobOnScreen } from '../../../testing/job';
 import { Connection } from '../../api/connection';
 import { readings, work } from '../../state/resources';
 import { BenchPage } from './bench-page';
@@ -13,30 +12,9 @@ const planned = { ...choice, route };
 const passes = operation('routePasses');
 
 function entry(step: string, measured: number | null = null): LedgerEntry {
-  return {
-    id: step,
-    instrument: 'i',
-    job: 'job',
-    operation: 'routePasses',
-    kind: 'routePasses',
-    step,
-    outcome: 'done',
-    note: '',
-    minutes: null,
-    measured:
-      measured === null
-        ? null
-        : { target: { quantity: 'levelDepth', feature: 'route', part: 'main' }, unit: 'mm', value: measured, limit: 0.05, raw: '', tool: 'gauge' },
-    wrong: null,
-    numbers: {},
-    before: knownAt({ anatomy: 1 }),
-    after: knownAt({ anatomy: 1 }),
-    person: 'nell',
-    done: null,
-    at: '2026-01-02T12:00:00.000Z',
-    unjudged: null,
-    takenBack: null,
-  };
+  const target = { quantity: 'levelDepth' as const, feature: 'route', part: 'main' };
+  const read = measured === null ? null : { target, unit: 'mm' as const, value: measured, limit: 0.05, raw: '', tool: 'gauge' };
+  return logged({ id: step, step, measured: read });
 }
 
 async function bench(more: JobOnScreen): Promise<{ fixture: ComponentFixture<BenchPage>; http: ReturnType<typeof jobOnScreen>['http'] }> {

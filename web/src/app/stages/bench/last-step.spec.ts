@@ -1,32 +1,12 @@
 import { knownAt } from '@rinnovo/core/instrument';
 import type { LedgerEntry } from '@rinnovo/core/job';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { button, host, jobOnScreen, settle, type } from '../../../testing/job';
+import { button, host, jobOnScreen, logged, settle, type } from '../../../testing/job';
 import { Connection } from '../../api/connection';
 import { LastStep } from './last-step';
 
-const entry = (more: Partial<LedgerEntry> = {}): LedgerEntry => ({
-  id: 'e',
-  instrument: 'i',
-  job: 'job',
-  operation: 'removePart',
-  kind: 'removePart',
-  step: '1 unsolder',
-  outcome: 'done',
-  note: '',
-  minutes: null,
-  measured: null,
-  wrong: null,
-  numbers: {},
-  before: knownAt({ anatomy: 1 }),
-  after: knownAt({ anatomy: 1 }),
-  person: 'nell',
-  done: null,
-  at: new Date().toISOString(),
-  unjudged: null,
-  takenBack: null,
-  ...more,
-});
+const entry = (more: Partial<LedgerEntry> = {}): LedgerEntry =>
+  logged({ operation: 'removePart', kind: 'removePart', step: '1 unsolder', at: new Date().toISOString(), ...more });
 
 describe('the last step', () => {
   async function shown(...ledger: readonly LedgerEntry[]): Promise<{ fixture: ComponentFixture<LastStep>; http: ReturnType<typeof jobOnScreen>['http'] }> {

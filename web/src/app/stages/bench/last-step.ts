@@ -28,7 +28,7 @@ import { FocusNow } from '../../ui/focus-now';
           <span class="soft">Undo waits for the server.</span>
         } @else if (seconds() > 0) {
           <button matButton="outlined" type="button" [disabled]="taking.busy()" (click)="take('')">
-            Undo <span class="number">{{ seconds() }}&#8239;s</span>
+            Undo <span class="number" aria-hidden="true">{{ seconds() }}&#8239;s</span>
           </button>
         } @else if (asking()) {
           <form (submit)="say($event)" novalidate>

@@ -2,7 +2,7 @@ import { newHardwareChoice } from '@rinnovo/core/check';
 import { TestBed } from '@angular/core/testing';
 import { compareAnatomies, knownAt, applyChanges } from '@rinnovo/core/instrument';
 import { anatomy as resource } from '../../state/resources';
-import { clearance, decision, host, jobOnScreen, route } from '../../../testing/job';
+import { clearance, decision, host, jobOnScreen, logged, route } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { RecordPage } from './record-page';
 
@@ -33,27 +33,17 @@ describe('the record', () => {
       way: 'fillFlaw' as const,
       lesson: 'two screws more',
     };
-    const entry = {
-      id: 'e',
-      instrument: 'i',
-      job: 'job',
-      operation: 'routePasses',
-      kind: 'routePasses' as const,
-      step: '4 cut',
-      outcome: 'wentWrong' as const,
+    const entry = logged({
+      outcome: 'wentWrong',
       wrong,
       note: 'the tape let go',
       minutes: 7.5,
-      measured: null,
-      numbers: {},
-      before: knownAt({ anatomy: 1 }),
       after: knownAt({ anatomy: 2 }),
-      person: 'nell',
       done: '2026-01-02T09:10:00Z',
       at: '2026-01-02T12:00:00Z',
       unjudged: { why: 'no network', looked: { person: 'nell', at: '2026-01-03T08:00:00Z', found: '17.0 deep, as planned' } },
       takenBack: { id: 'b', person: 'nell', at: '2026-01-03T09:00:00Z', reason: 'it was the other guitar', after: knownAt({ anatomy: 3 }) },
-    };
+    });
     const picture = { instrument: 'i', width: 4, height: 3, removed: false, person: 'nell', at: '2026-01-02T12:00:00Z', version: 1 };
     const photographs = [
       { ...picture, id: 'mine', operation: 'routePasses', step: '4 cut' },

@@ -129,7 +129,12 @@ test('four tuners, one strap pin and one pot hole, decided and ordered: at most 
   await choose('New screw hole', 'drillNew', 'Choose this option');
   await hand.click(page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Order' }));
   await expect(page.getByText('No rule is broken')).toBeVisible();
-  await expect(page.locator('[data-operation]').filter({ hasText: /\d tuner/ }).first()).toBeVisible();
+  await expect(
+    page
+      .locator('[data-operation]')
+      .filter({ hasText: /\d tuner/ })
+      .first(),
+  ).toBeVisible();
   hand.tell('four tuners, a strap pin and a pot hole');
   expect(hand.clicks).toBeLessThanOrEqual(35);
 });

@@ -85,7 +85,8 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   for (const field of await page.getByLabel('Reason to accept').all()) await field.fill('looked at: it holds');
   await confirmAll(page);
   const gate = page.locator('rn-gate-panel');
-  for (const line of ['Neck pickup: first remove the pickup', 'Neck pickup: first fix the template', 'In stock: Depth gauge']) await expect(gate).toContainText(line);
+  for (const line of ['Neck pickup: first remove the pickup', 'Neck pickup: first fix the template', 'In stock: Depth gauge'])
+    await expect(gate).toContainText(line);
   await expect(page.getByRole('button', { name: 'Clear to cut' })).toBeDisabled();
 
   // Order: out of order is shown, accepted with a reason, and given back to the rules.

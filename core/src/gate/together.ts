@@ -10,7 +10,11 @@ export type Together = readonly string[];
  * Like acts at like places among operations in their order: of one kind that says so, one after the other, with the same steps and the same numbers.
  * Four tuner holes to be opened to 11.5 are one set; one of them to 10 stands by itself, and so does one that other work comes before.
  */
-export function togetherIn(rows: OperationRows, ordered: readonly PlannedOperation[], cardsOf: (o: PlannedOperation) => readonly StepCard[]): readonly Together[] {
+export function togetherIn(
+  rows: OperationRows,
+  ordered: readonly PlannedOperation[],
+  cardsOf: (o: PlannedOperation) => readonly StepCard[],
+): readonly Together[] {
   const sets: { readonly like: string; readonly ids: string[] }[] = [];
   for (const o of ordered) {
     const like = operationRow(rows, o.kind).together ? likeness(o, cardsOf(o)) : '';

@@ -69,7 +69,7 @@ describe('options', () => {
 
   it('a shop without a template bit is offered the re-route with the bit that it needs, for the usual cutter', () => {
     const found = of(optionsFor({ ...plainState(), tools: [] }, plainPlan(), plainChoice(), request), 'reroute');
-    expect(found?.proposal.lacks).toContain({ kind: 'templateBit' });
-    expect(found?.proposal.choice.route?.levels.length).toBeGreaterThan(0);
+    expect(found.proposal.lacks).toContain({ kind: 'templateBit' });
+    expect(found.proposal.choice.route?.levels.length).toBeGreaterThan(0);
   });
 });

@@ -10,11 +10,12 @@ interface Row {
   readonly instrument: string;
   readonly label: string;
   readonly title: string;
-  readonly amount: number;
+  readonly amount: number | string;
   readonly at: Date | null;
 }
 
-const toUse = ({ at, ...r }: Row): UsedIn => ({ ...r, at: at?.toISOString() ?? null });
+/** A sum comes as a text where it is counted. */
+const toUse = ({ at, amount, ...r }: Row): UsedIn => ({ ...r, amount: Number(amount), at: at?.toISOString() ?? null });
 
 /** What went into instruments out of some drawers, by job: what came back is taken off. */
 const WENT_IN = `SELECT l.instrument, i.label, j.title, -sum(m.amount) AS amount, max(m.at) AS at
@@ -38,7 +39,7 @@ export function partUseRoutes(db: Knex): Router {
          ) u ORDER BY at DESC NULLS FIRST, label LIMIT ?`,
         [id, id, id, MOST],
       )) as { rows: Row[] };
-      return { body: { items: rows.map((r) => toUse({ ...r, amount: Number(r.amount) })) } };
+      return { body: { items: rows.map(toUse) } };
     }),
   );
   return router;
@@ -51,7 +52,7 @@ export function stockUseRoutes(db: Knex): Router {
     '/',
     readRoute(idParam, noQuery, async ({ id }) => {
       const { rows } = (await db.raw(`${WENT_IN.replace('WHICH', 's.id = ?')} ORDER BY at DESC LIMIT ?`, [id, MOST])) as { rows: Row[] };
-      return { body: { items: rows.map((r) => toUse({ ...r, amount: Number(r.amount) })) } };
+      return { body: { items: rows.map(toUse) } };
     }),
   );
   return router;

@@ -57,7 +57,8 @@ describe('changing an anatomy', () => {
 
   function arrive(n: number, d: Anatomy): void {
     store.dispatch(anatomy.load({ of: 'i' }));
-    for (const r of http.match((x) => x.url.startsWith('/api/instruments/i/anatomy'))) r.flush(r.request.url.endsWith('/found') ? { found: revision(n, d), changes: [] } : revision(n, d));
+    for (const r of http.match((x) => x.url.startsWith('/api/instruments/i/anatomy')))
+      r.flush(r.request.url.endsWith('/found') ? { found: revision(n, d), changes: [] } : revision(n, d));
   }
   const put = () => http.expectOne((r) => r.method === 'PUT');
 

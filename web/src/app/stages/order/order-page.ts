@@ -120,7 +120,7 @@ export class OrderPage {
   /** What stands in the list: an operation, or like ones at like places that are done step by step together, moved as one. */
   protected readonly units = computed(() => {
     const rows = this.rows();
-    const sets = this.bench()?.result?.together ?? [];
+    const sets = this.bench()?.result.together ?? [];
     const begins = (id: string, at: number): readonly string[] | undefined => sets.find((t) => t[0] === id && t.every((x, i) => rows[at + i]?.id === x));
     const inside = new Set(rows.flatMap((r, i) => begins(r.id, i)?.slice(1) ?? []));
     return rows.flatMap((r, i) => {

@@ -8,10 +8,12 @@ import {
   centreFeature,
   copyFeature,
   describeFeature,
+  describeHole,
   dimensionAt,
   featureOf,
   featuresOf,
   firstFeature,
+  hangPickup,
   holders,
   mirrorFeature,
   moveFeature,
@@ -22,11 +24,14 @@ import {
   restated,
   startingAnatomy,
   STARTING_KINDS,
+  takeOffPickup,
   targetsOf,
   toBody,
+  withDimension,
   type Anatomy,
 } from './index.js';
 
+const stated = (value: number) => ({ value, limit: 0.25, basis: { kind: 'stated' } }) as const;
 const box = (a: Anatomy, id: string) => boundsOf(a, featureOf(a, id)!);
 const withHole = (): Anatomy => addFeature(plainAnatomy(), firstFeature('hole', 'h', 'Hole', 'top', { x: 30, y: 200 }));
 
@@ -199,9 +204,60 @@ describe('a place for a pickup', () => {
     expect(a.cavities.find((c) => c.id === 'route')!.hiddenBy).toBe('plate');
   });
 
+  it('gets its opening where it lies, in a plate that is turned too', () => {
+    const a = bare();
+    const turned: Anatomy = {
+      ...a,
+      frames: [{ id: 'f', at: { x: 7, y: 100, turn: 90 } }],
+      plates: a.plates.map((p) => ({ ...p, frame: 'f', outline: { ...p.outline, outline: roundedRectangle(120, 120, 2, { x: 0, y: 0 }) }, openings: [] })),
+    };
+    const made = placePickup(turned, 'route', 'plate', 'p', 'Pickup');
+    const b = bounds([toBody(made, 'f', made.plates[0]!.openings[0]!.outline.outline)]);
+    expect([b.maxX - b.minX, b.maxY - b.minY, (b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2].map((n) => Math.round(n * 1e6) / 1e6)).toEqual([70, 39, 0, 110]);
+  });
+
+  it('is hung in a plate that came later, and taken off again', () => {
+    const guard = firstFeature('guard', 'guard', 'Guard', 'top', { x: 0, y: 110 });
+    const a = addFeature(plainAnatomy(), guard);
+    const hung = hangPickup(a, 'bridge', 'guard');
+    const place = hung.positions.find((p) => p.id === 'bridge')!;
+    expect(place.plate).toBe('guard');
+    const now = hung.plates.find((p) => p.id === 'guard')!;
+    const window = now.openings.find((o) => o.id === place.opening)!;
+    const b = bounds([toBody(hung, now.frame, window.outline.outline)]);
+    expect([(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]).toEqual([place.at.x, place.at.y]);
+    // the old plate keeps its opening; hung back, the pickup hangs in that very one
+    expect(hung.plates.find((p) => p.id === 'plate')!.openings).toEqual(a.plates.find((p) => p.id === 'plate')!.openings);
+    const back = hangPickup(hung, 'bridge', 'plate');
+    expect(back.positions).toEqual(a.positions);
+    expect(hangPickup(a, 'bridge', 'plate')).toBe(a);
+    const off = takeOffPickup(hung, 'bridge');
+    expect(off.positions.some((p) => p.id === 'bridge')).toBe(false);
+    expect([off.cavities, off.plates]).toEqual([hung.cavities, hung.plates]);
+  });
+
+  it('is not hung in what is not there, nor taken off under its part', () => {
+    expect(() => hangPickup(plainAnatomy(), 'bridge', 'moon')).toThrowError(/moon/);
+    expect(() => hangPickup(plainAnatomy(), 'moon', 'plate')).toThrowError(/moon/);
+    const a = plainAnatomy();
+    const fitted = { ...a, positions: a.positions.map((p) => ({ ...p, part: 'coil' })) };
+    expect(() => takeOffPickup(fitted, 'bridge')).toThrowError(/part sits/);
+  });
+
   it('is not made twice, nor of what is not there', () => {
     expect(() => placePickup(plainAnatomy(), 'route', 'plate', 'p', 'P')).toThrowError(/already/);
     expect(() => placePickup(bare(), 'route', 'moon', 'p', 'P')).toThrowError(/moon/);
     expect(() => placePickup(bare(), 'plate', 'plate', 'p', 'P')).toThrowError(RangeError);
+  });
+});
+
+describe('a hole', () => {
+  it('is for something else, and has no depth once it goes through', () => {
+    const blind = withDimension(describeHole(withHole(), 'h', { kind: 'stud', through: false }), { quantity: 'holeDepth', feature: 'h' }, stated(18));
+    const of = (a: Anatomy) => a.holes.find((h) => h.id === 'h')!;
+    expect([of(blind).kind, of(blind).through, of(blind).depth?.value]).toEqual(['stud', false, 18]);
+    const open = describeHole(blind, 'h', { kind: 'screw', through: true });
+    expect([of(open).kind, of(open).through, of(open).depth]).toEqual(['screw', true, null]);
+    expect(() => describeHole(blind, 'moon', { kind: 'pot', through: true })).toThrowError(/moon/);
   });
 });

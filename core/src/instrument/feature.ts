@@ -142,6 +142,12 @@ export function describeFeature(a: Anatomy, id: string, words: Partial<FeatureWo
   return mapFeature(a, id, { cavity: (c) => ({ ...c, ...words }), plate: (p) => ({ ...p, ...words }), hole: (h) => ({ ...h, ...words }) });
 }
 
+/** What a hole is for, and whether it goes right through; a hole that goes through has no depth. Throws RangeError when it is not there. */
+export function describeHole(a: Anatomy, id: string, { kind, through }: Pick<Hole, 'kind' | 'through'>): Anatomy {
+  if (!a.holes.some((h) => h.id === id)) throw new RangeError(`nothing here is called ${id}`);
+  return { ...a, holes: a.holes.map((h) => (h.id === id ? { ...h, kind, through, depth: through ? null : h.depth } : h)) };
+}
+
 /** A feature's first outline given other sizes about another middle, in its own frame; the rest of a cavity goes with the middle. */
 export function reshapeFeature(a: Anatomy, id: string, shape: PlainShape): Anatomy {
   const f = needed(a, id);

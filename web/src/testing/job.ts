@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { knownAt } from '@rinnovo/core/instrument';
 import { unlookedOf, type Clearance, type Decision, type LedgerEntry, type PlanRecord } from '@rinnovo/core/job';
 import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from '@rinnovo/core/house';
@@ -277,6 +279,13 @@ export async function type(fixture: ComponentFixture<unknown>, selector: string,
   if (!input) throw new Error(`no ${selector}`);
   input.value = text;
   input.dispatchEvent(new Event('input'));
+  await fixture.whenStable();
+}
+
+/** Opens a select and takes the option that says this. */
+export async function choose(fixture: ComponentFixture<unknown>, selector: string, option: string): Promise<void> {
+  const select = await TestbedHarnessEnvironment.loader(fixture).getHarness(MatSelectHarness.with({ selector: `${selector}, ${selector} mat-select` }));
+  await select.clickOptions({ text: option });
   await fixture.whenStable();
 }
 

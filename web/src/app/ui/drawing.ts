@@ -60,6 +60,8 @@ export interface Mark extends Point {
   readonly title: string;
   /** The number beside it; empty where another mark is too near. */
   readonly text: string;
+  /** The gravest of all: told of at the edge where it is out of sight. */
+  readonly worst?: boolean;
 }
 
 /** An instrument's lines seen on one face; what lies on the other face is hidden. */

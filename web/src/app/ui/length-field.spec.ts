@@ -94,4 +94,22 @@ describe('a length field', () => {
     await fixture.whenStable();
     expect(input.value).toBe('');
   });
+
+  it('keeps the length of a form where the unit is changed after it was typed', async () => {
+    const field = fixture.componentInstance;
+    const kept: (number | null)[] = [];
+    field.registerOnChange((mm) => kept.push(mm));
+    field.writeValue(12.7);
+    await fixture.whenStable();
+    expect(await type('44.45')).toBe('');
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'inch' }));
+    await fixture.whenStable();
+    expect(host().querySelector('input')!.value).toBe('1.7500in');
+    expect([field.value()?.toFixed(9), kept]).toEqual(['44.450000000', [44.45]]);
+    // what is no length stands as it was typed
+    expect(await type('1 3/')).toContain('Not a length');
+    TestBed.inject(Store).dispatch(viewActions.chooseUnit({ unit: 'mm' }));
+    await fixture.whenStable();
+    expect(host().querySelector('input')!.value).toBe('1 3/');
+  });
 });

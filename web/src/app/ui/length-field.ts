@@ -1,4 +1,18 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, forwardRef, inject, input, model, output, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  forwardRef,
+  inject,
+  input,
+  model,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { NG_VALIDATORS, NG_VALUE_ACCESSOR, type ControlValueAccessor, type ValidationErrors, type Validator } from '@angular/forms';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -126,7 +140,6 @@ export class LengthField implements ControlValueAccessor, Validator {
   readonly max = input(Infinity);
   /** Something that whoever uses the field found wrong with it. */
   readonly refusal = input<string | null>(null);
-  readonly required = input(false);
   /** What else is to be known of the value, beside the other unit. */
   readonly note = input('');
   /** What stands faintly in the field while nothing is typed. */
@@ -164,6 +177,15 @@ export class LengthField implements ControlValueAccessor, Validator {
   });
 
   constructor() {
+    // in a form the length stands, not its text: it is the same length in the unit that is chosen next
+    let unit = this.unit();
+    effect(() => {
+      const now = this.unit();
+      untracked(() => {
+        if (now !== unit && this.held !== null) this.text.set(asTyped(this.held, now));
+        unit = now;
+      });
+    });
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     afterRenderEffect(() => {
       const input = host.querySelector('input');
@@ -185,13 +207,19 @@ export class LengthField implements ControlValueAccessor, Validator {
   }
 
   private changed: (mm: number | null) => void = () => undefined;
+  /** The length that a form holds here, mm. */
+  private held: number | null = null;
 
   writeValue(mm: number | null): void {
+    this.held = mm;
     this.text.set(mm === null ? '' : asTyped(mm, this.unit()));
   }
 
   registerOnChange(changed: (mm: number | null) => void): void {
-    this.changed = changed;
+    this.changed = (mm) => {
+      this.held = mm;
+      changed(mm);
+    };
   }
 
   registerOnTouched(): void {

@@ -26,6 +26,13 @@ describe('marks', () => {
     expect(marksOf(all, 'b', {}).map((m) => m.id)).toEqual(['c', 'a', 'b']);
   });
 
+  it('know the worst of them: worst class first, then least clearance; nothing that clears well', () => {
+    const deep = { ...verdict('deep', 'clashes', 0, 40), clearance: -3 };
+    const all = [verdict('a', 'thin', 0, 0), verdict('b', 'clashes', 50, 50), deep, verdict('c', 'well', 90, 0)];
+    expect(marksOf(all, 'c', {}).flatMap((m) => (m.worst ? [m.id] : []))).toEqual(['deep']);
+    expect(marksOf([verdict('c', 'well', 90, 0)], 'c', {}).some((m) => m.worst)).toBe(false);
+  });
+
   it('keep their numbers apart', () => {
     const near = marksOf([verdict('a', 'clashes', 0, 0), verdict('b', 'clashes', 1, 1)], null, {});
     expect(near.map((m) => m.text)).toEqual(['', '−1.00']);

@@ -1,4 +1,5 @@
 import type { Verdict } from '@rinnovo/core/check';
+import { byGravity } from '@rinnovo/core/measure';
 import { fixed, verdictTitle, type Names } from '@rinnovo/words';
 import type { Mark } from './drawing';
 
@@ -8,6 +9,7 @@ const NEAR = 9;
 /** Marks for the verdicts that ask for attention, and for the one that is open; the gravest keep their numbers. */
 export function marksOf(verdicts: readonly Verdict[], open: string | null, names: Names): readonly Mark[] {
   const shown = verdicts.filter((v) => v.at !== null && (v.class !== 'well' || v.id === open));
+  const worst = shown.filter((v) => v.class !== 'well').toSorted(byGravity)[0];
   const labelled: Mark[] = [];
   const marks = [...shown]
     .sort((a, b) => Number(b.id === open) - Number(a.id === open))
@@ -21,6 +23,7 @@ export function marksOf(verdicts: readonly Verdict[], open: string | null, names
         kind: v.class,
         title: verdictTitle(v, names),
         text: free && v.clearance !== null ? fixed(v.clearance, 2) : '',
+        worst: v === worst,
       };
       if (free) labelled.push(mark);
       return mark;

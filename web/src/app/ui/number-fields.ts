@@ -39,24 +39,3 @@ export function fieldText(mm: number, unit: LengthUnit): string {
   if (!Number.isFinite(mm)) return '';
   return asTyped(mm, unit);
 }
-
-/** All texts of some fields. */
-export function fieldTexts(fields: readonly NumberField[], unit: LengthUnit): Readonly<Record<string, string>> {
-  return Object.fromEntries(fields.map((f) => [f.key, fieldText(f.value, unit)]));
-}
-
-/** The numbers that were typed, and of a field that was not touched its exact value and not its rounded text; null while one cannot be. `typed` are the fields' own values, in their order. */
-export function typedNumbers(
-  fields: readonly NumberField[],
-  texts: Readonly<Record<string, string>>,
-  typed: readonly (number | null)[],
-  unit: LengthUnit,
-): ReadonlyMap<string, number> | null {
-  const out = new Map<string, number>();
-  for (const [i, field] of fields.entries()) {
-    const value = texts[field.key] === fieldText(field.value, unit) ? field.value : typed[i];
-    if (value === null || value === undefined) return null;
-    out.set(field.key, value);
-  }
-  return out;
-}

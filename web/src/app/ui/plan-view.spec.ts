@@ -61,6 +61,28 @@ describe('the plan view', () => {
     expect(seen[0]?.to.x).toBe(-0.1);
   });
 
+  it('tells at the edge of the worst mark that is out of sight, and brings it into view', async () => {
+    const far = { id: 'floor', x: 30, y: 700, kind: 'clashes' as const, title: 'Floor', text: '−2.00', worst: true };
+    const edge = (): SVGGElement | null => svg().querySelector('.beyond');
+    for (const mirrored of [false, true]) {
+      fixture.componentRef.setInput('mirrored', mirrored);
+      fixture.componentRef.setInput('frame', frameOfPosition(anatomy, 'pickup'));
+      fixture.componentRef.setInput('marks', [{ ...far, y: 105 }]);
+      await fixture.whenStable();
+      expect(edge()).withContext('in sight').toBeNull();
+      fixture.componentRef.setInput('marks', [far]);
+      await fixture.whenStable();
+      expect(edge()?.querySelector('title')?.textContent).toBe('Floor, outside of the view');
+      const seen: string[] = [];
+      const subscription = fixture.componentInstance.picked.subscribe((id) => seen.push(id));
+      edge()!.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }));
+      await fixture.whenStable();
+      subscription.unsubscribe();
+      expect(seen).toEqual(['floor']);
+      expect(edge()).withContext('brought into view').toBeNull();
+    }
+  });
+
   it('pans by arrow keys where nothing can be moved, and with Alt', async () => {
     const seen = moves();
     const x = (): number => seenIn(svg()).x;

@@ -4,7 +4,9 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
+  inject,
   input,
   linkedSignal,
   output,
@@ -16,6 +18,7 @@ import { MatButtonModule } from '@angular/material/button';
 import type { Placement, Point } from '@rinnovo/core/shape';
 import { fixed } from '@rinnovo/words';
 import { zoomIdentity, type ZoomTransform } from 'd3-zoom';
+import { atEdge, seenWhole } from './at-edge';
 import type { Span } from './close-up';
 import type { DrawnPath, Frame, Mark } from './drawing';
 import {
@@ -120,6 +123,17 @@ export class PlanView {
   protected readonly drawnSpans = computed(() => this.spans().map((s) => drawnSpan(s, this.markSize())));
   protected readonly placedLabels = computed(() => placeLabels(this.labels(), this.markSize() * 1.3));
 
+  /** Width of the sheet by its height. */
+  private readonly aspect = signal(NaN);
+  /** The worst mark while it is out of sight: at the edge, with the way to it. */
+  protected readonly beyond = computed(() => {
+    const worst = this.marks().find((m) => m.worst);
+    if (!worst) return null;
+    const [shown, side, r] = [seenWhole(this.window(), this.aspect()), this.side(), this.markSize()];
+    const edge = atEdge({ x: side * worst.x, y: worst.y }, shown, 2.2 * r);
+    return edge && { mark: worst, ...edge, sign: signPath(worst.kind, edge, r), arrow: `M${1.3 * r} ${-0.7 * r}L${2 * r} 0L${1.3 * r} ${0.7 * r}Z` };
+  });
+
   /** The measuring tool: two places clicked one after the other. */
   protected readonly measuring = signal(false);
   private readonly ends = signal<readonly Point[]>([]);
@@ -128,12 +142,21 @@ export class PlanView {
   constructor() {
     afterNextRender(() => {
       const holds = (on: Element): boolean =>
-        this.measuring() || on.closest('[data-handle], .mark') !== null || (this.movable() && on.closest('[data-moving]') !== null);
+        this.measuring() || on.closest('[data-handle], .mark, .beyond') !== null || (this.movable() && on.closest('[data-moving]') !== null);
       this.panning.set(
         panZoom(this.svg().nativeElement, holds, (by) => {
           this.seenBy.set(by);
         }),
       );
+    });
+    const resized = new ResizeObserver(([entry]) => {
+      if (entry) this.aspect.set(entry.contentRect.width / entry.contentRect.height);
+    });
+    afterNextRender(() => {
+      resized.observe(this.svg().nativeElement);
+    });
+    inject(DestroyRef).onDestroy(() => {
+      resized.disconnect();
     });
     effect(() => {
       const frame = this.frame();
@@ -149,6 +172,13 @@ export class PlanView {
 
   protected zoom(factor: number): void {
     this.panning()?.nearer(factor);
+  }
+
+  /** The worst mark comes into the middle of what is seen, and its verdict is open. */
+  protected seek({ mark }: { readonly mark: Mark }): void {
+    const w = this.window();
+    this.panning()?.along({ x: this.side() * mark.x - (w.x + w.width / 2), y: mark.y - (w.y + w.height / 2) });
+    this.picked.emit(mark.id);
   }
 
   protected showAll(): void {

@@ -2,7 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { provideState, Store } from '@ngrx/store';
 import { boundsOf, featureOf, type Anatomy } from '@rinnovo/core/instrument';
-import { host, jobOnScreen, button, type } from '../../../testing/job';
+import { choose, host, jobOnScreen, button, type } from '../../../testing/job';
 import { anatomy } from '../../../testing/fixture';
 import { anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy as resource } from '../../state/resources';
@@ -108,25 +108,20 @@ describe('the anatomy page', () => {
 
   it('repeats a feature across in the unit that is typed, and says why it cannot', async () => {
     await open('back cavity');
-    const copies = host(fixture).querySelector<HTMLInputElement>('rn-feature-form .acts .small')!;
-    const step = host(fixture).querySelector<HTMLInputElement>('rn-feature-form .spacing input')!;
-    const put = (input: HTMLInputElement, text: string): void => {
-      input.value = text;
-      input.dispatchEvent(new Event('input'));
+    const row = 'rn-repeat-row form';
+    const send = async (): Promise<void> => {
+      host(fixture).querySelector(row)!.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
     };
-    put(copies, '2');
-    put(step, 'far');
-    button(fixture, 'Repeat').click();
-    await fixture.whenStable();
+    await type(fixture, `${row} input[inputmode=numeric]`, '2');
+    await type(fixture, `${row} rn-length-field input`, 'far');
+    await send();
     expect(draft).toBeNull();
-    const alerts = [...host(fixture).querySelectorAll('rn-feature-form [role=alert]')].map((a) => a.textContent);
+    const alerts = [...host(fixture).querySelectorAll('rn-repeat-row [role=alert]')].map((a) => a.textContent);
     expect(alerts.filter((a) => /Not a length|1 to 24 copies/.test(a)).length).toBe(2);
-    put(step, '1in');
-    const way = host(fixture).querySelector<HTMLSelectElement>('rn-feature-form .acts select')!;
-    way.value = 'across';
-    way.dispatchEvent(new Event('change'));
-    button(fixture, 'Repeat').click();
-    await fixture.whenStable();
+    await type(fixture, `${row} rn-length-field input`, '1in');
+    await choose(fixture, `${row} mat-select`, 'across');
+    await send();
     const made = draft!.cavities.slice(-2).map((c) => middle(c.id));
     expect(made.map(([x, y]) => [Math.round((x ?? 0) * 100) / 100, y])).toEqual([
       [-24.6, 130],
@@ -142,6 +137,26 @@ describe('the anatomy page', () => {
     button(fixture, 'Delete feature').click();
     await fixture.whenStable();
     expect(host(fixture).querySelector('rn-feature-form [role=alert]')!.textContent).toContain('is planned in it');
+  });
+
+  it('says what a hole is for and how deep it is, but not the depth of one that goes right through', async () => {
+    await choose(fixture, '.add mat-select', 'Hole');
+    button(fixture, 'Add feature').click();
+    await fixture.whenStable();
+    const { id } = draft!.holes.at(-1)!;
+    expect(host(fixture).querySelector('[data-field=depth]')).toBeNull();
+    await choose(fixture, '[data-field=purpose]', 'stud');
+    await choose(fixture, '[data-field=through]', 'no, it has a depth');
+    await type(fixture, field('depth'), '300');
+    host(fixture).querySelector('rn-feature-form form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(draft!.holes.at(-1)!.through).toBe(true);
+    expect(host(fixture).querySelector('[data-field=depth] [role=alert]')!.textContent).toContain('out of range');
+    await type(fixture, field('depth'), '18');
+    host(fixture).querySelector('rn-feature-form form')!.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    const hole = draft!.holes.find((h) => h.id === id)!;
+    expect([hole.kind, hole.through, hole.depth?.value]).toEqual(['stud', false, 18]);
   });
 
   it('doubts what cannot be, with the sum, and keeps an insistence with its reason', async () => {

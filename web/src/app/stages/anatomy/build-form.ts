@@ -1,21 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
-import { Store } from '@ngrx/store';
 import { describeStrings, dimensionAt, withDimension, type Anatomy, type FeatureOutline, seenSide, type Strings } from '@rinnovo/core/instrument';
 import { isMeasured } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { targetText, upperFirst } from '@rinnovo/words';
-import { viewFeature } from '../../state/view.feature';
+import { filledFrom, lengthsOf, standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
-import { fieldText } from '../../ui/number-fields';
-import { sameTexts } from '../../ui/same-texts';
 import { STATED_LIMIT } from '../../ui/stated-limit';
 import { ScaleWays } from './scale-ways';
 import { typedAngle } from './typed-angle';
@@ -57,7 +55,7 @@ function inCourses({ courses, ...strings }: Strings, on: boolean): Strings {
 /** Body, neck and strings: what an instrument has one of. What a tool read is changed by another reading only. */
 @Component({
   selector: 'rn-build-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, LengthField, ScaleWays],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, LengthField, ReactiveFormsModule, ScaleWays],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './build-form.html',
   styles: `
@@ -77,8 +75,6 @@ export class BuildForm {
   readonly anatomy = input.required<Anatomy>();
   readonly changed = output<Anatomy>();
   private readonly dialog = inject(MatDialog);
-  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
-  private readonly inputs = viewChildren(LengthField);
   protected readonly counts = [4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
   protected readonly fretCounts = Array.from({ length: 19 }, (_, i) => i + 12);
   protected readonly squares = Array.from({ length: 25 }, (_, i) => i);
@@ -95,7 +91,7 @@ export class BuildForm {
           key: `${target.quantity} ${target.part ?? ''}`.trim(),
           target,
           label: upperFirst(targetText(target, {})),
-          value: d?.value ?? null,
+          value: d?.value ?? NaN,
           typical: d?.basis.kind === 'default',
           min,
           max,
@@ -103,39 +99,31 @@ export class BuildForm {
       ];
     }),
   );
-  // linked to values and not to documents: a revision that comes back from the server leaves what is being typed alone
-  private readonly shown = computed(() => Object.fromEntries(this.fields().map((f) => [f.key, fieldText(f.value ?? NaN, this.unit())])), { equal: sameTexts });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
-
+  protected readonly lengths = lengthsOf(this.fields);
+  protected readonly form = new FormGroup({ angle: new FormControl('', { nonNullable: true }), lengths: this.lengths });
   private readonly angleHeld = computed(() => {
     const a = this.anatomy().neck.angle;
     return a ? String(Math.round(a.value * 100) / 100) : '';
   });
-  protected readonly angle = linkedSignal(() => this.angleHeld());
-  private readonly angleTyped = computed(() => typedAngle(this.angle(), STEEPEST));
+  private readonly is = standing(this.form.controls.angle);
+  private readonly angleTyped = computed(() => typedAngle(this.is(), STEEPEST));
   protected readonly angleProblem = computed(() => this.angleTyped().problem);
 
-  protected typed(event: Event): string {
-    return (event.target as HTMLInputElement).value;
+  constructor() {
+    filledFrom(this.form, () => ({ angle: this.angleHeld() }));
   }
 
-  protected set(key: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [key]: text }));
-  }
-
-  protected apply(event: Event): void {
-    event.preventDefault();
+  protected apply(): void {
+    if (this.lengths.invalid || this.angleProblem() !== null) return;
     let a = this.anatomy();
-    for (const [i, f] of this.fields().entries()) {
-      const text = (this.texts()[f.key] ?? '').trim();
-      if (text === fieldText(f.value ?? NaN, this.unit())) continue;
-      const value = this.inputs()[i]?.value() ?? null;
-      if (text !== '' && value === null) return;
-      a = withDimension(a, f.target, value === null ? null : { value, limit: STATED_LIMIT, basis: { kind: 'stated' } });
+    const typed = this.lengths.getRawValue();
+    for (const { key, target, value: was } of this.fields()) {
+      const value = typed[key] ?? null;
+      if (value === (Number.isFinite(was) ? was : null)) continue;
+      a = withDimension(a, target, value === null ? null : { value, limit: STATED_LIMIT, basis: { kind: 'stated' } });
     }
-    if (this.angleProblem() !== null) return;
     const angle = this.angleTyped().value;
-    if (this.angle() !== this.angleHeld())
+    if (this.is() !== this.angleHeld())
       a = { ...a, neck: { ...a.neck, angle: angle === null ? null : { value: angle, limit: ANGLE_LIMIT, basis: { kind: 'stated' } } } };
     this.changed.emit(a);
   }

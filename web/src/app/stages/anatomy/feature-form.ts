@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -11,9 +12,11 @@ import {
   coversOf,
   copyFeature,
   describeFeature,
+  describeHole,
   dimensionAt,
   featureOf,
   HOLE_FACES,
+  HOLE_KINDS,
   hideFeature,
   holders,
   mirrorFeature,
@@ -29,32 +32,37 @@ import {
   type Anatomy,
   type Condition,
   type HoleFace,
+  type HoleKind,
   seenSide,
 } from '@rinnovo/core/instrument';
-import { isMeasured, MM_PER_INCH, parseLength, type Dimension } from '@rinnovo/core/measure';
+import { isMeasured, type Dimension } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
-import { asTyped, CONDITION_WORDS, lengthText, nameOf, FACE_WORDS } from '@rinnovo/words';
+import { CONDITION_WORDS, lengthText, nameOf, FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+import { filledFrom, lengthsOf, standing, type Lengths } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
-import { fieldTexts, placeFields, resized, sizeFields, typedNumbers, type NumberField } from '../../ui/number-fields';
-import { PickupPlace } from './pickup-place';
+import { placeFields, resized, sizeFields, type NumberField } from '../../ui/number-fields';
+import { PickupPlace, platesOn } from './pickup-place';
 import { PlateParts } from './plate-parts';
+import { RepeatRow, type Row } from './repeat-row';
 import { STATED_LIMIT } from '../../ui/stated-limit';
-import { sameTexts } from '../../ui/same-texts';
+import { NOT_BLANK } from '../../ui/validators';
 
 /** One feature: its name, state, place and sizes by number; copies, mirror, row, away with it. */
 @Component({
   selector: 'rn-feature-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField, PickupPlace, PlateParts],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField, PickupPlace, PlateParts, ReactiveFormsModule, RepeatRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './feature-form.html',
   styleUrl: './feature-form.scss',
 })
 export class FeatureForm {
   protected readonly faceWords = FACE_WORDS;
+  protected readonly holeWords = HOLE_KIND_WORDS;
+  protected readonly holeKinds = HOLE_KINDS;
   readonly anatomy = input.required<Anatomy>();
   readonly id = input.required<string>();
   readonly changed = output<Anatomy>();
@@ -64,32 +72,19 @@ export class FeatureForm {
   private readonly dialog = inject(MatDialog);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly names = this.store.selectSignal(selectNames);
-  private readonly inputs = viewChildren(LengthField);
   protected readonly conditions = Object.entries(CONDITION_WORDS).map(([id, word]) => ({ id: id as Condition, word }));
   protected readonly feature = computed(() => featureOf(this.anatomy(), this.id()));
-  // linked to values and not to documents: a revision that comes back from the server leaves what is being typed alone
-  protected readonly name = linkedSignal(computed(() => this.feature()?.of.name ?? ''));
-  protected readonly condition = linkedSignal<Condition>(computed(() => this.feature()?.of.condition ?? 'sound'));
-  protected readonly copies = signal('5');
-  protected readonly step = linkedSignal((): string => asTyped(this.unit() === 'mm' ? 25 : MM_PER_INCH, this.unit()));
-  protected readonly rowAlong = signal(true);
   protected readonly refusal = signal<string | null>(null);
-  /** What is at its one size that a tool read: changed by a reading only. */
-  protected readonly target = computed((): Target | null => {
+  /** What is at its one size. */
+  private readonly target = computed((): Target | null => {
     const f = this.feature();
     if (f?.kind === 'hole') return { quantity: 'holeDiameter', feature: f.id };
     const level = f?.kind === 'cavity' ? f.of.levels[0] : undefined;
     return f && level ? { quantity: 'levelDepth', feature: f.id, part: level.id } : null;
   });
-  private readonly size = computed((): Dimension | null => {
-    const t = this.target();
-    const found = t ? dimensionAt(this.anatomy(), t) : null;
-    return found?.exists ? found.dimension : null;
-  });
-  protected readonly read = computed(() => {
-    const d = this.size();
-    return d !== null && isMeasured(d) && d.basis.kind === 'readings';
-  });
+  private readonly size = computed(() => this.at(this.target()));
+  private readonly depth = computed(() => this.at({ quantity: 'holeDepth', feature: this.id() }));
+  protected readonly read = computed(() => isRead(this.size()) || isRead(this.depth()));
   protected readonly plates = computed(() => this.anatomy().plates.map((p) => ({ id: p.id, name: p.name })));
   protected readonly hider = computed(() => {
     const f = this.feature();
@@ -109,69 +104,82 @@ export class FeatureForm {
     const t = this.target();
     return t?.quantity === 'levelDepth' ? { ...t, quantity: 'floorFall' } : null;
   });
-  private readonly fall = computed((): readonly NumberField[] => {
-    const t = this.fallen();
-    const found = t ? dimensionAt(this.anatomy(), t) : null;
-    if (!found?.exists || found.dimension?.basis.kind === 'readings') return [];
-    const { min, max } = QUANTITIES.floorFall;
-    return [{ key: 'fall', label: 'Fall of the floor', value: found.dimension?.value ?? 0, min, max }];
-  });
 
+  /** The lengths that a tool did not read: those are changed by a reading only. */
   protected readonly fields = computed((): readonly NumberField[] => {
     const f = this.feature();
     if (!f) return [];
     const b = boundsOf(this.anatomy(), f);
     const o = outlineOf(f);
-    const t = this.target();
-    const one: readonly NumberField[] =
-      t && !this.read()
-        ? [
-            {
-              key: 'size',
-              label: f.kind === 'hole' ? 'Diameter' : 'Depth',
-              value: this.size()?.value ?? NaN,
-              min: QUANTITIES[t.quantity].min,
-              max: QUANTITIES[t.quantity].max,
-            },
-          ]
-        : [];
-    return [...placeFields({ x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }), ...(o ? sizeFields(recognise(o.outline)) : []), ...one, ...this.fall()];
+    const blind = f.kind === 'hole' && !this.through();
+    return [
+      ...placeFields({ x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 }),
+      ...(o ? sizeFields(recognise(o.outline)) : []),
+      ...this.sized('size', f.kind === 'hole' ? 'Diameter' : 'Depth', this.target()),
+      ...(blind ? this.sized('depth', 'Depth', { quantity: 'holeDepth', feature: f.id }) : []),
+      ...this.sized('fall', 'Fall of the floor', this.fallen(), 0),
+    ];
   });
-  private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
 
-  protected set(key: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [key]: text }));
+  protected readonly lengths: Lengths;
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: NOT_BLANK }),
+    condition: new FormControl<Condition>('sound', { nonNullable: true }),
+    purpose: new FormControl<HoleKind>('other', { nonNullable: true }),
+    through: new FormControl(true, { nonNullable: true }),
+  });
+  private readonly is = standing(this.form);
+  private readonly through = computed(() => this.is().through);
+  /** Fields that it was applied without. */
+  protected readonly missing = signal<readonly string[]>([]);
+
+  constructor() {
+    filledFrom(this.form, () => {
+      const f = this.feature();
+      const words = { name: f?.of.name ?? '', condition: f?.of.condition ?? 'sound' };
+      return f?.kind === 'hole' ? { ...words, purpose: f.of.kind, through: f.of.through } : words;
+    });
+    this.lengths = lengthsOf(this.fields);
   }
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
+  private at(t: Target | null): Dimension | null {
+    const found = t ? dimensionAt(this.anatomy(), t) : null;
+    return found?.exists ? found.dimension : null;
   }
 
-  protected apply(event?: Event): void {
-    event?.preventDefault();
+  private sized(key: string, label: string, t: Target | null, otherwise = NaN): readonly NumberField[] {
+    const d = this.at(t);
+    if (!t || isRead(d)) return [];
+    return [{ key, label, value: d?.value ?? otherwise, min: QUANTITIES[t.quantity].min, max: QUANTITIES[t.quantity].max }];
+  }
+
+  protected apply(): void {
     const f = this.feature();
     const fields = this.fields();
-    const typed = typedNumbers(
-      fields,
-      this.texts(),
-      this.inputs().map((i) => i.value()),
-      this.unit(),
-    );
-    if (!f || !typed || this.name().trim() === '') return;
-    const changed = (key: string): boolean => typed.has(key) && typed.get(key) !== fields.find((x) => x.key === key)?.value;
-    let a = describeFeature(this.anatomy(), f.id, { name: this.name().trim(), condition: this.condition() });
+    const typed = this.lengths.getRawValue();
+    // a size that nobody knows may stay so; a place and an outline may not
+    this.missing.set(fields.flatMap(({ key, value }) => (typed[key] === null && Number.isFinite(value) ? [key] : [])));
+    this.form.markAllAsTouched();
+    if (!f || this.form.invalid || this.lengths.invalid || this.missing().length > 0) return;
+    const changed = (key: string): number | null => {
+      const value = typed[key] ?? null;
+      return value === fields.find((x) => x.key === key)?.value ? null : value;
+    };
+    const { name, condition, purpose, through } = this.form.getRawValue();
+    let a = describeFeature(this.anatomy(), f.id, { name: name.trim(), condition });
+    if (f.kind === 'hole') a = describeHole(a, f.id, { kind: purpose, through });
     const o = outlineOf(f);
-    if (o && (changed('width') || changed('height') || changed('corner'))) a = reshapeFeature(a, f.id, resized(recognise(o.outline), typed));
+    const sizes = new Map(Object.entries(typed).flatMap(([key, mm]) => (mm === null ? [] : [[key, mm] as const])));
+    if (o && ['width', 'height', 'corner'].some((key) => changed(key) !== null)) a = reshapeFeature(a, f.id, resized(recognise(o.outline), sizes));
     const now = boundsOf(a, featureOf(a, f.id) ?? f);
-    a = moveFeature(a, f.id, (typed.get('x') ?? 0) - (now.minX + now.maxX) / 2, (typed.get('y') ?? 0) - (now.minY + now.maxY) / 2);
-    const t = this.target();
-    const size = typed.get('size');
-    if (t && size !== undefined && changed('size')) a = withDimension(a, t, { value: size, limit: STATED_LIMIT, basis: { kind: 'stated' } });
-    const floor = this.fallen();
-    const by = typed.get('fall');
-    if (floor && by !== undefined && changed('fall'))
-      a = withDimension(a, floor, by === 0 ? null : { value: by, limit: STATED_LIMIT, basis: { kind: 'stated' } });
+    a = moveFeature(a, f.id, (typed['x'] ?? 0) - (now.minX + now.maxX) / 2, (typed['y'] ?? 0) - (now.minY + now.maxY) / 2);
+    const put = (key: string, t: Target | null): void => {
+      const mm = changed(key);
+      if (t && mm !== null) a = withDimension(a, t, key === 'fall' && mm === 0 ? null : { value: mm, limit: STATED_LIMIT, basis: { kind: 'stated' } });
+    };
+    put('size', this.target());
+    put('depth', { quantity: 'holeDepth', feature: f.id });
+    put('fall', this.fallen());
     this.changed.emit(a);
   }
 
@@ -184,9 +192,9 @@ export class FeatureForm {
   }
 
   protected readonly faces = HOLE_FACES;
-  protected readonly holeFace = computed(() => {
+  protected readonly hole = computed(() => {
     const f = this.feature();
-    return f?.kind === 'hole' ? f.of.face : null;
+    return f?.kind === 'hole' ? f.of : null;
   });
 
   protected toFace(face: HoleFace): void {
@@ -202,9 +210,7 @@ export class FeatureForm {
     const f = this.feature();
     const a = this.anatomy();
     if (f?.kind !== 'cavity' || f.of.kind !== 'route' || a.positions.some((p) => p.cavity === f.id)) return null;
-    // a pickup hangs in what lies over its route; a bridge is offered last
-    const here = a.plates.filter((p) => p.face === f.of.face);
-    return [...here.filter((p) => p.kind !== 'bridge'), ...here.filter((p) => p.kind === 'bridge')].map((p) => ({ id: p.id, name: p.name }));
+    return platesOn(a, f.of.face);
   });
 
   /** The pickup place that hangs in this route. */
@@ -233,19 +239,10 @@ export class FeatureForm {
   }
 
   /** A row of copies along or across the strings, each a step further. */
-  protected repeat(): void {
-    const n = Number(this.copies());
-    const parsed = parseLength(this.step(), this.unit());
-    const step = parsed.ok ? parsed.mm : 0;
-    if (!Number.isInteger(n) || n < 1 || n > 24 || step === 0) {
-      this.refusal.set('Type 1 to 24 copies and a spacing: 25, 1in or 10.5');
-      return;
-    }
-    this.refusal.set(null);
+  protected repeat({ count, step, along }: Row): void {
     const name = this.feature()?.of.name ?? '';
-    const as = Array.from({ length: n }, (_, i) => ({ id: fresh(this.id()), name: `${name} ${i + 2}` }));
-    const [dx, dy] = this.rowAlong() ? [0, step] : [step, 0];
-    this.changed.emit(repeatFeature(this.anatomy(), this.id(), as, dx, dy));
+    const as = Array.from({ length: count }, (_, i) => ({ id: fresh(this.id()), name: `${name} ${i + 2}` }));
+    this.changed.emit(repeatFeature(this.anatomy(), this.id(), as, along ? 0 : step, along ? step : 0));
   }
 
   protected remove(): void {
@@ -266,6 +263,10 @@ export class FeatureForm {
     this.changed.emit(make({ id, name: `${this.feature()?.of.name ?? ''}, ${word}` }, this.anatomy()));
     this.chosen.emit(id);
   }
+}
+
+function isRead(d: Dimension | null): boolean {
+  return d !== null && isMeasured(d) && d.basis.kind === 'readings';
 }
 
 function fresh(id: string): string {

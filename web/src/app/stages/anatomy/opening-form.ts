@@ -1,38 +1,36 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { Store } from '@ngrx/store';
 import { changeOpening, openingShape, redrawOpening, type Anatomy, seenSide } from '@rinnovo/core/instrument';
-import { viewFeature } from '../../state/view.feature';
+import { filledFrom, lengthsOf, wholeLengths } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
-import { fieldTexts, placeFields, resized, sizeFields, typedNumbers } from '../../ui/number-fields';
-import { sameTexts } from '../../ui/same-texts';
+import { placeFields, resized, sizeFields } from '../../ui/number-fields';
+import { NOT_BLANK } from '../../ui/validators';
 
 /** One opening of a plate: its name, place and sizes as seen on the body. */
 @Component({
   selector: 'rn-opening-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, LengthField, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="apply($event)" novalidate>
+    <form [formGroup]="form" (ngSubmit)="apply()" novalidate>
       <div class="grid">
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Name of the opening</mat-label>
-          <input matInput required maxlength="120" [value]="name()" (input)="name.set(value($event))" />
-          @if (name().trim() === '') {
-            <mat-hint class="problem" role="alert">An opening needs a name</mat-hint>
-          }
+          <input matInput maxlength="120" formControlName="name" />
+          <mat-error>An opening needs a name</mat-error>
         </mat-form-field>
         @for (f of fields(); track f.key) {
           <rn-length-field
             [label]="f.label"
-            [text]="texts()[f.key] ?? ''"
-            (textChange)="set(f.key, $event)"
+            [formControl]="lengths.controls[f.key]!"
             [min]="f.min"
             [max]="f.max"
+            [refusal]="tried() ? 'Type a length' : null"
             [attr.data-field]="f.key"
           />
         }
@@ -54,40 +52,31 @@ export class OpeningForm {
   readonly removed = output();
 
   private readonly dialog = inject(MatDialog);
-  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
-  private readonly inputs = viewChildren(LengthField);
   private readonly of = computed(() =>
     this.anatomy()
       .plates.find((p) => p.id === this.plate())
       ?.openings.find((o) => o.id === this.opening()),
   );
   private readonly shape = computed(() => openingShape(this.anatomy(), this.plate(), this.opening()));
-  protected readonly name = linkedSignal(computed(() => this.of()?.name ?? ''));
   protected readonly fields = computed(() => [...placeFields(this.shape().at), ...sizeFields(this.shape())]);
-  private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+  protected readonly lengths = lengthsOf(this.fields);
+  protected readonly form = new FormGroup({ name: new FormControl('', { nonNullable: true, validators: NOT_BLANK }), lengths: this.lengths });
+  /** It was applied with something missing. */
+  protected readonly tried = signal(false);
 
-  protected set(key: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [key]: text }));
+  constructor() {
+    filledFrom(this.form, () => ({ name: this.of()?.name ?? '' }));
   }
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
-  protected apply(event: Event): void {
-    event.preventDefault();
-    const typed = typedNumbers(
-      this.fields(),
-      this.texts(),
-      this.inputs().map((i) => i.value()),
-      this.unit(),
-    );
-    const name = this.name().trim();
-    if (!typed || name === '') return;
+  protected apply(): void {
+    const typed = wholeLengths(this.lengths);
+    this.tried.set(typed === null);
+    this.form.markAllAsTouched();
+    if (!typed || this.form.invalid) return;
+    const name = this.form.controls.name.value.trim();
     const was = this.shape();
     const shape = { ...resized(was, typed), at: { x: typed.get('x') ?? was.at.x, y: typed.get('y') ?? was.at.y } };
-    const same = [...typed].every(([key, value]) => value === this.fields().find((f) => f.key === key)?.value);
+    const same = this.fields().every((f) => typed.get(f.key) === f.value);
     this.changed.emit(changeOpening(this.anatomy(), this.plate(), this.opening(), same ? { name } : { name, shape }));
   }
 

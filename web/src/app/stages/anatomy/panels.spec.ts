@@ -2,9 +2,9 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { MatSelect } from '@angular/material/select';
 import { By } from '@angular/platform-browser';
 import { Store } from '@ngrx/store';
-import { boundsOf, featureOf, moveFeature, type Anatomy } from '@rinnovo/core/instrument';
+import { addFeature, boundsOf, featureOf, firstFeature, moveFeature, type Anatomy } from '@rinnovo/core/instrument';
 import { anatomy } from '../../../testing/fixture';
-import { button, host, jobOnScreen, settle } from '../../../testing/job';
+import { button, choose, host, jobOnScreen, settle } from '../../../testing/job';
 import { viewActions } from '../../state/view.feature';
 import { BuildForm } from './build-form';
 import { PickupPlace } from './pickup-place';
@@ -186,6 +186,30 @@ describe('a pickup in its place', () => {
     expect([seen.length, field.querySelector('[role=alert]')?.textContent]).toEqual([1, jasmine.stringContaining('out of range')]);
     await type('');
     expect(seen[1]).toBeNull();
+  });
+});
+
+describe('a pickup place that hangs in the wrong plate', () => {
+  it('is hung in another one, or taken off; not under the pickup that sits in it', async () => {
+    jobOnScreen();
+    const guard = firstFeature('guard', 'guard', 'Guard', 'top', { x: 0, y: 105 });
+    const fixture = TestBed.createComponent(PickupPlace);
+    let a = addFeature(anatomy, guard);
+    const show = async (next: Anatomy): Promise<void> => {
+      a = next;
+      fixture.componentRef.setInput('anatomy', a);
+      fixture.componentRef.setInput('place', a.positions[0] ?? anatomy.positions[0]);
+      await fixture.whenStable();
+    };
+    fixture.componentInstance.changed.subscribe((next) => (a = next));
+    await show(a);
+    await choose(fixture, '[data-field=plate]', 'Guard');
+    expect(a.positions[0]!.plate).toBe('guard');
+    await show({ ...a, positions: a.positions.map((p) => ({ ...p, part: 'two-coil' })) });
+    expect(host(fixture).textContent).toContain('A pickup is fitted here');
+    await show({ ...a, positions: a.positions.map((p) => ({ ...p, part: null })) });
+    button(fixture, 'Remove the pickup place').click();
+    expect(a.positions).toEqual([]);
   });
 });
 

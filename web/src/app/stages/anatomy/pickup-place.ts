@@ -1,9 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, viewChild } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
-import { amongStrings, describePickupPlace, withDimension, type Anatomy, type PickupPosition } from '@rinnovo/core/instrument';
+import {
+  amongStrings,
+  describePickupPlace,
+  hangPickup,
+  takeOffPickup,
+  withDimension,
+  type Anatomy,
+  type Face,
+  type PickupPosition,
+} from '@rinnovo/core/instrument';
 import { QUANTITIES } from '@rinnovo/core/quantity';
 import { viewFeature } from '../../state/view.feature';
 import { LengthField } from '../../ui/length-field';
@@ -14,10 +24,16 @@ import { typedAngle } from './typed-angle';
 /** The steepest that a pickup is turned, degrees. */
 const STEEPEST = 90;
 
+/** What a pickup can hang in: plates of its face, a bridge last. */
+export function platesOn(a: Anatomy, face: Face): readonly { readonly id: string; readonly name: string }[] {
+  const here = a.plates.filter((p) => p.face === face);
+  return [...here.filter((p) => p.kind !== 'bridge'), ...here.filter((p) => p.kind === 'bridge')].map((p) => ({ id: p.id, name: p.name }));
+}
+
 /** How a pickup lies in its place: how far it is turned, and which strings lie over it. What is typed holds at once. */
 @Component({
   selector: 'rn-pickup-place',
-  imports: [MatFormFieldModule, MatInputModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="grid">
@@ -48,6 +64,14 @@ const STEEPEST = 90;
           }
         </mat-select>
       </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Hangs in</mat-label>
+        <mat-select data-field="plate" [value]="place().plate" (valueChange)="hang($event)">
+          @for (p of plates(); track p.id) {
+            <mat-option [value]="p.id">{{ p.name }}</mat-option>
+          }
+        </mat-select>
+      </mat-form-field>
       @if (heightRead()) {
         <p class="soft">A tool read how high the strings are here. Measure again in Survey.</p>
       } @else {
@@ -62,6 +86,13 @@ const STEEPEST = 90;
         />
       }
     </div>
+    <p class="acts">
+      @if (place().part === null) {
+        <button matButton type="button" (click)="takeOff()">Remove the pickup place</button>
+      } @else {
+        <span class="soft">A pickup is fitted here. The place can hang in another plate, but stays.</span>
+      }
+    </p>
   `,
   styleUrl: './feature-form.scss',
 })
@@ -90,6 +121,20 @@ export class PickupPlace {
     );
     return [{ id: '', word: 'all' }, ...pairs];
   });
+
+  protected readonly plates = computed(() => {
+    const a = this.anatomy();
+    const face = a.plates.find((p) => p.id === this.place().plate)?.face;
+    return face ? platesOn(a, face) : [];
+  });
+
+  protected hang(plate: string): void {
+    if (plate !== this.place().plate) this.changed.emit(hangPickup(this.anatomy(), this.place().id, plate));
+  }
+
+  protected takeOff(): void {
+    this.changed.emit(takeOffPickup(this.anatomy(), this.place().id));
+  }
 
   protected typed(event: Event): string {
     return (event.target as HTMLInputElement).value;

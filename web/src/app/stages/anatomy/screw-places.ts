@@ -1,16 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
-import { Store } from '@ngrx/store';
 import { plateScrews, toBody, withPlateScrews, type Anatomy, type PlateScrew } from '@rinnovo/core/instrument';
 import { bounds } from '@rinnovo/core/shape';
 import { woodScrewShank } from '@rinnovo/core/part';
 import { lengthText } from '@rinnovo/words';
-import { viewFeature } from '../../state/view.feature';
+import { lengthsOf, wholeLengths } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
-import { fieldTexts, typedNumbers, type NumberField } from '../../ui/number-fields';
-import { sameTexts } from '../../ui/same-texts';
+import type { NumberField } from '../../ui/number-fields';
 
 /** Gauges that hold plates and rings [trade: docs/trade/check.md, screws]. */
 const GAUGES = [1, 2, 3, 4, 5, 6, 8];
@@ -18,15 +17,21 @@ const GAUGES = [1, 2, 3, 4, 5, 6, 8];
 /** Where a plate's screws are as seen on the body, each by its gauge. */
 @Component({
   selector: 'rn-screw-places',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, LengthField, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="apply($event)" novalidate>
+    <form [formGroup]="lengths" (ngSubmit)="apply()" novalidate>
       @for (s of screws(); track $index) {
         <div class="grid screw" [attr.data-screw]="$index + 1">
           @for (f of [fields()[2 * $index], fields()[2 * $index + 1]]; track f?.key) {
             @if (f) {
-              <rn-length-field [label]="f.label" [text]="texts()[f.key] ?? ''" (textChange)="set(f.key, $event)" [min]="f.min" [max]="f.max" />
+              <rn-length-field
+                [label]="f.label"
+                [formControl]="lengths.controls[f.key]!"
+                [min]="f.min"
+                [max]="f.max"
+                [refusal]="tried() ? 'Type a length' : null"
+              />
             }
           }
           <mat-form-field subscriptSizing="dynamic">
@@ -61,8 +66,6 @@ export class ScrewPlaces {
   readonly plate = input.required<string>();
   readonly changed = output<Anatomy>();
 
-  private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
-  private readonly inputs = viewChildren(LengthField);
   protected readonly refusal = signal<string | null>(null);
   protected readonly gauges = GAUGES.map((gauge) => ({ gauge, word: `#${gauge}, ${lengthText(woodScrewShank(gauge), 'mm', 1)}` }));
   protected readonly screws = computed(() => plateScrews(this.anatomy(), this.plate()));
@@ -72,21 +75,13 @@ export class ScrewPlaces {
       { key: `${i} y`, label: `Screw ${i + 1}, along`, value: s.y, min: -1200, max: 1200 },
     ]),
   );
-  private readonly shown = computed(() => fieldTexts(this.fields(), this.unit()), { equal: sameTexts });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
+  protected readonly lengths = lengthsOf(this.fields);
+  /** It was applied with something missing. */
+  protected readonly tried = signal(false);
 
-  protected set(key: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [key]: text }));
-  }
-
-  protected apply(event: Event): void {
-    event.preventDefault();
-    const typed = typedNumbers(
-      this.fields(),
-      this.texts(),
-      this.inputs().map((i) => i.value()),
-      this.unit(),
-    );
+  protected apply(): void {
+    const typed = wholeLengths(this.lengths);
+    this.tried.set(typed === null);
     if (typed) this.put(this.screws().map((s, i) => ({ ...s, x: typed.get(`${i} x`) ?? s.x, y: typed.get(`${i} y`) ?? s.y })));
   }
 

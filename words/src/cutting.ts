@@ -54,7 +54,9 @@ export const METHOD_WORDS: Readonly<Record<Method['id'], { readonly title: strin
 };
 
 const CUT_PROBLEMS: Readonly<Record<CutProblem, string>> = {
-  notThere: 'Choose a start and an end on the same face.',
+  noLevel: 'Choose the level to deepen.',
+  noEnds: 'Choose a start and an end on the same face.',
+  noPlate: 'Choose the plate.',
   notDeeper: 'The floor is already that deep.',
   otherFrame: 'That cavity is drawn in another frame. Start at the other end.',
   tooMany: 'Type 2 to 24 holes.',

@@ -40,7 +40,7 @@ describe('a floor that is cut deeper for its own sake', () => {
     expect([problem(deeper(16)), problem(deeper(15)), problem(deepening(plainAnatomy(), 'x', { cavity: 'pocket', level: 'moon' }, 20, s))]).toEqual([
       'notDeeper',
       'notDeeper',
-      'notThere',
+      'noLevel',
     ]);
   });
 
@@ -118,7 +118,7 @@ describe('a channel from cavity to cavity', () => {
 
   it('is none between one cavity and itself, from face to face, or where they meet already', () => {
     const to = (from: string, other: string): string | null => problem(channelFor(a, 'x', { from, to: other }, { width: 8, depth: 12 }, s));
-    expect([to('route', 'route'), to('route', 'back'), to('route', 'moon')]).toEqual(['notThere', 'notThere', 'notThere']);
+    expect([to('route', 'route'), to('route', 'back'), to('route', 'moon')]).toEqual(['noEnds', 'noEnds', 'noEnds']);
     const met = { ...a, cavities: a.cavities.map((c) => (c.id === 'control' ? { ...c, levels: plainAnatomy().cavities[1]!.levels } : c)) };
     expect(problem(channelFor(met, 'x', { from: 'route', to: 'control' }, { width: 8, depth: 12 }, s))).toBe('joined');
   });
@@ -232,7 +232,7 @@ describe('a relief that a plate sinks into', () => {
     expect([
       problem(relief(a, { id: 'x', plate: 'moon', room: 0.2, depth: 2 }, s)),
       problem(relief(unknown, { id: 'x', plate: 'plate', room: 0.2, depth: null }, s)),
-    ]).toEqual(['notThere', 'noThickness']);
+    ]).toEqual(['noPlate', 'noThickness']);
     expect(problem(relief(unknown, { id: 'x', plate: 'plate', room: 0, depth: 3 }, s))).toBeNull();
   });
 });

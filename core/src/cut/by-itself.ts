@@ -7,7 +7,7 @@ import { channelBetween } from './derive-route.js';
 
 /** A cut that no part asks for, as a choice of the plan, or why there is none. */
 export type PlannedCut = { readonly choice: CutChoice } | { readonly problem: CutProblem };
-export type CutProblem = 'notThere' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline' | 'noThickness';
+export type CutProblem = 'noLevel' | 'noEnds' | 'noPlate' | 'notDeeper' | 'otherFrame' | 'tooMany' | 'tooClose' | 'joined' | 'noOutline' | 'noThickness';
 
 const base = (id: string, feature: string): Omit<CutChoice, 'work' | 'cut'> => ({
   kind: 'cut',
@@ -22,7 +22,7 @@ const planned = { kind: 'planned' } as const;
 /** A floor that is to be cut deeper: a neck pocket from 16 to 17.5. */
 export function deepening(a: Anatomy, id: string, where: { readonly cavity: string; readonly level: string }, depth: number, s: Settings): PlannedCut {
   const level = a.cavities.find((c) => c.id === where.cavity)?.levels.find((p) => p.id === where.level);
-  if (!level) return { problem: 'notThere' };
+  if (!level) return { problem: 'noLevel' };
   if (level.depth && depth <= level.depth.value) return { problem: 'notDeeper' };
   const to = { value: depth, limit: s.limitPlannedDepth, basis: planned };
   return {
@@ -43,7 +43,7 @@ export function channelFor(
   s: Settings,
 ): PlannedCut {
   const [from, to] = [ends.from, ends.to].map((e) => a.cavities.find((c) => c.id === e));
-  if (!from || !to || from === to || from.face !== to.face) return { problem: 'notThere' };
+  if (!from || !to || from === to || from.face !== to.face) return { problem: 'noEnds' };
   if (from.frame !== 'body') return { problem: 'otherFrame' };
   const region = (c: Cavity) => c.levels.map((p) => toBody(a, c.frame, p.outline.outline));
   const made = channelBetween(region(from), region(to), size.width);
@@ -78,7 +78,7 @@ export interface Relief {
  */
 export function relief(a: Anatomy, { id, plate, room, depth }: Relief, s: Settings): PlannedCut {
   const over = a.plates.find((p) => p.id === plate);
-  if (!over) return { problem: 'notThere' };
+  if (!over) return { problem: 'noPlate' };
   const deep = depth ?? over.thickness?.value ?? null;
   if (deep === null) return { problem: 'noThickness' };
   const edge = [toBody(a, over.frame, over.outline.outline)];

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import type { KeepConsent } from '@rinnovo/contract';
 import { CONSENT_WAYS } from '@rinnovo/core/job';
 import { CONSENT_WORDS } from '@rinnovo/words';
@@ -17,22 +19,25 @@ export interface OwnerAsked {
 /** What the owner is to agree to, with its price, and how it was agreed. */
 @Component({
   selector: 'rn-ask-owner',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="keep($event)" novalidate>
       <p>
         Parts and work: <strong class="number">{{ asked().price }}</strong>. The options and prices are saved with the consent.
       </p>
-      <label
-        >How asked
-        <select (change)="how.set(wayOf($event))">
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>How asked</mat-label>
+        <select matNativeControl (change)="how.set(wayOf($event))">
           @for (w of ways; track w) {
             <option [value]="w">{{ wayWords[w] }}</option>
           }
         </select>
-      </label>
-      <label>Owner’s answer<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" /></label>
+      </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Owner’s answer</mat-label>
+        <input matInput type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" />
+      </mat-form-field>
       <button matButton="outlined" type="submit" [disabled]="asked().busy">Save consent</button>
       @if (empty()) {
         <p class="problem" role="alert">Type the owner’s answer.</p>
@@ -46,17 +51,14 @@ export interface OwnerAsked {
       display: flex;
       flex-wrap: wrap;
       gap: 0.5rem;
-      align-items: end;
+      align-items: center;
       padding-block-end: 0.5rem;
     }
     p {
       flex-basis: 100%;
     }
-    label {
-      display: grid;
-      flex: 1;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
+    mat-form-field {
+      flex: 1 1 12rem;
     }
   `,
 })

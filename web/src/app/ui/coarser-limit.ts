@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, model, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import type { Coarser } from '../state/commands';
 import { LengthField } from './length-field';
 
@@ -13,12 +15,15 @@ export function coarserProblem(coarser: Coarser | null): string | null {
 /** A reading that is less sure than its tool: how far it may be off, and why. */
 @Component({
   selector: 'rn-coarser-limit',
-  imports: [LengthField, MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (open()) {
       <rn-length-field label="May be off by, ±" [text]="text()" (textChange)="type($event)" [min]="0" [max]="50" />
-      <label>Why<input type="text" maxlength="200" autocomplete="off" [value]="why()" (input)="say($event)" /></label>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Why</mat-label>
+        <input matInput type="text" maxlength="200" autocomplete="off" [value]="why()" (input)="say($event)" />
+      </mat-form-field>
       <button matButton type="button" (click)="close()">As sure as the tool</button>
     } @else {
       <button matButton type="button" (click)="begin()">Less sure than the tool</button>
@@ -32,14 +37,8 @@ export function coarserProblem(coarser: Coarser | null): string | null {
       align-items: end;
       margin-block-start: 0.5rem;
     }
-    label {
-      display: grid;
+    mat-form-field {
       flex: 1 1 12rem;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
-    }
-    input {
-      min-height: 44px;
     }
   `,
 })

@@ -7,12 +7,13 @@ import type { NumberField } from './number-fields';
 @Component({ selector: 'rn-some-form', template: '' })
 class SomeForm {
   readonly kept = signal({ name: 'Guard', owner: 'A', tags: ['old'] });
+  readonly whose = signal('one');
   readonly fields = signal<readonly NumberField[]>([{ key: 'x', label: 'X', value: 12.345678, min: 0, max: 100 }]);
   readonly form = new FormGroup({ name: new FormControl(''), owner: new FormControl(''), tags: new FormControl<string[]>([]) });
   readonly is = standing(this.form);
-  readonly lengths = lengthsOf(this.fields);
+  readonly lengths = lengthsOf(this.fields, this.whose);
   constructor() {
-    filledFrom(this.form, this.kept);
+    filledFrom(this.form, this.kept, this.whose);
   }
 }
 
@@ -33,6 +34,15 @@ describe('what stands in a form', () => {
     one.kept.set({ name: 'Plate', owner: 'B', tags: ['new'] });
     await rest();
     expect(one.is()).toEqual({ name: 'Plate', owner: 'B', tags: ['new'] });
+  });
+
+  it('carries nothing that was typed over to something else, even where that says the same', async () => {
+    const { one, rest } = await made();
+    one.form.controls.owner.setValue('typed');
+    one.lengths.controls['x']!.setValue(99);
+    one.whose.set('other');
+    await rest();
+    expect([one.is().owner, one.lengths.getRawValue()['x']]).toEqual(['A', 12.345678]);
   });
 
   it('has a length for each field, exactly as it is kept until it is typed over', async () => {

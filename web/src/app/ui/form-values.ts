@@ -10,16 +10,20 @@ export function standing<V>(form: { readonly valueChanges: Observable<unknown>; 
   return toSignal(form.valueChanges.pipe(map(() => form.getRawValue())), { initialValue: form.getRawValue() });
 }
 
+/** Nobody else's form than one's own. */
+const ONE = (): string => '';
+
 /**
  * Fills a form from what is kept, field by field, and again only where what is kept says something else than before:
- * a document that comes back the same leaves what is being typed alone.
+ * a document that comes back the same leaves what is being typed alone. What belongs to something else (`of`) is filled anew.
  */
-export function filledFrom<G extends FormGroup>(form: G, kept: () => Partial<ReturnType<G['getRawValue']>>): void {
-  let before: Readonly<Record<string, unknown>> = {};
+export function filledFrom<G extends FormGroup>(form: G, kept: () => Partial<ReturnType<G['getRawValue']>>, of: () => string = ONE): void {
+  let before: { readonly of: string; readonly kept: Readonly<Record<string, unknown>> } = { of: '', kept: {} };
   effect(() => {
-    const now: Readonly<Record<string, unknown>> = kept();
+    const now = { of: of(), kept: kept() as Readonly<Record<string, unknown>> };
     untracked(() => {
-      for (const [key, value] of Object.entries(now)) if (!(key in before) || !same(value, before[key])) form.get(key)?.setValue(value);
+      const known = now.of === before.of ? before.kept : {};
+      for (const [key, value] of Object.entries(now.kept)) if (!(key in known) || !same(value, known[key])) form.get(key)?.setValue(value);
       before = now;
     });
   });
@@ -29,17 +33,17 @@ export function filledFrom<G extends FormGroup>(form: G, kept: () => Partial<Ret
 export type Lengths = FormRecord<FormControl<number | null>>;
 
 /** A control for each of some fields that come and go, filled from what is kept of it as a form is. */
-export function lengthsOf(fields: () => readonly NumberField[]): Lengths {
+export function lengthsOf(fields: () => readonly NumberField[], of: () => string = ONE): Lengths {
   const record: Lengths = new FormRecord<FormControl<number | null>>({});
-  let before = new Map<string, number | null>();
+  let before = { of: '', kept: new Map<string, number | null>() };
   effect(() => {
-    const now = new Map(fields().map((f) => [f.key, Number.isFinite(f.value) ? f.value : null]));
+    const now = { of: of(), kept: new Map(fields().map((f) => [f.key, Number.isFinite(f.value) ? f.value : null])) };
     untracked(() => {
-      for (const key of before.keys()) if (!now.has(key)) record.removeControl(key);
-      for (const [key, value] of now) {
+      for (const key of before.kept.keys()) if (!now.kept.has(key)) record.removeControl(key);
+      for (const [key, value] of now.kept) {
         const control = record.controls[key];
         if (!control) record.addControl(key, new FormControl(value));
-        else if (before.get(key) !== value) control.setValue(value);
+        else if (now.of !== before.of || before.kept.get(key) !== value) control.setValue(value);
       }
       before = now;
     });

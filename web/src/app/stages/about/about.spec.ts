@@ -18,7 +18,8 @@ const one: Instrument = {
   owner: null,
   notes: '',
   kind: 'bolt-on solid',
-  identity: { year: { value: '1990', basis: 'guessed', why: 'the pots' } },
+  // as the database gives it back: in its own order
+  identity: { year: { why: 'the pots', basis: 'guessed', value: '1990' } },
   archived: false,
 };
 
@@ -63,8 +64,8 @@ describe('what is known of an instrument', () => {
     label.value = ' ';
     label.dispatchEvent(new Event('input'));
     await fixture.whenStable();
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('needs a label');
     await send();
+    expect(host(fixture).querySelector('mat-error')!.textContent).toContain('needs a label');
     http.expectNone((r) => r.method === 'PUT');
     label.value = 'Curlew';
     label.dispatchEvent(new Event('input'));
@@ -126,11 +127,11 @@ describe('the job of an instrument', () => {
   it('is opened with its limits in whole coins; what cannot be is said beside its field', async () => {
     const { fixture, http } = await form([]);
     await send(fixture);
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the work in a few words');
+    expect(host(fixture).querySelector('mat-error')!.textContent).toContain('Type the work in a few words');
     await type(fixture, 'form input', 'Refret');
     await fill(fixture, 'Budget', '12.345');
     await send(fixture);
-    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type an amount');
+    expect(host(fixture).querySelector('mat-error')!.textContent).toContain('Type an amount');
     http.expectNone((r) => r.method === 'PUT');
     await fill(fixture, 'Budget', '250,5');
     await fill(fixture, 'Value of the instrument', '200');

@@ -1,5 +1,6 @@
 import type { Job } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -11,18 +12,22 @@ import { usualWeights, type Weights } from '@rinnovo/core/remedy';
 import { amountText } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
+import { filledFrom, standing } from '../../ui/form-values';
+import { NOT_BLANK } from '../../ui/validators';
 import { Claims } from '../../ui/claims';
 import { same } from '../../ui/same';
 import { selectAnatomy, selectJob, selectOwn } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
 import { JobWeights } from './job-weights';
 
-const MONEY = /^\d{1,7}(?:[.,]\d{1,2})?$/;
+const MONEY = /^\s*\d{1,7}(?:[.,]\d{1,2})?\s*$/;
+
+const text = (): FormControl<string> => new FormControl('', { nonNullable: true });
 
 /** The active job of the instrument: what is wanted, how it should look, and its limits. */
 @Component({
   selector: 'rn-job-form',
-  imports: [Claims, JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule],
+  imports: [Claims, JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-form.html',
   styles: `
@@ -51,52 +56,61 @@ export class JobForm {
     return a ? [...a.positions.map((p) => ({ id: p.id, name: p.name })), ...featuresOf(a).map((f) => ({ id: f.id, name: f.of.name }))] : [];
   });
 
-  protected readonly title = linkedSignal(computed(() => this.job()?.title ?? ''));
-  protected readonly ownerSays = linkedSignal(computed(() => this.job()?.ownerSays ?? ''));
-  protected readonly look = linkedSignal(computed(() => this.job()?.look ?? ''));
-  protected readonly kind = linkedSignal(computed(() => this.job()?.request.kind ?? null));
-  protected readonly reversible = linkedSignal(computed(() => this.job()?.request.reversibleOnly ?? false));
-  protected readonly doNotTouch = linkedSignal<readonly string[]>(computed(() => this.job()?.request.doNotTouch ?? [], { equal: same }));
+  protected readonly form = new FormGroup({
+    title: new FormControl('', { nonNullable: true, validators: NOT_BLANK }),
+    ownerSays: text(),
+    look: text(),
+    kind: new FormControl<Job['request']['kind']>(null),
+    reversible: new FormControl(false, { nonNullable: true }),
+    doNotTouch: new FormControl<readonly string[]>([], { nonNullable: true }),
+    budget: new FormControl('', { nonNullable: true, validators: Validators.pattern(MONEY) }),
+    worth: new FormControl('', { nonNullable: true, validators: Validators.pattern(MONEY) }),
+    due: text(),
+  });
+  protected readonly is = standing(this.form);
   /** What the job weighs otherwise than the workshop; null while one of them is no number. */
   protected readonly weights = linkedSignal<Weights | null>(computed(() => this.kept()));
   protected readonly kept = computed<Weights>(() => this.job()?.request.weights ?? (this.job() ? {} : usualWeights(this.own())), { equal: same });
-  protected readonly budget = linkedSignal(computed(() => moneyText(this.job()?.limits.budget ?? null)));
-  protected readonly worth = linkedSignal(computed(() => moneyText(this.job()?.worth ?? null)));
-  protected readonly due = linkedSignal(computed(() => this.job()?.limits.due ?? ''));
-  protected readonly tried = signal(false);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
   protected readonly said = signal('');
-  protected readonly kinds = ['', 'single-coil', 'humbucker', 'slim humbucker'] as const;
-  protected readonly badTitle = computed(() => this.title().trim() === '');
-  protected readonly badBudget = computed(() => isBadMoney(this.budget()));
-  protected readonly badWorth = computed(() => isBadMoney(this.worth()));
+  protected readonly kinds = [null, 'single-coil', 'humbucker', 'slim humbucker'] as const;
   protected readonly overWorth = computed(() => {
-    const [b, w] = [cents(this.budget()), cents(this.worth())];
+    const [b, w] = [cents(this.is().budget), cents(this.is().worth)];
     return b !== null && w !== null && b > w;
   });
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement).value;
+  constructor() {
+    filledFrom(
+      this.form,
+      () => {
+        const j = this.job();
+        const { kind = null, reversibleOnly = false, doNotTouch = [] } = j?.request ?? {};
+        const { budget = null, due = null } = j?.limits ?? {};
+        const texts = { title: j?.title ?? '', ownerSays: j?.ownerSays ?? '', look: j?.look ?? '', due: due ?? '' };
+        return { ...texts, kind, reversible: reversibleOnly, doNotTouch, budget: moneyText(budget), worth: moneyText(j?.worth ?? null) };
+      },
+      () => this.heldAnatomy().of ?? '',
+    );
   }
 
-  protected async save(event: Event): Promise<void> {
-    event.preventDefault();
-    this.tried.set(true);
+  protected async save(): Promise<void> {
+    this.form.markAllAsTouched();
     const instrument = this.heldAnatomy().of;
     const weights = this.weights();
-    if (this.badTitle() || this.badBudget() || this.badWorth() || weights === null || instrument === null) return;
+    if (this.form.invalid || weights === null || instrument === null) return;
+    const { title, ownerSays, look, kind, reversible, doNotTouch, budget, worth, due } = this.form.getRawValue();
     const old = this.job();
     const job: Job = {
       id: old?.id ?? crypto.randomUUID(),
       instrument,
-      title: this.title().trim(),
-      ownerSays: this.ownerSays().trim(),
-      look: this.look().trim(),
-      request: { kind: this.kind(), reversibleOnly: this.reversible(), doNotTouch: this.doNotTouch(), weights },
-      limits: { budget: cents(this.budget()), due: this.due() === '' ? null : this.due() },
-      worth: cents(this.worth()),
+      title: title.trim(),
+      ownerSays: ownerSays.trim(),
+      look: look.trim(),
+      request: { kind, reversibleOnly: reversible, doNotTouch, weights },
+      limits: { budget: cents(budget), due: due === '' ? null : due },
+      worth: cents(worth),
       active: true,
     };
     await this.run(() => (old ? this.commands.changeJob(job) : this.commands.openJob(job)), 'saved');
@@ -113,9 +127,8 @@ export class JobForm {
 }
 
 const moneyText = (coins: number | null): string => (coins === null ? '' : amountText(coins));
-const isBadMoney = (text: string): boolean => text.trim() !== '' && !MONEY.test(text.trim());
 
-function cents(text: string): number | null {
-  const t = text.trim();
-  return t === '' || isBadMoney(t) ? null : Math.round(Number(t.replace(',', '.')) * 100);
+function cents(typed: string): number | null {
+  const t = typed.trim();
+  return MONEY.test(t) ? Math.round(Number(t.replace(',', '.')) * 100) : null;
 }

@@ -6,11 +6,13 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
+import { Store } from '@ngrx/store';
 import { describeStrings, dimensionAt, withDimension, type Anatomy, type FeatureOutline, seenSide, type Strings } from '@rinnovo/core/instrument';
 import { isMeasured } from '@rinnovo/core/measure';
 import { QUANTITIES, type Target } from '@rinnovo/core/quantity';
 import { recognise } from '@rinnovo/core/shape';
 import { targetText, upperFirst } from '@rinnovo/words';
+import { anatomy as anatomyOf } from '../../state/resources';
 import { filledFrom, lengthsOf, standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
@@ -99,7 +101,9 @@ export class BuildForm {
       ];
     }),
   );
-  protected readonly lengths = lengthsOf(this.fields);
+  private readonly held = inject(Store).selectSignal(anatomyOf.select);
+  private readonly whose = computed(() => this.held().of ?? '');
+  protected readonly lengths = lengthsOf(this.fields, this.whose);
   protected readonly form = new FormGroup({ angle: new FormControl('', { nonNullable: true }), lengths: this.lengths });
   private readonly angleHeld = computed(() => {
     const a = this.anatomy().neck.angle;
@@ -110,7 +114,7 @@ export class BuildForm {
   protected readonly angleProblem = computed(() => this.angleTyped().problem);
 
   constructor() {
-    filledFrom(this.form, () => ({ angle: this.angleHeld() }));
+    filledFrom(this.form, () => ({ angle: this.angleHeld() }), this.whose);
   }
 
   protected apply(): void {

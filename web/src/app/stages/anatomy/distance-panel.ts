@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, model, output, signal, untracked, viewChild } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -9,12 +10,14 @@ import { inUse } from '@rinnovo/core/part';
 import { DATUM_WORDS, distanceText, lengthText, namesOf, sideText, fixed, upperFirst } from '@rinnovo/words';
 import { shop } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
+import { filledFrom, standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
+import { same } from '../../ui/same';
 
 /** Where things are as it was measured: edge to edge, solved together; a chain that does not close says so. */
 @Component({
   selector: 'rn-distance-panel',
-  imports: [MatButtonModule, MatButtonToggleModule, MatFormFieldModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatButtonToggleModule, MatFormFieldModule, MatSelectModule, LengthField, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './distance-panel.html',
   styleUrl: './distance-panel.scss',
@@ -30,18 +33,21 @@ export class DistancePanel {
   readonly axis = model<Distance['axis']>('along');
   readonly from = model<Edge>({ of: 'pocket mouth', side: 'middle' });
   readonly to = model<Edge>({ of: '', side: 'middle' });
-  protected readonly ends = computed(() => [
-    { which: 'from' as const, label: 'From', edge: this.from() },
-    { which: 'to' as const, label: 'To', edge: this.to() },
-  ]);
-  protected readonly towards = signal<1 | -1>(1);
-  protected readonly text = signal('');
+  protected readonly ends = [
+    { which: 'from', label: 'From' },
+    { which: 'to', label: 'To' },
+  ] as const;
+  protected readonly form = new FormGroup({
+    from: edgeControls(),
+    to: edgeControls(),
+    value: new FormControl<number | null>(null),
+    towards: new FormControl<1 | -1>(1, { nonNullable: true }),
+    tool: new FormControl<string | null>(null),
+  });
+  private readonly is = standing(this.form);
   protected readonly refusal = signal<string | null>(null);
   protected readonly tools = computed(() => inUse(this.shop().data?.tools ?? []));
-  protected readonly chosenTool = signal<string | null>(null);
-  protected readonly tool = computed(
-    () => this.tools().find((t) => t.id === this.chosenTool()) ?? this.tools().find((t) => t.kind === 'rule') ?? this.tools()[0] ?? null,
-  );
+  private readonly usual = computed(() => this.tools().find((t) => t.kind === 'rule') ?? this.tools()[0] ?? null);
   protected readonly sides = computed(() => (['low', 'middle', 'high'] as const).map((side) => ({ side, word: sideText(side, this.axis()) })));
   protected readonly data = computed(() =>
     DATUMS.filter((d) => (d === 'centre line') === (this.axis() === 'across')).map((d) => ({ id: d as string, name: DATUM_WORDS[d] })),
@@ -90,6 +96,14 @@ export class DistancePanel {
   });
 
   constructor() {
+    filledFrom(this.form, () => ({ from: this.from(), to: this.to(), tool: this.usual()?.id ?? null }));
+    // an edge chosen in the form is chosen on the map too
+    effect(() => {
+      const is = this.is();
+      untracked(() => {
+        for (const which of ['from', 'to'] as const) if (!same(is[which], this[which]())) this[which].set(is[which]);
+      });
+    });
     // a line of the other direction cannot be measured from
     effect(() => {
       const lines = this.data();
@@ -103,7 +117,9 @@ export class DistancePanel {
     // the direction in which the two edges lie as drawn is the one that is probably measured
     effect(() => {
       const [from, to, axis] = [this.from(), this.to(), this.axis()];
-      untracked(() => this.towards.set(drawnDirection(this.anatomy(), from, to, axis)));
+      untracked(() => {
+        this.form.controls.towards.setValue(drawnDirection(this.anatomy(), from, to, axis));
+      });
     });
   }
 
@@ -111,15 +127,10 @@ export class DistancePanel {
     this.axis.set(axis);
   }
 
-  protected edge(which: 'from' | 'to', change: Partial<Edge>): void {
-    this[which].update((e) => ({ ...e, ...change }));
-  }
-
-  protected add(event?: Event): void {
-    event?.preventDefault();
-    const value = this.field()?.value() ?? null;
-    const tool = this.tool();
-    const [from, to] = [this.from(), this.to()];
+  protected add(): void {
+    const { value, towards, from, to, tool: chosen } = this.form.getRawValue();
+    const tool = this.tools().find((t) => t.id === chosen);
+    const field = this.field();
     if (to.of === '' || from.of === to.of) {
       this.refusal.set('Choose two different edges');
       return;
@@ -138,15 +149,14 @@ export class DistancePanel {
       axis: this.axis(),
       from,
       to,
-      value: this.towards() * value,
+      value: towards * value,
       limit: tool?.limit ?? RULE_LIMIT,
-      raw: this.text().trim(),
+      raw: field?.text().trim() ?? '',
     };
     const a = this.anatomy();
     try {
       this.changed.emit(placeMeasured({ ...a, distances: [...a.distances, distance] }));
-      // through the field: typed and kept within one rendering, the binding from here would see no change
-      this.field()?.text.set('');
+      this.form.controls.value.setValue(null);
     } catch (error) {
       this.refusal.set(error instanceof RangeError ? error.message : String(error));
     }
@@ -156,6 +166,13 @@ export class DistancePanel {
     const a = this.anatomy();
     this.changed.emit(placeMeasured({ ...a, distances: a.distances.filter((d) => d.id !== id) }));
   }
+}
+
+function edgeControls() {
+  return new FormGroup({
+    of: new FormControl('', { nonNullable: true }),
+    side: new FormControl<Edge['side']>('middle', { nonNullable: true }),
+  });
 }
 
 function drawnDirection(a: Anatomy, from: Edge, to: Edge, axis: Distance['axis']): 1 | -1 {

@@ -1,4 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { FormGroup } from '@angular/forms';
 import { MatSelect } from '@angular/material/select';
 import { By } from '@angular/platform-browser';
 import { Store } from '@ngrx/store';
@@ -27,7 +28,7 @@ describe('the panel of measured distances', () => {
 
   /** What the two selects of an end hold, set as the select does. */
   function edge(which: 'from' | 'to', of: string, side: 'low' | 'middle' | 'high'): void {
-    (fixture.componentInstance as unknown as { edge: (w: string, e: object) => void }).edge(which, { of, side });
+    (fixture.componentInstance as unknown as { form: FormGroup }).form.get(which)!.setValue({ of, side });
   }
   async function keep(text: string): Promise<string> {
     const input = host(fixture).querySelector<HTMLInputElement>('rn-length-field input')!;

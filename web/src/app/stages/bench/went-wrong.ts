@@ -1,6 +1,7 @@
 import { asksFlaw, CAUSES, mishapsAt, SIDES, takesWood, type CauseId, type MishapId, type Side, type WayOnId, type Wrong } from '@rinnovo/core/job';
 import { consequenceOf, levelsCut } from '@rinnovo/core/house';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -16,6 +17,7 @@ import type { Typed } from '../../state/commands';
 import { resultsFeature } from '../../state/results.feature';
 import { selectChoice, selectNames, selectPlanState } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
+import { standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 
 /** What went wrong, as it is logged. */
@@ -36,7 +38,7 @@ const FAR: Readonly<Partial<Record<MishapId, string>>> = {
 /** What went wrong, and what now: the new depth, or the wood that is gone, is judged before it is logged. */
 @Component({
   selector: 'rn-went-wrong',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSelectModule, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatRadioModule, MatSelectModule, LengthField, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './went-wrong.html',
   styles: `
@@ -86,11 +88,15 @@ export class WentWrong {
   protected readonly sides = SIDES;
   protected readonly causes = CAUSES;
 
-  protected readonly text = signal('');
-  protected readonly side = signal<Side | null>(null);
-  protected readonly cause = signal<CauseId | null>(null);
-  protected readonly note = signal('');
-  protected readonly lesson = signal('');
+  protected readonly form = new FormGroup({
+    /** Depth, way beyond the line or length of what is hurt, mm. */
+    size: new FormControl<number | null>(null),
+    side: new FormControl<Side | null>(null),
+    cause: new FormControl<CauseId | null>(null),
+    note: new FormControl('', { nonNullable: true }),
+    lesson: new FormControl('', { nonNullable: true }),
+  });
+  private readonly is = standing(this.form);
   protected readonly refusal = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
   /** What can go wrong at the step of now. */
@@ -119,14 +125,14 @@ export class WentWrong {
   /** The mishap with its number, once that is typed. */
   private readonly mishap = computed((): Mishap | null => {
     const kind = this.kind();
-    const value = this.field()?.value() ?? null;
+    const { size: value, side } = this.is();
     const b = this.bench()?.result;
     if (kind !== 'tooDeep' && !asksFlaw(kind)) return { kind };
     if (value === null || !b) return null;
     if (kind === 'chipped' || kind === 'wandered' || kind === 'finishLifted') return { kind, by: value };
     const asks = b.cards[b.now]?.asks;
     if (kind === 'tooDeep') return asks?.what === 'depth' && asks.target.part !== undefined ? { kind, level: asks.target.part, depth: value } : null;
-    const [level, side, depth] = [this.level(), this.side(), depthReached(b.cards, b.now)];
+    const [level, depth] = [this.level(), depthReached(b.cards, b.now)];
     return level !== null && side !== null && depth > 0 ? { kind, level, side, by: value, depth } : null;
   });
   private readonly consequence = computed(() => {
@@ -145,30 +151,27 @@ export class WentWrong {
     computation: (ways, previous) => ways.find((w) => w === previous?.value) ?? null,
   });
 
-  protected textOf(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
   protected choose(kind: MishapId): void {
     this.chosenKind.set(kind);
     this.refusal.set(null);
     this.problem.set(null);
   }
 
-  protected log(event: Event): void {
-    event.preventDefault();
+  protected log(): void {
     const kind = this.kind();
     const tool = this.tools().find((t) => t.kind === 'depth gauge') ?? this.tools()[0];
-    const value = this.field()?.value() ?? null;
+    const { size: value, side, cause, ...typed } = this.form.getRawValue();
+    const [note, lesson] = [typed.note.trim(), typed.lesson.trim()];
+    const raw = this.field()?.text().trim() ?? '';
     this.refusal.set(null);
     this.problem.set(null);
     if (kind === 'tooDeep' && (value === null || !tool)) return this.refusal.set('Type the depth');
     if (kind in FAR && value === null) return this.refusal.set('Type the distance');
-    if (this.cutting().length > 0 && this.side() === null) return this.problem.set('Choose the direction.');
-    if (this.note().trim() === '') return this.problem.set('Type what happened. The next job learns from it.');
-    const measured = kind === 'tooDeep' && value !== null && tool ? { value, raw: this.text().trim(), tool } : null;
-    const flaw = kind in FAR && value !== null ? { by: value, level: this.level(), side: this.cutting().length > 0 ? this.side() : null } : null;
-    const wrong: Wrong = { mishap: kind, flaw, cause: this.cause(), way: this.way(), lesson: this.lesson().trim() };
-    this.logged.emit({ wrong, note: this.note().trim(), measured });
+    if (this.cutting().length > 0 && side === null) return this.problem.set('Choose the direction.');
+    if (note === '') return this.problem.set('Type what happened. The next job learns from it.');
+    const measured = kind === 'tooDeep' && value !== null && tool ? { value, raw, tool } : null;
+    const flaw = kind in FAR && value !== null ? { by: value, level: this.level(), side: this.cutting().length > 0 ? side : null } : null;
+    const wrong: Wrong = { mishap: kind, flaw, cause, way: this.way(), lesson };
+    this.logged.emit({ wrong, note, measured });
   }
 }

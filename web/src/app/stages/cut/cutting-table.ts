@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { Store } from '@ngrx/store';
 import { remarksOn, SET_UPS, type CuttingPlan, type SetUpId } from '@rinnovo/core/cut';
 import { valueOf, type Working } from '@rinnovo/core/measure';
@@ -13,7 +15,7 @@ import { WorkingView } from '../../ui/working-view';
 /** What is cut with what, in its order: the block that closes the old cavity, the bulk, the passes with the three named depth set-ups, wells, and what is left to the chisel. */
 @Component({
   selector: 'rn-cutting-table',
-  imports: [WorkingView, SetUpSketch, SetUpReadPanel],
+  imports: [MatFormFieldModule, MatInputModule, SetUpReadPanel, SetUpSketch, WorkingView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cutting-table.html',
   styles: `

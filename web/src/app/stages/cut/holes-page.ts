@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { hardnessOf, holeTable, panelsOf, patternOf, pilotFor } from '@rinnovo/core/cut';
@@ -15,7 +17,7 @@ import { WorkingView } from '../../ui/working-view';
 /** The holes of the job on one sheet: where, how large, by which drills, where the stop goes, and what to heed; the pilots of its screws, patterns to carry over, and copies of panels. On paper it is the hole sheet. */
 @Component({
   selector: 'rn-holes-page',
-  imports: [MatButtonModule, RouterLink, WorkingView],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, RouterLink, WorkingView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './holes-page.html',
   styleUrl: './holes-page.scss',

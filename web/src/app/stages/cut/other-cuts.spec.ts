@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import type { FormGroup } from '@angular/forms';
 import { MatDialog, type MatDialogRef } from '@angular/material/dialog';
 import { provideRouter, Router } from '@angular/router';
 import { roundedRectangle } from '@rinnovo/core/shape';
@@ -13,9 +14,8 @@ async function panel() {
   const { store } = jobOnScreen();
   const fixture = TestBed.createComponent(OtherCuts);
   await fixture.whenStable();
-  const it = fixture.componentInstance as unknown as Record<'kind' | 'floor' | 'from' | 'to' | 'count' | 'plate', { set: (v: unknown) => void }> & {
-    type: (key: string, text: string) => void;
-  };
+  const { form } = fixture.componentInstance as unknown as { readonly form: FormGroup };
+  const put = (control: string, value: unknown): void => form.get(control)!.setValue(value);
   const add = async (): Promise<void> => {
     await fixture.whenStable();
     button(fixture, 'Check this cut').click();
@@ -24,21 +24,21 @@ async function panel() {
   };
   const planned = () => store.selectSignal(planFeature.selectDraft)()!.choices.filter(isCutChoice);
   const said = (): string => host(fixture).querySelector('[role=alert]')?.textContent.trim() ?? '';
-  return { fixture, it, add, planned, said };
+  return { fixture, put, add, planned, said };
 }
 
 describe('cuts that no part asks for', () => {
   it('are planned as choices of their own, each under its own name, and shown where they are judged', async () => {
-    const { it, add, planned, said } = await panel();
+    const { put, add, planned, said } = await panel();
     await add();
-    expect([planned().length, said()]).toEqual([0, 'Choose a start and an end on the same face.']);
-    it.floor.set('route/old');
-    it.type('depth', '12');
+    expect([planned().length, said()]).toEqual([0, 'Choose the level to deepen.']);
+    put('floor', 'route/old');
+    put('lengths.deepen depth', 12);
     await add();
     expect(said()).toBe('The floor is already that deep.');
-    it.type('depth', '21');
+    put('lengths.deepen depth', 21);
     await add();
-    it.type('depth', '22');
+    put('lengths.deepen depth', 22);
     await add();
     expect(planned().map((c) => [c.id, c.cut])).toEqual([
       ['deeper', 'deepen'],
@@ -49,30 +49,30 @@ describe('cuts that no part asks for', () => {
   });
 
   it('are holes in a row with their number; what is not a number of holes is said', async () => {
-    const { it, add, planned, said } = await panel();
-    it.kind.set('row');
-    it.count.set('one');
+    const { put, add, planned, said } = await panel();
+    put('kind', 'row');
+    put('count', 'one');
     await add();
     expect(said()).toContain('2 to 24 holes');
-    it.count.set('6');
+    put('count', '6');
     await add();
     expect(planned()[0]!.work.map((w) => [w.kind, w.does.length])).toEqual([['drillRow', 6]]);
   });
 
   it('are a relief under a plate, as thick as it is where nobody says how deep', async () => {
-    const { it, add, planned, said } = await panel();
-    it.kind.set('relief');
+    const { put, add, planned, said } = await panel();
+    put('kind', 'relief');
     await add();
-    expect([planned().length, said()]).toEqual([0, 'Choose a start and an end on the same face.']);
-    it.plate.set('plate');
+    expect([planned().length, said()]).toEqual([0, 'Choose the plate.']);
+    put('plate', 'plate');
     await add();
     const [made] = planned();
     expect([made!.cut, actsOfChoice(made!).map((w) => w.kind)]).toEqual(['relief', jasmine.arrayContaining(['addCavity', 'raisePickup'])]);
   });
 
   it('are a new cavity from an outline that was traced or typed, and none without', async () => {
-    const { fixture, it, add, planned, said } = await panel();
-    it.kind.set('cavity');
+    const { fixture, put, add, planned, said } = await panel();
+    put('kind', 'cavity');
     await add();
     expect(said()).toBe('Choose or draw an outline first.');
     const outline = roundedRectangle(56, 32, 5, { x: -30, y: 200 });
@@ -89,21 +89,21 @@ describe('cuts that no part asks for', () => {
   });
 
   it('give the fence its place: 75 − 9.5 / 2', async () => {
-    const { fixture, it } = await panel();
-    it.kind.set('fence');
+    const { fixture, put } = await panel();
+    put('kind', 'fence');
     await fixture.whenStable();
     expect(host(fixture).textContent).toContain('70.25\u202fmm');
   });
 
   it('are only reckoned where they leave no trace in the drawing', async () => {
-    const { fixture, it } = await panel();
-    it.kind.set('surface');
+    const { fixture, put } = await panel();
+    put('kind', 'surface');
     await fixture.whenStable();
     // 8.0 to 6.0 by 0.8
     const rows = [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
     expect(rows.map((r) => /\d\.\d mm left/.exec(r)?.[0])).toEqual(['7.2 mm left', '6.4 mm left', '6.0 mm left']);
     expect(rows[2]).toContain('bit 40.0 mm below the sled');
-    it.kind.set('bore');
+    put('kind', 'bore');
     await fixture.whenStable();
     // 60 across, 10 along, 20 deep: √(60² + 10² + 20²)
     expect(host(fixture).textContent).toContain('64.0\u202fmm');

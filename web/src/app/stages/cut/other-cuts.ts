@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -16,7 +17,8 @@ import { planActions } from '../../state/plan.actions';
 import { anatomy } from '../../state/resources';
 import { selectAnatomy, selectNames, selectPlan, selectSettings } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
-import { fieldText } from '../../ui/number-fields';
+import { standing, type Lengths } from '../../ui/form-values';
+import type { NumberField } from '../../ui/number-fields';
 import { LengthField } from '../../ui/length-field';
 import { askOutline } from '../../ui/outline/ask-outline';
 import type { DrawnOutline } from '../../ui/outline/outline-dialog';
@@ -36,9 +38,7 @@ const KINDS = [
 type Kind = (typeof KINDS)[number]['id'];
 
 /** The lengths that each kind asks for, with what they begin at, mm. */
-const FIELDS: Readonly<
-  Record<Kind, readonly { readonly key: string; readonly label: string; readonly value: number; readonly min: number; readonly max: number }[]>
-> = {
+const FIELDS: Readonly<Record<Kind, readonly NumberField[]>> = {
   deepen: [{ key: 'depth', label: 'Target depth', value: 17, min: 0.5, max: 200 }],
   channel: [
     { key: 'width', label: 'Width', value: 8, min: 2, max: 80 },
@@ -86,7 +86,7 @@ const HOLES: readonly { readonly id: HoleKind; readonly word: string }[] = [
 /** Cuts that no part asks for: planned as choices of their own, judged and decided like any other; and sums for work that leaves no trace in the drawing. */
 @Component({
   selector: 'rn-other-cuts',
-  imports: [LengthField, WorkingView, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [LengthField, WorkingView, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './other-cuts.html',
   styles: `
@@ -121,16 +121,31 @@ export class OtherCuts {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly held = this.store.selectSignal(anatomy.select);
   private readonly instrument = computed(() => this.held().of ?? '');
-  private readonly inputs = viewChildren(LengthField);
 
   protected readonly kinds = KINDS;
   protected readonly holes = HOLES;
-  protected readonly kind = signal<Kind>('deepen');
-  protected readonly fields = computed(() => FIELDS[this.kind()]);
-  /** What stands in the fields, by kind and key; it stays when another kind is looked at. */
-  protected readonly texts = linkedSignal(() =>
-    Object.fromEntries(KINDS.flatMap((k) => FIELDS[k.id].map((f): [string, string] => [`${k.id} ${f.key}`, fieldText(f.value, this.unit())]))),
+  /** The lengths by kind and key: they stay when another kind is looked at. */
+  protected readonly lengths: Lengths = new FormRecord<FormControl<number | null>>(
+    Object.fromEntries(KINDS.flatMap((k) => FIELDS[k.id].map((f) => [`${k.id} ${f.key}`, new FormControl<number | null>(f.value)]))),
   );
+  protected readonly form = new FormGroup({
+    kind: new FormControl<Kind>('deepen', { nonNullable: true }),
+    floor: new FormControl<string | null>(null),
+    from: new FormControl<string | null>(null),
+    to: new FormControl<string | null>(null),
+    plate: new FormControl<string | null>(null),
+    face: new FormControl<'top' | 'back'>('top', { nonNullable: true }),
+    name: new FormControl('New cavity', { nonNullable: true }),
+    hole: new FormControl<HoleKind>('string', { nonNullable: true }),
+    way: new FormControl<'across' | 'along'>('across', { nonNullable: true }),
+    count: new FormControl('6', { nonNullable: true }),
+    lengths: this.lengths,
+  });
+  private readonly is = standing(this.form);
+  protected readonly kind = computed(() => this.is().kind);
+  protected readonly fields = computed(() => FIELDS[this.kind()]);
+  /** It was sent with a length missing. */
+  protected readonly tried = signal(false);
   protected readonly floors = computed(() =>
     (this.anatomy()?.cavities ?? []).flatMap((c) =>
       c.levels.map((p) => ({
@@ -142,17 +157,11 @@ export class OtherCuts {
     ),
   );
   protected readonly cavities = computed(() => (this.anatomy()?.cavities ?? []).map((c) => ({ id: c.id, word: nameOf(this.names(), c.id) })));
-  protected readonly floor = signal<string | null>(null);
-  protected readonly from = signal<string | null>(null);
-  protected readonly to = signal<string | null>(null);
   protected readonly plates = computed(() => (this.anatomy()?.plates ?? []).map((p) => ({ id: p.id, word: nameOf(this.names(), p.id) })));
-  protected readonly plate = signal<string | null>(null);
-  protected readonly face = signal<'top' | 'back'>('top');
-  protected readonly name = signal('New cavity');
   /** The outline of a new cavity, as it was traced or typed. */
   protected readonly drawn = signal<Readonly<Record<'top' | 'back', DrawnOutline>> | null>(null);
   protected readonly drawnSize = computed(() => {
-    const d = this.drawn()?.[this.face()];
+    const d = this.drawn()?.[this.is().face];
     if (!d) return null;
     const b = bounds([d.outline]);
     return `${lengthText(b.maxX - b.minX, this.unit(), 1)} × ${lengthText(b.maxY - b.minY, this.unit(), 1)}`;
@@ -162,13 +171,10 @@ export class OtherCuts {
     return this.kind() === 'fence' && base != null && bit != null ? fenceAt(base, bit) : null;
   });
   protected readonly mm = (w: Working): string => lengthText(valueOf(w), this.unit());
-  protected readonly hole = signal<HoleKind>('string');
-  protected readonly way = signal<'across' | 'along'>('across');
-  protected readonly count = signal('6');
   protected readonly problem = signal<string | null>(null);
 
   private readonly values = computed(() =>
-    Object.fromEntries(this.fields().map((f, i): [string, number | null] => [f.key, this.inputs()[i]?.value() ?? null])),
+    Object.fromEntries(this.fields().map((f): [string, number | null] => [f.key, this.is().lengths[`${this.kind()} ${f.key}`] ?? null])),
   );
   /** Rounds and projections, as far as what is typed is whole. */
   protected readonly rounds = computed(() => {
@@ -187,17 +193,9 @@ export class OtherCuts {
     return b && { length: lengthText(b.length, this.unit(), 1), angle: fixed(b.angle, 1), heading: fixed(b.heading, 1) };
   });
 
-  protected type(key: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [`${this.kind()} ${key}`]: text }));
-  }
-
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
-  protected add(event: Event): void {
-    event.preventDefault();
+  protected add(): void {
     this.problem.set(null);
+    this.tried.set(Object.values(this.values()).some((v) => v === null));
     const made = this.made();
     if (!made) return;
     if ('problem' in made) {
@@ -215,34 +213,35 @@ export class OtherCuts {
     const a = this.anatomy();
     const s = this.settings();
     const v = this.values();
+    const is = this.form.getRawValue();
     if (!a || this.fields().some((f) => v[f.key] == null)) return null;
     const n = (key: string): number => v[key] ?? 0;
     switch (this.kind()) {
       case 'deepen': {
-        const at = this.floors().find((f) => f.id === this.floor());
-        return at ? deepening(a, this.free('deeper'), at, n('depth'), s) : { problem: 'notThere' };
+        const at = this.floors().find((f) => f.id === is.floor);
+        return at ? deepening(a, this.free('deeper'), at, n('depth'), s) : { problem: 'noLevel' };
       }
       case 'relief':
-        return relief(a, { id: this.free('relief'), plate: this.plate() ?? '', room: n('room'), depth: n('depth') === 0 ? null : n('depth') }, s);
+        return relief(a, { id: this.free('relief'), plate: is.plate ?? '', room: n('room'), depth: n('depth') === 0 ? null : n('depth') }, s);
       case 'cavity': {
-        const outline = this.drawn()?.[this.face()].outline;
-        const name = this.name().trim();
+        const outline = this.drawn()?.[is.face].outline;
+        const name = is.name.trim();
         return outline && name !== ''
-          ? newCavity(this.free('cavity'), { name, kind: 'other', face: this.face(), outline, depth: n('depth') }, s)
+          ? newCavity(this.free('cavity'), { name, kind: 'other', face: is.face, outline, depth: n('depth') }, s)
           : { problem: 'noOutline' };
       }
       case 'channel':
-        return channelFor(a, this.free('channel'), { from: this.from() ?? '', to: this.to() ?? '' }, { width: n('width'), depth: n('depth') }, s);
+        return channelFor(a, this.free('channel'), { from: is.from ?? '', to: is.to ?? '' }, { width: n('width'), depth: n('depth') }, s);
       case 'row': {
-        const count = Number(this.count());
+        const count = Number(is.count);
         const depth = n('depth') === 0 ? null : n('depth');
         const row = {
-          kind: this.hole(),
+          kind: is.hole,
           face: 'top' as const,
           first: { x: n('x'), y: n('y') },
           pitch: n('pitch'),
           count,
-          way: this.way(),
+          way: is.way,
           diameter: n('diameter'),
           depth,
         };
@@ -259,12 +258,12 @@ export class OtherCuts {
     const b = body ? bounds([body]) : { minX: 0, maxX: 0, minY: 0, maxY: 0 };
     const at = { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
     const handed = this.anatomy()?.handed ?? 'right';
-    const side = seenSide({ handed, face: this.face(), mirrored: false });
+    const side = seenSide({ handed, face: this.is().face, mirrored: false });
     const drawn = await askOutline(this.dialogs, { what: 'the new cavity', at, side });
     if (!drawn) return;
     // the same drawing is looked at from the other side when the face is changed
     const turned = { ...drawn, outline: moveOutline(mirrorOutline(drawn.outline), 2 * at.x, 0) };
-    this.drawn.set(this.face() === 'top' ? { top: drawn, back: turned } : { top: turned, back: drawn });
+    this.drawn.set(this.is().face === 'top' ? { top: drawn, back: turned } : { top: turned, back: drawn });
   }
 
   /** An id that no other choice of the plan has. */

@@ -1,5 +1,6 @@
 import { kindsFor, placesOf } from '@rinnovo/core/house/lists';
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal, untracked } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
@@ -11,9 +12,9 @@ import { isHardware, isPickup } from '@rinnovo/core/part';
 import { planActions } from '../../state/plan.actions';
 import { parts } from '../../state/resources';
 import { selectAnatomy, selectPlan } from '../../state/selectors';
-import { viewFeature } from '../../state/view.feature';
+import { filledFrom, standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
-import { asTyped, FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
+import { FACE_WORDS, HOLE_KIND_WORDS } from '@rinnovo/words';
 
 /** A new hole is no place of the instrument yet; nothing at all can go to a place, too. */
 const NEW = 'new hole';
@@ -22,14 +23,14 @@ const NOTHING = 'nothing';
 /** A place of the instrument, or a new hole on a face, and the part that is to go there. */
 @Component({
   selector: 'rn-add-choice',
-  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, RouterLink, LengthField],
+  imports: [MatButtonModule, MatFormFieldModule, MatSelectModule, ReactiveFormsModule, RouterLink, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>New place</h2>
-    <form (submit)="add($event)" novalidate>
+    <form [formGroup]="form" (ngSubmit)="add()" novalidate>
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Place</mat-label>
-        <mat-select [value]="where()" (valueChange)="where.set($event)">
+        <mat-select formControlName="where">
           @for (g of groups(); track g.id) {
             <mat-option [value]="g.id">{{ g.name }}</mat-option>
           }
@@ -39,10 +40,10 @@ const NOTHING = 'nothing';
           <mat-option [value]="fresh">new hole …</mat-option>
         </mat-select>
       </mat-form-field>
-      @if (where() === fresh) {
+      @if (is().where === fresh) {
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Kind of hole</mat-label>
-          <mat-select [value]="hole()" (valueChange)="hole.set($event)">
+          <mat-select formControlName="hole">
             @for (h of holes; track h) {
               <mat-option [value]="h">{{ holeWords[h] }}</mat-option>
             }
@@ -50,20 +51,20 @@ const NOTHING = 'nothing';
         </mat-form-field>
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Face</mat-label>
-          <mat-select [value]="face()" (valueChange)="face.set($event)">
+          <mat-select formControlName="face">
             @for (f of faces; track f) {
               <mat-option [value]="f">{{ faceWords[f] }}</mat-option>
             }
           </mat-select>
         </mat-form-field>
         <p class="soft">You can move it on the map afterwards.</p>
-        <rn-length-field label="Centre, offset across" [(text)]="x" [min]="-400" [max]="400" [refusal]="refusals().x" />
-        <rn-length-field label="Centre, offset along" [(text)]="y" [min]="-1200" [max]="1200" [refusal]="refusals().y" />
+        <rn-length-field label="Centre, offset across" formControlName="x" [min]="-400" [max]="400" [refusal]="tried() ? noSpot : null" />
+        <rn-length-field label="Centre, offset along" formControlName="y" [min]="-1200" [max]="1200" [refusal]="tried() ? noSpot : null" />
       }
       <mat-form-field subscriptSizing="dynamic">
         <mat-label>Part to fit</mat-label>
-        <mat-select [value]="part()" (valueChange)="part.set($event)">
-          @if (where() !== fresh) {
+        <mat-select formControlName="part">
+          @if (is().where !== fresh) {
             <mat-option [value]="nothing">none: keep or close the hole</mat-option>
           }
           @for (p of shelf(); track p.id) {
@@ -108,8 +109,6 @@ export class AddChoice {
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly plan = this.store.selectSignal(selectPlan);
   private readonly kept = this.store.selectSignal(parts.select);
-  private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
-  private readonly fields = viewChildren(LengthField);
   protected readonly fresh = NEW;
   protected readonly nothing = NOTHING;
   protected readonly faces = HOLE_FACES;
@@ -130,48 +129,64 @@ export class AddChoice {
         : [{ id: `all ${kind}`, name: `all ${places.length} ${HOLE_KIND_WORDS[kind]} holes`, places }];
     });
   });
-  protected readonly where = linkedSignal(() => this.places()[0]?.id ?? NEW);
-  protected readonly hole = signal<HoleKind>('pot');
-  protected readonly face = signal<HoleFace>('top');
+  protected readonly form = new FormGroup({
+    where: new FormControl(NEW, { nonNullable: true }),
+    hole: new FormControl<HoleKind>('pot', { nonNullable: true }),
+    face: new FormControl<HoleFace>('top', { nonNullable: true }),
+    x: new FormControl<number | null>(null, Validators.required),
+    y: new FormControl<number | null>(null, Validators.required),
+    part: new FormControl<string | null>(null),
+  });
+  protected readonly is = standing(this.form);
   /** It begins where such a hole usually goes; the hand moves it on the map afterwards. */
   private readonly spot = computed(() => {
     const a = this.anatomy();
-    return a ? spotForHole(a, this.face()) : null;
+    return a ? spotForHole(a, this.is().face) : null;
   });
-  protected readonly x = linkedSignal(() => this.typed(this.spot()?.x));
-  protected readonly y = linkedSignal(() => this.typed(this.spot()?.y));
-  protected readonly refusals = signal<{ readonly x: string | null; readonly y: string | null }>({ x: null, y: null });
+  protected readonly noSpot = 'Type the position of the centre';
+  /** It was sent without a position. */
+  protected readonly tried = signal(false);
   private readonly chosen = computed((): readonly Placeable[] => {
-    const where = this.where();
+    const { where } = this.is();
     return this.groups().find((g) => g.id === where)?.places ?? this.places().filter((p) => p.id === where);
   });
   private readonly place = computed(() => this.chosen()[0] ?? null);
   /** What of the shelf goes there. */
   protected readonly shelf = computed(() => {
     const place = this.place();
-    const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : kindsFor('holes', this.hole());
+    const kinds: readonly string[] = place?.kind === 'hardware' ? place.kinds : kindsFor('holes', this.is().hole);
     return Object.values(this.kept().data ?? {})
       .flatMap((k) => (k.archived ? [] : [k.part]))
       .filter((p) => (place?.kind === 'pickup' ? isPickup(p) : isHardware(p) && kinds.includes(p.kind)))
       .sort((a, b) => a.name.localeCompare(b.name));
   });
-  protected readonly part = linkedSignal<readonly { readonly id: string }[], string | null>({
-    source: this.shelf,
-    // the only part that fits is taken
-    computation: (list, before) =>
-      before?.value === NOTHING || list.some((p) => p.id === before?.value) ? (before?.value ?? null) : list.length === 1 ? (list[0]?.id ?? null) : null,
-  });
   protected readonly problem = signal<string | null>(null);
 
-  private typed(mm: number | undefined): string {
-    return mm === undefined ? '' : asTyped(mm, this.unit());
+  constructor() {
+    // a place that is free is looked at: the first, until another is chosen
+    effect(() => {
+      const free = [...this.groups(), ...this.places()].map((p) => p.id);
+      const { where } = this.form.controls;
+      const first = this.places()[0]?.id ?? NEW;
+      untracked(() => {
+        if (!this.form.dirty || (where.value !== NEW && !free.includes(where.value))) where.setValue(first);
+      });
+    });
+    filledFrom(this.form, () => ({ x: this.spot()?.x ?? null, y: this.spot()?.y ?? null }));
+    // the only part that fits is taken; one that goes there no more is not
+    effect(() => {
+      const list = this.shelf();
+      const { part } = this.form.controls;
+      untracked(() => {
+        if (part.value !== NOTHING && list.every((p) => p.id !== part.value)) part.setValue(list.length === 1 ? (list[0]?.id ?? null) : null);
+      });
+    });
   }
 
-  protected add(event: Event): void {
-    event.preventDefault();
-    const part = this.part();
+  protected add(): void {
+    const { part, x, y, hole, face } = this.form.getRawValue();
     const place = this.place();
-    this.refusals.set({ x: null, y: null });
+    this.tried.set(false);
     if (part === null) {
       this.problem.set('Choose the part to fit.');
       return;
@@ -187,13 +202,12 @@ export class AddChoice {
       this.closed.emit();
       return;
     }
-    const [x, y] = this.fields().map((f) => f.value());
-    if (x == null || y == null) {
-      this.refusals.set({ x: x == null ? 'Type the position of the centre' : null, y: y == null ? 'Type the position of the centre' : null });
+    if (x === null || y === null) {
+      this.tried.set(true);
       return;
     }
-    const id = `new ${this.hole()} ${crypto.randomUUID().slice(0, 8)}`;
-    this.store.dispatch(planActions.choiceEdited({ choice: newHardwareChoice(id, { on: 'face', face: this.face(), at: { x, y }, hole: this.hole() }, part) }));
+    const id = `new ${hole} ${crypto.randomUUID().slice(0, 8)}`;
+    this.store.dispatch(planActions.choiceEdited({ choice: newHardwareChoice(id, { on: 'face', face, at: { x, y }, hole }, part) }));
     this.closed.emit();
   }
 }

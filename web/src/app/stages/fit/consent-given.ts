@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { Store } from '@ngrx/store';
 import type { Consent } from '@rinnovo/core/job';
 import { dateText, moneyText } from '@rinnovo/words';
@@ -10,7 +12,7 @@ import { attempt } from '../../ui/attempt';
 /** What the owner agreed to, at what price; it can be taken back, in the owner's words, and both stay. */
 @Component({
   selector: 'rn-consent-given',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>
@@ -20,7 +22,10 @@ import { attempt } from '../../ui/attempt';
       <p class="problem">Withdrawn {{ date(back.at) }}: “{{ back.said }}”. Ask again before the next cut.</p>
     } @else if (asking()) {
       <form (submit)="withdraw($event)" novalidate>
-        <label>What the owner said<input type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" /></label>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>What the owner said</mat-label>
+          <input matInput type="text" maxlength="500" autocomplete="off" [value]="said()" (input)="type($event)" />
+        </mat-form-field>
         <button matButton="outlined" type="submit" [disabled]="one.busy()">Withdraw consent</button>
         <button matButton type="button" (click)="asking.set(false)">Cancel</button>
         @if (one.problem(); as text) {
@@ -38,11 +43,8 @@ import { attempt } from '../../ui/attempt';
       gap: 0.5rem;
       align-items: end;
     }
-    label {
-      display: grid;
-      flex: 1;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
+    mat-form-field {
+      flex: 1 1 12rem;
     }
   `,
 })

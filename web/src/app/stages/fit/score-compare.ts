@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { Store } from '@ngrx/store';
 import type { Option } from '@rinnovo/core/remedy';
 import { rankReason, remedyTitle, SCALE_WORDS, fixed } from '@rinnovo/words';
@@ -7,6 +9,7 @@ import { selectNames } from '../../state/selectors';
 /** How a way out was weighed: its parts as a bar, beside any other one, and in words why it stands where it does. */
 @Component({
   selector: 'rn-score-compare',
+  imports: [MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg [attr.viewBox]="'0 0 100 ' + (2 * row + 2)" preserveAspectRatio="none" role="img" [attr.aria-label]="said()">
@@ -15,14 +18,14 @@ import { selectNames } from '../../state/selectors';
       }
     </svg>
     @if (others().length > 0) {
-      <label
-        >Other option
-        <select (change)="choose($event)">
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Other option</mat-label>
+        <select matNativeControl (change)="choose($event)">
           @for (o of others(); track o.id) {
             <option [value]="o.id" [selected]="o.id === beside()">{{ o.title }}</option>
           }
         </select>
-      </label>
+      </mat-form-field>
     }
     <table>
       <thead>
@@ -102,14 +105,6 @@ import { selectNames } from '../../state/selectors';
     .scale-6 {
       fill: var(--rn-line);
       background: var(--rn-line);
-    }
-    label {
-      display: grid;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
-    }
-    select {
-      width: 100%;
     }
     th {
       font-weight: 400;

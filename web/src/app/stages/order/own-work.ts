@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -7,6 +8,7 @@ import { LISTS } from '@rinnovo/core/house/lists';
 import { BY_HAND, phaseOf, PHASES, type OperationKind, type OwnWork, type Phase } from '@rinnovo/core/operation';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import { operationName, operationTitle, upperFirst } from '@rinnovo/words';
+import { standing } from '../../ui/form-values';
 
 /** Work to be put into the job, as it was typed. */
 export interface Written extends OwnWork {
@@ -16,7 +18,7 @@ export interface Written extends OwnWork {
 /** Work of one's own: a plain line or a kind of work that changes nothing, how long it takes and rests, and after and before what. */
 @Component({
   selector: 'rn-own-work',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './own-work.html',
   styleUrl: './own-work.scss',
@@ -40,56 +42,43 @@ export class OwnWorkForm {
   );
   protected readonly open = computed(() => this.choices().filter((o) => !o.done));
 
-  protected readonly kind = signal<OperationKind>(BY_HAND);
-  protected readonly text = signal('');
-  protected readonly minutes = signal('15');
-  protected readonly wait = signal('0');
-  protected readonly after = signal<string | null>(null);
-  protected readonly before = signal<string | null>(null);
+  protected readonly form = new FormGroup({
+    kind: new FormControl<OperationKind>(BY_HAND, { nonNullable: true }),
+    line: new FormControl('', { nonNullable: true }),
+    minutes: new FormControl('15', { nonNullable: true }),
+    wait: new FormControl('0', { nonNullable: true }),
+    after: new FormControl<string | null>(null),
+    before: new FormControl<string | null>(null),
+  });
+  protected readonly is = standing(this.form);
   /** Chosen by hand; else the stage of what it comes after, or of its kind. */
   private readonly chosen = signal<Phase | null>(null);
   protected readonly phase = computed((): Phase => {
-    const after = this.operations().find((o) => o.id === this.after());
-    return this.chosen() ?? (after ? phaseOf(LISTS, after) : phaseOf(LISTS, { kind: this.kind() }));
+    const after = this.operations().find((o) => o.id === this.is().after);
+    return this.chosen() ?? (after ? phaseOf(LISTS, after) : phaseOf(LISTS, { kind: this.is().kind }));
   });
   /** It was sent with something missing. */
   protected readonly sent = signal(false);
-  protected readonly noLine = computed(() => this.kind() === BY_HAND && this.text().trim() === '');
-  protected readonly noMinutes = computed(() => minutesIn(this.minutes(), MOST) === null);
-  protected readonly noWait = computed(() => minutesIn(this.wait(), MOST_WAIT) === null);
-
-  protected type(into: { set: (text: string) => void }, event: Event): void {
-    into.set((event.target as HTMLInputElement).value);
-  }
+  protected readonly noLine = computed(() => this.is().kind === BY_HAND && this.is().line.trim() === '');
+  protected readonly noMinutes = computed(() => minutesIn(this.is().minutes, MOST) === null);
+  protected readonly noWait = computed(() => minutesIn(this.is().wait, MOST_WAIT) === null);
 
   protected stage(phase: Phase): void {
     this.chosen.set(phase);
   }
 
-  protected add(event: Event): void {
-    event.preventDefault();
-    const [minutes, wait] = [minutesIn(this.minutes(), MOST), minutesIn(this.wait(), MOST_WAIT)];
+  protected add(): void {
+    const { kind, line, after, before, ...typed } = this.form.getRawValue();
+    const [minutes, wait] = [minutesIn(typed.minutes, MOST), minutesIn(typed.wait, MOST_WAIT)];
     this.sent.set(true);
     if (this.noLine() || minutes === null || wait === null) return;
-    const [after, before] = [this.after(), this.before()];
-    this.written.emit({
-      kind: this.kind(),
-      line: this.text().trim(),
-      minutes,
-      wait,
-      phase: this.phase(),
-      after: after === null ? [] : [after],
-      before: before === null ? [] : [before],
-    });
+    const list = (id: string | null): readonly string[] => (id === null ? [] : [id]);
+    this.written.emit({ kind, line: line.trim(), minutes, wait, phase: this.phase(), after: list(after), before: list(before) });
   }
 
-  /** It is in the job: the form is as it was at first. */
+  /** It is in the job: the form is as it was at first, but for the kind of work. */
   clear(): void {
-    this.text.set('');
-    this.minutes.set('15');
-    this.wait.set('0');
-    this.after.set(null);
-    this.before.set(null);
+    this.form.reset({ kind: this.is().kind });
     this.chosen.set(null);
     this.sent.set(false);
   }

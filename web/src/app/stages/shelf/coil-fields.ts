@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, model, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import type { Coil } from '@rinnovo/core/part';
 
 const NUMBERS = [
@@ -12,31 +14,37 @@ const NUMBERS = [
 /** The coils of a pickup, as the meter or the sheet tells them; what is unknown stays empty. */
 @Component({
   selector: 'rn-coil-fields',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (c of coils(); track $index) {
       <div class="coil" role="group" [attr.aria-label]="'Coil ' + ($index + 1)">
-        <label>Name<input type="text" maxlength="40" [value]="c.name" (change)="put($index, { name: text($event) || 'coil' })" /></label>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Name</mat-label>
+          <input matInput type="text" maxlength="40" [value]="c.name" (change)="put($index, { name: text($event) || 'coil' })" />
+        </mat-form-field>
         @for (n of numbers; track n.key) {
-          <label>{{ n.label }}<input inputmode="decimal" [value]="c[n.key] ?? ''" (change)="number($index, n.key, n.most, $event)" /></label>
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>{{ n.label }}</mat-label>
+            <input matInput inputmode="decimal" [value]="c[n.key] ?? ''" (change)="number($index, n.key, n.most, $event)" />
+          </mat-form-field>
         }
-        <label
-          >Winding direction
-          <select (change)="put($index, { winding: winding(text($event)) })">
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Winding direction</mat-label>
+          <select matNativeControl (change)="put($index, { winding: winding(text($event)) })">
             <option value="" [selected]="c.winding === null">unknown</option>
             <option value="clockwise" [selected]="c.winding === 'clockwise'">clockwise</option>
             <option value="anticlockwise" [selected]="c.winding === 'anticlockwise'">anticlockwise</option>
           </select>
-        </label>
-        <label
-          >Pole facing the strings
-          <select (change)="put($index, { magnet: magnet(text($event)) })">
+        </mat-form-field>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Pole facing the strings</mat-label>
+          <select matNativeControl (change)="put($index, { magnet: magnet(text($event)) })">
             <option value="" [selected]="c.magnet === null">unknown</option>
             <option value="north" [selected]="c.magnet === 'north'">north</option>
             <option value="south" [selected]="c.magnet === 'south'">south</option>
           </select>
-        </label>
+        </mat-form-field>
         <button matButton type="button" (click)="remove($index)" [attr.aria-label]="'Delete coil ' + ($index + 1)">Delete</button>
       </div>
     }
@@ -48,16 +56,11 @@ const NUMBERS = [
   styles: `
     .coil {
       display: grid;
-      grid-template-columns: 7rem repeat(4, minmax(4.5rem, 1fr)) repeat(2, 8.5rem) auto;
+      grid-template-columns: repeat(auto-fit, minmax(6.5rem, 1fr));
       gap: 0.5rem;
-      align-items: end;
+      align-items: center;
     }
-    label {
-      display: grid;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
-    }
-    input {
+    mat-form-field {
       width: 100%;
     }
   `,

@@ -1,19 +1,6 @@
 import { partRow } from '@rinnovo/core/house/lists';
-import {
-  afterRenderEffect,
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  linkedSignal,
-  output,
-  signal,
-  untracked,
-  viewChild,
-  type WritableSignal,
-} from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -37,6 +24,7 @@ import {
 } from '@rinnovo/core/part';
 import { partKindWord, partProblemText, amountText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
 import { attempt } from '../../ui/attempt';
+import { filledFrom, standing } from '../../ui/form-values';
 import { askOutline } from '../../ui/outline/ask-outline';
 import { same } from '../../ui/same';
 import { Drafts } from '../../state/drafts';
@@ -51,7 +39,7 @@ import { SizeFields } from './size-fields';
 /** Everything that is known of one part, typed once. Nothing is kept until it can be kept whole, and nothing typed is lost. */
 @Component({
   selector: 'rn-part-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, SizeFields, CoilFields],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule, SizeFields, CoilFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-form.html',
   styleUrl: './part-form.scss',
@@ -74,7 +62,6 @@ export class PartForm {
   protected readonly problem = this.attempt.problem;
   protected readonly ways = WAYS;
   protected readonly grounds = COVER_GROUNDS;
-  protected readonly way = signal<Way>('calliper');
   protected readonly said = signal('');
 
   /** What was typed before and not kept came back. */
@@ -83,23 +70,27 @@ export class PartForm {
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
 
   private readonly settled = computed(() => this.part(), { equal: same });
-  protected readonly name = linkedSignal(() => this.settled().name);
-  protected readonly price = linkedSignal(() => amountText(this.settled().price));
-  protected readonly leadDays = linkedSignal(() => String(this.settled().leadDays ?? ''));
-  protected readonly replacedBy = linkedSignal(() => this.settled().replacedBy ?? null);
-  protected readonly note = linkedSignal(() => this.settled().note ?? '');
-  protected readonly traits = linkedSignal<Hardware['traits']>(() => this.hardware()?.traits ?? {});
-  protected readonly thread = linkedSignal<ThreadId | null>(() => this.hardware()?.thread ?? null);
-  protected readonly gauge = linkedSignal(() => String(this.hardware()?.gauge ?? ''));
-  protected readonly kiloohms = linkedSignal(() => String(this.hardware()?.kiloohms ?? ''));
-  protected readonly shape = linkedSignal<PartShape | null>(() => this.hardware()?.shape ?? null);
-  protected readonly screws = linkedSignal(() => (this.hardware()?.shape?.screws ?? []).map((s) => `${s.x} ${s.y} ${s.gauge}`).join('\n'));
-  protected readonly leads = linkedSignal(() => String(this.pickup()?.leads ?? ''));
-  protected readonly strings = linkedSignal(() => String(this.pickup()?.strings ?? ''));
-  protected readonly colours = linkedSignal(() => (this.pickup()?.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('\n'));
-  protected readonly coils = linkedSignal<readonly Coil[]>(() => this.pickup()?.coils ?? []);
-  protected readonly coverGround = linkedSignal<CoverGround | null>(() => this.pickup()?.coverGround ?? null);
-  private readonly tiers = linkedSignal(() => this.pickup()?.tiers ?? []);
+  protected readonly form = new FormGroup({
+    name: text(),
+    price: text(),
+    leadDays: text(),
+    replacedBy: new FormControl<string | null>(null),
+    note: text(),
+    traits: held<Hardware['traits']>({}),
+    thread: new FormControl<ThreadId | null>(null),
+    gauge: text(),
+    kiloohms: text(),
+    shape: new FormControl<PartShape | null>(null),
+    screws: text(),
+    leads: text(),
+    strings: text(),
+    colours: text(),
+    coils: held<readonly Coil[]>([]),
+    coverGround: new FormControl<CoverGround | null>(null),
+    tiers: held<Pickup['tiers']>([]),
+    way: held<Way>('calliper'),
+  });
+  protected readonly is = standing(this.form);
 
   protected readonly hardware = computed(() => {
     const p = this.settled();
@@ -119,36 +110,18 @@ export class PartForm {
     (Object.entries(this.row()?.traits ?? {}) as [TraitId, readonly string[]][]).map(([id, words]) => ({ id, label: TRAIT_WORDS[id], words })),
   );
   protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
-  protected readonly levelIds = computed(() => this.tiers().map((l) => l.id));
+  protected readonly levelIds = computed(() => this.is().tiers.map((l) => l.id));
   protected readonly isPot = computed(() => this.row()?.resists === true);
 
-  /** Every field that is typed, for the draft. */
-  private readonly typed: Readonly<Record<string, WritableSignal<unknown>>> = {
-    name: this.name,
-    price: this.price,
-    leadDays: this.leadDays,
-    replacedBy: this.replacedBy,
-    note: this.note,
-    traits: this.traits,
-    thread: this.thread,
-    gauge: this.gauge,
-    kiloohms: this.kiloohms,
-    shape: this.shape,
-    screws: this.screws,
-    leads: this.leads,
-    strings: this.strings,
-    colours: this.colours,
-    coils: this.coils,
-    coverGround: this.coverGround,
-    tiers: this.tiers,
-    way: this.way,
-  };
-  private readonly draft = computed(() => ({ fields: Object.fromEntries(Object.entries(this.typed).map(([k, s]) => [k, s()])), sizes: this.sizes().typed() }), {
-    equal: same,
-  });
+  private readonly draft = computed(() => ({ fields: this.is(), sizes: this.sizes().typed() }), { equal: same });
   private readonly draftName = computed(() => draftOf(this.settled().id, this.version()));
 
   constructor() {
+    filledFrom(
+      this.form,
+      () => statedOf(this.settled()),
+      () => this.settled().id,
+    );
     effect((onCleanup) => {
       const [what, part] = [this.draftName(), this.settled()];
       let here = true;
@@ -167,7 +140,7 @@ export class PartForm {
   }
 
   private restore({ fields, sizes, unit }: TypedPart): void {
-    for (const [key, value] of Object.entries(fields)) this.typed[key]?.set(value);
+    this.form.patchValue(fields);
     this.sizes().restore(sizes, unit);
     this.restored.set(true);
   }
@@ -178,40 +151,38 @@ export class PartForm {
     this.given.emit();
   }
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLTextAreaElement).value;
-  }
-
   protected choose(id: TraitId, word: string | null): void {
-    this.traits.update((t) => {
-      const rest = Object.fromEntries(Object.entries(t).filter(([key]) => key !== id));
-      return word === null ? rest : { ...rest, [id]: word };
-    });
+    const rest = Object.fromEntries(Object.entries(this.is().traits).filter(([key]) => key !== id));
+    this.form.controls.traits.setValue(word === null ? rest : { ...rest, [id]: word });
   }
 
   protected async draw(): Promise<void> {
-    const drawn = await askOutline(this.dialog, { what: this.name(), at: { x: 0, y: 0 }, side: 1 });
-    if (drawn) this.shape.update((s) => ({ openings: [], screws: [], ...s, outline: drawn }));
+    const drawn = await askOutline(this.dialog, { what: this.is().name, at: { x: 0, y: 0 }, side: 1 });
+    if (drawn) this.form.controls.shape.setValue({ openings: [], screws: [], ...this.is().shape, outline: drawn });
   }
 
   protected async cutOut(): Promise<void> {
-    const id = `opening ${(this.shape()?.openings.length ?? 0) + 1}`;
+    const id = `opening ${(this.is().shape?.openings.length ?? 0) + 1}`;
     const drawn = await askOutline(this.dialog, { what: id, at: { x: 0, y: 0 }, side: 1 });
-    if (drawn) this.shape.update((s) => s && { ...s, openings: [...s.openings, { id, shape: drawn }] });
+    if (drawn) this.reopen((openings) => [...openings, { id, shape: drawn }]);
   }
 
   protected closeUp(id: string): void {
-    this.shape.update((s) => s && { ...s, openings: s.openings.filter((o) => o.id !== id) });
+    this.reopen((openings) => openings.filter((o) => o.id !== id));
+  }
+
+  private reopen(change: (openings: PartShape['openings']) => PartShape['openings']): void {
+    const { shape } = this.is();
+    if (shape) this.form.controls.shape.setValue({ ...shape, openings: change(shape.openings) });
   }
 
   /** The outline of a tier anew, from a tracing or from sizes. */
   protected async trace(id: string): Promise<void> {
-    const drawn = await askOutline(this.dialog, { what: `${this.name()}, ${id}`, at: { x: 0, y: 0 }, side: 1 });
-    if (drawn) this.tiers.update((all) => all.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
+    const drawn = await askOutline(this.dialog, { what: `${this.is().name}, ${id}`, at: { x: 0, y: 0 }, side: 1 });
+    if (drawn) this.form.controls.tiers.setValue(this.is().tiers.map((l) => (l.id === id ? { ...l, shapes: [drawn] } : l)));
   }
 
-  protected async keep(event: Event): Promise<void> {
-    event.preventDefault();
+  protected async keep(): Promise<void> {
     if (this.busy()) return;
     this.said.set('');
     this.problem.set(null);
@@ -233,65 +204,77 @@ export class PartForm {
 
   /** The part as it is typed; null when something cannot be, which is then said. */
   private read(): Part | null {
-    const given = this.sizes().given(this.way());
+    const is = this.is();
+    const given = this.sizes().given(is.way);
     const refuse = (why: string): null => {
       this.problem.set(why);
       return null;
     };
     if (given === null) return refuse('A size cannot be read. It is marked above.');
-    if (this.name().trim() === '') return refuse('A part needs a name.');
-    const price = whole(this.price().replace(',', '.'), 1_000_000, 100);
-    if (price === null) return refuse(`‘${this.price()}’ is not a price.`);
-    const days = this.leadDays().trim() === '' ? null : whole(this.leadDays(), 1000);
-    if (days === null && this.leadDays().trim() !== '') return refuse(`‘${this.leadDays()}’ is not a number of days.`);
-    const said = { name: this.name().trim(), price, leadDays: days, replacedBy: this.replacedBy(), note: this.note().trim() };
+    if (is.name.trim() === '') return refuse('A part needs a name.');
+    const price = whole(is.price.replace(',', '.'), 1_000_000, 100);
+    if (price === null) return refuse(`‘${is.price}’ is not a price.`);
+    const days = is.leadDays.trim() === '' ? null : whole(is.leadDays, 1000);
+    if (days === null && is.leadDays.trim() !== '') return refuse(`‘${is.leadDays}’ is not a number of days.`);
+    const said = { name: is.name.trim(), price, leadDays: days, replacedBy: is.replacedBy, note: is.note.trim() };
     const h = this.hardware();
     const rest = h ? this.hardwareRead(h, refuse) : this.pickupRead(refuse);
     return rest && withGiven({ ...rest, ...said }, given);
   }
 
   private hardwareRead(h: Hardware, refuse: (why: string) => null): Hardware | null {
-    const gauge = this.gauge().trim() === '' ? null : whole(this.gauge(), 24);
-    if (gauge === null && this.gauge().trim() !== '') return refuse(`‘${this.gauge()}’ is not a screw gauge. Use 0 to 24.`);
-    const kiloohms = this.kiloohms().trim() === '' ? null : Number(this.kiloohms().replace(',', '.'));
-    if (kiloohms !== null && !(kiloohms > 0 && kiloohms <= 10_000)) return refuse(`‘${this.kiloohms()}’ kΩ is impossible.`);
-    const screws = readScrews(this.screws());
+    const { traits, thread, shape, ...typed } = this.is();
+    const gauge = typed.gauge.trim() === '' ? null : whole(typed.gauge, 24);
+    if (gauge === null && typed.gauge.trim() !== '') return refuse(`‘${typed.gauge}’ is not a screw gauge. Use 0 to 24.`);
+    const kiloohms = typed.kiloohms.trim() === '' ? null : Number(typed.kiloohms.replace(',', '.'));
+    if (kiloohms !== null && !(kiloohms > 0 && kiloohms <= 10_000)) return refuse(`‘${typed.kiloohms}’ kΩ is impossible.`);
+    const screws = readScrews(typed.screws);
     if (!screws.ok) return refuse(`Screw places: ${screws.problem}.`);
-    const shape = this.shape();
     if (!shape && screws.rows.length > 0) return refuse('Add an outline before the screw places.');
-    return { ...h, traits: this.traits(), thread: this.thread(), gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
+    return { ...h, traits, thread, gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
   }
 
   private pickupRead(refuse: (why: string) => null): Pickup | null {
     const p = this.pickup();
     if (!p) return null;
-    const leads = whole(this.leads(), 20);
-    if (leads === null) return refuse(`‘${this.leads()}’ is not a number of leads.`);
-    const strings = this.strings().trim() === '' ? null : whole(this.strings(), 12);
-    if (this.strings().trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${this.strings()}’ strings are impossible.`);
-    const colours = readLeads(this.colours());
+    const { tiers, coils, coverGround, ...typed } = this.is();
+    const leads = whole(typed.leads, 20);
+    if (leads === null) return refuse(`‘${typed.leads}’ is not a number of leads.`);
+    const strings = typed.strings.trim() === '' ? null : whole(typed.strings, 12);
+    if (typed.strings.trim() !== '' && (strings === null || strings === 0)) return refuse(`‘${typed.strings}’ strings are impossible.`);
+    const colours = readLeads(typed.colours);
     if (!colours.ok) return refuse(`Colours of the leads: ${colours.problem}.`);
     const known: { strings?: number; coverGround?: CoverGround } = {};
     if (strings !== null) known.strings = strings;
-    const ground = this.coverGround();
-    if (ground !== null) known.coverGround = ground;
+    if (coverGround !== null) known.coverGround = coverGround;
     const { format, id, kind, name, price, screws, poles, sizes } = p;
-    const rest = {
-      format,
-      id,
-      kind,
-      name,
-      price,
-      screws,
-      poles,
-      ...(sizes ? { sizes } : {}),
-      tiers: this.tiers(),
-      leads,
-      colours: colours.rows,
-      coils: this.coils(),
-    };
+    const rest = { format, id, kind, name, price, screws, poles, ...(sizes ? { sizes } : {}), tiers, leads, colours: colours.rows, coils };
     return { ...rest, ...known };
   }
+}
+
+const text = (): FormControl<string> => new FormControl('', { nonNullable: true });
+/** A value that other hands change: an outline, coils, traits. */
+const held = <T>(value: T): FormControl<T> => new FormControl(value, { nonNullable: true });
+
+/** What a part says, as the fields show it. */
+function statedOf(p: Part) {
+  const said = { name: p.name, price: amountText(p.price), leadDays: String(p.leadDays ?? ''), replacedBy: p.replacedBy ?? null, note: p.note ?? '' };
+  if (!isPickup(p)) {
+    const { traits, thread, gauge, kiloohms, shape } = p;
+    const screws = (shape?.screws ?? []).map((s) => `${s.x} ${s.y} ${s.gauge}`).join('\n');
+    return { ...said, traits, thread, gauge: String(gauge ?? ''), kiloohms: String(kiloohms ?? ''), shape, screws };
+  }
+  const colours = (p.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('\n');
+  return {
+    ...said,
+    leads: String(p.leads),
+    strings: String(p.strings ?? ''),
+    colours,
+    coils: p.coils ?? [],
+    coverGround: p.coverGround ?? null,
+    tiers: p.tiers,
+  };
 }
 
 /** A whole number from 0 to a limit, of the text times a factor; null for anything else. */

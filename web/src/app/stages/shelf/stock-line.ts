@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { Store } from '@ngrx/store';
 import type { KeptStock } from '@rinnovo/contract';
 import { ShelfCommands } from '../../state/shelf-commands';
@@ -9,12 +11,18 @@ import { attempt } from '../../ui/attempt';
 /** How many of a part are there, and in which drawer. */
 @Component({
   selector: 'rn-stock-line',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="keep($event)" novalidate>
-      <label>In stock<input inputmode="decimal" autocomplete="off" [value]="quantity()" (input)="quantity.set(text($event))" /></label>
-      <label>Drawer<input type="text" maxlength="60" autocomplete="off" [value]="drawer()" (input)="drawer.set(text($event))" /></label>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>In stock</mat-label>
+        <input matInput inputmode="decimal" autocomplete="off" [value]="quantity()" (input)="quantity.set(text($event))" />
+      </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Drawer</mat-label>
+        <input matInput type="text" maxlength="60" autocomplete="off" [value]="drawer()" (input)="drawer.set(text($event))" />
+      </mat-form-field>
       <button matButton="outlined" type="submit" [disabled]="busy()">Count</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>
@@ -28,13 +36,8 @@ import { attempt } from '../../ui/attempt';
       gap: 0.75rem;
       align-items: end;
     }
-    label {
-      display: grid;
-      font-size: 0.875rem;
-      color: var(--rn-ink-soft);
-    }
-    input {
-      width: 6rem;
+    mat-form-field {
+      width: 8rem;
     }
     p {
       flex-basis: 100%;

@@ -1,5 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -10,16 +13,21 @@ import { ShelfCommands } from '../../state/shelf-commands';
 import { stock } from '../../state/resources';
 import { selectParts } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
+import { standing } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { UsedInList } from '../../ui/used-in';
 
-const FIELDS: Readonly<Record<'offcut' | 'dowel' | 'material', readonly string[]>> = {
-  offcut: ['wood', 'length', 'width', 'thickness'],
-  dowel: ['wood', 'diameter', 'length'],
-  material: ['name', 'unit'],
+type Kind = 'offcut' | 'dowel' | 'material';
+type SizeOf = 'length' | 'width' | 'thickness' | 'diameter';
+type TextOf = 'wood' | 'name' | 'unit';
+
+const FIELDS: Readonly<Record<Kind, { readonly texts: readonly TextOf[]; readonly sizes: readonly SizeOf[] }>> = {
+  offcut: { texts: ['wood'], sizes: ['length', 'width', 'thickness'] },
+  dowel: { texts: ['wood'], sizes: ['diameter', 'length'] },
+  material: { texts: ['name', 'unit'], sizes: [] },
 };
 
-const LABELS: Readonly<Record<string, string>> = {
+const LABELS: Readonly<Record<SizeOf | TextOf, string>> = {
   wood: 'Wood',
   length: 'Length',
   width: 'Width',
@@ -29,10 +37,13 @@ const LABELS: Readonly<Record<string, string>> = {
   unit: 'Unit',
 };
 
+const text = (): FormControl<string> => new FormControl('', { nonNullable: true });
+const size = (): FormControl<number | null> => new FormControl<number | null>(null);
+
 /** What lies in the drawers: parts, wood left over, dowels, what is used up; quantity and where. */
 @Component({
   selector: 'rn-drawers-page',
-  imports: [LengthField, MatButtonModule, RouterLink, UsedInList],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, LengthField, ReactiveFormsModule, RouterLink, UsedInList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drawers-page.html',
   styleUrl: './shop-table.scss',
@@ -43,14 +54,26 @@ export class DrawersPage {
   private readonly toast = inject(MatSnackBar);
   private readonly held = this.store.selectSignal(stock.select);
   private readonly shelf = this.store.selectSignal(selectParts);
-  private readonly inputs = viewChildren(LengthField);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
-  private readonly kind = signal<keyof typeof FIELDS>('offcut');
-  protected readonly texts = signal<Readonly<Record<string, string>>>({});
+  protected readonly form = new FormGroup({
+    kind: new FormControl<Kind>('offcut', { nonNullable: true }),
+    wood: text(),
+    name: text(),
+    unit: text(),
+    length: size(),
+    width: size(),
+    thickness: size(),
+    diameter: size(),
+    quantity: new FormControl('1', { nonNullable: true }),
+    drawer: text(),
+  });
+  private readonly is = standing(this.form);
   protected readonly labels = LABELS;
-  protected readonly fields = computed(() => FIELDS[this.kind()]);
+  protected readonly asked = computed(() => FIELDS[this.is().kind]);
+  /** Sizes that it was sent without. */
+  protected readonly missing = signal<readonly SizeOf[]>([]);
   protected readonly rows = computed(() => {
     const names = namesOf(null, this.shelf());
     return (this.held().data ?? [])
@@ -63,47 +86,29 @@ export class DrawersPage {
       .sort((a, b) => Number(a.part !== null) - Number(b.part !== null) || a.what.localeCompare(b.what));
   });
 
-  protected isSize(field: string): boolean {
-    return ['length', 'width', 'thickness', 'diameter'].includes(field);
-  }
-
-  protected begin(event: Event): void {
-    this.kind.set((event.target as HTMLSelectElement).value as keyof typeof FIELDS);
-  }
-
-  protected type(field: string, event: Event): void {
-    this.set(field, (event.target as HTMLInputElement).value);
-  }
-
-  protected set(field: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [field]: text }));
-  }
-
-  protected async add(event: Event): Promise<void> {
-    event.preventDefault();
-    const text = (f: string): string => (this.texts()[f] ?? (f === 'quantity' ? '1' : '')).trim();
-    const lengths = this.fields().filter((f) => this.isSize(f));
-    const sizes = new Map(lengths.map((f, i) => [f, this.inputs()[i]?.value() ?? null]));
-    const wrong = lengths.find((f) => sizes.get(f) === null);
-    if (wrong !== undefined) return this.problem.set(`‘${text(wrong)}’ is no ${wrong}.`);
-    if (text('quantity') === '' || !(Number(text('quantity').replace(',', '.')) >= 0)) {
-      return this.problem.set(`‘${text('quantity')}’ is not a quantity. Type 0 or more.`);
-    }
-    const values = this.fields().map((f) => [f, this.isSize(f) ? sizes.get(f) : f === 'unit' && text(f) === '' ? 'pieces' : text(f)]);
+  protected async add(): Promise<void> {
+    const is = this.form.getRawValue();
+    const { texts, sizes } = this.asked();
+    this.problem.set(null);
+    this.missing.set(sizes.filter((f) => is[f] === null));
+    if (this.missing().length > 0) return;
+    const quantity = is.quantity.trim() === '' ? NaN : Number(is.quantity.trim().replace(',', '.'));
+    if (!(quantity >= 0)) return this.problem.set(`‘${is.quantity.trim()}’ is not a quantity. Type 0 or more.`);
+    const said = texts.map((f) => [f, f === 'unit' && is[f].trim() === '' ? 'pieces' : is[f].trim()]);
     const item = {
       id: crypto.randomUUID(),
-      kind: this.kind(),
-      quantity: Number(text('quantity').replace(',', '.')),
-      drawer: text('drawer'),
-      ...Object.fromEntries(values),
-      ...(this.kind() === 'material' ? { leadDays: null } : {}),
+      kind: is.kind,
+      quantity,
+      drawer: is.drawer.trim(),
+      ...Object.fromEntries([...said, ...sizes.map((f) => [f, is[f]])]),
+      ...(is.kind === 'material' ? { leadDays: null } : {}),
     } as StockItem;
     const { error } = stockItem.validate(item, { convert: false });
     if (error) {
       this.problem.set(`${error.message}.`);
       return;
     }
-    if (await this.attempt.run(() => this.commands.keepStock(item, null))) this.texts.set({});
+    if (await this.attempt.run(() => this.commands.keepStock(item, null))) this.form.reset({ kind: is.kind });
   }
 
   protected async useOne({ item, version }: KeptStock): Promise<void> {
@@ -112,7 +117,7 @@ export class DrawersPage {
 
   protected async remove(kept: KeptStock): Promise<void> {
     if (!(await this.attempt.run(() => this.commands.removeStock(kept)))) return;
-    const said = this.toast.open('Archive item', 'Undo', { duration: 8000 });
+    const said = this.toast.open('Item archived', 'Undo', { duration: 8000 });
     said.onAction().subscribe(() => void this.attempt.run(() => this.commands.keepStock(kept.item, null)));
   }
 }

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, resource, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import type { KeptLocale } from '@rinnovo/contract';
 import { dateTimeText, fixed, moneyText, useLocale } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
@@ -33,37 +35,37 @@ const LOCALES = [
 /** How the workshop writes numbers, dates and money, with a sample of it. */
 @Component({
   selector: 'rn-locale-form',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="save($event)" novalidate>
       <h2>Numbers, dates and money</h2>
       <div class="fields">
-        <label
-          >Number and date format
-          <select name="locale" (change)="set('locale', $event)">
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Number and date format</mat-label>
+          <select matNativeControl name="locale" (change)="set('locale', $event)">
             @for (l of locales(); track l) {
               <option [value]="l" [selected]="l === draft().locale">{{ nameOf(l) }}</option>
             }
           </select>
-        </label>
-        <label
-          >Time zone
-          <select name="timeZone" (change)="set('timeZone', $event)">
+        </mat-form-field>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Time zone</mat-label>
+          <select matNativeControl name="timeZone" (change)="set('timeZone', $event)">
             @for (z of zones(); track z) {
               <option [value]="z" [selected]="z === draft().timeZone">{{ z }}</option>
             }
           </select>
-        </label>
-        <label
-          >Currency
-          <select name="currency" (change)="set('currency', $event)">
+        </mat-form-field>
+        <mat-form-field subscriptSizing="dynamic">
+          <mat-label>Currency</mat-label>
+          <select matNativeControl name="currency" (change)="set('currency', $event)">
             <option value="" [selected]="draft().currency === ''">none</option>
             @for (c of currencies; track c) {
               <option [value]="c" [selected]="c === draft().currency">{{ c }}</option>
             }
           </select>
-        </label>
+        </mat-form-field>
         <button matButton="filled" type="submit" [disabled]="busy() || !changed()">Save formats</button>
       </div>
       <p class="soft" role="status">{{ said() }} {{ sample() }}</p>
@@ -76,16 +78,11 @@ const LOCALES = [
     .fields {
       display: flex;
       flex-wrap: wrap;
-      align-items: end;
+      align-items: center;
       gap: 0.6rem 1rem;
     }
-    label {
-      display: grid;
-      gap: 0.2rem;
-    }
-    select {
-      min-block-size: 44px;
-      max-inline-size: 18rem;
+    mat-form-field {
+      inline-size: 18rem;
     }
   `,
 })

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { Store } from '@ngrx/store';
 import type { Person } from '@rinnovo/contract';
 import { Commands } from '../../state/commands';
@@ -9,18 +11,21 @@ import { attempt } from '../../ui/attempt';
 /** Who works here and who owns what is worked on. */
 @Component({
   selector: 'rn-people-page',
-  imports: [MatButtonModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="add($event)" novalidate aria-label="Add person">
-      <label>Name<input autocomplete="off" maxlength="120" [value]="name()" (input)="name.set(text($event))" /></label>
-      <label
-        >Role
-        <select (change)="role.set(text($event) === 'owner' ? 'owner' : 'technician')">
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Name</mat-label>
+        <input matInput autocomplete="off" maxlength="120" [value]="name()" (input)="name.set(text($event))" />
+      </mat-form-field>
+      <mat-form-field subscriptSizing="dynamic">
+        <mat-label>Role</mat-label>
+        <select matNativeControl (change)="role.set(text($event) === 'owner' ? 'owner' : 'technician')">
           <option value="technician">technician</option>
           <option value="owner">owner</option>
         </select>
-      </label>
+      </mat-form-field>
       <button matButton="filled" type="submit" [disabled]="busy()">Add person</button>
       @if (problem(); as p) {
         <p class="problem" role="alert">{{ p }}</p>

@@ -26,7 +26,7 @@ describe('the lengths of the shop', () => {
     kind.value = 'drill';
     kind.dispatchEvent(new Event('change'));
     await fixture.whenStable();
-    await typeIn(fixture, 'label', 'Tuner drill');
+    await typeIn(fixture, 'mat-form-field:not(:has(select))', 'Tuner drill');
     await typeIn(fixture, '[data-field=diameter]', '25//64');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));
     await settle();
@@ -49,7 +49,7 @@ describe('the lengths of the shop', () => {
     kind.value = 'dowel';
     kind.dispatchEvent(new Event('change'));
     await fixture.whenStable();
-    await typeIn(fixture, 'label:has(input)', 'maple');
+    await typeIn(fixture, 'mat-form-field:not(:has(select))', 'maple');
     await typeIn(fixture, '[data-field=diameter]', '3/8');
     await typeIn(fixture, '[data-field=length]', '2-1/2');
     host(fixture).querySelector('form')!.dispatchEvent(new Event('submit'));

@@ -1,5 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import { tool as toolSchema } from '@rinnovo/contract';
@@ -8,13 +11,16 @@ import { TOOL_WORDS, toolText, dayOf } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { attempt } from '../../ui/attempt';
+import { standing, type Lengths } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { StarterKit } from './starter-kit';
 
+type SizeOf = 'limit' | 'diameter' | 'spur' | 'cuttingLength' | 'reach' | 'bearing' | 'bearingHeight' | 'from' | 'to' | 'step';
+
 const CUTTER = ['diameter', 'cuttingLength', 'reach'] as const;
 /** What need not be known of a tool. */
-const MAY_BE_OPEN = ['bearing', 'bearingHeight'];
-const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
+const MAY_BE_OPEN = ['bearing', 'bearingHeight'] as const;
+const FIELDS: Readonly<Record<ToolKind, readonly SizeOf[]>> = {
   calliper: ['limit'],
   'depth gauge': ['limit'],
   rule: ['limit'],
@@ -30,7 +36,7 @@ const FIELDS: Readonly<Record<ToolKind, readonly string[]>> = {
   'plug cutter': ['diameter'],
   file: [],
 };
-const WORDS: Readonly<Record<string, string>> = {
+const WORDS: Readonly<Record<SizeOf, string>> = {
   limit: 'Limit, ±',
   diameter: 'Diameter',
   spur: 'Spur',
@@ -46,7 +52,7 @@ const WORDS: Readonly<Record<string, string>> = {
 /** What the shop works with: what measures, cutters with their lengths and bearings, drills and reamers, and when each was sharpened. */
 @Component({
   selector: 'rn-tools-page',
-  imports: [LengthField, MatButtonModule, StarterKit],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, LengthField, ReactiveFormsModule, StarterKit],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tools-page.html',
   styleUrl: './shop-table.scss',
@@ -55,7 +61,6 @@ export class ToolsPage {
   private readonly commands = inject(ShopCommands);
   private readonly toast = inject(MatSnackBar);
   private readonly held = inject(Store).selectSignal(shop.select);
-  private readonly inputs = viewChildren(LengthField);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
@@ -63,12 +68,21 @@ export class ToolsPage {
   protected readonly systems = ['metric', 'fraction', 'number', 'letter'];
   /** May it plunge? */
   protected readonly ends = ['unknown', 'yes', 'no'];
-  protected readonly end = signal('unknown');
-  protected readonly kind = signal<ToolKind>('drills');
-  protected readonly system = signal('metric');
-  protected readonly name = signal('');
-  protected readonly texts = signal<Readonly<Record<string, string>>>({});
-  protected readonly fields = computed(() => FIELDS[this.kind()]);
+  protected readonly words = WORDS;
+  protected readonly sizes: Lengths = new FormRecord<FormControl<number | null>>(
+    Object.fromEntries(Object.keys(WORDS).map((f) => [f, new FormControl<number | null>(null)])),
+  );
+  protected readonly form = new FormGroup({
+    kind: new FormControl<ToolKind>('drills', { nonNullable: true }),
+    name: new FormControl('', { nonNullable: true }),
+    end: new FormControl('unknown', { nonNullable: true }),
+    system: new FormControl('metric', { nonNullable: true }),
+    sizes: this.sizes,
+  });
+  protected readonly is = standing(this.form);
+  protected readonly fields = computed(() => FIELDS[this.is().kind]);
+  /** Sizes that it was sent without. */
+  protected readonly missing = signal<readonly SizeOf[]>([]);
   protected readonly rows = computed(() =>
     (this.held().data?.tools ?? [])
       .map((tool) => ({
@@ -84,40 +98,19 @@ export class ToolsPage {
 
   protected readonly loaded = computed(() => this.held().data !== null);
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
-  }
-
-  protected word(field: string): string {
-    return WORDS[field] ?? field;
-  }
-
-  protected begin(event: Event): void {
-    this.kind.set(this.text(event) as ToolKind);
-  }
-
-  protected set(field: string, text: string): void {
-    this.texts.update((t) => ({ ...t, [field]: text }));
-  }
-
-  protected async add(event: Event): Promise<void> {
-    event.preventDefault();
-    const sizes = this.fields().flatMap((f, i) => {
-      const open = MAY_BE_OPEN.includes(f) && (this.texts()[f] ?? '').trim() === '';
-      return open ? [] : [[f, this.inputs()[i]?.value() ?? null] as const];
-    });
-    const wrong = sizes.find(([, mm]) => mm === null);
-    if (this.name().trim() === '' || wrong) {
-      this.problem.set(wrong ? `‘${this.texts()[wrong[0]] ?? ''}’ is no size: ${this.word(wrong[0])}.` : 'A tool needs a name.');
-      return;
-    }
+  protected async add(): Promise<void> {
+    const { kind, name, end, system, sizes } = this.form.getRawValue();
+    const given = this.fields().flatMap((f) => (sizes[f] == null ? [] : [[f, sizes[f]] as const]));
+    this.problem.set(name.trim() === '' ? 'A tool needs a name.' : null);
+    this.missing.set(this.fields().filter((f) => sizes[f] == null && !MAY_BE_OPEN.some((m) => m === f)));
+    if (name.trim() === '' || this.missing().length > 0 || this.fields().some((f) => this.sizes.controls[f]?.invalid)) return;
     const tool = {
       id: crypto.randomUUID(),
-      kind: this.kind(),
-      name: this.name().trim(),
-      ...Object.fromEntries(sizes),
-      ...(this.kind() === 'drills' ? { system: this.system() } : {}),
-      ...(['template', 'straight'].includes(this.kind()) && this.end() !== 'unknown' ? { endCutting: this.end() === 'yes' } : {}),
+      kind,
+      name: name.trim(),
+      ...Object.fromEntries(given),
+      ...(kind === 'drills' ? { system } : {}),
+      ...(['template', 'straight'].includes(kind) && end !== 'unknown' ? { endCutting: end === 'yes' } : {}),
     } as Tool;
     const { error } = toolSchema.validate(tool, { convert: false });
     if (error) {
@@ -125,8 +118,7 @@ export class ToolsPage {
       return;
     }
     if (!(await this.attempt.run(() => this.commands.keepTool(tool, null)))) return;
-    this.name.set('');
-    this.texts.set({});
+    this.form.reset({ kind, end, system });
   }
 
   protected async sharpened(tool: Tool): Promise<void> {

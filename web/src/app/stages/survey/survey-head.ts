@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import { Store } from '@ngrx/store';
@@ -19,7 +21,7 @@ type Asked = 'nothing' | 'begin' | 'conditions' | 'sign';
 /** Which survey is looked at, in which conditions, who has the instrument; and its signature. */
 @Component({
   selector: 'rn-survey-head',
-  imports: [BeginSurvey, MatButtonModule, MatMenuModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatMenuModule, BeginSurvey],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey-head.html',
   styleUrl: './survey-head.scss',

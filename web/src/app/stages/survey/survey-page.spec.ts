@@ -97,7 +97,7 @@ describe('the survey', () => {
     await type(fixture, 'rn-coarser-limit rn-length-field input', '0.3');
     expect(await save()).toContain('Type why it is less sure.');
     http.expectNone(() => true);
-    await type(fixture, 'rn-coarser-limit label > input:not([inputmode])', 'through the guard');
+    await type(fixture, 'rn-coarser-limit > mat-form-field input', 'through the guard');
     await save();
     const { limit, why } = http.expectOne((r) => r.url.startsWith('/api/readings/')).request.body as { limit: number; why: string };
     expect([limit, why]).toEqual([0.3, 'through the guard']);

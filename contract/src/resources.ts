@@ -94,12 +94,14 @@ export interface FoundInstrument extends Instrument {
   readonly found: readonly Mention[];
 }
 
-/** How far a job is: places of its plan, those that are decided, operations still to do and done. */
+/** How far a job is: places of its plan, those that are decided, operations still to do and done; and decisions that wait for their part, or for the owner's consent. */
 export interface JobProgress {
   readonly places: number;
   readonly decided: number;
   readonly open: number;
   readonly done: number;
+  readonly parts: number;
+  readonly consents: number;
 }
 
 /** Where something was said of an instrument. */

@@ -7,7 +7,7 @@ test('a level is cut deeper and a row of holes drilled, and both stand in the re
   await page.goto(`${workshop.url}/i/${FIRST}/cut`);
   const form = page.getByRole('form', { name: 'Other cuts' });
   await form.getByRole('button', { name: 'Check this cut' }).click();
-  await expect(form.getByRole('alert')).toContainText('Choose a start');
+  await expect(form.getByRole('alert')).toContainText('Choose the level');
   await form.getByRole('combobox', { name: 'Level' }).click();
   await page.getByRole('option', { name: /neck pocket/ }).click();
   await expectAccessible(page, 'other cuts');

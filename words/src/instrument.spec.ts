@@ -64,8 +64,13 @@ describe('what was met in a drawing, in words', () => {
 
 describe('how far a job is', () => {
   it('is told by its stage and what is next', () => {
-    const at = (places: number, decided: number, open: number, done: number) => Object.values(progressText({ places, decided, open, done })).join(': ');
-    expect(Object.values(progressText(null)).join(': ')).toBe('arrived: open a job');
+    const said = (parts: number, consents: number) => progressText({ places: 2, decided: 2, open: 3, done: 1, parts, consents }).waits;
+    const at = (places: number, decided: number, open: number, done: number): string => {
+      const { stage, next } = progressText({ places, decided, open, done, parts: 0, consents: 0 });
+      return `${stage}: ${next}`;
+    };
+    expect(progressText(null)).toEqual({ stage: 'arrived', next: 'open a job', waits: '' });
+    expect([said(0, 0), said(1, 0), said(3, 2)]).toEqual(['', 'waits for 1 part', 'waits for 3 parts and the owner’s consent']);
     expect(at(0, 0, 0, 0)).toBe('job open: choose a part');
     expect(at(6, 4, 3, 0)).toBe('planning: decide 2 of 6 places');
     expect(at(1, 1, 9, 0)).toBe('ready for the bench: 9 of 9 operations to do');

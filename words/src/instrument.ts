@@ -153,11 +153,27 @@ export function acrossText(x: number, unit: LengthUnit): string {
   return Math.abs(x) < 0.005 ? `${far}, on the centre line` : `${far} ${x > 0 ? 'treble' : 'bass'}`;
 }
 
-/** How far a job is, as a list says it: the stage that it stands at, and what is to be done next. Without a job an instrument has only arrived. */
-export function progressText(p: { readonly places: number; readonly decided: number; readonly open: number; readonly done: number } | null): {
-  readonly stage: string;
-  readonly next: string;
-} {
+/** What is counted of a job to say how far it is. */
+interface Counted {
+  readonly places: number;
+  readonly decided: number;
+  readonly open: number;
+  readonly done: number;
+  readonly parts: number;
+  readonly consents: number;
+}
+
+/** How far a job is, as a list says it: the stage that it stands at, what is to be done next, and what it waits for. Without a job an instrument has only arrived. */
+export function progressText(p: Counted | null): { readonly stage: string; readonly next: string; readonly waits: string } {
+  return { ...stageText(p), waits: p === null ? '' : waitsText(p) };
+}
+
+function waitsText({ parts, consents }: Counted): string {
+  const what = [parts === 0 ? '' : parts === 1 ? '1 part' : `${parts} parts`, consents === 0 ? '' : 'the owner’s consent'].filter(Boolean);
+  return what.length === 0 ? '' : `waits for ${what.join(' and ')}`;
+}
+
+function stageText(p: Counted | null): { readonly stage: string; readonly next: string } {
   if (p === null) return { stage: 'arrived', next: 'open a job' };
   if (p.places === 0) return { stage: 'job open', next: 'choose a part' };
   if (p.decided < p.places) return { stage: 'planning', next: `decide ${p.places - p.decided} of ${p.places} ${p.places === 1 ? 'place' : 'places'}` };

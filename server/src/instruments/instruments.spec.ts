@@ -2,6 +2,7 @@ import type { Job } from '@rinnovo/core/job';
 import { randomUUID } from 'node:crypto';
 import type { FoundInstrument, Page } from '@rinnovo/contract';
 import { demoWorkshop } from '@rinnovo/demo';
+import { decidedToRoute } from '../testing/at-the-cut.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 describe('instruments are found', () => {
@@ -37,7 +38,7 @@ describe('instruments are found', () => {
     const { body } = (await w.get('/api/instruments?find=tern%2014').expect(200)) as unknown as { body: Page<FoundInstrument> };
     expect([body.items[0]!.ownerName, body.items[0]!.job]).toEqual(['Inés Valverde-Roth', 'Full-width two-coil in the neck position']);
     // one place is planned, nothing is decided yet
-    expect([body.items[0]!.progress, body.items[0]!.due]).toEqual([{ places: 1, decided: 0, open: 0, done: 0 }, null]);
+    expect([body.items[0]!.progress, body.items[0]!.due]).toEqual([{ places: 1, decided: 0, open: 0, done: 0, parts: 0, consents: 0 }, null]);
     expect(await find('archived=true')).toEqual(['Crate guitar']);
     const crate = demoWorkshop.instruments.find((i) => i.archived)!;
     await w.change(`/api/instruments/${crate.id}`, 1, { ...crate, archived: false }).expect(200);
@@ -60,4 +61,26 @@ describe('instruments are found', () => {
     ]);
     expect(body.items[1]!.worth).toBe(first.worth);
   });
+});
+
+describe('what an instrument waits for', () => {
+  it('is the consent of its owner until that is given, again when it is withdrawn, and a part that is in no drawer', async () => {
+    const { w, decision } = await decidedToRoute();
+    const waits = async (): Promise<readonly (number | undefined)[]> => {
+      const { body } = (await w.get('/api/instruments?find=tern%2014').expect(200)) as unknown as { body: Page<FoundInstrument> };
+      return [body.items[0]?.progress?.parts, body.items[0]?.progress?.consents];
+    };
+    expect(await waits()).toEqual([0, 0]);
+    const consent = (await w.db('consents').where({ decision }).first('id')) as { id: string };
+    await w.create(`/api/consent-withdrawals/${randomUUID()}`, { consent: consent.id, said: 'not yet' }).expect(201);
+    expect(await waits()).toEqual([0, 1]);
+    // what was kept for it goes, and all that lies in the drawers: it waits for the part
+    await w.db('movements').where({ why: 'reserved', decision }).delete();
+    expect(await waits()).toEqual([0, 1]);
+    await w.db('stock').update({ archived: true });
+    expect(await waits()).toEqual([1, 1]);
+    await w.db('operations').where({ decision }).update({ state: 'done' });
+    expect(await waits()).toEqual([0, 0]);
+    await w.close();
+  }, 60_000);
 });

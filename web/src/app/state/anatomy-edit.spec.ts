@@ -75,6 +75,15 @@ describe('changing an anatomy', () => {
     expect([state.saving, state.draft, drafts.all.size, state.undo.length]).toEqual(['saved', null, 0, 2]);
   });
 
+  it('is not taken back to what was by an answer that was under way while it was kept', async () => {
+    const data = { now: revision(2, moved), found: revision(1, document), changes: [] };
+    store.dispatch(anatomy.loaded({ of: 'i', data, version: 2 }));
+    store.dispatch(anatomy.loaded({ of: 'i', data: { ...data, now: revision(1, document) }, version: 1 }));
+    const held = store.selectSignal(anatomy.select)();
+    expect([held.version, held.status, held.data?.now.document]).toEqual([2, 'ready', moved]);
+    await settle();
+  });
+
   it('undo and redo write the earlier and the later state as a new revision at once', async () => {
     store.dispatch(anatomyEditActions.edited({ of: 'i', from: document, to: moved }));
     await settle(560);

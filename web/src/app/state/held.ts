@@ -24,7 +24,12 @@ export function heldResource<T>(name: string, fetch: (api: Api, of: string) => O
   const reducer: ActionReducer<Held<T>> = createReducer<Held<T>>(
     nothing,
     on(load, (s, { of }): Held<T> => ({ ...(s.of === of ? s : nothing), of, status: 'loading', problem: null })),
-    on(loaded, (s, { of, data, version }): Held<T> => (s.of !== null && s.of !== of ? s : { of, status: 'ready', data, version, problem: null })),
+    on(loaded, (s, { of, data, version }): Held<T> => {
+      if (s.of !== null && s.of !== of) return s;
+      // an answer that was under way while a newer one came says what was, not what is
+      if (s.version !== null && version !== null && version < s.version) return { ...s, status: 'ready', problem: null };
+      return { of, status: 'ready', data, version, problem: null };
+    }),
     on(failed, (s, { of, problem }): Held<T> => (s.of === of ? { ...s, status: 'failed', problem } : s)),
   );
   const load$: FunctionalEffect = createEffect(

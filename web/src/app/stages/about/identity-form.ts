@@ -38,7 +38,7 @@ const NO_FACT: IdentityFact = { value: '', basis: 'seen', why: '' };
               <input matInput maxlength="500" [formControlName]="t.key" />
             }
             @if (t.key === 'label') {
-              <mat-error>An instrument needs a label</mat-error>
+              <mat-error role="alert">An instrument needs a label</mat-error>
             }
           </mat-form-field>
         }

@@ -22,7 +22,7 @@ import { NOT_BLANK } from '../../ui/validators';
         <mat-form-field subscriptSizing="dynamic">
           <mat-label>Name of the opening</mat-label>
           <input matInput maxlength="120" formControlName="name" />
-          <mat-error>An opening needs a name</mat-error>
+          <mat-error role="alert">An opening needs a name</mat-error>
         </mat-form-field>
         @for (f of fields(); track f.key) {
           <rn-length-field

@@ -178,7 +178,9 @@ export class AddChoice {
       const list = this.shelf();
       const { part } = this.form.controls;
       untracked(() => {
-        if (part.value !== NOTHING && list.every((p) => p.id !== part.value)) part.setValue(list.length === 1 ? (list[0]?.id ?? null) : null);
+        const only = list.length === 1 ? (list[0]?.id ?? null) : null;
+        const next = part.value === NOTHING || list.some((p) => p.id === part.value) ? part.value : only;
+        if (next !== part.value) part.setValue(next);
       });
     });
   }

@@ -66,7 +66,7 @@ describe('the instruments', () => {
   });
 
   it('say how far each is, what is next, and what is late', async () => {
-    const far = { progress: { places: 3, decided: 1, open: 4, done: 0 }, due: '2020-01-31' };
+    const far = { progress: { places: 3, decided: 1, open: 4, done: 0, parts: 2, consents: 0 }, due: '2020-01-31' };
     const { fixture } = await page([{ ...instrument('a', 'Avocet'), ...far }, instrument('b', 'Bittern')]);
     const [one, two] = [...host(fixture).querySelectorAll('.far')].map((e) => e.textContent.replace(/\s+/g, ' '));
     expect(one).toContain('planning · next: decide 2 of 3 places · due ');

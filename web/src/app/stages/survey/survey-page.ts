@@ -7,7 +7,7 @@ import { restsOn, restsTwiceOn } from '@rinnovo/core/gate';
 import { isMeasured } from '@rinnovo/core/measure';
 import { secondReading, stillStanding, targetKey, type Reading, type Target } from '@rinnovo/core/quantity';
 import { targetText, upperFirst, lengthText, fixed } from '@rinnovo/words';
-import { anatomyEditActions } from '../../state/anatomy-edit.feature';
+import { anatomyEditActions, anatomyEditFeature } from '../../state/anatomy-edit.feature';
 import { anatomy as heldAnatomy, readings } from '../../state/resources';
 import { selectAnatomy, selectLeftHanded, selectNames, selectRested } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -34,6 +34,7 @@ const STATE = {
 export class SurveyPage {
   private readonly store = inject(Store);
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
+  private readonly edit = this.store.selectSignal(anatomyEditFeature.selectAnatomyEditState);
   private readonly anatomy = this.store.selectSignal(selectAnatomy);
   private readonly leftHanded = this.store.selectSignal(selectLeftHanded);
   private readonly verdicts = this.store.selectSignal(selectRested);
@@ -113,7 +114,8 @@ export class SurveyPage {
 
   /** Draws an outline as wide as it was read. */
   protected draw(target: Target): void {
-    const from = this.anatomy();
+    // on top of what was changed a moment ago and is not kept yet
+    const from = this.edit().draft ?? this.anatomy();
     const { of } = this.store.selectSignal(heldAnatomy.select)();
     if (from && of !== null) this.store.dispatch(anatomyEditActions.edited({ of, from, to: drawAsRead(from, target) }));
   }

@@ -7,7 +7,6 @@ const PAGES: readonly (readonly [string, string])[] = [
   ['instruments', '/instruments'],
   ['start', '/instruments/start'],
   ['shelf', '/shelf'],
-  ['new part', '/shelf/new'],
   ['buy', '/shop'],
   ['drawers', '/shop/drawers'],
   ['tools', '/shop/tools'],

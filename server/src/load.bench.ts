@@ -80,6 +80,11 @@ const paths: Readonly<Record<string, (n: number) => string>> = {
   anatomy: (n) => `/api/instruments/${instruments[n]}/anatomy`,
   work: (n) => `/api/jobs/${jobs[n]}/work`,
 };
+for (const what of ['search', 'search of what was said'] as const) {
+  const lone: number[] = [];
+  for (let n = 0; n < 100; n += 1) lone.push(await asked(paths[what]!((n * 37) % JOBS)));
+  told(`${what}, one after the other`, lone);
+}
 const seen = new Map<string, number[]>(Object.keys(paths).map((p) => [p, []]));
 const until = performance.now() + MS;
 await Promise.all(

@@ -70,15 +70,23 @@ describe('what an instrument waits for', () => {
       const { body } = (await w.get('/api/instruments?find=tern%2014').expect(200)) as unknown as { body: Page<FoundInstrument> };
       return [body.items[0]?.progress?.parts, body.items[0]?.progress?.consents];
     };
+    // agreed to, and the part is kept for it
     expect(await waits()).toEqual([0, 0]);
     const consent = (await w.db('consents').where({ decision }).first('id')) as { id: string };
     await w.create(`/api/consent-withdrawals/${randomUUID()}`, { consent: consent.id, said: 'not yet' }).expect(201);
     expect(await waits()).toEqual([0, 1]);
-    // what was kept for it goes, and all that lies in the drawers: it waits for the part
-    await w.db('movements').where({ why: 'reserved', decision }).delete();
+    // kept no longer, but free in a drawer; then gone
+    const { item } = (await w.db('movements').where({ why: 'reserved', decision }).first('item')) as { item: string };
+    await w.db('movements').insert({ item, amount: -1, why: 'reserved', decision });
     expect(await waits()).toEqual([0, 1]);
-    await w.db('stock').update({ archived: true });
+    const sum = (await w.db('movements').where({ item }).whereNot({ why: 'reserved' }).sum('amount as n').first()) as { n: number };
+    await w.db('movements').insert({ item, amount: -sum.n, why: 'scrapped' });
     expect(await waits()).toEqual([1, 1]);
+    await w.db('movements').insert({ item, amount: 1, why: 'bought' });
+    expect(await waits()).toEqual([0, 1]);
+    await w.db('movements').insert({ item, amount: 1, why: 'reserved', decision: null });
+    expect(await waits()).toEqual([1, 1]);
+    // what is done waits for nothing
     await w.db('operations').where({ decision }).update({ state: 'done' });
     expect(await waits()).toEqual([0, 0]);
     await w.close();

@@ -25,10 +25,10 @@ const CUTS: readonly (readonly [string, RegExp])[] = [
   ['cyrillic', /[\u0400-\u045F\u0490-\u0491]/],
 ];
 
-/** An empty document in the workshop's font. `made`: ISO 8601; the same paper gives the same bytes. */
-export function newDocument(title: string, made: string): { readonly doc: Doc; readonly whole: Promise<Buffer> } {
+/** An empty document of the workshop: its fonts by range and weight, and its bytes once it is ended. `made`: ISO 8601; the same paper gives the same bytes. */
+export function shopDocument(title: string, made: string, layout: PDFKit.PDFDocumentOptions): { readonly doc: Doc; readonly whole: Promise<Buffer> } {
   const info = { Title: title, CreationDate: new Date(made), Producer: 'rinnovo', Creator: 'rinnovo' };
-  const doc = new PDFDocument({ size: 'A4', margin: PAGE.margin, bufferPages: true, info });
+  const doc = new PDFDocument({ ...layout, info });
   for (const weight of ['400', '600'])
     for (const cut of ['latin', ...CUTS.map(([name]) => name)])
       doc.registerFont(`${cut} ${weight}`, path.join(FONTS, `ibm-plex-sans-${cut}-${weight}-normal.woff`));
@@ -40,8 +40,14 @@ export function newDocument(title: string, made: string): { readonly doc: Doc; r
     });
     doc.on('error', reject);
   });
-  doc.fillColor('#111');
   return { doc, whole };
+}
+
+/** An empty paper, A4. */
+export function newDocument(title: string, made: string): { readonly doc: Doc; readonly whole: Promise<Buffer> } {
+  const paper = shopDocument(title, made, { size: 'A4', margin: PAGE.margin, bufferPages: true });
+  paper.doc.fillColor('#111');
+  return paper;
 }
 
 /** Where a text goes and how it looks, points. */

@@ -1,13 +1,10 @@
 import { pathData } from '@rinnovo/core/shape';
-import { createRequire } from 'node:module';
-import path from 'node:path';
 import { PAPERS, RULE, SHEET, tilesFor, type PaperId, type TemplateDrawing, type TemplateLayer, type Tile, type Tiling, wholeOf } from '@rinnovo/core/cut';
-import PDFDocument from 'pdfkit';
 import { fixed, seenText } from '@rinnovo/words';
+import { shopDocument, type Doc } from '../papers/page.js';
 
 /** Points in a millimetre. */
 const MM = 72 / 25.4;
-const FONTS = path.join(path.dirname(createRequire(import.meta.url).resolve('@fontsource/ibm-plex-sans/package.json')), 'files');
 
 /** How each layer is drawn: width in mm, and a dash. */
 const LOOKS: Readonly<Record<TemplateLayer, { readonly width: number; readonly dash?: number }>> = {
@@ -33,8 +30,6 @@ export interface TemplatePrint {
   readonly made: string;
 }
 
-type Doc = InstanceType<typeof PDFDocument>;
-
 /** The document's catalogue, which the library ends itself and does not tell of in its types. */
 interface WithRoot {
   readonly _root: { readonly data: { ViewerPreferences?: unknown } };
@@ -43,23 +38,9 @@ interface WithRoot {
 /** A template true to scale as a PDF: sheets with overlap and cross-hairs, a map of them, centre line and bridge line, places to prick through, and 100 mm rules in both directions on every sheet. */
 export function templatePdf(drawing: TemplateDrawing, print: TemplatePrint): Promise<Buffer> {
   const [width, height] = PAPERS[print.paper];
-  const doc = new PDFDocument({
-    size: [width * MM, height * MM],
-    margin: 0,
-    autoFirstPage: false,
-    info: { Title: print.title, CreationDate: new Date(print.made), Producer: 'rinnovo', Creator: 'rinnovo' },
-  });
+  const { doc, whole } = shopDocument(print.title, print.made, { size: [width * MM, height * MM], margin: 0, autoFirstPage: false });
   // the viewer is asked not to fit the page to the paper
   (doc as unknown as WithRoot)._root.data.ViewerPreferences = doc.ref({ PrintScaling: 'None' });
-  for (const weight of ['400', '600']) doc.registerFont(weight, path.join(FONTS, `ibm-plex-sans-latin-${weight}-normal.woff`));
-  const chunks: Buffer[] = [];
-  const whole = new Promise<Buffer>((resolve, reject) => {
-    doc.on('data', (c: Buffer) => chunks.push(c));
-    doc.on('end', () => {
-      resolve(Buffer.concat(chunks));
-    });
-    doc.on('error', reject);
-  });
   const tiling = tilesFor(drawing.box, print.paper, wholeOf(drawing));
   for (const tile of tiling.tiles) {
     doc.addPage();
@@ -130,11 +111,11 @@ function words(doc: Doc, drawing: TemplateDrawing, tiling: Tiling, tile: Tile, p
   const at = { x: margin * MM, y: (margin + tiling.height + 10.5) * MM };
   const many = tiling.tiles.length > 1 ? ` · sheet ${tile.row + 1}.${tile.column + 1} of ${tiling.rows}.${tiling.columns}` : '';
   const corrected = print.scale.x !== 1 || print.scale.y !== 1 ? ` · corrected × ${fixed(print.scale.x, 4)} across, ${fixed(print.scale.y, 4)} along` : '';
-  doc.fillColor('#000').font('600').fontSize(9);
+  doc.fillColor('#000').font('latin 600').fontSize(9);
   const { seen } = drawing;
   const hand = `${seenText({ ...seen, mirrored: false })}${seen.mirrored ? ' · MIRRORED' : ''}`;
   doc.text(`${print.title} · ${hand}${many}${corrected}`, at.x, at.y, { width: 150 * MM, lineBreak: false });
-  doc.font('400').fontSize(7.5);
+  doc.font('latin 400').fontSize(7.5);
   doc.text(
     'Print at 100 %, without fitting to the page. Measure both rules: 100 mm end to end. If not, type the readings and print the corrected sheet.',
     at.x,

@@ -1,5 +1,5 @@
 import type { Anatomy, Difference } from '@rinnovo/core/instrument';
-import type { UndoStep } from '@rinnovo/core/job';
+import { costOf, type UndoStep } from '@rinnovo/core/job';
 import { changeTexts } from '../changes.js';
 import { workText } from '../duration.js';
 import { moneyText } from '../locale.js';
@@ -39,7 +39,8 @@ export function handOverReport(i: HandOverInput): Paper {
   const swapped = i.changes.flatMap((d) => (d.kind === 'partChanged' ? [d] : []));
   const part = (id: string | null): string => (id === null ? '' : upperFirst(nameOf(i.names, id)));
   const done = changeTexts(i.changes, i.left, i.names, 'mm');
-  const cost = Math.round((i.minutes * i.ratePerHour) / 60);
+  const { minutes, ratePerHour } = i;
+  const cost = costOf({ part: 0, minutes, ratePerHour });
   const partsSum = i.parts.reduce((s, p) => s + p.price, 0);
   return {
     title: 'Hand-over report',

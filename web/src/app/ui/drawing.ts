@@ -30,6 +30,7 @@ export type LineKind =
   | 'insert'
   | 'screw'
   | 'centre'
+  | 'datum'
   | 'planned'
   | 'well'
   | 'part'
@@ -145,10 +146,31 @@ function drawBoard(a: Anatomy): readonly DrawnPath[] {
   return [board, block, ...frets];
 }
 
+/** Half the length of the datum's line across, and the size of its sign, mm. */
+const DATUM_REACH = 45;
+const DATUM_SIZE = 4;
+
+/** Where every offset is counted from: the mouth of the neck pocket, across the centre line, with the sign of a datum, two of its quarters filled. */
+const DATUM: readonly DrawnPath[] = [
+  { id: 'pocket mouth', kind: 'centre', d: `M${-DATUM_REACH} 0H${DATUM_REACH}`, title: 'Pocket mouth' },
+  {
+    id: 'datum',
+    kind: 'datum',
+    d: `M0 0V${-DATUM_SIZE}A${DATUM_SIZE} ${DATUM_SIZE} 0 0 1 ${DATUM_SIZE} 0H${-DATUM_SIZE}A${DATUM_SIZE} ${DATUM_SIZE} 0 0 0 0 ${DATUM_SIZE}Z`,
+    title: 'Datum: pocket mouth and centre line',
+  },
+  {
+    id: 'datum ring',
+    kind: 'datum',
+    d: `M${-DATUM_SIZE} 0A${DATUM_SIZE} ${DATUM_SIZE} 0 1 1 ${DATUM_SIZE} 0A${DATUM_SIZE} ${DATUM_SIZE} 0 1 1 ${-DATUM_SIZE} 0`,
+    title: 'Datum: pocket mouth and centre line',
+  },
+];
+
 /** The centre line and the outer strings, as far as they are known. */
 export function drawLines(a: Anatomy, frame: Frame): readonly DrawnPath[] {
   const [from, to] = [frame.y - frame.height, frame.y + 2 * frame.height];
-  const out: DrawnPath[] = [{ id: 'centre line', kind: 'centre', d: `M0 ${from}L0 ${to}`, title: 'Centre line' }];
+  const out: DrawnPath[] = [{ id: 'centre line', kind: 'centre', d: `M0 ${from}L0 ${to}`, title: 'Centre line' }, ...DATUM];
   const [upper, lower] = [stringsAt(a, from), stringsAt(a, to)];
   if (upper && lower)
     for (const [side, i] of [

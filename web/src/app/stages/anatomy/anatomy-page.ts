@@ -26,6 +26,7 @@ import { viewFeature } from '../../state/view.feature';
 import { drawSide, frameOfSide } from '../../ui/draw-side';
 import { drawAnatomy, drawLines, frameOfAnatomy, frameOfWhole, seenFrame, type DrawnPath } from '../../ui/drawing';
 import type { ClickedLine, Move, PlanHandle, Pull, Snapper } from '../../ui/hand';
+import type { Label } from '../../ui/labels';
 import { PlanView } from '../../ui/plan-view';
 import { AnatomyConflict } from './anatomy-conflict';
 import { BuildForm } from './build-form';
@@ -38,6 +39,9 @@ import { handlesOn, pulledBy, snapperOf } from './hand-on-feature';
 import { HistoryPanel } from './history-panel';
 import { LAYERS, leftOut, type LayerId } from './map-layers';
 import { PaperMap } from './paper-map';
+
+/** What every offset on the map is counted from. */
+const DATUM_LABEL: Label = { id: 'datum', text: 'datum: pocket mouth, centre line', box: { minX: -45, maxX: 45, minY: -4, maxY: 4 } };
 
 type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
 
@@ -158,9 +162,10 @@ export class AnatomyPage {
         .filter((p) => p.kind !== 'hidden')
         .map((p) => owner(p.id)),
     );
-    return featuresOf(a)
+    const names = featuresOf(a)
       .filter((f) => shown.has(f.id) && (f.of.face === 'side') === side)
       .map((f) => ({ id: f.id, text: f.of.name, box: boundsOf(a, f) }));
+    return side || this.out().has('strings') ? names : [...names, DATUM_LABEL];
   });
   /** Between which edges is measured: chosen from lists or with a finger on the drawing. */
   protected readonly axis = signal<'across' | 'along'>('along');

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { StepDepth } from '@rinnovo/core/gate';
+import { leftUnder, type StepDepth } from '@rinnovo/core/gate';
 import { lengthText } from '@rinnovo/words';
 import { viewFeature } from '../../state/view.feature';
 
@@ -82,13 +82,13 @@ export class DepthBar {
   });
   protected readonly texts = computed(() => {
     const { was, to, whole } = this.depth();
-    const t = this.thickness();
+    const left = leftUnder(this.depth(), this.thickness());
     const mm = (x: number): string => lengthText(x, this.unit(), 1);
     const each = [
       ...(was > 0 && was < to ? [{ key: 'was', mm: was, text: `is ${mm(was)}` }] : []),
       ...(to > 0 ? [{ key: 'to', mm: to, text: mm(to) }] : []),
       ...(whole > to ? [{ key: 'whole', mm: whole, text: `to be ${mm(whole)}` }] : []),
-      ...(t === null ? [] : [{ key: 'left', mm: (t + whole) / 2, text: `leaves ${mm(t - whole)}` }]),
+      ...(left === null ? [] : [{ key: 'left', mm: whole + left / 2, text: `leaves ${mm(left)}` }]),
     ];
     let last = -Infinity;
     return each.map(({ mm: at, ...e }) => {

@@ -3,6 +3,11 @@ import { expect, type Page } from '@playwright/test';
 
 /** No violation of WCAG 2.2 A and AA on the page as it stands. */
 export async function expectAccessible(page: Page, what: string): Promise<void> {
+  expect(await foundBy(page), what).toEqual([]);
+}
+
+/** What stands against WCAG 2.2 A and AA on the page as it stands, once it is still. */
+export async function foundBy(page: Page): Promise<readonly string[]> {
   await stillness(page);
   let said = await violations(page);
   if (said.length > 0 && said.every((v) => v.startsWith('color-contrast: .mdc-snackbar'))) {
@@ -10,7 +15,7 @@ export async function expectAccessible(page: Page, what: string): Promise<void> 
     await stillness(page);
     said = await violations(page);
   }
-  expect(said, what).toEqual([]);
+  return said;
 }
 
 /** What is still fading has no contrast of its own yet. Asked of its state, not of its promise: that of an animation which was begun again never comes. */

@@ -81,15 +81,22 @@ import { Icon } from '../ui/icon';
     @media (width < 1000px) {
       header {
         flex-wrap: wrap;
-        gap: 0.25rem 0.5rem;
+        gap: 0.25rem;
         padding-inline: 0.5rem;
+      }
+      .name {
+        font-size: 1.15rem;
       }
       nav a {
-        padding-inline: 0.5rem;
+        padding-inline: 0.4rem;
+      }
+      .space {
+        display: none;
       }
       .who {
-        flex: 1 1 8rem;
+        flex: 1 1 5rem;
         width: auto;
+        min-width: 0;
       }
     }
   `,

@@ -123,13 +123,17 @@ export class PlanView {
   protected readonly drawnSpans = computed(() => this.spans().map((s) => drawnSpan(s, this.markSize())));
   protected readonly placedLabels = computed(() => placeLabels(this.labels(), this.markSize() * 1.3));
 
-  /** Width of the sheet by its height. */
-  private readonly aspect = signal(NaN);
+  /** The sheet on the screen, px. */
+  private readonly sheetSize = signal({ width: NaN, height: NaN });
   /** The worst mark while it is out of sight: at the edge, with the way to it. */
   protected readonly beyond = computed(() => {
     const worst = this.marks().find((m) => m.worst);
     if (!worst) return null;
-    const [shown, side, r] = [seenWhole(this.window(), this.aspect()), this.side(), this.markSize()];
+    const { width, height } = this.sheetSize();
+    const whole = seenWhole(this.window(), width / height);
+    // not under the tools
+    const shown = Number.isFinite(width) ? { ...whole, height: whole.height * Math.max(0.3, 1 - TOOLS_HIGH / height) } : whole;
+    const [side, r] = [this.side(), this.markSize()];
     const edge = atEdge({ x: side * worst.x, y: worst.y }, shown, 2.2 * r);
     return edge && { mark: worst, ...edge, sign: signPath(worst.kind, edge, r), arrow: `M${1.3 * r} ${-0.7 * r}L${2 * r} 0L${1.3 * r} ${0.7 * r}Z` };
   });
@@ -150,7 +154,7 @@ export class PlanView {
       );
     });
     const resized = new ResizeObserver(([entry]) => {
-      if (entry) this.aspect.set(entry.contentRect.width / entry.contentRect.height);
+      if (entry) this.sheetSize.set(entry.contentRect);
     });
     afterNextRender(() => {
       resized.observe(this.svg().nativeElement);
@@ -278,6 +282,9 @@ export class PlanView {
     this.moved.emit({ to, dropped: true });
   }
 }
+
+/** How much of the sheet's foot the tools take, px. */
+const TOOLS_HIGH = 58;
 
 /** The classes of each line, in their order: worked out when lines change, not at every move of the hand. */
 function looksOf(paths: readonly DrawnPath[], selected: string | null): readonly string[] {

@@ -41,7 +41,7 @@ import { LAYERS, leftOut, type LayerId } from './map-layers';
 import { PaperMap } from './paper-map';
 
 /** What every offset on the map is counted from. */
-const DATUM_LABEL: Label = { id: 'datum', text: 'datum: pocket mouth, centre line', box: { minX: -45, maxX: 45, minY: -4, maxY: 4 } };
+const DATUM_LABEL: Label = { id: 'datum', text: 'datum', box: { minX: -4, maxX: 4, minY: -4, maxY: 4 } };
 
 type Tab = 'features' | 'build' | 'distances' | 'doubts' | 'history';
 

@@ -71,6 +71,7 @@ describe('the instruments', () => {
     const [one, two] = [...host(fixture).querySelectorAll('.far')].map((e) => e.textContent.replace(/\s+/g, ' '));
     expect(one).toContain('planning · next: decide 2 of 3 places · due ');
     expect(one).toContain('late');
+    expect(host(fixture).textContent).toContain('waits for 2 parts');
     expect(two).toContain('arrived · next: open a job');
     expect(two).not.toContain('late');
   });

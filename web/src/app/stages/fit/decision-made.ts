@@ -1,11 +1,11 @@
 import type { Decision } from '@rinnovo/core/job';
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { hasStarted, isOwn } from '@rinnovo/core/operation';
 import { dateText, exclusionText, fixed, nameOf, remedyName, undoText, wayBackText } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { Commands } from '../../state/commands';
 import { anatomy, people } from '../../state/resources';
 import { selectYes } from '../../state/job-in-hand';
@@ -119,7 +119,8 @@ export class DecisionMade {
   });
   protected readonly now = computed(() => this.held().version);
   protected readonly stale = computed(() => this.now() !== null && this.now() !== this.decision().revisions.anatomy);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly problem = this.attempt.problem;
   protected readonly person = computed(() => this.people().data?.find((p) => p.id === this.decision().person)?.name ?? '');
   protected readonly yes = this.store.selectSignal(selectYes);
   protected readonly rows = computed(() =>
@@ -147,10 +148,8 @@ export class DecisionMade {
   protected async takeBack(): Promise<void> {
     const job = this.job();
     if (!job) return;
-    try {
+    await this.attempt.run(async () => {
       await this.commands.takeDecisionBack(job, this.decision());
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    }
+    });
   }
 }

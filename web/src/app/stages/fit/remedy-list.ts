@@ -20,7 +20,7 @@ import {
   fixed,
   withUnit,
 } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { Commands } from '../../state/commands';
 import { planFeature } from '../../state/plan.feature';
 import { resultActions, resultsFeature } from '../../state/results.feature';
@@ -63,8 +63,9 @@ export class RemedyList {
   protected readonly mostTogether = MOST_TOGETHER;
   protected readonly choosing = signal<string | null>(null);
   protected readonly reason = signal('');
-  protected readonly problem = signal<string | null>(null);
-  protected readonly busy = signal(false);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   /** The options are those of the plan on the screen, and that plan is kept. */
   protected readonly current = computed(() => {
     const c = this.computedOptions();
@@ -134,16 +135,10 @@ export class RemedyList {
       this.problem.set('Type a reason. In three years it is the first question.');
       return;
     }
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       if (forAll) await this.likePlaces.chooseForAll(option, this.like(), this.reason().trim());
       else await this.commands.chooseRemedy(job, record, revisions, option, this.reason().trim());
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   private row(option: Option) {

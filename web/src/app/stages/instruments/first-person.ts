@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { Who } from '../../api/who';
 import { Commands } from '../../state/commands';
 
@@ -44,7 +44,8 @@ export class FirstPerson {
   private readonly commands = inject(Commands);
   private readonly who = inject(Who);
   protected readonly name = signal('');
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly problem = this.attempt.problem;
 
   protected type(event: Event): void {
     this.name.set((event.target as HTMLInputElement).value);
@@ -54,10 +55,8 @@ export class FirstPerson {
     event.preventDefault();
     const id = crypto.randomUUID();
     this.who.choose(id);
-    try {
+    await this.attempt.run(async () => {
       await this.commands.addPerson({ id, name: this.name().trim(), role: 'technician' });
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    }
+    });
   }
 }

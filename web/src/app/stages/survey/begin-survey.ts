@@ -6,7 +6,7 @@ import { MatSelectModule } from '@angular/material/select';
 import type { KeptSurvey } from '@rinnovo/contract';
 import { SURVEY_KINDS, type SurveyKind } from '@rinnovo/core/survey';
 import { SURVEY_KIND_WORDS } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { SurveyCommands } from '../../state/survey-commands';
 
 /** What is asked once of a survey: why it is made, the strings that are on and their tuning. Begins one, or changes the one it is given. */
@@ -77,8 +77,9 @@ export class BeginSurvey {
   protected readonly kind = signal<SurveyKind>('as found');
   protected readonly strings = linkedSignal(() => this.knownStrings());
   protected readonly tuning = linkedSignal(() => this.knownTuning());
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
 
   protected value(event: Event): string {
     return (event.target as HTMLInputElement).value;
@@ -86,19 +87,12 @@ export class BeginSurvey {
 
   protected async keep(event: Event): Promise<void> {
     event.preventDefault();
-    if (this.busy()) return;
-    this.busy.set(true);
-    this.problem.set(null);
     const said = { strings: this.strings().trim(), tuning: this.tuning().trim() };
     const survey = this.survey();
-    try {
+    await this.attempt.run(async () => {
       if (survey) await this.commands.change(survey, said);
       else await this.commands.begin({ instrument: this.instrument(), kind: this.kind(), work: [], ...said });
       this.kept.emit();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

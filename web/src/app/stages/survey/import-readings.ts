@@ -7,7 +7,7 @@ import { dimensionAt } from '@rinnovo/core/instrument';
 import { isState, type AnyTarget } from '@rinnovo/core/quantity';
 import { isPlace } from '@rinnovo/core/survey';
 import { csvProblemText, lengthText, stateText, stateTitle, targetText, upperFirst } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { selectNames, selectSurveyed } from '../../state/selectors';
 import { shop } from '../../state/resources';
 import { SurveyCommands } from '../../state/survey-commands';
@@ -80,9 +80,10 @@ export class ImportReadings {
   private readonly unit = this.store.selectSignal(viewFeature.selectUnit);
   private readonly readings = signal<readonly ImportedReading[]>([]);
   protected readonly problems = signal<readonly string[]>([]);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly said = signal('');
-  protected readonly busy = signal(false);
   protected readonly rows = computed(() =>
     this.readings().map(({ target, value }) =>
       isState(target)
@@ -106,20 +107,14 @@ export class ImportReadings {
   protected async take(): Promise<void> {
     const list = this.readings();
     let count = 0;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    const done = await this.attempt.run(async () => {
       await this.commands.takeImported(this.data.instrument, list, (n) => {
         count = n;
         this.said.set(`${n} of ${list.length} imported`);
       });
       this.dialog.close();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-      this.readings.set(list.slice(count));
-    } finally {
-      this.busy.set(false);
-    }
+    });
+    if (!done) this.readings.set(list.slice(count));
   }
 
   private isThere(t: AnyTarget): boolean {

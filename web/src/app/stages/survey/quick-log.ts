@@ -6,7 +6,7 @@ import { inUse } from '@rinnovo/core/part';
 import { isState } from '@rinnovo/core/quantity';
 import { completions, isWhole, quickLine, type QuickValue } from '@rinnovo/core/survey';
 import { improbableText, lengthText, stateText, stateTitle, targetText, typedProblem, upperFirst } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { Commands } from '../../state/commands';
 import { shop } from '../../state/resources';
 import { selectNames, selectOpenSurvey, selectSurvey } from '../../state/selectors';
@@ -144,8 +144,9 @@ export class QuickLog {
 
   protected readonly open = signal(false);
   protected readonly text = signal('');
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly said = signal<string | null>(null);
   /** Which values of this line are in already: after a failure only the rest is sent again. */
   private readonly kept = new Set<number>();
@@ -210,9 +211,7 @@ export class QuickLog {
       this.problem.set('Check the unlikely values. Press Enter again to save them');
       return;
     }
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       for (const [i, v] of line.values.entries()) {
         if (this.kept.has(i)) continue;
         await this.take(v);
@@ -224,11 +223,7 @@ export class QuickLog {
       const kept = line.values.length === 1 ? 'One reading saved' : `${line.values.length} readings saved`;
       const readings = line.values.length === 0 ? '' : this.openSurvey() ? kept : `${kept}, outside a survey because none is open`;
       this.said.set([readings, line.note === null ? '' : readings === '' ? 'Saved as a note' : 'the rest as a note'].filter(Boolean).join('; '));
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   private async take({ target, typed, raw, tool }: QuickValue): Promise<void> {

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { isState, STATES, type Reading, type StateId, type StateTarget } from '@rinnovo/core/quantity';
 import { readingsIn, typedState } from '@rinnovo/core/survey';
 import { answersOf, STATE_WORDS, stateText, stateTitle, typedProblem, dateTimeText } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { people } from '../../state/resources';
 import { selectNames, selectReadings, selectSurveyInView } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
@@ -113,8 +113,9 @@ export class SignedReadings {
   private readonly people = this.store.selectSignal(people.select);
   protected readonly open = signal<string | null>(null);
   protected readonly text = signal('');
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly rows = computed(() => {
     const view = this.view();
     const of = view ? readingsIn(view.id, this.readings()) : [];
@@ -167,14 +168,9 @@ export class SignedReadings {
       this.problem.set('Type the correct value');
       return;
     }
-    this.busy.set(true);
-    try {
+    await this.attempt.run(async () => {
       await this.commands.correct({ ...old, target }, typed.value, this.rawOf(target, typed.value));
       this.open.set(null);
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 }

@@ -34,7 +34,7 @@ import {
   withUnit,
   STATE_TOOL_WORDS,
 } from '@rinnovo/words';
-import { problemOf, problemText } from '../../api/problem-of';
+import { attempt } from '../../ui/attempt';
 import { Commands, type StateReading } from '../../state/commands';
 import { selectNames, selectOpenSurvey, selectReadings, selectSurvey } from '../../state/selectors';
 import { SurveyCommands } from '../../state/survey-commands';
@@ -137,8 +137,9 @@ export class StepGrid {
   protected readonly unanswered = computed(() =>
     this.choices() && this.cells().length > 1 ? this.cells().filter((c) => c.text === '' && c.before === '' && c.cannot === null).length : 0,
   );
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
   protected readonly said = signal('');
   /** The improbable values that were challenged: kept when they are sent again as they are. */
   private insisted = '';
@@ -173,16 +174,10 @@ export class StepGrid {
   protected async outOfReach(target: StateTarget, reason: string): Promise<void> {
     const survey = this.open();
     if (!survey || this.busy() || (reason.trim() === '' && this.cannot() !== null)) return;
-    this.busy.set(true);
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       await this.surveyCommands.outOfReach(survey, target, reason.trim());
       this.cannot.set(null);
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   protected value(event: Event): string {
@@ -255,9 +250,7 @@ export class StepGrid {
     const typed = cells.flatMap((c): readonly StateReading[] =>
       c.typed.kind === 'value' ? [{ target: c.target, value: c.typed.value, raw: this.rawOf(c.target, c.text, c.typed.value) }] : [],
     );
-    this.problem.set(null);
-    this.busy.set(true);
-    try {
+    await this.attempt.run(async () => {
       const sent = this.texts();
       // what was typed anew meanwhile is not what was kept
       const clear = (key: string): void => {
@@ -266,11 +259,7 @@ export class StepGrid {
       await this.commands.takeStates(this.instrument(), typed, ({ target }) => clear(targetKey(target)));
       this.said.set(typed.length === 1 ? 'One reading saved' : `${typed.length} readings saved`);
       if (this.cells().every((c) => c.text === '')) this.kept.emit();
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    } finally {
-      this.busy.set(false);
-    }
+    });
   }
 
   private rawOf(t: StateTarget, text: string, value: number): string {

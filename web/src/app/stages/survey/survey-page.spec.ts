@@ -1,7 +1,8 @@
+import { provideState } from '@ngrx/store';
 import { TestBed } from '@angular/core/testing';
 import type { ShownReading } from '@rinnovo/contract';
 import { anatomy } from '../../../testing/fixture';
-import type { anatomyEditActions } from '../../state/anatomy-edit.feature';
+import { anatomyEditFeature, type anatomyEditActions } from '../../state/anatomy-edit.feature';
 import { anatomy as heldAnatomy } from '../../state/resources';
 import { host, choice, jobOnScreen, route, settle, type, button } from '../../../testing/job';
 import { resultActions, resultsFeature } from '../../state/results.feature';
@@ -166,6 +167,7 @@ describe('the survey', () => {
   });
 
   it('draws an outline as wide as it was read, with one button', async () => {
+    TestBed.configureTestingModule({ providers: [provideState(anatomyEditFeature)] });
     const { store } = jobOnScreen({ choice: { ...choice, route } });
     const read = {
       ...anatomy,

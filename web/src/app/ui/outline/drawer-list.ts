@@ -5,8 +5,9 @@ import type { DrawingSource, KeptOutline } from '@rinnovo/contract';
 import { recognise, pathData, viewBoxOf } from '@rinnovo/core/shape';
 import { lengthText } from '@rinnovo/words';
 import { firstValueFrom } from 'rxjs';
+import { problemText } from '../../api/problem-of';
+import { attempt } from '../attempt';
 import { Api } from '../../api/api';
-import { problemOf, problemText } from '../../api/problem-of';
 import { outlines, WORKSHOP } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { saveFile } from '../../ui/save-file';
@@ -60,7 +61,8 @@ export class DrawerList {
   protected readonly held = this.store.selectSignal(outlines.select);
   protected readonly said = problemText;
   protected readonly archived = signal<KeptOutline | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempt = attempt();
+  protected readonly problem = this.attempt.problem;
   protected readonly rows = computed(() =>
     (this.held().data ?? []).map((of) => {
       const s = recognise(of.outline);
@@ -79,24 +81,18 @@ export class DrawerList {
   }
 
   protected async put(o: KeptOutline, archived: boolean): Promise<void> {
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       const { body } = await firstValueFrom(this.api.change<KeptOutline>(`/outlines/${o.id}/archived`, o.version, { archived }));
       this.archived.set(archived ? body : null);
       this.chosen.set(archived ? null : body);
       this.store.dispatch(outlines.load({ of: WORKSHOP }));
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    }
+    });
   }
 
   protected async drawing(o: KeptOutline): Promise<void> {
-    this.problem.set(null);
-    try {
+    await this.attempt.run(async () => {
       const { body } = await firstValueFrom(this.api.get<DrawingSource>(`/outlines/${o.id}/source`));
       saveFile(body.text, body.file, body.kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf');
-    } catch (error) {
-      this.problem.set(problemText(problemOf(error)));
-    }
+    });
   }
 }

@@ -12,7 +12,7 @@ import { WorkingView } from './working-view';
   imports: [WorkingView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ul>
+    <ul class="rows">
       @for (row of rows(); track row.v.id) {
         <li [class]="row.kind" [class.held]="heights() && open() !== row.v.id" [style.block-size.px]="heights()?.get(row.v.id)">
           <button type="button" class="plain-row" [attr.aria-expanded]="open() === row.v.id" [attr.data-verdict]="row.v.id" (click)="toggle(row.v.id)">
@@ -37,11 +37,6 @@ import { WorkingView } from './working-view';
     </ul>
   `,
   styles: `
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
-    }
     li {
       border-block-end: 1px solid var(--rn-line);
       contain: layout style;

@@ -30,7 +30,7 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
     </div>
     @for (g of groups(); track g.title) {
       <h2>{{ g.title }}</h2>
-      <ul>
+      <ul class="rows">
         @for (r of g.rows; track r.id) {
           <li>
             <button type="button" class="plain-row" [attr.aria-expanded]="selected() === r.id" [attr.data-feature]="r.id" (click)="toggle(r.id)">
@@ -61,11 +61,6 @@ const GROUPS = { plate: 'Plates and hardware', cavity: 'Cavities', hole: 'Holes'
     }
     h2 {
       padding: 0.5rem 0.75rem 0.25rem;
-    }
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
     }
     li {
       border-block-end: 1px solid var(--rn-line);

@@ -22,7 +22,7 @@ const CAUSES: Readonly<Record<AnatomyRevision['cause'], string>> = { work: 'work
     @if (problem(); as text) {
       <p class="problem pad" role="alert">{{ text }}</p>
     }
-    <ul>
+    <ul class="rows">
       @for (r of rows(); track r.revision) {
         <li>
           <span class="what"
@@ -41,11 +41,6 @@ const CAUSES: Readonly<Record<AnatomyRevision['cause'], string>> = { work: 'work
     </ul>
   `,
   styles: `
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
-    }
     li {
       display: flex;
       gap: 0.5rem;

@@ -14,7 +14,7 @@ import { ScrewPlaces } from './screw-places';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>Openings</h3>
-    <ul>
+    <ul class="rows">
       @for (o of openings(); track o.id) {
         <li>
           <button type="button" class="plain-row" [attr.aria-expanded]="open() === o.id" [attr.data-opening]="o.id" (click)="toggle(o.id)">
@@ -40,11 +40,6 @@ import { ScrewPlaces } from './screw-places';
     :host {
       display: block;
       padding: 0 0.75rem 0.75rem;
-    }
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
     }
     .what {
       flex: 1;

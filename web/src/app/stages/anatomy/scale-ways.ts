@@ -39,10 +39,6 @@ import { viewFeature } from '../../state/view.feature';
     }
   `,
   styles: `
-    table {
-      width: 100%;
-      border-collapse: collapse;
-    }
     caption {
       text-align: start;
       padding-block: 0.3rem;

@@ -23,10 +23,6 @@ import { WorkingView } from '../../ui/working-view';
       display: block;
       padding: 0.5rem 0.75rem;
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-    }
     th,
     td {
       text-align: end;

@@ -40,10 +40,6 @@ import { fieldsOf } from './part-fields';
     </table>
   `,
   styles: `
-    table {
-      border-collapse: collapse;
-      width: 100%;
-    }
     th {
       font-weight: 400;
       white-space: nowrap;

@@ -39,7 +39,7 @@ const LONGEST_NOTE = 3500;
         <button matButton="filled" type="submit" [disabled]="busy()">Save</button>
         <button matButton type="button" (click)="open.set(false)">Close</button>
         <div class="understood" role="status" aria-label="Parsed">
-          <ul>
+          <ul class="rows">
             @for (v of understood(); track v.key) {
               <li [class.problem]="v.problem !== null">
                 {{ v.title }}: <strong class="number">{{ v.problem ?? v.value }}</strong>
@@ -123,11 +123,6 @@ const LONGEST_NOTE = 3500;
       margin-inline-start: 0.6rem;
       color: var(--rn-thin);
       font-weight: 600;
-    }
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
     }
   `,
 })

@@ -21,7 +21,7 @@ import { viewFeature } from '../../state/view.feature';
       <button matButton type="button" (click)="all.emit()">Readings of this survey</button>
     }
     <p class="soft">This survey is signed. Correct a mistake with a new reading; the old one stays, struck through.</p>
-    <ul>
+    <ul class="rows">
       @for (r of rows(); track r.id) {
         <li [attr.data-reading]="r.id">
           <span class="what">
@@ -65,11 +65,6 @@ import { viewFeature } from '../../state/view.feature';
     :host {
       display: block;
       padding: 0.6rem 1rem 1rem;
-    }
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
     }
     li {
       display: flex;

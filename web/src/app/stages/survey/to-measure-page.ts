@@ -91,10 +91,6 @@ import { SurveyNav } from './survey-nav';
     .list {
       overflow: auto;
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-    }
     th,
     td {
       padding: 0.6rem 1rem;

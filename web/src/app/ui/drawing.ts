@@ -152,18 +152,18 @@ const DATUM_SIZE = 4;
 
 /** Where every offset is counted from: the mouth of the neck pocket, across the centre line, with the sign of a datum, two of its quarters filled. */
 const DATUM: readonly DrawnPath[] = [
-  { id: 'pocket mouth', kind: 'centre', d: `M${-DATUM_REACH} 0H${DATUM_REACH}`, title: 'Pocket mouth' },
+  { id: 'pocket mouth', kind: 'centre', d: `M${-DATUM_REACH} 0H${DATUM_REACH}`, title: 'Mouth of the neck pocket' },
   {
     id: 'datum',
     kind: 'datum',
     d: `M0 0V${-DATUM_SIZE}A${DATUM_SIZE} ${DATUM_SIZE} 0 0 1 ${DATUM_SIZE} 0H${-DATUM_SIZE}A${DATUM_SIZE} ${DATUM_SIZE} 0 0 0 0 ${DATUM_SIZE}Z`,
-    title: 'Datum: pocket mouth and centre line',
+    title: 'Datum: mouth of the neck pocket, centre line',
   },
   {
     id: 'datum ring',
     kind: 'datum',
     d: `M${-DATUM_SIZE} 0A${DATUM_SIZE} ${DATUM_SIZE} 0 1 1 ${DATUM_SIZE} 0A${DATUM_SIZE} ${DATUM_SIZE} 0 1 1 ${-DATUM_SIZE} 0`,
-    title: 'Datum: pocket mouth and centre line',
+    title: 'Datum: mouth of the neck pocket, centre line',
   },
 ];
 

@@ -1,10 +1,10 @@
-import { Component, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { FormControl, FormGroup } from '@angular/forms';
 import { filledFrom, lengthsOf, standing, wholeLengths } from './form-values';
 import type { NumberField } from './number-fields';
 
-@Component({ selector: 'rn-some-form', template: '' })
+@Component({ selector: 'rn-some-form', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
 class SomeForm {
   readonly kept = signal({ name: 'Guard', owner: 'A', tags: ['old'] });
   readonly whose = signal('one');

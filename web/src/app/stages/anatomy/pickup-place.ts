@@ -65,7 +65,7 @@ export function platesOn(a: Anatomy, face: Face): readonly { readonly id: string
         </mat-select>
       </mat-form-field>
       <mat-form-field subscriptSizing="dynamic">
-        <mat-label>Hangs in</mat-label>
+        <mat-label>Mounting plate</mat-label>
         <mat-select data-field="plate" [value]="place().plate" (valueChange)="hang($event)">
           @for (p of plates(); track p.id) {
             <mat-option [value]="p.id">{{ p.name }}</mat-option>

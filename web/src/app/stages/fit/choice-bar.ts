@@ -5,6 +5,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSelectModule } from '@angular/material/select';
 import { MatSlideToggleModule } from '@angular/material/slide-toggle';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { isPickupChoice, isPlaced, type Choice, type PickupChoice } from '@rinnovo/core/check';
 import { isHardware, isPickup, stockOf, type Part } from '@rinnovo/core/part';
@@ -16,7 +17,7 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
 /** What is chosen for the place that is looked at: the part, others thought of there, and what a pickup needs to be stated. */
 @Component({
   selector: 'rn-choice-bar',
-  imports: [MatButtonModule, MatFormFieldModule, MatMenuModule, MatSelectModule, MatSlideToggleModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatMenuModule, MatSelectModule, MatSlideToggleModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-form-field class="part" subscriptSizing="dynamic">
@@ -28,6 +29,9 @@ import { selectAnatomy, selectNames, selectStock } from '../../state/selectors';
         }
       </mat-select>
     </mat-form-field>
+    @if (shelf().length === 0) {
+      <a routerLink="/shelf">No part on the shelf fits here: open the part shelf</a>
+    }
     <div class="others" role="group" aria-label="Alternative parts">
       @for (o of others(); track o.id) {
         <button type="button" class="toggle" [disabled]="decided()" (click)="take(o.id)" [attr.aria-label]="'Select ' + o.name + ' instead'">

@@ -2,6 +2,8 @@ import type { Job } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
+import { DateAdapter } from '@angular/material/core';
+import { MatDatepickerModule } from '@angular/material/datepicker';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
@@ -12,6 +14,7 @@ import { usualWeights, type Weights } from '@rinnovo/core/remedy';
 import { amountText } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { anatomy, jobs } from '../../state/resources';
+import { DAYS, dayOfIso, isoOfDay } from '../../ui/day-adapter';
 import { filledFrom, standing } from '../../ui/form-values';
 import { NOT_BLANK } from '../../ui/validators';
 import { Claims } from '../../ui/claims';
@@ -27,9 +30,20 @@ const text = (): FormControl<string> => new FormControl('', { nonNullable: true 
 /** The active job of the instrument: what is wanted, how it should look, and its limits. */
 @Component({
   selector: 'rn-job-form',
-  imports: [Claims, JobWeights, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, MatSlideToggleModule, ReactiveFormsModule],
+  imports: [
+    Claims,
+    JobWeights,
+    MatButtonModule,
+    MatDatepickerModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    MatSlideToggleModule,
+    ReactiveFormsModule,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-form.html',
+  providers: [...DAYS],
   styles: `
     form {
       display: grid;
@@ -65,9 +79,11 @@ export class JobForm {
     doNotTouch: new FormControl<readonly string[]>([], { nonNullable: true }),
     budget: new FormControl('', { nonNullable: true, validators: Validators.pattern(MONEY) }),
     worth: new FormControl('', { nonNullable: true, validators: Validators.pattern(MONEY) }),
-    due: text(),
+    due: new FormControl<Date | null>(null),
   });
   protected readonly is = standing(this.form);
+  private readonly days = inject<DateAdapter<Date>>(DateAdapter);
+  protected readonly sample = this.days.format(this.days.today(), { year: 'numeric', month: '2-digit', day: '2-digit' });
   /** What the job weighs otherwise than the workshop; null while one of them is no number. */
   protected readonly weights = linkedSignal<Weights | null>(computed(() => this.kept()));
   protected readonly kept = computed<Weights>(() => this.job()?.request.weights ?? (this.job() ? {} : usualWeights(this.own())), { equal: same });
@@ -88,7 +104,7 @@ export class JobForm {
         const j = this.job();
         const { kind = null, reversibleOnly = false, doNotTouch = [] } = j?.request ?? {};
         const { budget = null, due = null } = j?.limits ?? {};
-        const texts = { title: j?.title ?? '', ownerSays: j?.ownerSays ?? '', look: j?.look ?? '', due: due ?? '' };
+        const texts = { title: j?.title ?? '', ownerSays: j?.ownerSays ?? '', look: j?.look ?? '', due: dayOfIso(due) };
         return { ...texts, kind, reversible: reversibleOnly, doNotTouch, budget: moneyText(budget), worth: moneyText(j?.worth ?? null) };
       },
       () => this.heldAnatomy().of ?? '',
@@ -109,7 +125,7 @@ export class JobForm {
       ownerSays: ownerSays.trim(),
       look: look.trim(),
       request: { kind, reversibleOnly: reversible, doNotTouch, weights },
-      limits: { budget: cents(budget), due: due === '' ? null : due },
+      limits: { budget: cents(budget), due: due && isoOfDay(due) },
       worth: cents(worth),
       active: true,
     };

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule, type ValidatorFn } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
-import { parseLength } from '@rinnovo/core/measure';
 import { DEFAULT_SETTINGS, SETTING_KEYS, type SettingKey, type SettingRow } from '@rinnovo/core/operation';
 import { SETTING_WORDS, SOURCE_WORDS } from '@rinnovo/words';
 import { ShopCommands } from '../../state/shop-commands';
 import { shop } from '../../state/resources';
 import { viewFeature } from '../../state/view.feature';
 import { attempt } from '../../ui/attempt';
+import { filledFrom, standing, type Lengths } from '../../ui/form-values';
 import { LengthField } from '../../ui/length-field';
 import { fieldText } from '../../ui/number-fields';
 import { LetterheadForm } from './letterhead-form';
@@ -17,12 +18,12 @@ import { same } from '../../ui/same';
 /** The shop's settings: each with what can be, where it comes from, and what it is here. */
 @Component({
   selector: 'rn-settings-page',
-  imports: [LengthField, LetterheadForm, LocaleForm, MatButtonModule],
+  imports: [LengthField, LetterheadForm, LocaleForm, MatButtonModule, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <rn-letterhead-form />
     <rn-locale-form />
-    <form class="all" (submit)="keep($event)" novalidate>
+    <form class="all" [formGroup]="form" (ngSubmit)="keep()" novalidate>
       <div class="head">
         <h2>{{ own() === 0 ? 'All at their defaults' : own() + ' changed' }}</h2>
         <span>
@@ -52,8 +53,7 @@ import { same } from '../../ui/same';
                   <rn-length-field
                     [compact]="true"
                     [label]="r.word"
-                    [text]="texts()[r.key] ?? ''"
-                    (textChange)="set(r.key, $event)"
+                    [formControl]="lengths.controls[r.key]!"
                     [min]="r.row.min"
                     [max]="r.row.max"
                     [refusal]="wrong().has(r.key) ? 'Type a length' : null"
@@ -66,8 +66,7 @@ import { same } from '../../ui/same';
                     autocomplete="off"
                     [attr.aria-label]="r.word"
                     [attr.aria-invalid]="wrong().has(r.key)"
-                    [value]="texts()[r.key]"
-                    (input)="type(r.key, $event)"
+                    [formControl]="numbers.controls[r.key]!"
                   />
                   @if (wrong().has(r.key)) {
                     <span class="problem" role="alert">{{ r.row.min }} to {{ r.row.max }}</span>
@@ -104,50 +103,62 @@ export class SettingsPage {
     return { key, row, word: SETTING_WORDS[key].replace(/ \(mm\)$/, ''), source: SOURCE_WORDS[row.source] };
   });
   private readonly unit = inject(Store).selectSignal(viewFeature.selectUnit);
-  private readonly shown = computed(() => Object.fromEntries(SETTING_KEYS.map((k) => [k, this.textOf(k)])), { equal: same });
-  protected readonly texts = linkedSignal<Readonly<Record<string, string>>>(() => this.shown());
-  protected readonly said = linkedSignal({ source: () => this.texts(), computation: () => '' });
-  protected readonly changed = computed(() => !same(this.texts(), this.shown()));
+  private readonly kept = computed(() => this.held().data?.settings ?? null);
+  protected readonly lengths: Lengths = new FormRecord<FormControl<number | null>>(
+    Object.fromEntries(LENGTHS.map((k) => [k, new FormControl<number | null>(null)])),
+  );
+  protected readonly numbers = new FormRecord<FormControl<string>>(
+    Object.fromEntries(NUMBERS.map((k) => [k, new FormControl('', { nonNullable: true, validators: within(DEFAULT_SETTINGS[k]) })])),
+  );
+  protected readonly form = new FormGroup({ lengths: this.lengths, numbers: this.numbers });
+  private readonly is = standing(this.form);
+  protected readonly said = linkedSignal({ source: computed(() => this.is(), { equal: same }), computation: () => '' });
+  /** What is typed as a number for each setting; null while it cannot be. */
+  private readonly typed = computed((): Readonly<Record<string, number | null>> => {
+    const { lengths, numbers } = this.is();
+    return { ...lengths, ...Object.fromEntries(NUMBERS.map((k) => [k, numberIn(numbers[k] ?? '', DEFAULT_SETTINGS[k])])) };
+  });
+  protected readonly changed = computed(() => SETTING_KEYS.some((k) => this.typed()[k] !== this.kept()?.[k]));
   protected readonly own = computed(() => Object.keys(this.held().data?.own ?? {}).length);
-  protected readonly wrong = computed(() => new Set(SETTING_KEYS.filter((k) => this.numberOf(k) === null)));
+  protected readonly wrong = computed(() => new Set<SettingKey>(SETTING_KEYS.filter((k) => this.typed()[k] == null)));
 
-  protected type(key: SettingKey, event: Event): void {
-    this.set(key, (event.target as HTMLInputElement).value);
+  constructor() {
+    const settings = (keys: readonly SettingKey[], as: (n: number) => unknown) => {
+      const kept = this.kept();
+      return kept ? Object.fromEntries(keys.map((k) => [k, as(kept[k])])) : {};
+    };
+    filledFrom(this.lengths, () => settings(LENGTHS, (mm) => mm) as Record<string, number>);
+    filledFrom(this.numbers, () => settings(NUMBERS, String) as Record<string, string>);
   }
 
   protected shownOf(row: SettingRow, value: number): string {
     return row.unit === 'mm' ? fieldText(value, this.unit()) : String(value);
   }
 
-  private textOf(key: SettingKey): string {
-    const value = this.held().data?.settings[key];
-    return value === undefined ? '' : this.shownOf(DEFAULT_SETTINGS[key], value);
-  }
-
-  protected set(key: SettingKey, text: string): void {
-    this.texts.update((t) => ({ ...t, [key]: text }));
-  }
-
-  protected async keep(event: Event): Promise<void> {
-    event.preventDefault();
+  protected async keep(): Promise<void> {
     const version = this.held().data?.version;
     if (this.wrong().size > 0 || version === undefined) {
       this.problem.set('Some values are out of range. They are marked.');
       return;
     }
-    const own = Object.fromEntries(SETTING_KEYS.flatMap((k) => (this.numberOf(k) === DEFAULT_SETTINGS[k].value ? [] : [[k, this.numberOf(k)]])));
+    const typed = this.typed();
+    const own = Object.fromEntries(SETTING_KEYS.flatMap((k) => (typed[k] === DEFAULT_SETTINGS[k].value ? [] : [[k, typed[k]]])));
     if (await this.attempt.run(() => this.commands.keepSettings(own, version))) this.said.set('Saved');
   }
-
-  /** The number that is typed; null while it cannot be. */
-  private numberOf(key: SettingKey): number | null {
-    const typed = (this.texts()[key] ?? '').trim();
-    const { min, max, unit }: SettingRow = DEFAULT_SETTINGS[key];
-    // what was not touched stays what it is, however it is rounded to be shown
-    if (typed !== '' && typed === this.shown()[key]) return this.held().data?.settings[key] ?? null;
-    const length = unit === 'mm' ? parseLength(typed, this.unit()) : null;
-    const text = typed.replace(',', '.');
-    const n = length ? (length.ok ? length.mm : NaN) : Number(text);
-    return text !== '' && Number.isFinite(n) && n >= min && n <= max ? n : null;
-  }
 }
+
+const isLength = (key: SettingKey): boolean => (DEFAULT_SETTINGS[key] as SettingRow).unit === 'mm';
+const LENGTHS = SETTING_KEYS.filter(isLength);
+const NUMBERS = SETTING_KEYS.filter((k) => !isLength(k));
+
+/** A number within a setting's range; null for anything else. */
+function numberIn(text: string, { min, max }: SettingRow): number | null {
+  const t = text.trim().replace(',', '.');
+  const n = Number(t);
+  return t !== '' && Number.isFinite(n) && n >= min && n <= max ? n : null;
+}
+
+const within =
+  (row: SettingRow): ValidatorFn =>
+  ({ value }) =>
+    numberIn(String(value), row) === null ? { range: true } : null;

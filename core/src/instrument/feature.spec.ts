@@ -218,9 +218,10 @@ describe('a place for a pickup', () => {
 
   it('is hung in a plate that came later, and taken off again', () => {
     const guard = firstFeature('guard', 'guard', 'Guard', 'top', { x: 0, y: 110 });
-    const a = addFeature(plainAnatomy(), guard);
-    const hung = hangPickup(a, 'bridge', 'guard');
-    const place = hung.positions.find((p) => p.id === 'bridge')!;
+    const plain = plainAnatomy();
+    const a = addFeature({ ...plain, positions: plain.positions.map((p) => ({ ...p, part: null })) }, guard);
+    const hung = hangPickup(a, 'here', 'guard');
+    const place = hung.positions.find((p) => p.id === 'here')!;
     expect(place.plate).toBe('guard');
     const now = hung.plates.find((p) => p.id === 'guard')!;
     const window = now.openings.find((o) => o.id === place.opening)!;
@@ -228,20 +229,20 @@ describe('a place for a pickup', () => {
     expect([(b.minX + b.maxX) / 2, (b.minY + b.maxY) / 2]).toEqual([place.at.x, place.at.y]);
     // the old plate keeps its opening; hung back, the pickup hangs in that very one
     expect(hung.plates.find((p) => p.id === 'plate')!.openings).toEqual(a.plates.find((p) => p.id === 'plate')!.openings);
-    const back = hangPickup(hung, 'bridge', 'plate');
+    const back = hangPickup(hung, 'here', 'plate');
     expect(back.positions).toEqual(a.positions);
-    expect(hangPickup(a, 'bridge', 'plate')).toBe(a);
-    const off = takeOffPickup(hung, 'bridge');
-    expect(off.positions.some((p) => p.id === 'bridge')).toBe(false);
+    expect(hangPickup(a, 'here', 'plate')).toBe(a);
+    const off = takeOffPickup(hung, 'here');
+    expect(off.positions.some((p) => p.id === 'here')).toBe(false);
     expect([off.cavities, off.plates]).toEqual([hung.cavities, hung.plates]);
   });
 
   it('is not hung in what is not there, nor taken off under its part', () => {
-    expect(() => hangPickup(plainAnatomy(), 'bridge', 'moon')).toThrowError(/moon/);
+    expect(() => hangPickup(plainAnatomy(), 'here', 'moon')).toThrowError(/moon/);
     expect(() => hangPickup(plainAnatomy(), 'moon', 'plate')).toThrowError(/moon/);
     const a = plainAnatomy();
     const fitted = { ...a, positions: a.positions.map((p) => ({ ...p, part: 'coil' })) };
-    expect(() => takeOffPickup(fitted, 'bridge')).toThrowError(/part sits/);
+    expect(() => takeOffPickup(fitted, 'here')).toThrowError(/part sits/);
   });
 
   it('is not made twice, nor of what is not there', () => {

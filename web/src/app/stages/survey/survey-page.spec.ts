@@ -56,6 +56,25 @@ describe('the survey', () => {
     expect(document.activeElement).toBe(first);
   });
 
+  it('keeps the row that is open, with what is typed in it, while no verdict asks for it for a moment', async () => {
+    const { store } = jobOnScreen({ choice: { ...choice, route } });
+    const fixture = TestBed.createComponent(SurveyPage);
+    await fixture.whenStable();
+    const [key] = [...host(fixture).querySelectorAll<HTMLElement>('ul [data-target]')].map((b) => b.dataset['target']);
+    host(fixture).querySelector<HTMLElement>(`[data-target="${key}"]`)!.click();
+    await fixture.whenStable();
+    const entry = host(fixture).querySelector('rn-reading-entry');
+    await type(fixture, 'rn-reading-entry rn-length-field input', '44');
+    const full = store.selectSignal(resultsFeature.selectFull)()!;
+    const live = store.selectSignal(resultsFeature.selectLive)()!;
+    const none = { ...full.result, verdicts: [] };
+    store.dispatch(resultActions.evaluated({ computed: { ...live, key: 'next', result: { ...live.result, verdicts: [] } } }));
+    store.dispatch(resultActions.evaluatedInFull({ computed: { ...full, key: 'next', result: none } }));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('rn-reading-entry')).toBe(entry);
+    expect(host(fixture).querySelector<HTMLInputElement>('rn-reading-entry rn-length-field input')!.value).toBe('44');
+  });
+
   it('takes a reading with the tool that fits, and keeps what was typed when the server refuses', async () => {
     const { http } = jobOnScreen({ choice: { ...choice, route } });
     const fixture = TestBed.createComponent(SurveyPage);

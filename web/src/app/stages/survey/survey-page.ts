@@ -83,11 +83,14 @@ export class SurveyPage {
     const a = this.anatomy();
     return a ? targetsOf(a).map((t) => this.row(t)) : [];
   });
-  /** Nearest verdict first, and what comes later behind it: a list that is sorted anew under the hand takes the focus away. */
-  private readonly order = linkedSignal<readonly string[], readonly string[]>({
-    source: this.work,
-    computation: (now, before) => {
-      const stays = (before?.value ?? []).filter((key) => now.includes(key));
+  /**
+   * Nearest verdict first, and what comes later behind it: a list that is sorted anew under the hand takes the focus away.
+   * What is open stays while it is, also where no verdict asks for it for a moment, as while its value is hidden: what is typed in it would be gone.
+   */
+  private readonly order = linkedSignal<{ readonly now: readonly string[]; readonly open: string | null }, readonly string[]>({
+    source: () => ({ now: this.work(), open: this.open() }),
+    computation: ({ now, open }, before) => {
+      const stays = (before?.value ?? []).filter((key) => now.includes(key) || key === open);
       return [...stays, ...now.filter((key) => !stays.includes(key))];
     },
   });
@@ -95,7 +98,7 @@ export class SurveyPage {
     const rows = new Map(this.rows().map((r) => [r.key, r]));
     return this.order().flatMap((key) => rows.get(key) ?? []);
   });
-  protected readonly others = computed(() => this.rows().filter((r) => !this.work().includes(r.key)));
+  protected readonly others = computed(() => this.rows().filter((r) => !this.order().includes(r.key)));
   protected readonly ready = computed(() => this.needed().filter((r) => r.enough).length);
   /** First what was never read, then what a second reading is to bear out. */
   protected readonly next = computed(() => this.openRows()[0] ?? null);

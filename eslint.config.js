@@ -9,6 +9,7 @@ const CORE_ROWS = [
   ['shape', 'quantity'],
   ['part'],
   ['instrument'],
+  ['wire'],
   ['survey'],
   ['operation'],
   ['check'],

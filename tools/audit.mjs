@@ -1,4 +1,4 @@
-// npm run audit: what takes too long for every run of the specs. 100,000 requests of junk over every route and 2,000 random sequences of work, 50 of them more with kills, by a seed that is told, every page at the sizes that it is looked at in, then every mutant of the core.
+// npm run audit: what takes too long for every run of the specs. 100,000 requests of junk over every route and 2,000 random sequences of work, 50 of them more with kills, by a seed that is told, every page at the sizes that it is looked at in, every preset of the circuits on an independent simulator, then every mutant of the core.
 import path from 'node:path';
 import { buildIfStale } from './lib/build.mjs';
 import { ensureCluster } from './lib/postgres.mjs';
@@ -38,5 +38,10 @@ await command(async () => {
   } finally {
     await cluster?.stop();
   }
+  await run(process.execPath, ['tools/jasmine.mjs', 'core', 'independent simulator'], {
+    cwd: root,
+    env: { RINNOVO_DECKS: 'all' },
+    must: 'A circuit is not what an independent simulator makes of it: it is told above.',
+  });
   await run(process.execPath, ['tools/mutate.mjs', '--all'], { cwd: root, must: 'More mutants live than may: they are told above.' });
 });

@@ -12,7 +12,14 @@ await command(async () => {
   checkMachine();
   await ensurePackages();
   await buildIfStale();
-  for (const bench of ['src/evaluate.bench.ts', 'src/plan.bench.ts', 'src/cut.bench.ts', 'src/format/drawing.bench.ts', 'src/survey/findings.bench.ts']) {
+  for (const bench of [
+    'src/evaluate.bench.ts',
+    'src/plan.bench.ts',
+    'src/cut.bench.ts',
+    'src/format/drawing.bench.ts',
+    'src/survey/findings.bench.ts',
+    'src/wire/response.bench.ts',
+  ]) {
     await run(process.execPath, ['--conditions=rinnovo-source', '--import', 'tsx', bench], { cwd: path.join(root, 'core') });
   }
 

@@ -58,6 +58,7 @@ async function main() {
   await ensurePackages();
   const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
   await ensureDebian(['python3-ezdxf'], () => existsSync('/usr/lib/python3/dist-packages/ezdxf'), 'the reference reader of drawings');
+  await ensureDebian(['ngspice'], () => existsSync('/usr/bin/ngspice'), 'the reference simulator of circuits');
   await ensureDebian(['qpdf', 'poppler-utils'], () => existsSync('/usr/bin/qpdf') && existsSync('/usr/bin/pdftotext'), 'the reference reader of PDFs');
   await ensureDebian(['librsvg2-bin'], () => existsSync('/usr/bin/rsvg-convert'), 'the reference reader of SVG');
   await ensureDebian(['chromium'], () => existsSync(chromium), 'Chromium');

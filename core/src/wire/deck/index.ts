@@ -1,0 +1,4 @@
+export * from './deck.js';
+export * from './read.js';
+export * from './solve.js';
+export * from './write.js';

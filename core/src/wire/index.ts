@@ -1,0 +1,18 @@
+export * from './branch.js';
+export * from './circuit.js';
+export * from './contact-table.js';
+export * from './copper.js';
+export { branchesOf, coilLug, joinsOf, lugsOf, trackLug } from './kinds/index.js';
+export * from './netlist.js';
+export * from './presets/index.js';
+export * from './resistance.js';
+export * from './setting.js';
+export * from './taper.js';
+export * from './values.js';
+export * from './alternating.js';
+export type { Complex } from './eliminate.js';
+export * from './response.js';
+export * from './deck/index.js';
+export * from './heard.js';
+export * from './resonance.js';
+export * from './loose-ends.js';

@@ -1,0 +1,5 @@
+import type { MetalElement } from '../circuit.js';
+import { nothing, type ElementRow } from './row.js';
+
+/** A metal part that is to be at ground. */
+export const metal: ElementRow<MetalElement> = { kind: 'metal', lugs: () => ['metal'], joins: nothing, branches: nothing };

@@ -25,7 +25,7 @@ const CORE_ROWS = [
 const GROUND_PEERS = { shape: ['quantity'], quantity: [] };
 /** What stands beside the rows may import these. */
 const ASIDE = {
-  upgrade: ['quantity', 'part', 'instrument', 'operation', 'check'],
+  upgrade: ['quantity', 'part', 'instrument', 'wire', 'operation', 'check'],
   format: ['measure', 'shape', 'quantity', 'part', 'instrument', 'upgrade'],
 };
 

@@ -1,5 +1,6 @@
 export * from './anatomy.js';
 export * from './bench.js';
+export * from './circuit.js';
 export * from './decisions.js';
 export * from './http.js';
 export * from './instruments.js';

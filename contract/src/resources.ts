@@ -1,3 +1,4 @@
+import type { Circuit } from '@rinnovo/core/wire';
 import type { Anatomy, Difference, StartingKind } from '@rinnovo/core/instrument';
 import type { CauseId, KeptNumber, MishapId, UndoStep } from '@rinnovo/core/job';
 import type { OperationKind, SettingKey, Settings } from '@rinnovo/core/operation';
@@ -122,6 +123,16 @@ export interface AnatomyRevision {
   readonly entry: string | null;
   readonly person: string;
   readonly at: string;
+}
+
+/** What is known of an instrument's circuit; revision 0 and no document: nothing yet. */
+export interface CircuitRevision {
+  readonly instrument: string;
+  readonly revision: number;
+  readonly document: Circuit | null;
+  readonly cause: 'correction' | 'work' | 'restore' | null;
+  readonly person: string | null;
+  readonly at: string | null;
 }
 
 /** Where a part or a material went in, or a part is planned: how many of it, when last; null: planned. */

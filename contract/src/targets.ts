@@ -5,7 +5,9 @@ import { ASPECTS, type Revisions } from '@rinnovo/core/instrument';
 import Joi from 'joi';
 import { count, localId } from './scalars.js';
 
-export const place = { feature: localId.required(), part: localId };
+/** Longest key of a setting that a circuit is read at. */
+const LONGEST_PART = 200;
+export const place = { feature: localId.required(), part: Joi.string().min(1).max(LONGEST_PART) };
 
 export const named = (quantities: object): Joi.StringSchema =>
   Joi.string()

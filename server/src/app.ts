@@ -6,6 +6,7 @@ import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { anatomyRoutes } from './anatomy/routes.js';
+import { circuitRoutes } from './circuits/routes.js';
 import { consentRoutes, withdrawalRoutes } from './consents/routes.js';
 import { clearanceRoutes } from './clearances/routes.js';
 import { decisionRoutes } from './decisions/routes.js';
@@ -101,6 +102,7 @@ export function createApp({ db, log, webRoot, workshop, name = null, ready, prob
   });
   api.use('/people', peopleRoutes(db));
   api.use('/instruments/:id/anatomy', anatomyRoutes(db));
+  api.use('/instruments/:id/circuit', circuitRoutes(db));
   api.use('/instruments/:id/readings', instrumentReadingRoutes(db));
   api.use('/instruments/:id/surveys', instrumentSurveyRoutes(db));
   api.use('/instruments/:id/findings', instrumentFindingRoutes(db));

@@ -40,6 +40,7 @@ export const STATE_TOOL_WORDS: Readonly<Record<StateTool, string>> = {
   rule: 'rule',
   tuner: 'tuner',
   meter: 'meter',
+  'simulated meter': 'simulated meter',
   'rod key': 'truss rod key',
   rocker: 'fret rocker',
 };

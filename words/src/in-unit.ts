@@ -12,6 +12,7 @@ export function inUnit(value: number, q: Pick<AnyQuantity, 'unit'> & { readonly 
       return ohmsText(value);
     case 'H':
     case 'V':
+    case 'mA':
     case 'turns':
       return withUnit(fixed(value, 2), q.unit);
     default:

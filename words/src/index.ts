@@ -1,5 +1,6 @@
 export * from './answers.js';
 export * from './choices.js';
+export * from './circuit.js';
 export * from './duration.js';
 export * from './findings.js';
 export * from './imports.js';

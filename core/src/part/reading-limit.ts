@@ -21,7 +21,8 @@ const SAME = 1e-9;
  * 18.0 with a depth gauge of ±0.05: 0.05.
  */
 export function limitOf(tools: readonly Tool[], target: AnyTarget, value: number, tool: string): number | null {
-  if (isState(target) && quantityOf(target).by === tool) return usualLimit(target.quantity, value);
+  if (isState(target) && (quantityOf(target).by === tool || (quantityOf(target).by === 'meter' && tool === 'simulated meter')))
+    return usualLimit(target.quantity, value);
   const mine = tools.filter(isMeasuring).find((t) => t.id === tool);
   if (!mine || mine.retired) return null;
   return isState(target) ? Math.max(mine.limit, usualLimit(target.quantity, value)) : mine.limit;

@@ -44,11 +44,18 @@ export type StateId =
   | 'toneResistance'
   | 'inductance'
   | 'splitState'
+  | 'partResistance'
+  | 'partCapacitance'
+  | 'harnessResistance'
+  | 'jackResistance'
+  | 'tapAt'
+  | 'stringAt'
+  | 'supplyCurrent'
   | 'saddleRoom'
   | 'bridgeOffset';
 
 /** A choice is kept as the number of its answer. */
-export type Unit = 'mm' | '%' | '°C' | 'cents' | 'Ω' | 'V' | 'H' | '°' | 'turns' | 'choice';
+export type Unit = 'mm' | '%' | '°C' | 'cents' | 'Ω' | 'V' | 'H' | 'nF' | 'mA' | '°' | 'turns' | 'choice';
 
 /** Of what there is one value each. */
 export type PlaceKind =
@@ -69,11 +76,25 @@ export type PlaceKind =
   | 'tremolo'
   | 'battery'
   | 'end'
-  | 'cavity';
+  | 'cavity'
+  | 'circuit';
 
 /** What reads it, where that is no length tool of the shop. */
 export type StateTool =
-  'eye' | 'ear' | 'finger' | 'hygrometer' | 'thermometer' | 'feeler gauge' | 'string gauge' | 'calliper' | 'rule' | 'tuner' | 'meter' | 'rod key' | 'rocker';
+  | 'eye'
+  | 'ear'
+  | 'finger'
+  | 'hygrometer'
+  | 'thermometer'
+  | 'feeler gauge'
+  | 'string gauge'
+  | 'calliper'
+  | 'rule'
+  | 'tuner'
+  | 'meter'
+  | 'simulated meter'
+  | 'rod key'
+  | 'rocker';
 
 export interface StateQuantity {
   readonly id: StateId;
@@ -160,6 +181,13 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   bridgeOffset: q('bridgeOffset', 'mm', [-20, 20], { of: 'neck', by: 'rule', limit: 0.25 }),
   tapTest: choice('tapTest', 'pickup', 'ear', ['heard', 'silent']),
   shieldResistance: q('shieldResistance', 'Ω', METERED, { of: 'cavity', by: 'meter', limit: 1, share: 0.01, bare: 1000, open: true }),
+  partResistance: q('partResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  partCapacitance: q('partCapacitance', 'nF', [0.01, 10_000], { of: 'circuit', by: 'meter', limit: 0.1, share: 0.03 }),
+  harnessResistance: q('harnessResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  jackResistance: q('jackResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
+  tapAt: choice('tapAt', 'circuit', 'ear', ['heard', 'weak or dull', 'silent']),
+  stringAt: choice('stringAt', 'circuit', 'ear', ['full', 'thin or hollow', 'it hums', 'silent']),
+  supplyCurrent: q('supplyCurrent', 'mA', [0, 200], { of: 'circuit', by: 'meter', limit: 0.02, share: 0.01 }),
   supply: q('supply', 'V', [0, 30], { of: 'battery', by: 'meter', limit: 0.03, share: 0.01 }),
 };
 

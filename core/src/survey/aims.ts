@@ -102,6 +102,14 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     case 'inductance':
     case 'splitState':
     case 'reliefAt':
+    // what a circuit must read is worked out from the circuit
+    case 'partResistance':
+    case 'partCapacitance':
+    case 'harnessResistance':
+    case 'jackResistance':
+    case 'tapAt':
+    case 'stringAt':
+    case 'supplyCurrent':
       return null;
   }
 }

@@ -1,5 +1,6 @@
 import { familyOf, type Surveyed } from './surveyed.js';
 import { symptomsOf } from './heard.js';
+import { testSheet, type Circuit } from '../wire/index.js';
 import { STATES, type PlaceKind, type StateId, type StateTarget } from '../quantity/index.js';
 
 /** Signs at which strings come off at once, before anything else. */
@@ -12,10 +13,24 @@ const ALONG = [3, 5, 7, 9, 12] as const;
 
 /** Every place that a state has on an instrument, in the order in which it is read; empty where the instrument has no such thing. */
 export function placesOf(id: StateId, s: Surveyed): readonly StateTarget[] {
-  return features(STATES[id].of, s).map(({ feature, part }) => (part === undefined ? { quantity: id, feature } : { quantity: id, feature, part }));
+  if (STATES[id].of === 'circuit') return s.circuit ? circuitPlaces(s.circuit).filter((t) => t.quantity === id) : [];
+  return features(STATES[id].of as Exclude<PlaceKind, 'circuit'>, s).map(({ feature, part }) =>
+    part === undefined ? { quantity: id, feature } : { quantity: id, feature, part },
+  );
 }
 
-function features(of: PlaceKind, s: Surveyed): readonly { readonly feature: string; readonly part?: string }[] {
+/** What can be read of a circuit, worked out once for each. */
+const READ_OF_CIRCUITS = new WeakMap<Circuit, readonly StateTarget[]>();
+
+function circuitPlaces(circuit: Circuit): readonly StateTarget[] {
+  const known = READ_OF_CIRCUITS.get(circuit);
+  if (known) return known;
+  const targets = testSheet(circuit).map((l) => l.target);
+  READ_OF_CIRCUITS.set(circuit, targets);
+  return targets;
+}
+
+function features(of: Exclude<PlaceKind, 'circuit'>, s: Surveyed): readonly { readonly feature: string; readonly part?: string }[] {
   const { anatomy, kind, fitted } = s;
   const acoustic = familyOf(kind) === 'acoustic';
   switch (of) {

@@ -1,4 +1,5 @@
 import type { Anatomy, StartingKind } from '../instrument/index.js';
+import type { Circuit } from '../wire/index.js';
 import { isHardware, pickupIn, type Coil, type Shelf } from '../part/index.js';
 
 /** What a survey knows of the instrument beside its readings. */
@@ -9,6 +10,8 @@ export interface Surveyed {
   readonly fitted: readonly Fitted[];
   /** What is known of its parts; not there: nothing. */
   readonly wired?: Wired;
+  /** Its circuit, as it was traced or planned; not there: nobody knows it. */
+  readonly circuit?: Circuit;
 }
 
 /** What the meter should see: the coils of the pickup of each place, as their sheets or a meter tell them, and the pots, Ω and H. */
@@ -25,6 +28,7 @@ export function surveyedOf(
   anatomy: Anatomy,
   about: { readonly kind: StartingKind; readonly identity: Partial<Readonly<Record<string, { readonly value: string }>>> },
   parts: Shelf = {},
+  circuit: Circuit | null = null,
 ): Surveyed {
   const says = (key: string, word: RegExp): boolean => word.test(about.identity[key]?.value ?? '');
   const wired = wiredOf(anatomy, parts);
@@ -33,6 +37,7 @@ export function surveyedOf(
     kind: about.kind,
     fitted: [...(says('bridge', /tremolo|vibrato/i) ? (['tremolo'] as const) : []), ...(says('electronics', /\bactive\b/i) ? (['active'] as const) : [])],
     ...(wired ? { wired } : {}),
+    ...(circuit ? { circuit } : {}),
   };
 }
 

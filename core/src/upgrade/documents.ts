@@ -3,6 +3,7 @@ import { PART_FIELDS, withNewNames } from './earlier-names.js';
 import type { Anatomy, Aspect } from '../instrument/index.js';
 import type { Part } from '../part/index.js';
 import type { AnyTarget } from '../quantity/index.js';
+import type { Circuit } from '../wire/index.js';
 import { workItems, type ChoiceOf3 } from './work-items.js';
 
 function formatOf(document: unknown): unknown {
@@ -17,8 +18,14 @@ export function upgradeAnatomy(document: unknown): Anatomy {
   throw new RangeError('this anatomy was written by a later version of the program');
 }
 
+/** A circuit in the format of now. Throws RangeError for one of a later program. */
+export function upgradeCircuit(document: unknown): Circuit {
+  if (formatOf(document) === 1) return document as Circuit;
+  throw new RangeError('this circuit was written by a later version of the program');
+}
+
 /** What reads the documents of each aspect that is written yet. */
-const READS: Readonly<Partial<Record<Aspect, (document: unknown) => unknown>>> = { anatomy: upgradeAnatomy };
+const READS: Readonly<Partial<Record<Aspect, (document: unknown) => unknown>>> = { anatomy: upgradeAnatomy, circuit: upgradeCircuit };
 
 /** A document of an aspect in the format of now, from any older one. Throws RangeError for one of a later program, or of an aspect that this one does not write yet. */
 export function upgrade(aspect: Aspect, document: unknown): unknown {

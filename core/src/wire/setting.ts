@@ -13,7 +13,7 @@ export function restingSetting({ elements }: Circuit): Setting {
   return {
     positions: {},
     pulled: {},
-    knobs: Object.fromEntries(elements.flatMap((e) => (e.kind === 'pot' && e.does === 'blend' ? [[e.id, 0.5]] : []))),
+    knobs: Object.fromEntries(elements.flatMap((e) => (e.kind === 'pot' && restOf(e) !== 1 ? [[e.id, restOf(e)]] : []))),
     plugged: true,
   };
 }
@@ -60,13 +60,16 @@ export function withControl(s: Setting, { element, of }: Control, to: number): S
   return of === 'position' ? { ...s, positions: { ...s.positions, [element]: to } } : { ...s, pulled: { ...s.pulled, [element]: to === 1 } };
 }
 
-/** A key for maps and addresses: what differs from rest, in the order of the elements: `selector 2, volume pulled, tone 0.5`. */
-export function settingKey(circuit: Circuit, s: Setting): string {
-  const parts = circuit.elements.flatMap((e): readonly string[] => {
-    if (e.kind === 'switch') return [`${e.id} ${positionOf(s, e.id) + 1}`];
-    if (e.kind !== 'pot') return [];
-    const up = knobOf(s, e.id);
-    return [...(e.pull && isPulled(s, e.id) ? [`${e.id} pulled`] : []), ...(up === (e.does === 'blend' ? 0.5 : 1) ? [] : [`${e.id} at ${up}`])];
-  });
-  return [...parts, ...(s.plugged ? [] : ['unplugged'])].join(', ');
+/** A key for maps and addresses: switches, then pulls, then knobs that are not at rest: `selector 2, volume pulled, tone at 0.5`. */
+export function settingKey({ elements }: Circuit, s: Setting): string {
+  const pots = elements.filter((e) => e.kind === 'pot');
+  return [
+    ...elements.flatMap((e) => (e.kind === 'switch' ? [`${e.id} ${positionOf(s, e.id) + 1}`] : [])),
+    ...pots.flatMap((e) => (e.pull && isPulled(s, e.id) ? [`${e.id} pulled`] : [])),
+    ...pots.flatMap((e) => (knobOf(s, e.id) === restOf(e) ? [] : [`${e.id} at ${knobOf(s, e.id)}`])),
+    ...(s.plugged ? [] : ['unplugged']),
+  ].join(', ');
 }
+
+/** Where a knob stands at rest: a blend in its middle, all others full up. */
+const restOf = ({ does }: Element): number => (does === 'blend' ? 0.5 : 1);

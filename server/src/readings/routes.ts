@@ -7,6 +7,7 @@ import { canBe, isState, quantityOf, secondReading, targetKey, type AnyTarget, t
 import { Router } from 'express';
 import type { Knex } from 'knex';
 import { addRevision, anatomyOf, lockRevisions } from '../anatomy/queries.js';
+import { circuitOf } from '../circuits/queries.js';
 import { instrumentById } from '../instruments/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { afterKey, keyOf, pageOf, readRoute } from '../http/read.js';
@@ -149,7 +150,9 @@ async function closeSession(trx: Knex, body: TakeReading, key: string, person: s
 
 /** Throws 422 for a dimension or a state of something that this instrument does not have. */
 async function demandPlace(trx: Knex, instrument: string, anatomy: Anatomy, target: AnyTarget): Promise<void> {
-  const there = isState(target) ? isPlace(target, surveyedOf(anatomy, await instrumentById(trx, instrument))) : dimensionAt(anatomy, target).exists;
+  const there = isState(target)
+    ? isPlace(target, surveyedOf(anatomy, await instrumentById(trx, instrument), {}, (await circuitOf(trx, instrument)).document))
+    : dimensionAt(anatomy, target).exists;
   if (!there) throw new ProblemError('cannot-be', { errors: [{ pointer: '/target', detail: 'is not on this instrument' }] });
 }
 

@@ -7,6 +7,7 @@ import { anatomyOf } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
+import { circuitOf } from '../circuits/queries.js';
 import { instrumentById } from '../instruments/queries.js';
 import { readingsOf } from '../readings/queries.js';
 import { demandOpen, profiles, surveyById, surveysOf, toProfile } from './queries.js';
@@ -39,7 +40,12 @@ export function surveyRoutes(db: Knex): Router {
       const old = await surveyById(trx, params.id, true);
       demandOpen(old);
       demandVersion(context, old.version, old, body);
-      const surveyed = surveyedOf((await anatomyOf(trx, old.instrument)).document, await instrumentById(trx, old.instrument));
+      const surveyed = surveyedOf(
+        (await anatomyOf(trx, old.instrument)).document,
+        await instrumentById(trx, old.instrument),
+        {},
+        (await circuitOf(trx, old.instrument)).document,
+      );
       const nowhere = body.skipped.findIndex((s) => !isPlace(s.target, surveyed));
       if (nowhere >= 0) throw new ProblemError('cannot-be', { errors: [{ pointer: `/skipped/${nowhere}/target`, detail: 'is not on this instrument' }] });
       await trx('surveys')

@@ -1,4 +1,6 @@
 import { knownAt } from '@rinnovo/core/instrument';
+import { isPickup } from '@rinnovo/core/part';
+import { pickupElement, presetCircuit, usualWish } from '@rinnovo/core/wire';
 import { demoWorkshop } from '@rinnovo/demo';
 import { randomUUID } from 'node:crypto';
 
@@ -9,6 +11,8 @@ const hardware = demoWorkshop.parts.find((p) => p.kind === 'tuner')!;
 const calliper = demoWorkshop.tools[0]!.id;
 const plan = demoWorkshop.plans[0]!.plan;
 export const withOne = (change: object): object => ({ ...plan, choices: [{ ...plan.choices[0], ...change }] });
+const pickup = demoWorkshop.parts.find(isPickup)!;
+const circuit = presetCircuit('one pickup, volume and tone', usualWish([pickupElement('pickup', null, { part: pickup })]));
 const anatomy = demoWorkshop.anatomies[0]!.document;
 
 const vertex = (x: number, y: number) => ({ x, y, bulge: 0 });
@@ -28,6 +32,7 @@ export const ROUTES: Readonly<Record<string, RouteCase>> = {
   instruments: { path: (id) => `/api/instruments/${id}`, good: (id) => ({ ...instrument, id, label: 'x' }) },
   jobs: { path: (id) => `/api/jobs/${id}`, good: (id) => ({ ...job, id }) },
   anatomy: { path: () => `/api/instruments/${instrument.id}/anatomy`, good: () => ({ document: anatomy }) },
+  circuit: { path: () => `/api/instruments/${instrument.id}/circuit`, good: () => ({ document: circuit }) },
   parts: {
     path: (id) => `/api/parts/${id}`,
     good: (id) => ({ ...part, id }),

@@ -12,6 +12,7 @@ export function placeText(t: StateTarget, names: Names): string {
   if (q.of === 'pickup' || q.of === 'cavity') return nameOf(names, t.feature);
   if (q.of === 'pickup pair') return `${nameOf(names, t.feature)} and ${nameOf(names, t.part)}`;
   if (q.of === 'pickup side') return `${nameOf(names, t.feature)}, ${t.part ?? ''} side`;
+  if (q.of === 'circuit') return t.feature === 'jack' ? (t.part ?? '') : `${nameOf(names, t.feature)}, ${t.part ?? ''}`;
   return t.feature;
 }
 

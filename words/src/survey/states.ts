@@ -126,6 +126,25 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'Bridge off the centre line',
     how: ['From the middle of the outer saddles to the centre line of the neck.', 'Towards the treble side is positive.'],
   },
+  partResistance: {
+    name: 'Resistance of a part',
+    how: ['The part by itself, nothing soldered to it.', 'Hold the probes by their handles: a hand reads about 1 MΩ.'],
+  },
+  partCapacitance: { name: 'Capacitance', how: ['The part by itself, on a meter that reads it.', 'Film is usually within 10 % of its mark.'] },
+  harnessResistance: {
+    name: 'Resistance of the harness',
+    how: ['On the bench: black on the sleeve, red on the tip.', 'Pots fully up, nothing plugged in.'],
+  },
+  jackResistance: {
+    name: 'Resistance at the jack',
+    how: ['In the body, through a patch lead with its plug in.', 'Black on the sleeve, red on the tip.'],
+  },
+  tapAt: { name: 'Tap test', how: ['Into a small amplifier, turned low.', 'Touch the pole pieces lightly with a screwdriver.'] },
+  stringAt: { name: 'One string', how: ['Fit one string before the rest.', 'Play it in every position.'] },
+  supplyCurrent: {
+    name: 'Supply current',
+    how: ['The meter in place of one battery clip.', 'With a plug in the jack, then without.'],
+  },
   tapTest: {
     name: 'Tap test',
     how: ['Plug into an amplifier turned low. Tap the poles with a screwdriver.', 'A silent pickup is open, shorted, or not selected.'],

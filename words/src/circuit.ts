@@ -1,0 +1,273 @@
+import type { StateId } from '@rinnovo/core/quantity';
+import { isOpenCircuit } from '@rinnovo/core/quantity';
+import {
+  elementIn,
+  isPulled,
+  knobOf,
+  positionOf,
+  type Bleed,
+  type Circuit,
+  type CircuitProblem,
+  type ContactProblem,
+  type DeckProblem,
+  type Element,
+  type Heard,
+  type LineVerdict,
+  type LooseEnd,
+  type Lug,
+  type Meaning,
+  type Predicted,
+  type Resonance,
+  type Role,
+  type Setting,
+  type TestLine,
+  type TestStage,
+} from '@rinnovo/core/wire';
+import { inUnit } from './in-unit.js';
+import { fixed, withUnit } from './locale.js';
+import { nameOf, upperFirst, type Names } from './names.js';
+
+/** What an element does, by its trade name. */
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  pickup: 'pickup',
+  volume: 'volume',
+  tone: 'tone',
+  blend: 'blend',
+  selector: 'selector',
+  mode: 'mode switch',
+  kill: 'kill switch',
+  'tone capacitor': 'tone capacitor',
+  bleed: 'treble bleed',
+  'split resistor': 'split resistor',
+  jack: 'jack',
+  cell: 'battery',
+  preamp: 'preamp',
+  'string ground': 'string ground',
+  block: 'terminal block',
+  other: 'part',
+};
+
+export const BLEED_WORDS: Readonly<Record<Bleed, string>> = {
+  none: 'None',
+  capacitor: 'Capacitor',
+  'capacitor and resistor in parallel': 'Capacitor and resistor in parallel',
+  'capacitor and resistor in series': 'Capacitor and resistor in series',
+};
+
+/** What an element is called: by the workshop, or by what it does for which pickup. */
+export function elementName(e: Element, names: Names): string {
+  if (e.name !== null) return e.name;
+  if (e.does === 'pickup') return upperFirst(e.place === null ? e.id : nameOf(names, e.place));
+  if (e.place !== null) return `${upperFirst(ROLE_WORDS[e.does])}, ${nameOf(names, e.place)}`;
+  const part = e.kind === 'capacitor' && e.does === 'bleed' ? ', capacitor' : e.kind === 'resistor' && e.does === 'bleed' ? ', resistor' : '';
+  return `${upperFirst(ROLE_WORDS[e.does])}${part}`;
+}
+
+const called = (circuit: Circuit, id: string, names: Names): string => {
+  const e = elementIn(circuit, id);
+  return e ? elementName(e, names) : id;
+};
+
+/** A terminal: `Volume, lug 2`, `Neck pickup, north start (red)`. */
+export function lugName(circuit: Circuit, { element, lug }: Lug, names: Names): string {
+  const e = elementIn(circuit, element);
+  const coil = e?.kind === 'pickup' ? e.coils.find((c) => lug === `${c.name} start` || lug === `${c.name} finish`) : undefined;
+  const colour = coil ? (lug.endsWith('start') ? coil.startColour : coil.finishColour) : null;
+  const what = e?.kind === 'pot' && /^[123]/.test(lug) ? `lug ${lug}` : lug;
+  return `${called(circuit, element, names)}, ${what}${colour ? ` (${colour})` : ''}`;
+}
+
+/** How a circuit stands, as one says it at the bench: `Position 2, volume pulled, tone at 0`. Everything full up and pushed is not said. */
+export function settingText(circuit: Circuit, s: Setting, names: Names): string {
+  const selectors = circuit.elements.filter((e) => e.kind === 'switch');
+  const positions = selectors.map((e) => {
+    const at = `position ${positionOf(s, e.id) + 1}`;
+    return e.does === 'selector' ? at : `${elementName(e, names).toLowerCase()} ${at}`;
+  });
+  const pots = circuit.elements.flatMap((e): readonly string[] => {
+    if (e.kind !== 'pot') return [];
+    const name = elementName(e, names);
+    const up = knobOf(s, e.id);
+    const rest = e.does === 'blend' ? 0.5 : 1;
+    return [
+      ...(e.pull && isPulled(s, e.id) ? [`${name} pulled`] : []),
+      ...(up === rest ? [] : [`${name} at ${fixed(up * 10, Number.isInteger(up * 10) ? 0 : 1)}`]),
+    ];
+  });
+  const all = [...positions, ...pots, ...(s.plugged ? [] : ['unplugged'])];
+  return all.length === 0 ? 'Everything full up' : upperFirst(all.join(', '));
+}
+
+/** Headings of the sheet, in the order of the work. */
+export const TEST_STAGE_WORDS: Readonly<Record<TestStage, string>> = {
+  part: 'Parts by themselves',
+  harness: 'Harness on the bench',
+  body: 'In the body',
+  string: 'With one string',
+};
+
+/** What is done at each of them. */
+export const TEST_STAGE_HOW: Readonly<Record<TestStage, string>> = {
+  part: 'Before any joint is soldered. Hold the probes by their handles.',
+  harness: 'Black probe on the sleeve, red on the tip. Pots full up, nothing plugged in.',
+  body: 'Through a patch lead with its plug in the jack: red on the tip, black on the sleeve.',
+  string: 'Fit one string before all the others.',
+};
+
+/** What a line of the sheet reads. */
+export function lineTitle(circuit: Circuit, line: TestLine, names: Names): string {
+  if (line.stage === 'part') {
+    const at = /, (at .*)$/.exec(line.target.part)?.[1];
+    const [a, b] = line.probes ?? [];
+    const lugs = a && b ? `${a.lug} to ${b.lug}` : '';
+    return `${called(circuit, line.target.feature, names)}: ${lugs}${at ? `, turned ${at.replace('at 0', 'down').replace('at half', 'half up').replace('at full', 'full up')}` : ''}`;
+  }
+  if (line.target.quantity === 'supplyCurrent') return line.setting.plugged ? 'Supply current, plugged in' : 'Supply current, unplugged';
+  return settingText(circuit, line.setting, names);
+}
+
+/** A value of a circuit in the unit that it is read in. */
+export const circuitValue = (value: number, quantity: StateId): string =>
+  inUnit(value, { unit: quantity === 'partCapacitance' ? 'nF' : quantity === 'supplyCurrent' ? 'mA' : 'Ω', limit: 0.1 }, 'mm');
+
+export const LINE_VERDICT_WORDS: Readonly<Record<LineVerdict, string>> = {
+  agrees: 'Agrees',
+  low: 'Too low',
+  high: 'Too high',
+  open: 'Open',
+  shorted: 'Shorted',
+  'not open': 'Conducts',
+};
+
+/** What a prediction rests on, in a sentence; empty where everything was measured. */
+export function restsOnText(circuit: Circuit, { typical, doubts }: Predicted, names: Names): string {
+  const knobs = doubts.some((d) => d.of === 'knob') ? ' A knob between its stops is off by up to 0.15 of its turn.' : '';
+  if (typical.length === 0) return knobs.trim();
+  return `Rests on typical values: ${typical.map((id) => called(circuit, id, names)).join(', ')}. Meter them to narrow it.${knobs}`;
+}
+
+/** What a reading may mean, where to look first, what to exclude first. */
+export function meaningText(circuit: Circuit, { fault, element, at }: Meaning, names: Names): string {
+  const name = called(circuit, element, names);
+  switch (fault) {
+    case 'coil open':
+      return `${name}: coil ${at} is open. Meter its leads at the switch. Exclude a dirty contact first.`;
+    case 'coil shorted':
+      return `${name}: coil ${at} is shorted. Check its leads and the series joint. Exclude a pull that is up first.`;
+    case 'way to the jack open':
+      return `The ${at} of the jack is open. Check its lug and its wire. Exclude the plug and the meter lead first.`;
+    case 'hot on ground':
+      return 'Hot touches ground. Unsolder the hot wire at the jack and read again. Exclude a volume at 0 first.';
+    case 'contact open':
+      return `${name}: contact ${at} does not close. Bridge it with a wire. Exclude a dirty contact first.`;
+    case 'ground lug open':
+      return `${name}: lug ${at} is not joined to ground. Reflow it.`;
+    case 'pull stuck':
+      return `${name} reads as if ${at}. Check its switch.`;
+    case 'capacitor leaks':
+      return `${name} passes direct current. Unsolder one end and read again.`;
+    case 'other position':
+      return `${name} reads as position ${at}. Its contacts are mirrored, or it stands elsewhere.`;
+  }
+}
+
+/** What of a circuit hangs together wrongly, by its terminals. */
+export function looseEndText(circuit: Circuit, end: LooseEnd, names: Names): string {
+  switch (end.kind) {
+    case 'silent':
+      return 'Silent: tip and sleeve are joined.';
+    case 'shorted':
+      return `Shorted: ${lugName(circuit, end.a, names)} and ${lugName(circuit, end.b, names)} are joined.`;
+    case 'floating':
+      return `Not connected: ${end.lugs.map((l) => lugName(circuit, l, names)).join(' and ')}.`;
+  }
+}
+
+/** What is heard at a setting, in one sentence. */
+export function heardText(circuit: Circuit, { coils, inPhase, humCancelling, humLeft }: Heard, names: Names): string {
+  if (coils.length === 0) return 'Silent.';
+  const by = new Map<string, string[]>();
+  for (const c of coils) by.set(c.element, [...(by.get(c.element) ?? []), c.coil]);
+  const who = [...by].map(([id, of]) => {
+    const e = elementIn(circuit, id);
+    const all = e?.kind === 'pickup' ? e.coils.length : 1;
+    return of.length < all ? `${called(circuit, id, names)} (${of.join(', ')})` : called(circuit, id, names);
+  });
+  const phase = inPhase === null ? '' : inPhase ? ', in phase' : ', out of phase';
+  const hum = humCancelling === null ? ', hums like one coil' : humCancelling ? ', hum-cancelling' : (humLeft ?? 1) < 0.9 ? ', hum partly cancelled' : ', hums';
+  return `${who.join(' and ')}${phase}${hum}.`;
+}
+
+/** The resonance in a sentence, for whoever cannot see the curve. */
+export function resonanceText(r: Resonance | null): string {
+  if (r === null) return 'No signal.';
+  const fallen = r.fallen === null ? '' : ` Down 3 dB at ${hertzText(r.fallen)}.`;
+  if (r.hertz === null) return `No peak.${fallen}`;
+  return `Peak at ${hertzText(r.hertz)}, ${withUnit(fixed(r.height, 1), 'dB')} high${r.upperBound ? ' (upper bound: coil losses unknown)' : ''}.${fallen}`;
+}
+
+export const hertzText = (hertz: number): string => (hertz >= 1000 ? withUnit(fixed(hertz / 1000, 2), 'kHz') : withUnit(fixed(hertz, 0), 'Hz'));
+
+export const predictedText = (value: number, least: number, most: number, quantity: StateId): string =>
+  isOpenCircuit(value) || most - least <= 1e-9 * most
+    ? circuitValue(value, quantity)
+    : `${circuitValue(value, quantity)} (${circuitValue(least, quantity)} to ${circuitValue(most, quantity)})`;
+
+const contactProblem = (p: ContactProblem): string => {
+  switch (p.kind) {
+    case 'joined to itself':
+      return `position ${p.position + 1} joins ${p.lug} to itself`;
+    case 'no such lug':
+      return `position ${p.position + 1} names ${p.lug}, which is not a lug`;
+    case 'lug twice':
+      return `two lugs are called ${p.lug}`;
+    case 'no positions':
+      return 'has no positions';
+    case 'never joined':
+      return `${p.lug} is never joined`;
+  }
+};
+
+/** Why a circuit cannot be kept. */
+export function circuitProblemText(p: CircuitProblem): string {
+  switch (p.kind) {
+    case 'id twice':
+      return `two parts are called ${p.element}`;
+    case 'no such lug':
+      return `${p.lug.element} has no lug ${p.lug.lug}`;
+    case 'joined to itself':
+      return `${p.lug.element}, ${p.lug.lug} is joined to itself`;
+    case 'bare and joined':
+      return `${p.lug.element}, ${p.lug.lug} is joined and marked as empty`;
+    case 'not positive':
+      return `${p.element}: ${p.value} must be more than 0`;
+    case 'contacts':
+      return `${p.element}: ${contactProblem(p.problem)}`;
+    case 'no coils':
+      return `${p.element} has no coils`;
+    case 'coil twice':
+      return `${p.element}: two coils are called ${p.coil}`;
+    case 'jacks':
+      return p.count > 1 ? 'a circuit has one jack' : 'the jack must be called jack';
+  }
+}
+
+/** Why a deck cannot be read, with its line. */
+export function deckProblemText({ line, kind, text }: DeckProblem): string {
+  return `Line ${line}${text === '' ? '' : ` (${text})`}: ${DECK_PROBLEMS[kind]}`;
+}
+
+const DECK_PROBLEMS: Readonly<Record<DeckProblem['kind'], string>> = {
+  'too long': 'too long, 500 characters at most',
+  'too many lines': 'too many lines, 2000 at most',
+  command: 'commands and other files are not read',
+  'unknown element': 'only R, C, L, V, I and E are read',
+  'too few words': 'a name, two nodes and a value are needed',
+  'not a number': 'the value is not a number',
+  'not positive': 'the value must be more than 0',
+  'joined to itself': 'both nodes are the same',
+  'name twice': 'this name is already in use',
+  'nothing before it': 'nothing before it to continue',
+  'nothing in it': 'the deck is empty',
+  'no ground': 'nothing is joined to node 0',
+};

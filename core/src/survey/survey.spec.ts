@@ -1,3 +1,4 @@
+import { exactly, humbucker } from '../testing/circuit.js';
 import { startingAnatomy, type StartingKind } from '../instrument/index.js';
 import { STATES, usualLimit, type Reading, type StateId, type StateTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
@@ -74,7 +75,27 @@ describe('the places of a survey', () => {
     const rounds = inspectionOf(of('flat-top acoustic'));
     expect(rounds.map((r) => r.id)).toEqual(['stop', 'room', 'played', 'stringsOn', 'stringsOff', 'opened', 'finish']);
     const asked = [...inspectionOf({ ...full, anatomy: twoPickups().anatomy }), ...rounds].flatMap((r) => r.steps.map((s) => s.quantity));
-    expect([...new Set(asked)].sort()).toEqual(Object.keys(STATES).sort() as StateId[]);
+    // what is read of a circuit comes by its test sheet
+    const inspected = (Object.keys(STATES) as StateId[]).filter((id) => STATES[id].of !== 'circuit');
+    expect([...new Set(asked)].sort()).toEqual(inspected.sort());
+  });
+});
+
+describe('the places of a circuit', () => {
+  it('are the lines of its test sheet, and none without a circuit', () => {
+    const circuit = exactly('two pickups, toggle, one volume and tone', [humbucker('neck', 4000, 4100), humbucker('bridge', 4200, 4300)]);
+    const wired = { ...electric, circuit };
+    expect(placesOf('jackResistance', electric)).toEqual([]);
+    expect(placesOf('jackResistance', wired).map((p) => p.part)).toEqual([
+      'selector 1',
+      'selector 2',
+      'selector 3',
+      'selector 1, volume at 0',
+      'selector 1, tone at 0',
+    ]);
+    expect(isPlace({ quantity: 'partResistance', feature: 'neck', part: 'north start – north finish' }, wired)).toBeTrue();
+    expect(isPlace({ quantity: 'partResistance', feature: 'neck', part: 'north start – south finish' }, wired)).toBeFalse();
+    expect(isPlace({ quantity: 'tapAt', feature: 'jack', part: 'selector 4' }, wired)).toBeFalse();
   });
 });
 

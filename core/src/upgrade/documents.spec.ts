@@ -39,7 +39,9 @@ describe('documents of an earlier format', () => {
 
   it('are asked for by their aspect; one that this program does not write is refused with its name', () => {
     expect(upgrade('anatomy', asBefore(plainAnatomy(), 1))).toEqual(plainAnatomy());
-    expect(() => upgrade('circuit', { format: 1 })).toThrowError(RangeError, /circuit/);
+    expect(upgrade('circuit', { format: 1, elements: [], joints: [], bare: [] })).toEqual({ format: 1, elements: [], joints: [], bare: [] });
+    expect(() => upgrade('circuit', { format: 2 })).toThrowError(RangeError, /circuit/);
+    expect(() => upgrade('strung', { format: 1 })).toThrowError(RangeError, /strung/);
   });
 
   it('have resistances in Ω that were kept in kΩ; those that tell their unit, and every other value, are left alone', () => {

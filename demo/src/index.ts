@@ -5,6 +5,7 @@ import { knownAt, type Revisions } from '@rinnovo/core/instrument';
 import type { Part, StockItem, Tool } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
 import { tern } from './anatomies.js';
+import { circuits, type DemoCircuit } from './circuits.js';
 import { drawer } from './drawer.js';
 import { flock, flockAnatomies } from './flock.js';
 import { hardware } from './hardware.js';
@@ -24,6 +25,8 @@ export interface DemoWorkshop {
   readonly instruments: readonly Instrument[];
   readonly jobs: readonly Job[];
   readonly anatomies: readonly AnatomyRevision[];
+  /** What is known of circuits. */
+  readonly circuits: readonly DemoCircuit[];
   readonly surveys: readonly KeptSurvey[];
   readonly readings: readonly Reading[];
   readonly findings: readonly KeptFinding[];
@@ -128,6 +131,7 @@ export const demoWorkshop: DemoWorkshop = {
     },
     sanderlingJob,
   ],
+  circuits,
   anatomies: [
     {
       instrument: ids.first,

@@ -21,6 +21,18 @@ export async function fillDemo(db: Knex): Promise<boolean> {
       d.jobs.map(({ ownerSays, ...j }) => ({ ...j, request: JSON.stringify(j.request), limits: JSON.stringify(j.limits), owner_says: ownerSays })),
     );
     await trx('revisions').insert(d.anatomies.map((a) => ({ ...a, aspect: 'anatomy', document: JSON.stringify(a.document) })));
+    await trx('revisions').insert(
+      d.circuits.map((c) => ({
+        instrument: c.instrument,
+        aspect: 'circuit',
+        revision: 1,
+        document: JSON.stringify(c.document),
+        cause: 'correction',
+        entry: null,
+        person: d.people[0]?.id,
+        at: d.anatomies[0]?.at,
+      })),
+    );
     await trx('surveys').insert(
       d.surveys.map(({ signed, skipped, work, ...x }) => ({
         ...x,

@@ -1,5 +1,4 @@
-import type { StateId } from '@rinnovo/core/quantity';
-import { isOpenCircuit } from '@rinnovo/core/quantity';
+import { isOpenCircuit, type StateId } from '@rinnovo/core/quantity';
 import {
   elementIn,
   isPulled,
@@ -11,19 +10,21 @@ import {
   type ContactProblem,
   type DeckProblem,
   type Element,
+  type FaultId,
   type Heard,
   type LineVerdict,
   type LooseEnd,
   type Lug,
   type Meaning,
+  type NoTarget,
   type Predicted,
   type Resonance,
   type Role,
   type Setting,
   type TestLine,
   type TestStage,
+  type VariantId,
 } from '@rinnovo/core/wire';
-import { inUnit } from './in-unit.js';
 import { fixed, withUnit } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 
@@ -57,10 +58,8 @@ export const BLEED_WORDS: Readonly<Record<Bleed, string>> = {
 /** What an element is called: by the workshop, or by what it does for which pickup. */
 export function elementName(e: Element, names: Names): string {
   if (e.name !== null) return e.name;
-  if (e.does === 'pickup') return upperFirst(e.place === null ? e.id : nameOf(names, e.place));
-  if (e.place !== null) return `${upperFirst(ROLE_WORDS[e.does])}, ${nameOf(names, e.place)}`;
-  const part = e.kind === 'capacitor' && e.does === 'bleed' ? ', capacitor' : e.kind === 'resistor' && e.does === 'bleed' ? ', resistor' : '';
-  return `${upperFirst(ROLE_WORDS[e.does])}${part}`;
+  if (e.place === null) return upperFirst(e.id);
+  return e.does === 'pickup' ? upperFirst(nameOf(names, e.place)) : `${upperFirst(ROLE_WORDS[e.does])}, ${nameOf(names, e.place)}`;
 }
 
 const called = (circuit: Circuit, id: string, names: Names): string => {
@@ -98,6 +97,16 @@ export function settingText(circuit: Circuit, s: Setting, names: Names): string 
   return all.length === 0 ? 'Everything full up' : upperFirst(all.join(', '));
 }
 
+/** What a response can be laid over. */
+export const VARIANT_WORDS: Readonly<Record<VariantId, string>> = {
+  'pots of 250 k': 'Pots of 250 kΩ',
+  'pots of 500 k': 'Pots of 500 kΩ',
+  'pots of 1 M': 'Pots of 1 MΩ',
+  'volumes the other way': 'Volumes wired the other way (normal or independent)',
+  'with a bleed': 'With a treble bleed of 680 pF',
+  'without a bleed': 'Without the treble bleed',
+};
+
 /** Headings of the sheet, in the order of the work. */
 export const TEST_STAGE_WORDS: Readonly<Record<TestStage, string>> = {
   part: 'Parts by themselves',
@@ -126,9 +135,27 @@ export function lineTitle(circuit: Circuit, line: TestLine, names: Names): strin
   return settingText(circuit, line.setting, names);
 }
 
-/** A value of a circuit in the unit that it is read in. */
-export const circuitValue = (value: number, quantity: StateId): string =>
-  inUnit(value, { unit: quantity === 'partCapacitance' ? 'nF' : quantity === 'supplyCurrent' ? 'mA' : 'Ω', limit: 0.1 }, 'mm');
+/** A value of a circuit in the unit that it is read in, with the digits that a meter shows: 7.87 kΩ, 47.0 kΩ, 500 kΩ, 1.00 MΩ. */
+export function circuitValue(value: number, quantity: StateId): string {
+  const [number, unit] = inParts(value, quantity);
+  return unit === '' ? number : withUnit(number, unit);
+}
+
+const SCALES: readonly (readonly [number, string])[] = [
+  [1e6, 'MΩ'],
+  [1e3, 'kΩ'],
+  [1, 'Ω'],
+];
+
+/** A number and its unit; an open circuit has none. */
+function inParts(value: number, quantity: StateId, like = value): readonly [string, string] {
+  if (quantity === 'partCapacitance') return [fixed(value, 1), 'nF'];
+  if (quantity === 'supplyCurrent') return [fixed(value, 2), 'mA'];
+  if (isOpenCircuit(value)) return ['open (OL)', ''];
+  const [scale, unit] = SCALES.find(([s]) => like >= s) ?? [1, 'Ω'];
+  const shown = value / scale;
+  return [fixed(shown, scale === 1 ? (Number.isInteger(value) ? 0 : 1) : shown >= 100 ? 0 : shown >= 10 ? 1 : 2), unit];
+}
 
 export const LINE_VERDICT_WORDS: Readonly<Record<LineVerdict, string>> = {
   agrees: 'Agrees',
@@ -171,6 +198,22 @@ export function meaningText(circuit: Circuit, { fault, element, at }: Meaning, n
   }
 }
 
+/** A fault by its name, where it is. */
+export const faultName = (circuit: Circuit, fault: FaultId, element: string, at: string, names: Names): string =>
+  `${FAULT_WORDS[fault]}: ${called(circuit, element, names)}, ${at}`;
+
+const FAULT_WORDS: Readonly<Record<FaultId, string>> = {
+  'coil open': 'Coil open',
+  'coil shorted': 'Coil shorted',
+  'way to the jack open': 'Wire to the jack open',
+  'hot on ground': 'Hot touches ground',
+  'contact open': 'Contact open',
+  'ground lug open': 'Ground lug open',
+  'pull stuck': 'Pull stuck',
+  'capacitor leaks': 'Capacitor leaks',
+  'other position': 'Other position',
+};
+
 /** What of a circuit hangs together wrongly, by its terminals. */
 export function looseEndText(circuit: Circuit, end: LooseEnd, names: Names): string {
   switch (end.kind) {
@@ -208,10 +251,21 @@ export function resonanceText(r: Resonance | null): string {
 
 export const hertzText = (hertz: number): string => (hertz >= 1000 ? withUnit(fixed(hertz / 1000, 2), 'kHz') : withUnit(fixed(hertz, 0), 'Hz'));
 
-export const predictedText = (value: number, least: number, most: number, quantity: StateId): string =>
-  isOpenCircuit(value) || most - least <= 1e-9 * most
-    ? circuitValue(value, quantity)
-    : `${circuitValue(value, quantity)} (${circuitValue(least, quantity)} to ${circuitValue(most, quantity)})`;
+/** A prediction with its limits: `7.87 kΩ (6.75–9.03)`. */
+export function predictedText(value: number, least: number, most: number, quantity: StateId): string {
+  if (isOpenCircuit(value) || most - least <= 1e-9 * most) return circuitValue(value, quantity);
+  if (isOpenCircuit(most)) return `${circuitValue(value, quantity)} or more`;
+  // in one unit, so that they can be held against one another at a glance
+  const [from] = inParts(least, quantity, value);
+  const [to] = inParts(most, quantity, value);
+  return `${circuitValue(value, quantity)} (${from}–${to})`;
+}
+
+/** Why a line has no target. */
+export const NO_TARGET_WORDS: Readonly<Record<NoTarget, string>> = {
+  preamp: 'The preamp lies between: no resistance to predict',
+  unknown: 'Unknown: meter the pickup first',
+};
 
 const contactProblem = (p: ContactProblem): string => {
   switch (p.kind) {

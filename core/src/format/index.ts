@@ -5,5 +5,6 @@ export * from './dxf-out.js';
 export * from './imported.js';
 export * from './parts-csv.js';
 export * from './readings-csv.js';
+export * from './sheet-csv.js';
 export * from './svg-in.js';
 export * from './svg-out.js';

@@ -23,3 +23,5 @@ export * from './find-leads.js';
 export * from './simulated-meter.js';
 export * from './circuit-problems.js';
 export * from './improbable-value.js';
+export * from './as-read.js';
+export * from './variants.js';

@@ -1,6 +1,19 @@
 import { AT_20, exactly, humbucker, measured, plainCoil, plainPickup } from '../testing/circuit.js';
 import { OPEN } from '../quantity/index.js';
-import { expectedAt, judgeLine, meaningsOf, presetCircuit, PRESETS, testSheet, usualWish, wired, type Circuit, type Expected, type TestLine } from './index.js';
+import {
+  expectedAt,
+  judgeLine,
+  meaningsOf,
+  presetCircuit,
+  PRESETS,
+  testSheet,
+  usualWish,
+  whyNoTarget,
+  wired,
+  type Circuit,
+  type Expected,
+  type TestLine,
+} from './index.js';
 
 const OWN = 'two pickups, toggle, own volumes and tones';
 const MASTER = 'two pickups, toggle, one volume and tone';
@@ -176,6 +189,11 @@ describe('what a sheet does not know', () => {
   it('is left without a prediction, not guessed', () => {
     const c = exactly(MASTER, [plainPickup('neck', plainCoil('coil', 8000, { ohms: null })), two[1] ?? plainPickup('bridge', plainCoil('coil', 1))]);
     expect(expectedAt(wired(c), lineAt(c, 'jackResistance', 'selector 1'))).toBeNull();
+    expect(whyNoTarget(wired(c), lineAt(c, 'jackResistance', 'selector 1'))).toBe('unknown');
+    expect(whyNoTarget(wired(c), lineAt(c, 'jackResistance', 'selector 3'))).toBeNull();
+    const active = exactly('two pickups, blend, preamp, one volume', two);
+    const first = testSheet(active).find((l) => l.target.quantity === 'jackResistance');
+    expect(first && whyNoTarget(wired(active), first)).toBe('preamp');
     expect(expectedAt(wired(c), lineAt(c, 'jackResistance', 'selector 3'))).not.toBeNull();
     expect(measured(1).basis.kind).toBe('measured');
   });

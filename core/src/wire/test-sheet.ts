@@ -173,6 +173,17 @@ export function expectedAt(w: Wired, { target, probes, setting }: TestLine, room
   }
 }
 
+/** Why nothing is predicted of a resistance: it reads through a preamp, or a value is not known. */
+export type NoTarget = 'preamp' | 'unknown';
+
+/** Why a line has no prediction; null where it has one, or is read by ear. */
+export function whyNoTarget(w: Wired, line: TestLine): NoTarget | null {
+  if (!line.probes || expectedAt(w, line)) return null;
+  return w.circuit.elements.some((e) => e.kind === 'preamp') && resistanceBetween(netlistOf(w, line.setting), ...line.probes).throughPreamp
+    ? 'preamp'
+    : 'unknown';
+}
+
 const inNano = ({ value, limit }: { readonly value: number; readonly limit: number }): Expected => ({
   value: value * 1e9,
   least: Math.max(0, value - limit) * 1e9,

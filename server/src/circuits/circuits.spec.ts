@@ -28,7 +28,7 @@ describe('the circuit of an instrument', () => {
   };
 
   it('begins as nothing, and a reading at its jack has no place yet', async () => {
-    const fresh = demoWorkshop.instruments[2]!.id;
+    const fresh = demoWorkshop.instruments.find((i) => i.label.startsWith('Plover'))!.id;
     const at = `/api/instruments/${fresh}/circuit`;
     expect((await w.get(at)).body).toEqual({ instrument: fresh, revision: 0, document: null, cause: null, person: null, at: null });
     expect((await read('selector 1', fresh)).status).toBe(422);

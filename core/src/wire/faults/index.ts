@@ -42,4 +42,4 @@ export function meaningsOf(circuit: Circuit, { probes, setting, target }: TestLi
   return [...found.values()].slice(0, MOST);
 }
 
-export type { FaultId } from './row.js';
+export type { FaultId, Faulty } from './row.js';

@@ -19,6 +19,7 @@ export const STAGES: readonly StageLink[] = [
   { path: 'survey', label: 'Survey', question: 'What state is it in, and what have I not measured?', key: 's' },
   { path: 'fit', label: 'Fit', question: 'Will the parts fit, and if not, what are my options?', key: 'f' },
   { path: 'cut', label: 'Cut', question: 'What exactly do I remove, with what, to what depth?', key: 'c' },
+  { path: 'wire', label: 'Wire', question: 'What goes to what, and what must the meter read?', key: 'w' },
   { path: 'order', label: 'Order', question: 'In what order, and have I forgotten anything?', key: 'o' },
   { path: 'bench', label: 'Bench', question: 'What do I do now?', key: 'b' },
   { path: 'record', label: 'Record', question: 'What was done, and can it be undone?', key: 'r' },

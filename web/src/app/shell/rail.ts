@@ -47,13 +47,14 @@ import { STAGES } from './keys';
       }
       nav {
         flex-direction: row;
+        overflow-x: auto;
         border-inline-end: 0;
         border-block-start: 1px solid var(--rn-line);
       }
       nav a {
         flex: 1 1 0;
         width: auto;
-        min-width: 0;
+        min-width: 44px;
         min-height: 52px;
         padding: 0.3rem 0;
         border-inline-start: 0;

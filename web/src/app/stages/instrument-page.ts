@@ -10,6 +10,7 @@ import { planActions } from '../state/plan.actions';
 import { planFeature } from '../state/plan.feature';
 import {
   anatomy,
+  circuit,
   instrument as instrumentResource,
   jobs,
   ledger,
@@ -153,6 +154,7 @@ export class InstrumentPage {
     instrument: this.store.selectSignal(instrumentResource.select),
     jobs: this.store.selectSignal(jobs.select),
     anatomy: this.store.selectSignal(anatomy.select),
+    circuit: this.store.selectSignal(circuit.select),
     parts: this.store.selectSignal(parts.select),
     stock: this.store.selectSignal(stock.select),
     shop: this.store.selectSignal(shop.select),
@@ -209,6 +211,7 @@ export class InstrumentPage {
     this.store.dispatch(stock.load({ of: WORKSHOP }));
     this.store.dispatch(shop.load({ of: WORKSHOP }));
     this.store.dispatch(anatomy.load({ of }));
+    this.store.dispatch(circuit.load({ of }));
     this.store.dispatch(readings.load({ of }));
     this.store.dispatch(ledger.load({ of }));
     this.store.dispatch(photographs.load({ of }));

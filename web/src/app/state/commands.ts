@@ -44,6 +44,8 @@ export interface StateReading {
   readonly target: StateTarget;
   readonly value: number;
   readonly raw: string;
+  /** What stood in for the meter; not there: what usually reads it. */
+  readonly tool?: 'simulated meter';
 }
 
 const seenOf = (verdicts: readonly Verdict[]): readonly SeenNumber[] => verdicts.map((v) => ({ id: v.id, clearance: v.clearance }));
@@ -142,7 +144,7 @@ export class Commands {
           value,
           limit: usualLimit(target.quantity, value),
           raw,
-          tool: by,
+          tool: one.tool ?? by,
           session,
           survey: this.openSurvey()?.id ?? null,
           corrects: null,

@@ -6,10 +6,11 @@ import { choiceOf, isPickupChoice, ofChoice, type Choice, type PickupChoice, typ
 import { choiceNow } from '@rinnovo/core/job';
 import { isPickup, type Pickup, type Shelf, type StockItem } from '@rinnovo/core/part';
 import type { Reading } from '@rinnovo/core/quantity';
+import type { Circuit } from '@rinnovo/core/wire';
 import { readingsIn, stateOf, surveyedOf } from '@rinnovo/core/survey';
 import { nameOf, namesOf, placeOfChoice, upperFirst, WHOLE } from '@rinnovo/words';
 import { planFeature } from './plan.feature';
-import { anatomy, instrument, jobs, parts, people, readings, shop, stock, surveys, work } from './resources';
+import { anatomy, circuit, instrument, jobs, parts, people, readings, shop, stock, surveys, work } from './resources';
 import { resultsFeature } from './results.feature';
 import { surveyFeature } from './survey.feature';
 
@@ -17,7 +18,11 @@ export const selectAnatomy = createSelector(anatomy.select, (a): Anatomy | null 
 /** Seen from the top a left-handed instrument is mirrored. */
 export const selectLeftHanded = createSelector(selectAnatomy, (a) => a?.handed === 'left');
 /** How far every aspect of the instrument is known; null until it is here. */
-export const selectRevisions = createSelector(anatomy.select, (a): Revisions | null => (a.version === null ? null : knownAt({ anatomy: a.version })));
+export const selectRevisions = createSelector(anatomy.select, circuit.select, (a, c): Revisions | null =>
+  a.version === null || c.version === null || c.of !== a.of ? null : knownAt({ anatomy: a.version, circuit: c.version }),
+);
+/** The circuit as it was traced or chosen; null: nothing is known of it. */
+export const selectCircuit = createSelector(circuit.select, anatomy.select, (c, a): Circuit | null => (c.of === a.of ? (c.data?.document ?? null) : null));
 /** Every part by its id, what is put away too. */
 export const selectParts = createSelector(parts.select, (p): Shelf => Object.fromEntries(Object.entries(p.data ?? {}).map(([id, k]) => [id, k.part])));
 /** The pickups that can be chosen. */
@@ -96,8 +101,8 @@ export const selectSurveyInView = createSelector(
 );
 
 /** The instrument as a survey asks about it; null until it is here. */
-export const selectSurveyed = createSelector(selectAnatomy, instrument.select, selectParts, (a, i, parts) =>
-  a && i.data ? surveyedOf(a, i.data, parts) : null,
+export const selectSurveyed = createSelector(selectAnatomy, instrument.select, selectParts, selectCircuit, (a, i, parts, c) =>
+  a && i.data ? surveyedOf(a, i.data, parts, c) : null,
 );
 
 /** What the readings of the survey in view say of the instrument's state; before the first survey all of them; null until it is here. */

@@ -14,6 +14,7 @@ import helpSvg from '@mdi/svg/svg/keyboard-outline.svg';
 import hammerSvg from '@mdi/svg/svg/hammer-screwdriver.svg';
 import upSvg from '@mdi/svg/svg/arrow-up.svg';
 import removeSvg from '@mdi/svg/svg/close.svg';
+import wireSvg from '@mdi/svg/svg/sine-wave.svg';
 import downSvg from '@mdi/svg/svg/arrow-down.svg';
 
 const ICONS = {
@@ -29,6 +30,7 @@ const ICONS = {
   theme: themeSvg,
   keys: helpSvg,
   bench: hammerSvg,
+  wire: wireSvg,
   up: upSvg,
   down: downSvg,
   remove: removeSvg,

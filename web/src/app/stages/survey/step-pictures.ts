@@ -20,6 +20,13 @@ const bridge = 'M6 80H194M60 80V68H150V80M100 68V52H108V68';
 const meter = 'M20 24H80V84H20ZM28 32H72V52H28ZM50 66m-8 0a8 8 0 1 0 16 0a8 8 0 1 0 -16 0';
 const pickup = 'M120 78V66H160V78M130 66V60H134V66M146 66V60H150V66';
 
+const onLugs: StepDrawing = {
+  there: `${meter}M120 50H180M120 50m-4 0a4 4 0 1 0 8 0a4 4 0 1 0 -8 0M180 50m-4 0a4 4 0 1 0 8 0a4 4 0 1 0 -8 0`,
+  read: 'M80 60Q100 60 118 52M80 74Q140 96 178 54',
+};
+const atJack: StepDrawing = { there: `${meter}M150 40m-14 0a14 14 0 1 0 28 0a14 14 0 1 0 -28 0M150 54V84`, read: 'M80 60Q110 70 146 40M80 74Q120 96 150 80' };
+const byTap: StepDrawing = { there: `M10 78H110${pickup}M160 78H190`, read: 'M148 58L172 14L180 18L156 62M126 52L118 44M122 60L112 58' };
+
 export const STEP_DRAWINGS: Readonly<Record<StateId, StepDrawing>> = {
   stopSign: { there: 'M10 60L90 46H150L184 20V54L150 68H92L10 84Z', read: 'M84 48L92 58L86 66L96 68' },
   symptom: { there: `${board}${frets(78, 40, 80, 120, 160)}M10 60H190`, read: 'M60 54Q70 46 80 54T100 54T120 54T140 54M66 68Q74 74 82 68T98 68' },
@@ -40,7 +47,12 @@ export const STEP_DRAWINGS: Readonly<Record<StateId, StepDrawing>> = {
     read: 'M150 20m-16 0a16 16 0 1 0 32 0a16 16 0 1 0 -32 0M150 22V8',
   },
   pickupHeight: { there: `M10 78H110${frets(78, 40, 70, 100)}${pickup}M10 60L94 70L190 44${press(92, 70)}`, read: upright(132, 49, 60) },
-  resistance: { there: `${meter}M150 40m-14 0a14 14 0 1 0 28 0a14 14 0 1 0 -28 0M150 54V84`, read: 'M80 60Q110 70 146 40M80 74Q120 96 150 80' },
+  resistance: atJack,
+  partResistance: onLugs,
+  partCapacitance: onLugs,
+  harnessResistance: atJack,
+  jackResistance: atJack,
+  supplyCurrent: onLugs,
   groundResistance: { there: `${meter}M130 20H184V34H130ZM150 74m-12 0a12 12 0 1 0 24 0a12 12 0 1 0 -24 0`, read: 'M80 60Q110 50 150 30M80 74Q110 92 144 80' },
   jointGap: { there: 'M10 40H110V80H60V96H10M112 34H190V96H60', read: 'M111 20V80M107 14H115L111 22Z' },
   rodTurns: { there: 'M10 60H110M110 50H130V70H110ZM130 60H150', read: 'M120 36a24 24 0 1 1 -20 12M94 44L100 48L104 40' },
@@ -68,7 +80,9 @@ export const STEP_DRAWINGS: Readonly<Record<StateId, StepDrawing>> = {
     there: 'M20 30H120V70H20ZM60 50m-10 0a10 10 0 1 0 20 0a10 10 0 1 0 -20 0M120 50H150',
     read: 'M150 36H176V64H150ZM182 34Q192 50 182 66M182 34L180 41M182 34L189 37',
   },
-  tapTest: { there: `M10 78H110${pickup}M160 78H190`, read: 'M148 58L172 14L180 18L156 62M126 52L118 44M122 60L112 58' },
+  tapTest: byTap,
+  tapAt: byTap,
+  stringAt: byTap,
   shieldResistance: {
     there: 'M20 20H180V90H20ZM30 30H170V80H30',
     read: 'M36 74L50 50M164 36L150 60M36 74m-3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0M164 36m-3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0',

@@ -1,4 +1,4 @@
-import type { AnatomyRevision, AsFound, Instrument, KeptFinding, KeptSurvey, Photograph, ShownReading } from '@rinnovo/contract';
+import type { AnatomyRevision, AsFound, CircuitRevision, Instrument, KeptFinding, KeptSurvey, Photograph, ShownReading } from '@rinnovo/contract';
 import type { Job, LedgerEntry } from '@rinnovo/core/job';
 import { forkJoin, map } from 'rxjs';
 import { heldResource } from '../held';
@@ -21,6 +21,8 @@ export const anatomy = heldResource<AnatomyHeld>('anatomy', (api, id) =>
     map(([now, { body }]) => ({ body: { now: now.body, ...body }, version: now.body.revision })),
   ),
 );
+/** What is known of an instrument's circuit. */
+export const circuit = heldResource<CircuitRevision>('circuit', (api, id) => api.get<CircuitRevision>(`/instruments/${id}/circuit`));
 export const readings = heldResource<readonly ShownReading[]>('readings', (api, id) => unversioned(api.all<ShownReading>(`/instruments/${id}/readings`)));
 export const ledger = heldResource<readonly LedgerEntry[]>('ledger', (api, id) => unversioned(api.all<LedgerEntry>(`/instruments/${id}/ledger`)));
 

@@ -1,0 +1,34 @@
+import { test } from './workshop.js';
+import { LEFT, BASS } from './scenes.js';
+const FANNED = '00000000-0000-4000-8000-000000000016';
+test('look', async ({ page, workshop }) => {
+  test.setTimeout(120000);
+  const { url } = workshop;
+  const errs: string[] = [];
+  page.on('console', (m) => { if (m.type() === 'error') errs.push(m.text()); });
+  page.on('pageerror', (e) => errs.push(String(e)));
+  const ids = (await workshop.db('instruments').select('id', 'label')) as any[];
+  const shrike = ids.find((i) => i.label.startsWith('Shrike')).id;
+  await page.goto(`${url}/i/${shrike}/wire`);
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: '/tmp/w1.png' });
+  await page.getByRole('button', { name: 'Simulated meter' }).click();
+  await page.waitForTimeout(300);
+  const probes = page.getByRole('button', { name: 'Probe' });
+  for (let i = 0; i < 3; i++) { await probes.nth(i).click(); await page.waitForTimeout(1200); }
+  await page.screenshot({ path: '/tmp/w2.png' });
+  await page.goto(`${url}/i/${shrike}/wire/response`);
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: '/tmp/w3.png' });
+  await page.goto(`${url}/i/${shrike}/wire/circuit`);
+  await page.waitForTimeout(1000);
+  await page.screenshot({ path: '/tmp/w4.png' });
+  await page.goto(`${url}/i/${LEFT}/wire/circuit`);
+  await page.waitForTimeout(800);
+  await page.screenshot({ path: '/tmp/w5.png' });
+  await page.goto(`${url}/i/${BASS}/wire`);
+  await page.waitForTimeout(1000);
+  await page.locator('section.list').evaluate((e) => e.scrollBy(0, 900));
+  await page.screenshot({ path: '/tmp/w6.png' });
+  console.log(errs);
+});

@@ -1,0 +1,105 @@
+import { afterRenderEffect, ChangeDetectionStrategy, Component, DestroyRef, inject, input, viewChild, type ElementRef } from '@angular/core';
+import { Chart, Legend, LinearScale, LineController, LineElement, LogarithmicScale, PointElement, Tooltip } from 'chart.js';
+import { hertzText } from '@rinnovo/words';
+
+Chart.register(Legend, LinearScale, LogarithmicScale, LineController, LineElement, PointElement, Tooltip);
+
+/** One curve over frequency. */
+export interface Curve {
+  readonly label: string;
+  readonly levels: Float64Array;
+  /** It is laid over for comparison. */
+  readonly compared: boolean;
+}
+
+/** Dashes tell curves apart, not colour alone. */
+const DASHES: readonly (readonly number[])[] = [[], [10, 4], [3, 3], [12, 4, 3, 4], [6, 6], [2, 6]];
+const MARKED_EVERY = 40;
+const POINTS = ['circle', 'rect', 'triangle', 'rectRot', 'cross', 'star'] as const;
+
+/** Levels over frequency, live: the table beside it says the same. */
+@Component({
+  selector: 'rn-response-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<canvas #canvas role="img" aria-label="Level over frequency: the table has peaks and levels"></canvas>`,
+  styles: `
+    :host {
+      display: block;
+      position: relative;
+      height: 100%;
+      min-height: 260px;
+    }
+  `,
+})
+export class ResponseChart {
+  readonly hertz = input.required<Float64Array>();
+  readonly curves = input.required<readonly Curve[]>();
+  readonly theme = input.required<'light' | 'dark'>();
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private chart: Chart<'line', { x: number; y: number }[]> | null = null;
+  private drawnIn = '';
+
+  constructor() {
+    // after the page is drawn: the colours are those that it has then
+    afterRenderEffect(() => {
+      this.draw(this.theme(), this.hertz(), this.curves());
+    });
+    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
+  }
+
+  private draw(theme: string, hertz: Float64Array, curves: readonly Curve[]): void {
+    const canvas = this.canvas().nativeElement;
+    const style = getComputedStyle(canvas);
+    const [ink = '', line = '', plan = ''] = ['--rn-ink', '--rn-line', '--rn-plan'].map((v) => style.getPropertyValue(v).trim());
+    const datasets = curves.map((c, i) => ({
+      label: c.label,
+      data: Array.from(hertz, (x, k) => ({ x, y: c.levels[k] ?? 0 })),
+      borderColor: c.compared ? plan : ink,
+      backgroundColor: c.compared ? plan : ink,
+      borderWidth: 2,
+      borderDash: [...(DASHES[i % DASHES.length] ?? [])],
+      pointStyle: POINTS[i % POINTS.length] ?? 'circle',
+      pointRadius: Array.from(hertz, (_, k) => ((k + 7 * i) % MARKED_EVERY === 0 ? 4 : 0)),
+    }));
+    // a slider moves only the numbers: the chart itself stays
+    if (this.chart && this.drawnIn === theme) {
+      this.chart.data.datasets = datasets;
+      this.chart.update('none');
+      return;
+    }
+    this.drawnIn = theme;
+    const font = { family: style.fontFamily, size: 13 };
+    const axis = (text: string) => ({ title: { display: true, text, color: ink, font }, grid: { color: line } });
+    this.chart?.destroy();
+    this.chart = new Chart(canvas, {
+      type: 'line',
+      data: { datasets },
+      options: {
+        animation: false,
+        responsive: true,
+        maintainAspectRatio: false,
+        parsing: false,
+        normalized: true,
+        interaction: { mode: 'index', intersect: false },
+        plugins: {
+          legend: { labels: { color: ink, font, usePointStyle: true } },
+          tooltip: { callbacks: { title: (items) => hertzText(items[0]?.parsed.x ?? 0) } },
+        },
+        scales: {
+          x: {
+            ...axis('Frequency'),
+            type: 'logarithmic',
+            min: 20,
+            max: 20_000,
+            ticks: {
+              color: ink,
+              font,
+              callback: (v) => ([20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000].includes(Number(v)) ? hertzText(Number(v)) : ''),
+            },
+          },
+          y: { ...axis('Level, dB'), suggestedMin: -30, suggestedMax: 12, ticks: { color: ink, font } },
+        },
+      },
+    });
+  }
+}

@@ -1,0 +1,124 @@
+import { isState, STATES, stillStanding, targetKey, type Reading } from '@rinnovo/core/quantity';
+import {
+  asRead,
+  expectedAt,
+  heardOf,
+  judgeLine,
+  meaningsOf,
+  netlistOf,
+  networkOf,
+  testSheet,
+  TEST_STAGES,
+  USUAL_LOAD,
+  USUAL_ROOM,
+  whyNoTarget,
+  wired,
+  type Circuit,
+  type Expected,
+  type LineVerdict,
+  type Meaning,
+  type Room,
+  type TestLine,
+  type TestStage,
+} from '@rinnovo/core/wire';
+import {
+  NO_TARGET_WORDS,
+  heardText,
+  lineTitle,
+  meaningText,
+  predictedText,
+  restsOnText,
+  circuitValue,
+  LINE_VERDICT_WORDS,
+  STATE_TOOL_WORDS,
+  type Names,
+} from '@rinnovo/words';
+
+/** One line of the sheet as it is shown. */
+export interface SheetRow {
+  readonly key: string;
+  readonly line: TestLine;
+  readonly title: string;
+  readonly target: string;
+  readonly expected: Expected | null;
+  readonly rests: string;
+  readonly reading: { readonly text: string; readonly by: string; readonly simulated: boolean } | null;
+  readonly result: { readonly sign: string; readonly word: string; readonly agrees: boolean } | null;
+  readonly meanings: readonly string[];
+  /** Of a line by ear: what can be answered, and which was. */
+  readonly answers: readonly string[];
+  readonly answer: number | null;
+}
+
+/** A stage of the sheet with its lines. */
+export interface SheetGroup {
+  readonly stage: TestStage;
+  readonly rows: readonly SheetRow[];
+}
+
+/** The air by its newest reading; what is usual where nobody read it. */
+export function roomOf(readings: readonly Reading[]): Room {
+  const read = stillStanding(readings)
+    .filter((r) => r.target.quantity === 'temperature')
+    .sort((a, b) => a.at.localeCompare(b.at))
+    .at(-1);
+  return read ? { celsius: read.value, limit: read.limit } : USUAL_ROOM;
+}
+
+/** The sheet of a circuit with its readings beside the predictions. Parts are held against what they should be; everything behind them against what they are. */
+export function sheetGroups(circuit: Circuit, readings: readonly Reading[], names: Names): readonly SheetGroup[] {
+  const room = roomOf(readings);
+  const metered = asRead(circuit, readings, room);
+  const [should, is] = [wired(circuit), wired(metered)];
+  const newest = new Map<string, Reading>();
+  for (const r of stillStanding(readings)) {
+    const key = targetKey(r.target);
+    const before = newest.get(key);
+    if (isState(r.target) && (!before || before.at <= r.at)) newest.set(key, r);
+  }
+  const rows = testSheet(circuit).map((line): SheetRow => {
+    const key = targetKey(line.target);
+    const read = newest.get(key) ?? null;
+    const expected = expectedAt(line.stage === 'part' ? should : is, line, room);
+    const { quantity } = line.target;
+    const byEar = STATES[quantity].choices ?? [];
+    const verdict = read && expected ? judgeLine(expected, read) : null;
+    const ear = read && byEar.length > 0 ? earVerdict(read.value) : null;
+    const meanings = read && verdict && verdict !== 'agrees' ? meaningsOf(metered, line, read, room) : [];
+    return {
+      key,
+      line,
+      title: lineTitle(circuit, line, names),
+      target: expected
+        ? predictedText(expected.value, expected.least, expected.most, quantity)
+        : byEar.length > 0
+          ? heardText(circuit, heardOf(networkOf(netlistOf(is, line.setting), USUAL_LOAD)), names)
+          : NO_TARGET_WORDS[whyNoTarget(line.stage === 'part' ? should : is, line) ?? 'unknown'],
+      expected,
+      rests: expected?.resistance ? restsOnText(circuit, expected.resistance, names) : '',
+      reading: read && {
+        text: byEar[read.value] ?? circuitValue(read.value, quantity),
+        by: (STATE_TOOL_WORDS as Readonly<Record<string, string>>)[read.tool] ?? '',
+        simulated: read.tool === 'simulated meter',
+      },
+      result: verdict ? resultOf(verdict) : ear,
+      meanings: unexplained(verdict, meanings).map((m) => (m === null ? 'No single fault explains it. Read it again.' : meaningText(circuit, m, names))),
+      answers: byEar,
+      answer: read && byEar.length > 0 ? read.value : null,
+    };
+  });
+  return TEST_STAGES.map((stage) => ({ stage, rows: rows.filter((r) => r.line.stage === stage) })).filter((g) => g.rows.length > 0);
+}
+
+const resultOf = (verdict: LineVerdict): NonNullable<SheetRow['result']> => ({
+  sign: verdict === 'agrees' ? '○' : '✕',
+  word: LINE_VERDICT_WORDS[verdict],
+  agrees: verdict === 'agrees',
+});
+
+/** The first answer is that all is well. */
+const earVerdict = (answer: number): NonNullable<SheetRow['result']> =>
+  answer === 0 ? { sign: '○', word: 'As it should be', agrees: true } : { sign: '✕', word: 'Not as it should be', agrees: false };
+
+const unexplained = (verdict: LineVerdict | null, meanings: readonly Meaning[]): readonly (Meaning | null)[] =>
+  verdict !== null && verdict !== 'agrees' && meanings.length === 0 ? [null] : meanings;

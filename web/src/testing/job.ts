@@ -6,17 +6,19 @@ import { HOUSE, bound, cuttingFor, evaluatePlan, optionsFor, plannedWork } from 
 import type { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideState, Store } from '@ngrx/store';
-import type { Instrument, KeptSurvey, Lesson, Photograph, Shop, ShownReading } from '@rinnovo/contract';
+import type { CircuitRevision, Instrument, KeptSurvey, Lesson, Photograph, Shop, ShownReading } from '@rinnovo/contract';
 import type { Choice, PickupChoice, Plan, PlanState } from '@rinnovo/core/check';
 import { doneOf, settingsWith } from '@rinnovo/core/operation';
 import type { PlannedOperation } from '@rinnovo/core/work';
 import type { Pickup, StockItem, Tool } from '@rinnovo/core/part';
 import { roundedRectangle } from '@rinnovo/core/shape';
+import type { Circuit } from '@rinnovo/core/wire';
 import { planActions } from '../app/state/plan.actions';
 import { planFeature } from '../app/state/plan.feature';
 import { provideHeld } from '../app/state/held';
 import {
   anatomy as anatomyResource,
+  circuit as circuitResource,
   findings,
   instrument,
   instruments,
@@ -136,6 +138,8 @@ const nell = { id: 'nell', name: 'Nell', role: 'technician' as const };
 const client = { id: 'client', name: 'Client', role: 'owner' as const };
 
 export interface JobOnScreen {
+  /** Not there: nothing is known of it. */
+  readonly circuit?: Circuit;
   /** The decisions that the owner agreed to; else all. */
   readonly agreed?: readonly string[];
   /** What lies in the drawers; else one of the part. */
@@ -152,6 +156,16 @@ export interface JobOnScreen {
 }
 
 /** A job of the workshop's own in which nothing is decided. */
+/** What the server tells of a circuit. */
+export const circuitRevision = (document: Circuit | null, revision = document ? 1 : 0): CircuitRevision => ({
+  instrument: 'i',
+  revision,
+  document,
+  cause: document ? 'correction' : null,
+  person: document ? 'nell' : null,
+  at: document ? '2026-12-01T10:00:00.000Z' : null,
+});
+
 export const noWork: Work = {
   decisions: [],
   operations: [],
@@ -172,6 +186,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
         instruments,
         jobs,
         anatomyResource,
+        circuitResource,
         readings,
         parts,
         stock,
@@ -217,6 +232,7 @@ export function jobOnScreen(more: JobOnScreen = {}): { readonly http: HttpTestin
   store.dispatch(stock.loaded({ of: WORKSHOP, data: (more.stock ?? drawers).map((item) => ({ item, version: 1, reserved: {} })), version: null }));
   store.dispatch(shop.loaded({ of: WORKSHOP, data: { version: 1, settings, own: {}, tools, toolVersions: {} } satisfies Shop, version: 1 }));
   store.dispatch(anatomyResource.loaded({ of: 'i', data: { now: revision, found: revision, changes: [] }, version: 1 }));
+  store.dispatch(circuitResource.loaded({ of: 'i', data: circuitRevision(more.circuit ?? null), version: more.circuit ? 1 : 0 }));
   store.dispatch(readings.loaded({ of: 'i', data: more.readings ?? cleared?.readings ?? [], version: null }));
   store.dispatch(surveys.loaded({ of: 'i', data: more.surveys ?? [], version: null }));
   store.dispatch(findings.loaded({ of: 'i', data: [], version: null }));

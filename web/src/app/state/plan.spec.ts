@@ -10,7 +10,7 @@ import { Drafts } from './drafts';
 import { planActions } from './plan.actions';
 import * as effects from './plan.effects';
 import { planFeature, type PlanFeature } from './plan.feature';
-import { anatomy, work } from './resources';
+import { anatomy, circuit, work } from './resources';
 
 const choice = newPickupChoice('pickup', null);
 const planWith = (more: Partial<PickupChoice> = {}): Plan => ({ format: 5, choices: [{ ...choice, ...more }] });
@@ -46,12 +46,13 @@ describe('the plan on the screen', () => {
 
   beforeEach(() => {
     TestBed.configureTestingModule({
-      providers: [provideState(planFeature), ...anatomy.provide(), ...work.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
+      providers: [provideState(planFeature), ...anatomy.provide(), ...circuit.provide(), ...work.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
     });
     http = setUp();
     store = TestBed.inject(Store);
     store.select(planFeature.selectPlanState).subscribe((s) => (state = s));
     store.dispatch(anatomy.loaded({ of: 'i', data: {} as never, version: 1 }));
+    store.dispatch(circuit.loaded({ of: 'i', data: {} as never, version: 0 }));
     store.dispatch(planActions.loaded({ record: record(1), draft: null }));
   });
   afterEach(() => http.verify());

@@ -15,6 +15,18 @@ export interface Curve {
 /** Dashes tell curves apart, not colour alone. */
 const DASHES: readonly (readonly number[])[] = [[], [10, 4], [3, 3], [12, 4, 3, 4], [6, 6], [2, 6]];
 const MARKED_EVERY = 40;
+const TICKS: Readonly<Record<number, string>> = {
+  20: '20',
+  50: '50',
+  100: '100',
+  200: '200',
+  500: '500',
+  1000: '1k',
+  2000: '2k',
+  5000: '5k',
+  10_000: '10k',
+  20_000: '20k',
+};
 const POINTS = ['circle', 'rect', 'triangle', 'rectRot', 'cross', 'star'] as const;
 
 /** Levels over frequency, live: the table beside it says the same. */
@@ -87,15 +99,11 @@ export class ResponseChart {
         },
         scales: {
           x: {
-            ...axis('Frequency'),
+            ...axis('Frequency, Hz'),
             type: 'logarithmic',
             min: 20,
             max: 20_000,
-            ticks: {
-              color: ink,
-              font,
-              callback: (v) => ([20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000].includes(Number(v)) ? hertzText(Number(v)) : ''),
-            },
+            ticks: { color: ink, font, maxRotation: 0, autoSkip: false, callback: (v) => TICKS[Number(v)] ?? '' },
           },
           y: { ...axis('Level, dB'), suggestedMin: -30, suggestedMax: 12, ticks: { color: ink, font } },
         },

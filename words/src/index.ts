@@ -1,6 +1,7 @@
 export * from './answers.js';
 export * from './choices.js';
 export * from './circuit.js';
+export * from './test-sheet.js';
 export * from './duration.js';
 export * from './findings.js';
 export * from './imports.js';

@@ -1,5 +1,6 @@
 import { addFeature, firstFeature } from '../instrument/index.js';
 import { OPEN } from '../quantity/index.js';
+import { exactly, humbucker } from '../testing/circuit.js';
 import { plainAnatomy } from '../testing/plan.js';
 import { completions, quickLine, typedState, type Surveyed } from './index.js';
 
@@ -120,5 +121,18 @@ describe('a line of the quick log', () => {
     expect(completions('dcr n', s)).toContain('neck');
     expect(completions('po', s)).toEqual(['pot hole']);
     expect(completions('li', s)).toEqual([]);
+  });
+
+  it('reads a pickup that is split at the line of its circuit where it stands so', () => {
+    const split = exactly('one pickup, volume and tone, split on the volume', [{ ...humbucker('two', 3900, 4000), place: pickup }]);
+    const [value] = quickLine('dcr neck split 3.9k', { ...s, circuit: split }, 'mm').values;
+    expect(value?.target).toEqual({ quantity: 'jackResistance', feature: 'jack', part: 'volume pulled' });
+    expect(value?.typed).toEqual({ kind: 'value', value: 3900 });
+    // without a circuit, or one that splits nothing, the word is no value
+    const whole = exactly('one pickup, volume and tone', [{ ...humbucker('two', 3900, 4000), place: pickup }]);
+    for (const circuit of [undefined, whole]) {
+      const line = quickLine('dcr neck split 3.9k', circuit ? { ...s, circuit } : s, 'mm');
+      expect(line.values.some((v) => v.typed.kind === 'value')).toBeFalse();
+    }
   });
 });

@@ -1,5 +1,6 @@
 import { parseLength, type LengthUnit } from '../measure/index.js';
 import { STATES, type AnyTarget, type StateId, type StateTarget } from '../quantity/index.js';
+import { lineFor } from '../wire/index.js';
 import { type Surveyed } from './surveyed.js';
 import { placesOf } from './places.js';
 import { typedState, type TypedState } from './typed-state.js';
@@ -128,10 +129,12 @@ function valuesOf(
   while (at < words.length && !(values.length + bare.length > 0 && calledId(words[at] ?? ''))) {
     const found = placeOf(id, words, at, places, s);
     if (found) {
-      const raw = words[found.next];
+      const split = splitLine(found.place, words[found.next], s);
+      const next = split ? found.next + 1 : found.next;
+      const raw = words[next];
       if (raw === undefined) return null;
-      values.push({ target: found.place, raw, typed: typedState(id, raw, unit), tool: null });
-      at = found.next + 1;
+      values.push({ target: split ?? found.place, raw, typed: typedState(id, raw, unit), tool: null });
+      at = next + 1;
     } else {
       bare.push(words[at] ?? '');
       at += 1;
@@ -141,6 +144,12 @@ function valuesOf(
   if (bare.some((raw) => !/\d/.test(raw))) return null;
   const down = places.flatMap((target, i) => (bare[i] === undefined ? [] : [{ target, raw: bare[i], typed: typedState(id, bare[i], unit), tool: null }]));
   return { values: [...values, ...down], next: at };
+}
+
+/** `dcr neck split`: the line of the circuit's sheet where that pickup is heard split; null where the word is another, or it never is. */
+function splitLine({ quantity, feature }: StateTarget, word: string | undefined, { circuit }: Surveyed): StateTarget | null {
+  if (quantity !== 'resistance' || word?.toLowerCase() !== 'split' || !circuit) return null;
+  return lineFor(circuit, feature, 'split')?.target ?? null;
 }
 
 /** A place named in a hurry: `e1`, `s3`, `f7`, `bass`, `neck`, `bridge bass`. */

@@ -25,3 +25,4 @@ export * from './circuit-problems.js';
 export * from './improbable-value.js';
 export * from './as-read.js';
 export * from './variants.js';
+export * from './line-for.js';

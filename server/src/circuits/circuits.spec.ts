@@ -1,9 +1,14 @@
 // Circuits: kept as revisions of their own, refused where they cannot be, and what readings at the jack are taken against.
+import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { CircuitRevision } from '@rinnovo/contract';
 import { isPickup } from '@rinnovo/core/part';
 import { pickupElement, presetCircuit, PRESETS, testSheet, usualWish, type Circuit, type Element } from '@rinnovo/core/wire';
 import { demoWorkshop } from '@rinnovo/demo';
+import { asBytes } from '../testing/bytes.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const pickup = demoWorkshop.parts.find(isPickup)!;
@@ -128,6 +133,23 @@ describe('the circuit of an instrument', () => {
       ).status,
     ).toBe(400);
     expect((await now()).revision).toBe(revision);
+  });
+
+  it('has its test sheet as a well-formed paper, with targets and readings', async () => {
+    await begun();
+    const { revision } = await now();
+    expect((await change(revision, circuit)).status).toBe(200);
+    expect((await read('selector 1')).status).toBe(201);
+    const answer = await asBytes(w.get(`${path}/sheet`));
+    expect(answer.headers['content-type']).toBe('application/pdf');
+    const folder = mkdtempSync(join(tmpdir(), 'sheet-'));
+    const file = join(folder, 'sheet.pdf');
+    writeFileSync(file, answer.body as Buffer);
+    execFileSync('qpdf', ['--check', file]);
+    const text = execFileSync('pdftotext', ['-raw', file, '-'], { encoding: 'utf8' }).replace(/\s+/g, ' ');
+    for (const part of ['Test sheet', 'Parts by themselves', 'In the body', 'Position 2', 'Agrees', '7.87', '(simulated)'])
+      expect(text).withContext(part).toContain(part);
+    rmSync(folder, { recursive: true });
   });
 
   it('moves what an instrument is known by, and leaves its anatomy', async () => {

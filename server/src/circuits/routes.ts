@@ -1,13 +1,18 @@
 import { idParam, noQuery, reviseCircuit } from '@rinnovo/contract';
 import { circuitProblems } from '@rinnovo/core/wire';
-import { circuitProblemText } from '@rinnovo/words';
+import { circuitProblemText, namesOf, sheetGroups, testSheetPaper } from '@rinnovo/words';
 import { Router } from 'express';
 import type { Knex } from 'knex';
-import { lockRevisions } from '../anatomy/queries.js';
+import { anatomyOf, lockRevisions } from '../anatomy/queries.js';
 import { ProblemError } from '../http/problems.js';
 import { readRoute } from '../http/read.js';
 import { demandVersion, writeRoute } from '../http/write.js';
+import { valid } from '../http/validate.js';
 import { instrumentById } from '../instruments/queries.js';
+import { headOf } from '../papers/head.js';
+import { paperPdf } from '../papers/paper-pdf.js';
+import { readingsOf } from '../readings/queries.js';
+import { openSessions } from '../readings/sessions.js';
 import { addCircuit, circuitOf } from './queries.js';
 
 /** More problems of one circuit are not told at once. */
@@ -24,6 +29,20 @@ export function circuitRoutes(db: Knex): Router {
       return { body: found, version: found.revision };
     }),
   );
+  router.get('/sheet', async (req, res) => {
+    const { id } = valid(idParam, req.params);
+    valid(noQuery, req.query);
+    const one = await instrumentById(db, id);
+    // a paper would tell what is being read again blind
+    if ((await openSessions(db, id)).length > 0) throw new ProblemError('not-now', { detail: 'A second reading is open. Finish it first.' });
+    const { document } = await circuitOf(db, id);
+    const names = namesOf((await anatomyOf(db, id)).document, {});
+    const now = new Date().toISOString();
+    const groups = document ? sheetGroups(document, await readingsOf(db, id), names) : [];
+    const pdf = await paperPdf(testSheetPaper(await headOf(db, one, now), groups), now);
+    res.attachment(`test sheet ${one.label}.pdf`);
+    res.type('application/pdf').send(pdf);
+  });
   router.put(
     '/',
     writeRoute(db, {

@@ -86,7 +86,8 @@ function cut(text: string): readonly (readonly [string, string])[] {
   for (const c of text) {
     const name = CUTS.find(([, has]) => has.test(c))?.[0] ?? 'latin';
     const last = out.at(-1);
-    if (last?.[0] === name || (last && c === ' ')) last[1] += c;
+    // only the first cut has a space: one in another cut is no glyph at all
+    if (last?.[0] === name) last[1] += c;
     else out.push([name, c]);
   }
   return out.length === 0 ? [['latin', ' ']] : out;

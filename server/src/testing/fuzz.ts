@@ -16,6 +16,7 @@ const READ: readonly string[] = [
   '/api/instruments/{id}',
   '/api/instruments/{id}/anatomy',
   '/api/instruments/{id}/circuit',
+  '/api/instruments/{id}/circuit/sheet',
   '/api/instruments/{id}/anatomy/1',
   '/api/instruments/{id}/anatomy/found',
   '/api/shop/letterhead',

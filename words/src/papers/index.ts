@@ -6,3 +6,4 @@ export * from './intake.js';
 export * from './job-card.js';
 export * from './paper.js';
 export * from './place-on-paper.js';
+export * from './test-sheet.js';

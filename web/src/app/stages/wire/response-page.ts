@@ -29,14 +29,13 @@ import {
   type Setting,
   type VariantId,
 } from '@rinnovo/core/wire';
-import { elementName, fixed, heardText, resonanceText, settingText, VARIANT_WORDS, withUnit } from '@rinnovo/words';
+import { elementName, fixed, heardText, resonanceText, settingText, VARIANT_WORDS, withUnit, roomOf } from '@rinnovo/words';
 import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames, selectReadings } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { saveFile } from '../../ui/save-file';
 import { ResponseChart, type Curve } from './response-chart';
 import { DeckCheck } from './deck-check';
-import { roomOf } from './sheet-rows';
 import { WireNav } from './wire-nav';
 
 const POINTS = 200;

@@ -52,6 +52,13 @@ describe('the test sheet', () => {
     expect(host(fixture).querySelector('[role=status]')!.textContent).toContain('1 not as predicted');
   });
 
+  it('takes what a survey read of a pickup for the line where it stands by itself', async () => {
+    const placed: Circuit = { ...twoPickups, elements: twoPickups.elements.map((e) => (e.id === 'bridge' ? { ...e, place: 'pickup' } : e)) };
+    await open(placed, [{ ...jackReading('', 8150), target: { quantity: 'resistance', feature: 'pickup' } }]);
+    expect(line('selector 3').textContent).toContain('8.15\u202fkΩ');
+    expect(line('selector 3').textContent).toContain('Agrees');
+  });
+
   it('says so where no single fault explains a reading', async () => {
     await open(twoPickups, [jackReading('selector 1', 60_000)]);
     expect(line('selector 1').textContent).toContain('No single fault explains it.');

@@ -6,13 +6,12 @@ import { canBe, STATES } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { judgeLine, toTrace } from '@rinnovo/core/wire';
 import { sheetCsv } from '@rinnovo/core/format';
-import { circuitValue, TEST_STAGE_HOW, TEST_STAGE_WORDS, typedProblem } from '@rinnovo/words';
+import { circuitValue, TEST_STAGE_HOW, TEST_STAGE_WORDS, typedProblem, sheetGroups, type SheetRow } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames, selectReadings } from '../../state/selectors';
 import { attempt } from '../../ui/attempt';
 import { saveFile } from '../../ui/save-file';
-import { sheetGroups, type SheetRow } from './sheet-rows';
 import { SimulatedMeter } from './simulated-meter';
 import { WireNav } from './wire-nav';
 

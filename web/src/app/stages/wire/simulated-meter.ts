@@ -4,9 +4,8 @@ import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { isOpenCircuit } from '@rinnovo/core/quantity';
 import { expectedAt, FAULTS, restingSetting, simulatedMeter, wired, type Circuit, type Faulty } from '@rinnovo/core/wire';
-import { circuitValue, faultName } from '@rinnovo/words';
+import { circuitValue, faultName, type SheetRow } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
-import type { SheetRow } from './sheet-rows';
 
 /** How long each number stands until the next, ms. */
 const SETTLING = 120;

@@ -4,6 +4,7 @@ import {
   expectedAt,
   heardOf,
   judgeLine,
+  lineFor,
   meaningsOf,
   netlistOf,
   networkOf,
@@ -21,18 +22,9 @@ import {
   type TestLine,
   type TestStage,
 } from '@rinnovo/core/wire';
-import {
-  NO_TARGET_WORDS,
-  heardText,
-  lineTitle,
-  meaningText,
-  predictedText,
-  restsOnText,
-  circuitValue,
-  LINE_VERDICT_WORDS,
-  STATE_TOOL_WORDS,
-  type Names,
-} from '@rinnovo/words';
+import { STATE_TOOL_WORDS } from './choices.js';
+import { circuitValue, heardText, LINE_VERDICT_WORDS, lineTitle, meaningText, NO_TARGET_WORDS, predictedText, restsOnText } from './circuit.js';
+import type { Names } from './names.js';
 
 /** One line of the sheet as it is shown. */
 export interface SheetRow {
@@ -75,6 +67,13 @@ export function sheetGroups(circuit: Circuit, readings: readonly Reading[], name
     const key = targetKey(r.target);
     const before = newest.get(key);
     if (isState(r.target) && (!before || before.at <= r.at)) newest.set(key, r);
+  }
+  // what a survey reads of a pickup at the jack is the line where it stands by itself
+  for (const e of circuit.elements) {
+    const surveyed = e.kind === 'pickup' && e.place !== null ? newest.get(targetKey({ quantity: 'resistance', feature: e.place })) : undefined;
+    const line = surveyed && e.place !== null ? lineFor(circuit, e.place, 'whole') : null;
+    const before = line && newest.get(targetKey(line.target));
+    if (surveyed && line && (!before || before.at < surveyed.at)) newest.set(targetKey(line.target), surveyed);
   }
   const rows = testSheet(circuit).map((line): SheetRow => {
     const key = targetKey(line.target);

@@ -5,6 +5,8 @@ import { FIRST } from './workshop.js';
 /** The demo's bass. */
 export const BASS = '00000000-0000-4000-8000-000000000013';
 export const LEFT = '00000000-0000-4000-8000-000000000014';
+/** Two unlike pickups, its circuit traced. */
+export const TWO_PICKUPS = '00000000-0000-4000-8000-000000000016';
 export const SANDERLING = '00000000-0000-4000-8000-000000000018';
 
 export const READINGS: readonly (readonly [string, string])[] = [

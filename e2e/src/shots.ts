@@ -1,5 +1,5 @@
 // One current picture of each main view, 1280 × 800, from the demo data: docs/screenshots.
-import { BASS, chooseReroute, clearToCut, LEFT, readEverything, SANDERLING, stage, workUntil } from './scenes.js';
+import { BASS, chooseReroute, clearToCut, LEFT, readEverything, SANDERLING, stage, TWO_PICKUPS, workUntil } from './scenes.js';
 import { test } from './workshop.js';
 
 const folder = new URL('../../docs/screenshots/', import.meta.url).pathname;
@@ -18,8 +18,6 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${BASS}/anatomy`);
   await page.locator('[data-feature="wrong route"]').click();
   await shot('anatomy');
-  await page.getByRole('tab', { name: 'Distances' }).click();
-  await shot('distances');
   await page.goto(`${url}/i/${BASS}/about`);
   await page.getByRole('heading', { name: 'Open a job' }).waitFor();
   await shot('about');
@@ -30,15 +28,31 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${LEFT}/survey/findings`);
   await page.locator('[data-finding]').first().waitFor();
   await shot('findings');
-  await page.goto(`${url}/i/${LEFT}/survey/to-measure`);
-  await page.locator('[data-missing]').first().waitFor();
-  await shot('to-measure');
   await page.goto(`${url}/i/${BASS}/survey/compare`);
   await page.locator('canvas').first().waitFor();
   await shot('compare');
-  await page.goto(`${url}/instruments/start`);
-  await page.getByLabel('Label').waitFor();
-  await shot('describe');
+  await page.goto(`${url}/i/${TWO_PICKUPS}/wire`);
+  await page.getByRole('button', { name: 'Simulated meter' }).click();
+  await page.getByRole('combobox', { name: 'Circuit on the bench' }).click();
+  await page.getByRole('option', { name: /Coil open: Bridge pickup, first/ }).click();
+  const inBody = page.locator('table').nth(2);
+  for (const position of [1, 2, 3]) {
+    const row = inBody.getByRole('row', { name: new RegExp(`^Position ${position} `) }).first();
+    await row.getByRole('button', { name: 'Probe' }).click();
+    await row.getByText('simulated meter').waitFor();
+  }
+  await inBody.scrollIntoViewIfNeeded();
+  await inBody.evaluate((t) => {
+    t.scrollIntoView({ block: 'start' });
+  });
+  await shot('test-sheet');
+  await page.goto(`${url}/i/${TWO_PICKUPS}/wire/circuit`);
+  await page.getByRole('button', { name: /^Selector, C: / }).click();
+  await shot('tracing');
+  await page.goto(`${url}/i/${TWO_PICKUPS}/wire/response`);
+  await page.getByRole('combobox', { name: 'Compare with' }).click();
+  await page.getByRole('option', { name: /250/ }).click();
+  await shot('response');
   await stage(page, url, 'fit');
   await page.locator('[data-remedy^="reroute"]').waitFor();
   await shot('fit');

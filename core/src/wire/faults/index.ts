@@ -31,15 +31,17 @@ export function meaningsOf(circuit: Circuit, { probes, setting, target }: TestLi
     return judgeLine({ value: p.value, least: p.least, most: p.most, resistance: p }, read) === 'agrees';
   };
   if (explains(circuit, setting)) return [];
-  const found = new Map<string, Meaning>();
+  const found = new Map<string, { readonly fault: FaultId; readonly element: string; readonly at: string[] }>();
   for (const { id, ways } of FAULTS) {
     for (const way of ways(circuit, setting)) {
-      const meaning: Meaning = { fault: id, element: way.element, at: way.at };
-      const key = `${id}|${way.element}|${way.at}`;
-      if (!found.has(key) && explains(way.circuit, way.setting)) found.set(key, meaning);
+      // what one reading cannot tell apart is one meaning: either coil of two in series
+      const meaning = found.get(`${id}|${way.element}`) ?? { fault: id, element: way.element, at: [] };
+      if (meaning.at.includes(way.at) || !explains(way.circuit, way.setting)) continue;
+      meaning.at.push(way.at);
+      found.set(`${id}|${way.element}`, meaning);
     }
   }
-  return [...found.values()].slice(0, MOST);
+  return [...found.values()].slice(0, MOST).map((m) => ({ ...m, at: m.at.join(' or ') }));
 }
 
 export type { FaultId, Faulty } from './row.js';

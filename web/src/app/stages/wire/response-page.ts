@@ -29,7 +29,7 @@ import {
   type Setting,
   type VariantId,
 } from '@rinnovo/core/wire';
-import { elementName, fixed, heardText, resonanceText, settingText, VARIANT_WORDS, withUnit, roomOf } from '@rinnovo/words';
+import { elementName, fixed, heardText, lowerFirst, resonanceText, settingText, VARIANT_WORDS, withUnit, roomOf } from '@rinnovo/words';
 import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames, selectReadings } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
@@ -126,7 +126,7 @@ export class ResponsePage {
       return [
         { label, levels: levelsOf(is, this.hertz), compared: false },
         ...(other && variant !== 'nothing'
-          ? [{ label: `${label}, ${VARIANT_WORDS[variant].toLowerCase()}`, levels: levelsOf(other, this.hertz), compared: true }]
+          ? [{ label: `${label}, ${lowerFirst(VARIANT_WORDS[variant])}`, levels: levelsOf(other, this.hertz), compared: true }]
           : []),
       ];
     });

@@ -50,7 +50,7 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.getByRole('button', { name: /^Selector, C: / }).click();
   await shot('tracing');
   await page.goto(`${url}/i/${TWO_PICKUPS}/wire/response`);
-  await page.getByRole('combobox', { name: 'Compare with' }).click();
+  await page.getByRole('combobox', { name: 'Comparison' }).click();
   await page.getByRole('option', { name: /250/ }).click();
   await shot('response');
   await stage(page, url, 'fit');

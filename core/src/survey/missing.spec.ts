@@ -1,6 +1,7 @@
 import { startingAnatomy } from '../instrument/index.js';
 import { OPEN, usualLimit, STATES, type Reading, type StateId, type AnyTarget } from '../quantity/index.js';
 import { plainAnatomy } from '../testing/plan.js';
+import { exactly, humbucker } from '../testing/circuit.js';
 import { seeded } from '../testing/random.js';
 import { compareStates, coursesOf, inspectionOf, leftOf, missingFor, readingsIn, stateOf, WORK_KINDS, type StateValue, type Surveyed } from './index.js';
 
@@ -75,6 +76,19 @@ describe('what is missing for the work that is wanted', () => {
       expect(rows.some((r) => r.holdsUp.includes(kind)))
         .withContext(kind)
         .toBeTrue();
+  });
+
+  it('of a rewire is every line of the sheet that is metered, once the circuit is known', () => {
+    const circuit = exactly('two pickups, toggle, one volume and tone', [humbucker('neck', 4000, 4100), humbucker('bridge', 4200, 4300)]);
+    const wired: Surveyed = { ...electric, circuit };
+    const of = (readings: readonly Reading[], s: Surveyed) =>
+      missingFor(['rewire'], stateOf(s, readings), readings, [], NOW).filter((m) => STATES[m.target.quantity as StateId].of === 'circuit');
+    expect(of([], electric)).toEqual([]);
+    const all = of([], wired);
+    expect(all.filter((m) => m.target.quantity === 'jackResistance').length).toBe(5);
+    expect(all.filter((m) => m.target.quantity === 'partResistance').length).toBe(4 + 8 + 1);
+    const read = taken({ quantity: 'jackResistance', feature: 'jack', part: 'selector 2' }, 4040);
+    expect(of([read], wired).length).toBe(all.length - 1);
   });
 });
 

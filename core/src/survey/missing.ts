@@ -42,6 +42,8 @@ const NEEDS: Readonly<Record<WorkKind, readonly Need[]>> = {
     twice('plateThickness', 0.1, { atPickups: true }),
     ...of('spreadAtNut', 'spreadAtSaddles', 'scaleLength'),
   ],
+  // of a circuit that is traced every line of its sheet up to the jack
+  rewire: of('temperature', 'groundResistance', 'partResistance', 'jackResistance', 'supplyCurrent'),
   shielding: of('resistance', 'groundResistance'),
   bridgeGlue: [...of('humidity', 'temperature', 'bridgeLift'), twice('planeOverBridge', 0.3)],
 };

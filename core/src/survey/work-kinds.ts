@@ -10,6 +10,7 @@ export const WORK_KINDS = [
   'refret',
   'pickupSwap',
   'reroute',
+  'rewire',
   'shielding',
   'bridgeGlue',
 ] as const;

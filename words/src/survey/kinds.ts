@@ -17,6 +17,7 @@ export const WORK_KIND_WORDS: Readonly<Record<WorkKind, string>> = {
   refret: 'Refret',
   pickupSwap: 'Pickup swap in the same route',
   reroute: 'Re-route',
+  rewire: 'Rewire',
   shielding: 'Shielding',
   bridgeGlue: 'Bridge reglue',
 };

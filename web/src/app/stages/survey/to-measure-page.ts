@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { isState, type AnyTarget } from '@rinnovo/core/quantity';
+import { isState, STATES, type AnyTarget } from '@rinnovo/core/quantity';
 import { missingFor, WORK_KINDS, type Missing, type WorkKind } from '@rinnovo/core/survey';
+import { toTrace } from '@rinnovo/core/wire';
 import { LACK_WORDS, STATE_WORDS, stateTitle, targetText, upperFirst, WORK_KIND_WORDS } from '@rinnovo/words';
 import { problemOf, problemText } from '../../api/problem-of';
 import { anatomy } from '../../state/resources';
@@ -37,6 +38,11 @@ import { SurveyNav } from './survey-nav';
       @if (work().length === 0) {
         <p class="empty">Choose the work above to list what still has to be measured.</p>
       } @else {
+        @if (untraced()) {
+          <p class="empty">
+            The circuit is not traced: what the meter must read is unknown. <a [routerLink]="['/i', instrument(), 'wire', 'circuit']">Trace the circuit</a>
+          </p>
+        }
         <table>
           <thead>
             <tr>
@@ -135,6 +141,13 @@ export class ToMeasurePage {
     return [...groups].map(([key, list]) => this.row(key, list));
   });
 
+  /** A circuit that nobody traced has no readings to ask for yet. */
+  protected readonly untraced = computed(() => {
+    const circuit = this.survey()?.surveyed.circuit;
+    return this.work().includes('rewire') && (!circuit || toTrace(circuit).length > 0);
+  });
+  protected readonly instrument = computed(() => this.held().of);
+
   protected turn(kind: WorkKind): Promise<void> {
     const work = this.work();
     return this.want(work.includes(kind) ? work.filter((k) => k !== kind) : [...work, kind]);
@@ -164,8 +177,14 @@ export class ToMeasurePage {
       skipped: first.skipped,
       holdsUp: first.holdsUp.map((k) => WORK_KIND_WORDS[k]).join(', '),
       at: isState(first.target) ? { at: first.target.quantity } : {},
-      link: ['/i', this.held().of, 'survey', ...(isState(first.target) ? ['inspection'] : [])],
+      link: ['/i', this.held().of, ...this.pageOf(first.target)],
     };
+  }
+
+  /** Where a reading is taken. */
+  private pageOf(t: AnyTarget): readonly string[] {
+    if (!isState(t)) return ['survey'];
+    return STATES[t.quantity].of === 'circuit' ? ['wire'] : ['survey', 'inspection'];
   }
 
   private title(t: AnyTarget, places: number): string {

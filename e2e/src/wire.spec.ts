@@ -49,7 +49,7 @@ test('a circuit is traced, metered and found wanting', async ({ page, workshop }
   await join('Volume, lug 2', 'Jack, tip');
   // a reload takes nothing of it
   await page.reload();
-  await expect(page.getByText('Traced and not saved yet.')).toBeVisible();
+  await expect(page.getByText('Changed and not saved yet.')).toBeVisible();
   await join('Volume, lug 1', 'Tone, lug 2');
   await join('Tone, lug 3', 'Tone capacitor, 1');
   await join('Tone capacitor, 2', 'Tone, case');
@@ -61,7 +61,7 @@ test('a circuit is traced, metered and found wanting', async ({ page, workshop }
   await page.getByRole('button', { name: 'Nothing on it' }).click();
   await expect(page.getByText(/(\d+) of \1 terminals traced/)).toBeVisible();
   await page.getByRole('button', { name: 'Save circuit' }).first().click();
-  await expect(page.getByText('Traced and not saved yet.')).toBeHidden();
+  await expect(page.getByText('Changed and not saved yet.')).toBeHidden();
 
   // the sheet: a sound part first, typed a thousand times too small, then position by position with a coil that is open
   await page.getByRole('link', { name: 'Test sheet' }).click();

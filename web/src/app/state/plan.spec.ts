@@ -46,7 +46,14 @@ describe('the plan on the screen', () => {
 
   beforeEach(() => {
     TestBed.configureTestingModule({
-      providers: [provideState(planFeature), ...anatomy.provide(), ...circuit.provide(), ...work.provide(), provideEffects(effects), { provide: Drafts, useValue: drafts }],
+      providers: [
+        provideState(planFeature),
+        ...anatomy.provide(),
+        ...circuit.provide(),
+        ...work.provide(),
+        provideEffects(effects),
+        { provide: Drafts, useValue: drafts },
+      ],
     });
     http = setUp();
     store = TestBed.inject(Store);

@@ -27,7 +27,7 @@ describe('the circuit', () => {
   }
 
   const lug = (name: string): HTMLButtonElement =>
-    [...host(fixture).querySelectorAll<HTMLButtonElement>('.lugs button')].find((b) => b.ariaLabel!.startsWith(`${name}`))!;
+    [...host(fixture).querySelectorAll<HTMLButtonElement>('.lugs button')].find((b) => b.ariaLabel!.startsWith(name))!;
   async function join(a: string, b: string): Promise<void> {
     lug(a).click();
     await fixture.whenStable();
@@ -69,7 +69,7 @@ describe('the circuit', () => {
     await join('Jack, tip', 'Jack, tip');
     const draft = (kept.get('circuit/i') as { kept: Circuit }).kept;
     expect(draft.joints.length).toBe(1);
-    expect(host(fixture).textContent).toContain('Traced and not saved yet.');
+    expect(host(fixture).textContent).toContain('Changed and not saved yet.');
     // what hangs together with the chosen one shows it, and can be parted
     lug('Neck, coil start').click();
     await fixture.whenStable();
@@ -106,12 +106,69 @@ describe('the circuit', () => {
     await settle();
     await fixture.whenStable();
     expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Somebody else saved this circuit meanwhile.');
-    expect(host(fixture).textContent).toContain('Traced and not saved yet.');
+    expect(host(fixture).textContent).toContain('Changed and not saved yet.');
     button(fixture, 'Save circuit').click();
     await settle();
     const { request } = http.expectOne('/api/instruments/i/circuit');
     expect(request.headers.get('If-Match')).toBe('"2"');
     expect((request.body as { document: Circuit }).document.joints.length).toBe(1);
+  });
+
+  const inside = (selector: string): HTMLElement => host(fixture).querySelector(selector)!;
+  const press = async (within: HTMLElement, text: string): Promise<void> => {
+    [...within.querySelectorAll('button')].find((b) => b.textContent.trim() === text)!.click();
+    await fixture.whenStable();
+  };
+  const draft = (): Circuit => (kept.get('circuit/i') as { kept: Circuit }).kept;
+
+  it('takes the leads of a pickup as the meter finds them: a value that is none is refused, the swing names the start', async () => {
+    await open(twoPickups);
+    const leads = inside('rn-find-leads');
+    await type(fixture, 'rn-find-leads [name=leads]', 'red, black, bare');
+    const read = async (text: string): Promise<void> => {
+      await type(fixture, 'rn-find-leads [name=ohms]', text);
+      leads.querySelector('form')!.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
+    };
+    expect(leads.textContent).toContain('Red on red');
+    await read('much');
+    expect(leads.querySelector('[role=alert]')!.textContent).toContain('Not a resistance');
+    await read('7.95');
+    // the shield reaches neither end
+    await press(leads, 'OL');
+    await press(leads, 'OL');
+    expect(leads.textContent).toContain('Lift the steel off');
+    await press(leads, 'Down');
+    expect(leads.textContent).toContain('start black, finish red');
+    expect(leads.textContent).toContain('bare reaches no other lead');
+    await press(leads, 'Use these leads');
+    const [coil] = (draft().elements[0] as Extract<Circuit['elements'][number], { kind: 'pickup' }>).coils;
+    expect([coil!.startColour, coil!.finishColour, coil!.ohms!.value, coil!.ohms!.basis.kind]).toEqual(['black', 'red', 7950, 'measured']);
+  });
+
+  it('takes the contacts of a switch as the meter finds them, mirrored against the usual ones', async () => {
+    await open(twoPickups);
+    const meter = inside('rn-meter-switch');
+    // lugs C, A, B: position 1 joins C and B here, the middle all, position 3 C and A
+    const closed = ['1 C B', '2 C A', '2 C B', '3 C A'];
+    for (let asked = 0; asked < 9 && meter.querySelector('.ask'); asked++) {
+      const [position, a, b] = [...meter.querySelectorAll('.ask strong')].map((x) => x.textContent.trim());
+      await press(meter, closed.includes(`${position} ${a} ${b}`) ? 'Closed' : 'Open');
+    }
+    expect(meter.textContent).toContain('Position 1: C – B');
+    await press(meter, 'Undo');
+    expect(meter.querySelector('.ask')).not.toBeNull();
+    await press(meter, 'Open');
+    await press(meter, 'Use these contacts');
+    const selector = draft().elements.find((e) => e.kind === 'switch');
+    expect(selector?.kind === 'switch' ? selector.table.positions.map((p) => p.joins) : null).toEqual([
+      [['C', 'B']],
+      [
+        ['C', 'A'],
+        ['C', 'B'],
+      ],
+      [['C', 'A']],
+    ]);
   });
 
   it('says where it is silent', async () => {

@@ -9,6 +9,8 @@ import { selectCircuit, selectNames } from '../../state/selectors';
 import { WireCommands } from '../../state/wire-commands';
 import { attempt } from '../../ui/attempt';
 import { ChooseCircuit } from './choose-circuit';
+import { FindLeads } from './find-leads';
+import { MeterSwitch } from './meter-switch';
 import { TraceLugs } from './trace-lugs';
 import { WireNav } from './wire-nav';
 
@@ -17,7 +19,7 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
 /** The circuit that is there: chosen by what it does, or traced lug by lug. */
 @Component({
   selector: 'rn-circuit-page',
-  imports: [ChooseCircuit, MatButtonModule, TraceLugs, WireNav],
+  imports: [ChooseCircuit, FindLeads, MatButtonModule, MeterSwitch, TraceLugs, WireNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">Circuit</h1>
@@ -25,7 +27,7 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
     <div class="scroll">
       @if (draft()) {
         <div class="unsaved panel" role="status">
-          <p>Traced and not saved yet.</p>
+          <p>Changed and not saved yet.</p>
           <button matButton="filled" type="button" [disabled]="busy()" (click)="save()">Save circuit</button>
           <button matButton type="button" [disabled]="busy()" (click)="discard()">Discard</button>
         </div>
@@ -38,6 +40,8 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
           <p class="panel doubt">{{ t }}</p>
         }
         <rn-trace-lugs [circuit]="c" (traced)="trace($event)" />
+        <rn-find-leads [circuit]="c" (traced)="trace($event)" />
+        <rn-meter-switch [circuit]="c" (traced)="trace($event)" />
       } @else {
         <p class="panel empty">
           No circuit yet. Choose the one that comes nearest: each terminal can be traced afterwards. The test sheet and the response follow from it.

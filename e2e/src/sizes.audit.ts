@@ -1,6 +1,6 @@
 // Every page at the sizes a workshop has: a telephone, a tablet upright, a laptop, and a laptop at 200 %: nothing scrolls sideways, and axe finds nothing.
 import { foundBy } from './axe.js';
-import { BASS, chooseReroute, LEFT, SANDERLING } from './scenes.js';
+import { BASS, chooseReroute, LEFT, SANDERLING, TWO_PICKUPS } from './scenes.js';
 import { expect, FIRST, test } from './workshop.js';
 
 const PAGES: readonly (readonly [string, string])[] = [
@@ -25,6 +25,10 @@ const PAGES: readonly (readonly [string, string])[] = [
   ['gate', `/i/${FIRST}/cut?show=gate`],
   ['cutting plan', `/i/${FIRST}/cut?show=cutting`],
   ['holes', `/i/${SANDERLING}/cut/holes`],
+  ['test sheet', `/i/${TWO_PICKUPS}/wire`],
+  ['circuit', `/i/${TWO_PICKUPS}/wire/circuit`],
+  ['no circuit', `/i/${LEFT}/wire`],
+  ['response', `/i/${TWO_PICKUPS}/wire/response`],
   ['order', `/i/${FIRST}/order`],
   ['bench', `/i/${FIRST}/bench`],
   ['record', `/i/${FIRST}/record`],

@@ -86,7 +86,7 @@ test('a circuit is traced, metered and found wanting', async ({ page, workshop }
     await expect(row).toContainText(result);
   }
   const off = line('Position 3', 'body').first();
-  await expect(off).toContainText('Pickup 2: coil first is open. Meter its leads at the switch.');
+  await expect(off).toContainText('Pickup 2: coil first or second is open. Meter its leads at the switch.');
   await expect(page.getByText('1 not as predicted.')).toBeVisible();
   // two tabs: what the other one read stands here after a reload, and says that it was simulated
   await page.reload();

@@ -48,6 +48,7 @@ import { STAGES } from './keys';
       nav {
         flex-direction: row;
         overflow-x: auto;
+        scrollbar-width: none;
         border-inline-end: 0;
         border-block-start: 1px solid var(--rn-line);
       }

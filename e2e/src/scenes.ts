@@ -54,12 +54,15 @@ export async function readTwice(page: Page, key: string, value: string): Promise
     await keep.click();
     // the page goes on to the next one that is asked for
     await row.filter({ hasText: 'read once' }).waitFor();
-    await open();
-    await again.or(second).first().waitFor();
   }
-  if (await again.isVisible()) await again.click();
-  await second.getByRole('checkbox').check();
-  await second.getByLabel('Second reading').fill(value);
+  // it goes on when the save is answered, which may be after the row was opened again: then it is opened once more
+  await expect(async () => {
+    await open();
+    await again.or(second).first().waitFor({ timeout: 5000 });
+    if (await again.isVisible()) await again.click({ timeout: 5000 });
+    await second.getByRole('checkbox').check({ timeout: 5000 });
+    await second.getByLabel('Second reading').fill(value, { timeout: 5000 });
+  }).toPass();
   await second.getByRole('button', { name: 'Save second reading' }).click();
   await row.filter({ hasText: 'two readings agree' }).waitFor();
 }

@@ -69,7 +69,7 @@ describe('the test sheet', () => {
     line('selector 1').querySelector<HTMLElement>('button.target')!.click();
     await fixture.whenStable();
     expect(line('selector 1').textContent).toContain('Root-sum-square');
-    expect(line('selector 1').textContent).toContain('neck: the temperature');
+    expect(line('selector 1').textContent).toContain('Neck: the temperature');
   });
 
   it('keeps what is typed at its line, read with the meter', async () => {

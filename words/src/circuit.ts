@@ -176,11 +176,13 @@ export function restsOnText(circuit: Circuit, { typical, doubts }: Predicted, na
 /** What a reading may mean, where to look first, what to exclude first. */
 export function meaningText(circuit: Circuit, { fault, element, at }: Meaning, names: Names): string {
   const name = called(circuit, element, names);
+  // a pickup of one coil has no name for it
+  const coil = at === 'coil' ? 'the coil' : `coil ${at}`;
   switch (fault) {
     case 'coil open':
-      return `${name}: coil ${at} is open. Meter its leads at the switch. Exclude a dirty contact first.`;
+      return `${name}: ${coil} is open. Meter its leads at the switch. Exclude a dirty contact first.`;
     case 'coil shorted':
-      return `${name}: coil ${at} is shorted. Check its leads and the series joint. Exclude a pull that is up first.`;
+      return `${name}: ${coil} is shorted. Check its leads and the series joint. Exclude a pull that is up first.`;
     case 'way to the jack open':
       return `The ${at} of the jack is open. Check its lug and its wire. Exclude the plug and the meter lead first.`;
     case 'hot on ground':

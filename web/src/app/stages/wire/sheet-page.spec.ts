@@ -48,7 +48,7 @@ describe('the test sheet', () => {
     expect(line('selector 3').textContent).toContain('Agrees');
     expect(line('selector 3').textContent).toContain('simulated meter');
     expect(line('selector 1').textContent).toContain('Too high');
-    expect(line('selector 1').textContent).toContain('Neck: coil coil is open.');
+    expect(line('selector 1').textContent).toContain('Neck: the coil is open.');
     expect(host(fixture).querySelector('[role=status]')!.textContent).toContain('1 not as predicted');
   });
 

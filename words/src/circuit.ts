@@ -9,6 +9,7 @@ import {
   type CircuitProblem,
   type ContactProblem,
   type DeckProblem,
+  type Doubt,
   type Element,
   type FaultId,
   type Heard,
@@ -172,6 +173,11 @@ export function restsOnText(circuit: Circuit, { typical, doubts }: Predicted, na
   if (typical.length === 0) return knobs.trim();
   return `Rests on typical values: ${typical.map((id) => called(circuit, id, names)).join(', ')}. Meter them to narrow it.${knobs}`;
 }
+
+/** What makes a prediction unsure, by its element. */
+export const unsureText = (circuit: Circuit, { element, of }: Doubt, names: Names): string => `${called(circuit, element, names)}: ${DOUBT_WORDS[of]}`;
+
+const DOUBT_WORDS: Readonly<Record<Doubt['of'], string>> = { value: 'its value', knob: 'where its knob stands', temperature: 'the temperature' };
 
 /** What a reading may mean, where to look first, what to exclude first. */
 export function meaningText(circuit: Circuit, { fault, element, at }: Meaning, names: Names): string {

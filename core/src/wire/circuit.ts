@@ -185,3 +185,6 @@ export const lugKey = ({ element, lug }: Lug): string => `${element}|${lug}`;
 export function elementIn({ elements }: Circuit, id: string): Element | null {
   return elements.find((e) => e.id === id) ?? null;
 }
+
+/** An element by itself, nothing joined to it: as it is read before it is soldered. */
+export const byItself = (circuit: Circuit, id: string): Circuit => ({ ...circuit, elements: circuit.elements.filter((e) => e.id === id), joints: [] });

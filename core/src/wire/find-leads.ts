@@ -1,3 +1,4 @@
+import { constant } from '../measure/index.js';
 import { isOpenCircuit } from '../quantity/index.js';
 
 /** The resistance between two leads of a pickup, as a meter told it, Ω. */
@@ -37,9 +38,9 @@ export interface FoundLeads {
 }
 
 /** Up to this two leads are one, Ω. */
-const ONE_LEAD = 5;
+const ONE_LEAD = constant(5, 'trade', 'Leads of pickups');
 /** Two resistances that add up to a third do so within this share. */
-const ADDS_UP = 0.03;
+const ADDS_UP = constant(0.03, 'memory', 'Leads of pickups');
 
 /**
  * Finds the coils among the leads of a pickup: a finite resistance makes a pair, the same swing when steel is lifted off makes starts of one phase.
@@ -52,8 +53,8 @@ export function findLeads(leads: readonly string[], read: readonly LeadReading[]
     const r = between(a, b);
     return r && !isOpenCircuit(r.ohms) ? [{ a, b, ohms: r.ohms }] : [];
   });
-  const together = joined.filter((r) => r.ohms <= ONE_LEAD).map((r) => [r.a, r.b] as const);
-  const wound = joined.filter((r) => r.ohms > ONE_LEAD);
+  const together = joined.filter((r) => r.ohms <= ONE_LEAD.value).map((r) => [r.a, r.b] as const);
+  const wound = joined.filter((r) => r.ohms > ONE_LEAD.value);
   const taps = leads.flatMap((tap) => tapAt(tap, wound));
   const inTap = new Set(taps.flatMap((t) => [t.tap, ...t.ends]));
   const coils = wound
@@ -83,7 +84,7 @@ function tapAt(tap: string, wound: readonly LeadReading[]): FoundLeads['taps'] {
   return ends.flatMap((x, i) =>
     ends.slice(i + 1).flatMap((y) => {
       const across = wound.find((r) => (r.a === x.end && r.b === y.end) || (r.a === y.end && r.b === x.end));
-      return across && Math.abs(x.ohms + y.ohms - across.ohms) <= ADDS_UP * across.ohms ? [{ tap, ends: [x.end, y.end] as const }] : [];
+      return across && Math.abs(x.ohms + y.ohms - across.ohms) <= ADDS_UP.value * across.ohms ? [{ tap, ends: [x.end, y.end] as const }] : [];
     }),
   );
 }

@@ -1,4 +1,4 @@
-import { AT_20, exactly, humbucker, measured, plainCoil, plainPickup } from '../testing/circuit.js';
+import { AT_20, exactly, humbucker, plainCoil, plainPickup } from '../testing/circuit.js';
 import { OPEN } from '../quantity/index.js';
 import {
   expectedAt,
@@ -192,6 +192,5 @@ describe('what a sheet does not know', () => {
     const first = testSheet(active).find((l) => l.target.quantity === 'jackResistance');
     expect(first && whyNoTarget(wired(active), first)).toBe('preamp');
     expect(expectedAt(wired(c), lineAt(c, 'jackResistance', 'selector 3'))).not.toBeNull();
-    expect(measured(1).basis.kind).toBe('measured');
   });
 });

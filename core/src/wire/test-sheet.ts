@@ -1,6 +1,6 @@
 import { constant } from '../measure/index.js';
 import { networkOf, USUAL_LOAD } from './alternating.js';
-import { elementIn, type Circuit, type Element, type Lug, type PotElement } from './circuit.js';
+import { byItself, elementIn, type Circuit, type Element, type Lug, type PotElement } from './circuit.js';
 import { USUAL_ROOM, type Room } from './copper.js';
 import { heardOf, type HeardCoil } from './heard.js';
 import { coilLug, trackLug } from './kinds/index.js';
@@ -163,8 +163,7 @@ export function expectedAt(w: Wired, { target, probes, setting }: TestLine, room
     case 'harnessResistance':
     case 'jackResistance': {
       if (!probes) return null;
-      const of =
-        target.quantity === 'partResistance' ? wired({ ...circuit, elements: circuit.elements.filter((e) => e.id === target.feature), joints: [] }) : w;
+      const of = target.quantity === 'partResistance' ? wired(byItself(circuit, target.feature)) : w;
       const p = resistanceBetween(netlistOf(of, setting), probes[0], probes[1], room);
       return p.throughPreamp || p.unknown.length > 0 ? null : { value: p.value, least: p.least, most: p.most, resistance: p };
     }

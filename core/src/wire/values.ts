@@ -39,6 +39,9 @@ export const USUAL_COILS: Readonly<Record<PickupKind, UsualCoils>> = {
   'bass soapbar': { coils: 2, kiloohms: [7, 11], henry: [3.5, 7], picofarad: [100, 180] },
 };
 
+/** A treble bleed, F and Ω: a capacitor alone, with a resistor in parallel, in series [memory: docs/trade/wire.md, Bleeds]. */
+export const USUAL_BLEED = { alone: 680e-12, parallel: [1e-9, 150_000], series: [150e-12, 130_000] } as const;
+
 const between = ([low, high]: readonly [number, number], scale: number): Dimension => typical(((low + high) / 2) * scale, ((high - low) / 2) * scale);
 
 /** Two coils of a pickup usually hum-cancel: the second is wound and magnetised the other way. */

@@ -1,5 +1,5 @@
 import type { Circuit, Element, Lug } from './circuit.js';
-import { markedCapacitor, markedTrack } from './values.js';
+import { markedCapacitor, markedTrack, USUAL_BLEED } from './values.js';
 
 /** The same circuit with one thing otherwise, to lay over it. */
 export interface VariantRow {
@@ -43,9 +43,6 @@ const otherWay: VariantRow = {
   },
 };
 
-/** What is usually tried first, F [memory: docs/trade/wire.md, Bleeds]. */
-const BLEED = 680e-12;
-
 const withBleed: VariantRow = {
   id: 'with a bleed',
   applies: (circuit) => volumes(circuit).length > 0 && !circuit.elements.some((e) => e.does === 'bleed'),
@@ -62,7 +59,7 @@ const withBleed: VariantRow = {
           does: 'bleed',
           place: null,
           part: null,
-          farad: markedCapacitor(BLEED),
+          farad: markedCapacitor(USUAL_BLEED.alone),
           leak: null,
         })),
       ],

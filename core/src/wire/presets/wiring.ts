@@ -2,7 +2,7 @@ import type { Circuit, Element, Joint, Lug, PickupElement, PotElement, Role, Swi
 import { lugKey } from '../circuit.js';
 import type { ContactTable } from '../contact-table.js';
 import { coilLug, lugsOf } from '../kinds/index.js';
-import { markedCapacitor, markedResistor, markedTrack } from '../values.js';
+import { markedCapacitor, markedResistor, markedTrack, USUAL_BLEED } from '../values.js';
 import type { TaperId } from '../taper.js';
 import type { Wish } from './wish.js';
 
@@ -152,14 +152,11 @@ export function volume(
   return { input, output };
 }
 
-/** Usual values of a bleed [memory: docs/trade/wire.md, Bleeds]. */
-const BLEED = { alone: 680e-12, parallel: [1e-9, 150_000], series: [150e-12, 130_000] } as const;
-
 function bleed(w: Wiring, of: string, a: Lug, b: Lug): void {
   const kind = w.wish.bleed;
   if (kind === 'none') return;
   const [cap, res] = [`${of} bleed capacitor`, `${of} bleed resistor`];
-  const farad = kind === 'capacitor' ? BLEED.alone : kind === 'capacitor and resistor in parallel' ? BLEED.parallel[0] : BLEED.series[0];
+  const farad = kind === 'capacitor' ? USUAL_BLEED.alone : kind === 'capacitor and resistor in parallel' ? USUAL_BLEED.parallel[0] : USUAL_BLEED.series[0];
   w.add(element(cap, { kind: 'capacitor', does: 'bleed', farad: markedCapacitor(farad), leak: null }));
   w.join(lug(cap, '1'), a);
   if (kind === 'capacitor') {
@@ -167,7 +164,7 @@ function bleed(w: Wiring, of: string, a: Lug, b: Lug): void {
     return;
   }
   const parallel = kind === 'capacitor and resistor in parallel';
-  w.add(element(res, { kind: 'resistor', does: 'bleed', ohms: markedResistor(parallel ? BLEED.parallel[1] : BLEED.series[1]) }));
+  w.add(element(res, { kind: 'resistor', does: 'bleed', ohms: markedResistor(parallel ? USUAL_BLEED.parallel[1] : USUAL_BLEED.series[1]) }));
   w.join(lug(res, '1'), parallel ? a : lug(cap, '2'));
   w.join(lug(res, '2'), b);
   if (parallel) w.join(lug(cap, '2'), b);

@@ -4,9 +4,9 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { canBe, STATES } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
-import { elementIn, judgeLine, toTrace, type Circuit } from '@rinnovo/core/wire';
+import { judgeLine, toTrace } from '@rinnovo/core/wire';
 import { sheetCsv } from '@rinnovo/core/format';
-import { circuitValue, elementName, TEST_STAGE_HOW, TEST_STAGE_WORDS, typedProblem, sheetGroups, type SheetRow } from '@rinnovo/words';
+import { circuitValue, unsureText, TEST_STAGE_HOW, TEST_STAGE_WORDS, typedProblem, sheetGroups, type SheetRow } from '@rinnovo/words';
 import { Commands } from '../../state/commands';
 import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames, selectReadings } from '../../state/selectors';
@@ -118,15 +118,9 @@ export class SheetPage {
   protected limits({ expected, line }: SheetRow): readonly { readonly what: string; readonly by: string }[] {
     const circuit = this.circuit();
     if (!expected?.resistance || !circuit) return [];
-    const of = { value: 'its value', knob: 'where its knob stands', temperature: 'the temperature' };
     return [...expected.resistance.doubts]
       .sort((a, b) => b.limit - a.limit)
-      .map((d) => ({ what: `${this.nameIn(circuit, d.element)}: ${of[d.of]}`, by: `± ${circuitValue(d.limit, line.target.quantity)}` }));
-  }
-
-  private nameIn(circuit: Circuit, id: string): string {
-    const e = elementIn(circuit, id);
-    return e ? elementName(e, this.names()) : id;
+      .map((d) => ({ what: unsureText(circuit, d, this.names()), by: `± ${circuitValue(d.limit, line.target.quantity)}` }));
   }
 
   protected rss({ expected, line }: SheetRow): string {

@@ -3,7 +3,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { isOpenCircuit } from '@rinnovo/core/quantity';
-import { expectedAt, FAULTS, restingSetting, simulatedMeter, wired, type Circuit, type Faulty } from '@rinnovo/core/wire';
+import { byItself, expectedAt, FAULTS, restingSetting, simulatedMeter, wired, type Circuit, type Faulty } from '@rinnovo/core/wire';
 import { circuitValue, faultName, type SheetRow } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 
@@ -95,7 +95,7 @@ export class SimulatedMeter {
       this.stood.emit({ row, value, raw: String(value) });
       return;
     }
-    const of = line.stage === 'part' ? { ...truth, elements: truth.elements.filter((e) => e.id === line.target.feature), joints: [] } : truth;
+    const of = line.stage === 'part' ? byItself(truth, line.target.feature) : truth;
     const read = simulatedMeter(of, ...line.probes, line.setting, { celsius: 20, random: Math.random });
     this.range.set(`Range ${circuitValue(read.range, quantity)}.`);
     for (const value of read.settling) {

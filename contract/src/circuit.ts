@@ -1,7 +1,8 @@
 import type { Loose } from './loose.js';
 import type { Dimension } from '@rinnovo/core/measure';
-import { ROLES, TAPERS, type Circuit, type ContactTable, type Element, type Joint, type Lug, type Track, type WiredCoil } from '@rinnovo/core/wire';
+import { ROLES, TAPERS, type Circuit, type Element, type Joint, type Lug, type Track, type WiredCoil } from '@rinnovo/core/wire';
 import Joi from 'joi';
+import { contactTable as table } from './contacts.js';
 import { localId, text } from './scalars.js';
 import { basis } from './shapes.js';
 import { oneOf } from './targets.js';
@@ -12,20 +13,6 @@ const electric = Joi.object<Loose<Dimension>, true>({ value, limit: value, basis
 const lug = Joi.object<Loose<Lug>, true>({ element: localId.required(), lug: localId.required() });
 const sign = Joi.number().valid(1, -1).required();
 const colour = text.max(40).allow(null).required();
-
-const table = Joi.object<Loose<ContactTable>, true>({
-  lugs: Joi.array().items(localId).min(2).max(60).required(),
-  positions: Joi.array()
-    .items(
-      Joi.object({
-        joins: Joi.array().items(Joi.array().length(2).items(localId)).max(200).required(),
-      }),
-    )
-    .min(1)
-    .max(24)
-    .required(),
-  momentary: Joi.boolean().valid(true),
-});
 
 const coil = Joi.object<Loose<WiredCoil>, true>({
   name: localId.required(),

@@ -55,6 +55,8 @@ const SCHEMAS: Readonly<Record<keyof typeof examples, Joi.Schema>> = {
   clearToCut,
   endBlind,
   hardware: part,
+  electricPart: part,
+  switchPart: part,
   hardwareChoice: choice,
   pickupChoice: choice,
   stockItem,

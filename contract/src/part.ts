@@ -2,11 +2,13 @@ import { LISTS } from '@rinnovo/core/house/lists';
 import type { Loose } from './loose.js';
 import {
   COVER_GROUNDS,
+  ELECTRIC,
   MATERIAL_UNITS,
   PICKUP_KINDS,
   PICKUP_SIZES,
   SIZES,
   type Coil,
+  type ElectricId,
   type Hardware,
   type PartRow,
   type PartRows,
@@ -25,6 +27,7 @@ import {
   type Tool,
 } from '@rinnovo/core/part';
 import Joi from 'joi';
+import { contactTable } from './contacts.js';
 import { count, day, localId, limit, mm, size, text, uuid } from './scalars.js';
 import { basis, dimension, outline, point } from './shapes.js';
 
@@ -94,6 +97,18 @@ export const pickup = Joi.object<Loose<Pickup>, true>({
   coverGround: Joi.string().valid(...COVER_GROUNDS),
 });
 
+/** What a kind is marked with, each value within what can be at all. */
+const electricOf = (ids: readonly ElectricId[]): Joi.ObjectSchema =>
+  Joi.object(
+    Object.fromEntries(
+      ids.map((id) => {
+        const { unit, range } = ELECTRIC[id];
+        const number = Joi.number().min(range[0]).max(range[1]);
+        return [id, unit === 'count' ? number.integer() : number];
+      }),
+    ),
+  );
+
 const shape = Joi.object<Loose<PartShape>, true>({
   outline: partOutline.required(),
   openings: Joi.array()
@@ -120,6 +135,8 @@ function hardwareOf(row: PartRow): Joi.ObjectSchema<Loose<Hardware>> {
     thread: (threads.length > 0 ? Joi.string().valid(...threads, null) : nothing).required(),
     gauge: (row.gauge ? count.max(24).allow(null) : nothing).required(),
     kiloohms: (row.resists ? measured(10_000) : nothing).required(),
+    ...(row.electric ? { electric: electricOf(row.electric) } : {}),
+    ...(row.switches ? { contacts: contactTable } : {}),
     shape: (row.shaped ? shape.allow(null) : nothing).required(),
   });
 }

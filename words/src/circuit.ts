@@ -1,4 +1,5 @@
 import { isOpenCircuit, type StateId } from '@rinnovo/core/quantity';
+import type { ElectricUnit } from '@rinnovo/core/part';
 import {
   elementIn,
   isPulled,
@@ -7,7 +8,6 @@ import {
   type Bleed,
   type Circuit,
   type CircuitProblem,
-  type ContactProblem,
   type DeckProblem,
   type Doubt,
   type Element,
@@ -26,6 +26,7 @@ import {
   type TestStage,
   type VariantId,
 } from '@rinnovo/core/wire';
+import { contactProblemText, electricParts } from './electric.js';
 import { fixed, withUnit } from './locale.js';
 import { nameOf, upperFirst, type Names } from './names.js';
 
@@ -142,20 +143,16 @@ export function circuitValue(value: number, quantity: StateId): string {
   return unit === '' ? number : withUnit(number, unit);
 }
 
-const SCALES: readonly (readonly [number, string])[] = [
-  [1e6, 'MΩ'],
-  [1e3, 'kΩ'],
-  [1, 'Ω'],
-];
+/** The unit that a reading of the sheet is kept in, and how much of it is one of the circuit's. */
+function electricOfState(value: number, quantity: StateId): readonly [number, ElectricUnit] {
+  if (quantity === 'partCapacitance') return [value * 1e-9, 'F'];
+  return quantity === 'supplyCurrent' ? [value * 1e-3, 'A'] : [value, 'Ω'];
+}
 
-/** A number and its unit; an open circuit has none. */
+/** A number and its unit in the scale of another; an open circuit has none. */
 function inParts(value: number, quantity: StateId, like = value): readonly [string, string] {
-  if (quantity === 'partCapacitance') return [fixed(value, 1), 'nF'];
-  if (quantity === 'supplyCurrent') return [fixed(value, 2), 'mA'];
-  if (isOpenCircuit(value)) return ['open (OL)', ''];
-  const [scale, unit] = SCALES.find(([s]) => like >= s) ?? [1, 'Ω'];
-  const shown = value / scale;
-  return [fixed(shown, scale === 1 ? (Number.isInteger(value) ? 0 : 1) : shown >= 100 ? 0 : shown >= 10 ? 1 : 2), unit];
+  const [of, unit] = electricOfState(value, quantity);
+  return electricParts(of, unit, electricOfState(like, quantity)[0]);
 }
 
 export const LINE_VERDICT_WORDS: Readonly<Record<LineVerdict, string>> = {
@@ -275,21 +272,6 @@ export const NO_TARGET_WORDS: Readonly<Record<NoTarget, string>> = {
   unknown: 'Unknown: meter the pickup first',
 };
 
-const contactProblem = (p: ContactProblem): string => {
-  switch (p.kind) {
-    case 'joined to itself':
-      return `position ${p.position + 1} joins ${p.lug} to itself`;
-    case 'no such lug':
-      return `position ${p.position + 1} names ${p.lug}, which is not a lug`;
-    case 'lug twice':
-      return `two lugs are called ${p.lug}`;
-    case 'no positions':
-      return 'has no positions';
-    case 'never joined':
-      return `${p.lug} is never joined`;
-  }
-};
-
 /** Why a circuit cannot be kept. */
 export function circuitProblemText(p: CircuitProblem): string {
   switch (p.kind) {
@@ -304,7 +286,7 @@ export function circuitProblemText(p: CircuitProblem): string {
     case 'not positive':
       return `${p.element}: ${p.value} must be more than 0`;
     case 'contacts':
-      return `${p.element}: ${contactProblem(p.problem)}`;
+      return `${p.element}: ${contactProblemText(p.problem)}`;
     case 'no coils':
       return `${p.element} has no coils`;
     case 'coil twice':

@@ -1,6 +1,7 @@
 import { partHeader } from '@rinnovo/core/part';
 import type { PartCsvFault, PartCsvProblem } from '@rinnovo/core/format';
 import type { Basis } from '@rinnovo/core/measure';
+import { contactProblemText } from './electric.js';
 import { dateText } from './locale.js';
 import type { PartGroup, PartProblem, PickupField, SizeId, TraitId } from '@rinnovo/core/part';
 
@@ -81,6 +82,7 @@ export const GROUP_WORDS: Readonly<Record<PartGroup, string>> = {
   tuners: 'Tuners',
   screws: 'Screws and pins',
   wires: 'Wires',
+  electronics: 'Electronics',
 };
 
 /** What each kind of part is called. */
@@ -116,6 +118,14 @@ const PART_KIND_WORDS: Readonly<Record<string, string>> = {
   'wood screw': 'Wood screw',
   'machine screw': 'Machine screw',
   wire: 'Wire',
+  'kill switch': 'Kill switch',
+  capacitor: 'Capacitor',
+  resistor: 'Resistor',
+  preamp: 'Preamp',
+  piezo: 'Piezo',
+  battery: 'Battery',
+  'terminal block': 'Terminal block',
+  'plug-in harness': 'Plug-in harness',
 };
 
 /** What a kind of part is called; one that has no words keeps its trade name. */
@@ -132,6 +142,10 @@ export const TRAIT_WORDS: Readonly<Record<TraitId, string>> = {
   fixing: 'Held by',
   headForm: 'Head',
   wiring: 'Wired for',
+  tracks: 'Tracks',
+  direction: 'Turns up',
+  fullUp: 'Full up',
+  charging: 'Charging port',
 };
 
 /** How a size of a part is known, in words: `calliper, Ada, 1 December 2026`, `part's sheet`, `listing`, `typical, not measured`. */
@@ -159,6 +173,8 @@ export function partProblemText(p: PartProblem): string {
       return 'The replacement refers back to this part.';
     case 'noSuchReplacement':
       return 'The replacement is not on the shelf.';
+    case 'contacts':
+      return `Contacts: ${contactProblemText(p.problem)}.`;
   }
 }
 

@@ -1,5 +1,5 @@
 import { LISTS, typicalHardware } from '../house/index.js';
-import { typicalPickup, type Part } from '../part/index.js';
+import { typicalPickup, type Hardware, type Part } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { MOST_PART_LINES, partsCsv, readPartsCsv } from './index.js';
 
@@ -23,6 +23,11 @@ const ring: Part = {
     screws: [{ x: 1, y: 2, gauge: 3 }],
   },
 };
+const preamp: Part = { ...typicalHardware('preamp', id(5), 'Board'), electric: { gain: 2.5, supply: 8e-4 }, traits: { charging: 'port' } };
+const pull: Part = {
+  ...typicalHardware('push-pull pot', id(6), 'Pull'),
+  contacts: { lugs: ['1', '2', '3'], positions: [{ joins: [['2', '1']] }, { joins: [['2', '3']] }] },
+};
 const pickup: Part = {
   ...typicalPickup('humbucker', id(3), 'Two coils'),
   sizes: { travelDown: { value: 3, limit: 0.5, basis: { kind: 'sheet', part: id(3) } } },
@@ -30,9 +35,9 @@ const pickup: Part = {
 
 describe('the shelf as a table', () => {
   it('comes back as it went out', () => {
-    const back = readPartsCsv(LISTS, partsCsv([pot, ring, pickup]), fresh);
+    const back = readPartsCsv(LISTS, partsCsv([pot, ring, pickup, preamp, pull]), fresh);
     expect(back.problems).toEqual([]);
-    expect(back.parts.map((p) => p.part)).toEqual([pot, ring, pickup]);
+    expect(back.parts.map((p) => p.part)).toEqual([pot, ring, pickup, preamp, pull]);
   });
 
   it('is headed by words, and is read by the headers that it had before too', () => {
@@ -66,6 +71,32 @@ describe('the shelf as a table', () => {
       washer: { value: 14, limit: 1, basis: { kind: 'sheet', part: fresh() } },
       shaft: { value: 6, limit: 1, basis: { kind: 'default' } },
     });
+  });
+
+  it('tells what a kind is not marked with, what no capacitor has, and contacts that cannot be', () => {
+    const contacts = (text: string): string => `"${text.replaceAll('"', '""')}"`;
+    const lines = [
+      'kind,name,farad,rows,contacts',
+      'capacitor,Good,2.2e-8,,',
+      'capacitor,Vast,2,,',
+      'capacitor,Word,small,,',
+      'pot,Marked,2.2e-8,,',
+      'terminal block,Half,,2.5,',
+      `mini toggle,To itself,,,${contacts('{"lugs":["1","2"],"positions":[{"joins":[["1","1"]]}]}')}`,
+      `mini toggle,No table,,,${contacts('{"lugs":3}')}`,
+      `capacitor,Switched,,,${contacts('{"lugs":["1","2"],"positions":[{"joins":[["1","2"]]}]}')}`,
+    ];
+    const { parts, problems } = readPartsCsv(LISTS, lines.join('\n'), fresh);
+    expect(parts.map((p) => (p.part as Hardware).electric)).toEqual([{ farad: 2.2e-8 }]);
+    expect(problems.map((p) => `${p.line} ${p.column} ${p.fault}`)).toEqual([
+      '3 farad cannotBe',
+      '4 farad notANumber',
+      '5 farad notOfThisKind',
+      '6 rows cannotBe',
+      '7 contacts cannotBe',
+      '8 contacts cannotBe',
+      '9 contacts notOfThisKind',
+    ]);
   });
 
   it('tells each cell that cannot be by its line and column, and keeps the good lines', () => {

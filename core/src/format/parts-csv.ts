@@ -3,6 +3,8 @@ import { plainNumber, readTable, type TableFault, type TableRow } from './table.
 import { PART_FIELDS, withNewNames } from '../upgrade/index.js';
 import type { Basis, Dimension } from '../measure/index.js';
 import {
+  ELECTRIC,
+  ELECTRIC_IDS,
   PART_COLUMNS,
   partHeader,
   TRAITS,
@@ -12,6 +14,10 @@ import {
   SIZE_IDS,
   SIZES,
   typicalPickup,
+  wrongContacts,
+  type ContactTable,
+  type ElectricId,
+  type ElectricValues,
   type Hardware,
   type PartRow,
   type PartRows,
@@ -76,6 +82,8 @@ function cell(p: Part, column: string): string {
   if (column === 'thread') return p.thread ?? '';
   if (column === 'gauge') return text(p.gauge);
   if (column === 'kiloohms') return text(p.kiloohms);
+  if (column === 'contacts') return p.contacts ? JSON.stringify(p.contacts) : '';
+  if (column in ELECTRIC) return text(p.electric?.[column as ElectricId]);
   return p.traits[column as TraitId] ?? '';
 }
 
@@ -213,8 +221,12 @@ function hardwareOf(row: PartRow, base: Pick<Part, 'format' | 'id' | 'name' | 'p
   if (shape === null && get('drawn') !== '') wrong('drawn', 'notDrawn');
   const ohms = get('kiloohms') === '' ? null : number(get('kiloohms'));
   if (ohms === null && get('kiloohms') !== '') wrong('kiloohms', 'notANumber');
+  const electric = electricOf(row, get, wrong);
+  const contacts = contactsOf(row, get, wrong);
   return {
     ...base,
+    ...(Object.keys(electric).length > 0 ? { electric } : {}),
+    ...(contacts ? { contacts } : {}),
     kind: row.kind,
     sizes: sizes(Object.keys(row.sizes) as SizeId[]),
     traits: Object.fromEntries(traits),
@@ -223,6 +235,41 @@ function hardwareOf(row: PartRow, base: Pick<Part, 'format' | 'id' | 'name' | 'p
     kiloohms: ohms,
     shape: shape as Hardware['shape'],
   };
+}
+
+/** What the kind is marked with, each a plain number in its unit: `2.2e-8` in farad. */
+function electricOf(row: PartRow, get: Cells['get'], wrong: Wrong): ElectricValues {
+  return Object.fromEntries(
+    ELECTRIC_IDS.flatMap((id): readonly (readonly [ElectricId, number])[] => {
+      if (get(id) === '') return [];
+      if (!row.electric?.includes(id)) return wrong(id, 'notOfThisKind');
+      const value = number(get(id));
+      const [least, most] = ELECTRIC[id].range;
+      if (value === null) return wrong(id, 'notANumber');
+      const can = value >= least && value <= most && (ELECTRIC[id].unit !== 'count' || Number.isInteger(value));
+      return can ? [[id, value]] : wrong(id, 'cannotBe');
+    }),
+  );
+}
+
+function contactsOf(row: PartRow, get: Cells['get'], wrong: Wrong): ContactTable | null {
+  if (get('contacts') === '') return null;
+  if (!row.switches) wrong('contacts', 'notOfThisKind');
+  const table = parsed(get('contacts'));
+  if (isTable(table) && wrongContacts(table).length === 0) return table;
+  wrong('contacts', 'cannotBe');
+  return null;
+}
+
+const isPair = (j: unknown): boolean => Array.isArray(j) && j.length === 2 && j.every((l) => typeof l === 'string');
+
+function isTable(table: object | null): table is ContactTable {
+  const { lugs, positions } = (table ?? {}) as Readonly<Record<string, unknown>>;
+  const isPosition = (p: unknown): boolean => {
+    const joins: unknown = (p as { readonly joins?: unknown } | null)?.joins;
+    return Array.isArray(joins) && joins.every(isPair);
+  };
+  return Array.isArray(lugs) && lugs.every((l) => typeof l === 'string') && Array.isArray(positions) && positions.every(isPosition);
 }
 
 function parsed(json: string): object | null {

@@ -1,5 +1,7 @@
 import type { Dimension } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
+import type { ContactTable } from './contact-table.js';
+import type { ElectricValues } from './electric.js';
 import type { PartOutline } from './part-outline.js';
 import type { HardwareKind, PartRow, TraitId } from './part-row.js';
 import type { SizeId } from './sizes.js';
@@ -48,6 +50,10 @@ export interface Hardware extends PartBase {
   readonly gauge: number | null;
   /** kΩ of a pot; null for everything else or while nobody measured it. */
   readonly kiloohms: number | null;
+  /** As it is marked or its sheet says. */
+  readonly electric?: ElectricValues;
+  /** What joins what in each position of its switch; missing: as its kind usually does. */
+  readonly contacts?: ContactTable;
   readonly shape: PartShape | null;
 }
 

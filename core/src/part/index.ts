@@ -1,4 +1,6 @@
+export * from './contact-table.js';
 export * from './drill-sizes.js';
+export * from './electric.js';
 export * from './hardware.js';
 export * from './lack.js';
 export * from './part-outline.js';
@@ -27,3 +29,4 @@ export * from './typical-pickup.js';
 export * from './stamp.js';
 export * from './reading-limit.js';
 export * from './starter-kit.js';
+export * from './typed-electric.js';

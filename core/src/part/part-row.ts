@@ -1,13 +1,15 @@
+import type { ElectricId } from './electric.js';
 import type { SizeId } from './sizes.js';
 import { THREADS, type ThreadId } from './thread.js';
 
 /** What a size usually is, with half of its usual range, mm; null: a kind has it, and nothing usual can be said. */
 export type Usual = { readonly value: number; readonly limit: number } | null;
 
-export type PartGroup = 'pickups' | 'pots' | 'switches' | 'jacks' | 'plates' | 'bushes' | 'tuners' | 'screws' | 'wires';
+export type PartGroup = 'pickups' | 'pots' | 'switches' | 'jacks' | 'plates' | 'bushes' | 'tuners' | 'screws' | 'wires' | 'electronics';
 
 /** What of a part is chosen from a list, not measured. */
-export type TraitId = 'shaftEnd' | 'knobGrip' | 'taper' | 'form' | 'surface' | 'fixing' | 'headForm' | 'wiring';
+export type TraitId =
+  'shaftEnd' | 'knobGrip' | 'taper' | 'form' | 'surface' | 'fixing' | 'headForm' | 'wiring' | 'tracks' | 'direction' | 'fullUp' | 'charging';
 
 /** A part's kind, by its trade name. */
 export type HardwareKind = string;
@@ -30,6 +32,10 @@ export interface PartRow {
   readonly hangs?: true;
   /** It is soldered to wires. */
   readonly wired?: true;
+  /** What of it is marked in electric units. */
+  readonly electric?: readonly ElectricId[];
+  /** It switches: by a contact table. */
+  readonly switches?: true;
   /** It has a resistance, kΩ. */
   readonly resists?: true;
   /** Which one it is no owner asks. */

@@ -1,4 +1,5 @@
 import { gapInside, selfCrossing, type Outline } from '../shape/index.js';
+import { wrongContacts, type ContactProblem } from './contact-table.js';
 import type { Hardware } from './hardware.js';
 import { isPickup, type Pickup } from './pickup.js';
 
@@ -23,7 +24,8 @@ export type PartProblem =
   | { readonly kind: 'crossesItself'; readonly outline: string }
   | { readonly kind: 'replacesItself'; readonly chain: readonly string[] }
   | { readonly kind: 'noSuchReplacement'; readonly part: string }
-  | { readonly kind: 'openingOutside'; readonly opening: string };
+  | { readonly kind: 'openingOutside'; readonly opening: string }
+  | { readonly kind: 'contacts'; readonly problem: ContactProblem };
 
 /** The part to take: the one asked for, or what replaces it. Throws RangeError when replacements go round in a circle. */
 export function replacementOf(id: string, shelf: Shelf): string {
@@ -54,6 +56,7 @@ export function partProblems(part: Part, shelf: Shelf): readonly PartProblem[] {
     .filter(({ outline }) => selfCrossing(outline) !== null)
     .map(({ name }) => ({ kind: 'crossesItself', outline: name }));
   if (out.length === 0) out.push(...openingsOutside(part));
+  if (!isPickup(part) && part.contacts) out.push(...wrongContacts(part.contacts).map((problem): PartProblem => ({ kind: 'contacts', problem })));
   const by = part.replacedBy ?? null;
   if (by !== null && by !== part.id && !shelf[by]) out.push({ kind: 'noSuchReplacement', part: by });
   const { ids, circle } = chainOf(part.id, { ...shelf, [part.id]: part });

@@ -4,3 +4,4 @@ export * from './catalogue.js';
 export * from './gross-error.js';
 export * from './reading.js';
 export * from './state.js';
+export * from './typed-ohms.js';

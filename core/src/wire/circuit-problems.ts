@@ -1,5 +1,5 @@
 import { lugKey, type Circuit, type Element, type Lug } from './circuit.js';
-import { contactProblems, type ContactProblem, type ContactTable } from './contact-table.js';
+import { wrongContacts, type ContactProblem, type ContactTable } from '../part/index.js';
 import { lugsOf } from './kinds/index.js';
 import type { Dimension } from '../measure/index.js';
 
@@ -38,7 +38,7 @@ function elementProblems(e: Element): readonly CircuitProblem[] {
   const positive = (...values: readonly (Dimension | null)[]): readonly CircuitProblem[] =>
     values.flatMap((d) => (d !== null && !(d.value > 0) ? [{ kind: 'not positive' as const, element: e.id, value: d.value }] : []));
   const contacts = (table: ContactTable | null): readonly CircuitProblem[] =>
-    table ? contactProblems(table).flatMap((problem) => (problem.kind === 'never joined' ? [] : [{ kind: 'contacts' as const, element: e.id, problem }])) : [];
+    table ? wrongContacts(table).map((problem) => ({ kind: 'contacts' as const, element: e.id, problem })) : [];
   switch (e.kind) {
     case 'pickup': {
       const names = e.coils.map((c) => c.name);

@@ -1,5 +1,5 @@
 import type { Dimension } from '../measure/index.js';
-import type { ContactTable } from './contact-table.js';
+import type { ContactTable } from '../part/index.js';
 import type { TaperId } from './taper.js';
 
 /** A terminal: a lug of an element, a lead of a pickup. */

@@ -1,8 +1,9 @@
 export * from './branch.js';
 export * from './circuit.js';
-export * from './contact-table.js';
 export * from './copper.js';
-export { branchesOf, coilLug, joinsOf, lugsOf, trackLug } from './kinds/index.js';
+export { beginElement, branchesOf, coilLug, fieldsOf, joinsOf, likePart, lugsOf, partKindsOf, rolesOf, trackLug, usualContacts } from './kinds/index.js';
+export * from './edit.js';
+export type { ChoiceField, ElementField, FieldId, TextField, ValueField } from './element-field.js';
 export * from './netlist.js';
 export * from './presets/index.js';
 export * from './resistance.js';

@@ -1,6 +1,6 @@
 import { lugKey, type Circuit, type Lug } from './circuit.js';
 import { lugsOf } from './kinds/index.js';
-import { coilLug } from './kinds/pickup.js';
+import { coilLug } from './kinds/coil-lug.js';
 import { join, rootOf, type Netlist } from './netlist.js';
 
 /** What is wrong with how lugs hang together at a setting, named by its terminals. */

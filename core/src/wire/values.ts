@@ -7,16 +7,35 @@ import type { CoverJoined, PickupElement, WiredCoil } from './circuit.js';
 export const typical = (value: number, limit: number): Dimension => ({ value, limit, basis: { kind: 'default' } });
 
 /** A pot's track is off its mark by a fifth; a capacitor by a tenth, a resistor by a twentieth [trade]. */
-const POT_OFF = constant(0.2, 'trade', 'Pots');
-const CAPACITOR_OFF = constant(0.1, 'trade', 'Capacitors');
-const RESISTOR_OFF = constant(0.05, 'trade', 'Resistors');
+export const POT_OFF = constant(0.2, 'trade', 'Pots');
+export const CAPACITOR_OFF = constant(0.1, 'trade', 'Capacitors');
+export const RESISTOR_OFF = constant(0.05, 'trade', 'Resistors');
 /** What a sheet says of a coil is so within this share. */
-const SHEET_OFF = constant(0.1, 'memory', 'Coils of pickups');
+export const SHEET_OFF = constant(0.1, 'memory', 'Coils of pickups');
+
+/** A preamp's values, a piezo's and a cell's are off their marks by so much [memory]. */
+export const PREAMP_OFF = constant(0.2, 'memory', 'Active parts');
+export const PIEZO_OFF = constant(0.3, 'memory', 'Active parts');
+export const CELL_OFF = constant(0.07, 'memory', 'Active parts');
+
+/** What a part's sheet says, off by a share of it. */
+export const onSheet = (part: string, value: number, off: number): Dimension => ({ value, limit: value * off, basis: { kind: 'sheet', part } });
 
 /** A marked value with the tolerance of its kind: 500 kΩ ± 100. */
 export const markedTrack = (ohms: number): Dimension => typical(ohms, ohms * POT_OFF.value);
 export const markedCapacitor = (farad: number): Dimension => typical(farad, farad * CAPACITOR_OFF.value);
 export const markedResistor = (ohms: number): Dimension => typical(ohms, ohms * RESISTOR_OFF.value);
+
+/** Usual values of a preamp, a cell and a piezo [memory: docs/trade/wire.md, Active parts]. */
+export const PREAMP = {
+  gain: typical(1, 0.1),
+  sourceOhms: typical(1000, 500),
+  inputOhms: typical(1e6, 200_000),
+  supply: typical(0.8e-3, 0.5e-3),
+  charging: false,
+} as const;
+export const CELL = typical(9, 0.6);
+export const PIEZO = typical(1.2e-9, 0.8e-9);
 
 /** What the coils of a kind usually are, the whole pickup: kΩ, H, pF from and to; how many coils it has [memory: docs/trade/wire.md, Coils of pickups]. */
 interface UsualCoils {
@@ -75,7 +94,7 @@ export function coilsOf(part: Pickup): readonly WiredCoil[] {
 
 function withSheet(c: Coil, usual: WiredCoil | undefined, part: Pickup): WiredCoil {
   const told = (value: number | null, scale: number, otherwise: Dimension | null | undefined): Dimension | null =>
-    value === null ? (otherwise ?? null) : { value: value * scale, limit: value * scale * SHEET_OFF.value, basis: { kind: 'sheet', part: part.id } };
+    value === null ? (otherwise ?? null) : onSheet(part.id, value * scale, SHEET_OFF.value);
   const colour = (end: 'start' | 'finish'): string | null => part.colours?.find((l) => isLead(l.is, c.name, end))?.colour ?? null;
   return {
     name: c.name,
@@ -93,7 +112,6 @@ function withSheet(c: Coil, usual: WiredCoil | undefined, part: Pickup): WiredCo
 /** The pickup of a place: its part's coils, or those that its kind usually has. */
 export function pickupElement(id: string, place: string | null, of: { readonly part: Pickup } | { readonly kind: PickupKind }): PickupElement {
   const part = 'part' in of ? of.part : null;
-  const cover: CoverJoined = part?.coverGround === 'own wire' ? 'own wire' : part?.coverGround === 'with the coil' ? coverWithCoil(coilsOf(part)) : 'none';
   return {
     kind: 'pickup',
     id,
@@ -102,8 +120,13 @@ export function pickupElement(id: string, place: string | null, of: { readonly p
     place,
     part: part?.id ?? null,
     coils: part ? coilsOf(part) : typicalCoils('kind' in of ? of.kind : 'single-coil'),
-    cover,
+    cover: part ? coverOfPart(part) : 'none',
   };
+}
+
+/** Where a part's cover is joined. */
+export function coverOfPart(part: Pickup): CoverJoined {
+  return part.coverGround === 'own wire' ? 'own wire' : part.coverGround === 'with the coil' ? coverWithCoil(coilsOf(part)) : 'none';
 }
 
 /** Does a lead's description name this end of this coil? *End of the first coil* is the finish of *first*. */

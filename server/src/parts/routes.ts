@@ -1,5 +1,6 @@
 import { idParam, noQuery, pageQuery, part, archive } from '@rinnovo/contract';
 import { partProblems, stamped, type Part, type PartProblem } from '@rinnovo/core/part';
+import { contactProblemText } from '@rinnovo/words';
 import { Router } from 'express';
 import Joi from 'joi';
 import type { Knex } from 'knex';
@@ -94,5 +95,7 @@ function problemOf(p: PartProblem): { readonly pointer: string; readonly detail:
       return { pointer: '/replacedBy', detail: 'the replacement refers back to this part' };
     case 'noSuchReplacement':
       return { pointer: '/replacedBy', detail: 'no part on the shelf has that id' };
+    case 'contacts':
+      return { pointer: '/contacts', detail: contactProblemText(p.problem) };
   }
 }

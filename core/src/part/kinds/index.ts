@@ -5,6 +5,7 @@ import { endPinJack } from './end-pin-jack.js';
 import { ferrule } from './ferrule.js';
 import { guard } from './guard.js';
 import { jack } from './jack.js';
+import { killSwitch } from './kill-switch.js';
 import { leverSwitch } from './lever-switch.js';
 import { machineScrew } from './machine-screw.js';
 import { miniToggle } from './mini-toggle.js';
@@ -20,6 +21,13 @@ import { toggleSwitch } from './toggle-switch.js';
 import { tuner } from './tuner.js';
 import { wire } from './wire.js';
 import { woodScrew } from './wood-screw.js';
+import { capacitor } from './capacitor.js';
+import { resistor } from './resistor.js';
+import { preamp } from './preamp.js';
+import { piezo } from './piezo.js';
+import { battery } from './battery.js';
+import { terminalBlock } from './terminal-block.js';
+import { plugInHarness } from './plug-in-harness.js';
 
 /** Every kind of part beside pickups, in the order in which the shelf lists them. */
 export const PART_KINDS: PartKinds = byPartKind([
@@ -30,6 +38,7 @@ export const PART_KINDS: PartKinds = byPartKind([
   miniToggle,
   rotarySwitch,
   slideSwitch,
+  killSwitch,
   jack,
   endPinJack,
   plate,
@@ -44,4 +53,11 @@ export const PART_KINDS: PartKinds = byPartKind([
   woodScrew,
   machineScrew,
   wire,
+  capacitor,
+  resistor,
+  preamp,
+  piezo,
+  battery,
+  terminalBlock,
+  plugInHarness,
 ]);

@@ -9,5 +9,6 @@ export const leverSwitch: PartRow = {
   goes: { slots: true },
   hangs: true,
   wired: true,
+  switches: true,
   takes: ['machine screw'],
 };

@@ -9,4 +9,5 @@ export const miniToggle: PartRow = {
   goes: { holes: ['pot', 'switch', 'other'] },
   hangs: true,
   wired: true,
+  switches: true,
 };

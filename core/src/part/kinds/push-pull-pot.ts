@@ -13,9 +13,16 @@ export const pushPullPot: PartRow = {
     knobBore: null,
   },
   threads: POT_THREADS,
-  traits: { shaftEnd: ['split', 'solid'], knobGrip: ['push-on', 'set screw'], taper: ['linear', 'audio'] },
+  traits: {
+    shaftEnd: ['split', 'solid'],
+    knobGrip: ['push-on', 'set screw'],
+    taper: ['linear', 'audio', 'reverse audio'],
+    direction: ['clockwise', 'anticlockwise'],
+    fullUp: ['on its track', 'no load'],
+  },
   goes: { holes: ['pot', 'switch'] },
   hangs: true,
   wired: true,
   resists: true,
+  switches: true,
 };

@@ -9,4 +9,5 @@ export const rotarySwitch: PartRow = {
   goes: { holes: ['pot', 'switch'] },
   hangs: true,
   wired: true,
+  switches: true,
 };

@@ -16,5 +16,6 @@ export const slideSwitch: PartRow = {
   goes: { slots: true },
   hangs: true,
   wired: true,
+  switches: true,
   takes: ['machine screw'],
 };

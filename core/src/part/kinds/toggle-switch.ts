@@ -9,4 +9,5 @@ export const toggleSwitch: PartRow = {
   goes: { holes: ['pot', 'switch'] },
   hangs: true,
   wired: true,
+  switches: true,
 };

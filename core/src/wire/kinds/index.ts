@@ -1,5 +1,7 @@
 import type { Branch } from '../branch.js';
-import type { Element } from '../circuit.js';
+import type { Part } from '../../part/index.js';
+import type { Element, ElementKind, Role } from '../circuit.js';
+import type { ElementField } from '../element-field.js';
 import type { Setting } from '../setting.js';
 import { block } from './block.js';
 import { capacitor } from './capacitor.js';
@@ -27,5 +29,17 @@ export const joinsOf = (e: Element, setting: Setting): readonly (readonly [strin
 /** What lies between an element's lugs. */
 export const branchesOf = (e: Element): readonly Branch<string>[] => rowOf(e).branches(e);
 
-export { coilLug } from './pickup.js';
+/** What of an element can be stated, as it stands. */
+export const fieldsOf = (e: Element): readonly ElementField[] => rowOf(e).fields(e);
+/** The kinds of parts on the shelf that an element can be. */
+export const partKindsOf = (e: Element): readonly string[] => rowOf(e).parts;
+/** An element as a part of the shelf says; a part that it cannot be changes nothing. */
+export const likePart = (e: Element, part: Part): Element => (rowOf(e).parts.includes(part.kind) ? rowOf(e).like(e, part) : e);
+/** A new element as it usually is. */
+export const beginElement = (kind: ElementKind, does: Role, id: string): Element => ELEMENT_ROWS[kind].begin({ id, name: null, does, place: null, part: null });
+/** What an element of a kind can be in a circuit, the usual first. */
+export const rolesOf = (kind: ElementKind): readonly Role[] => ELEMENT_ROWS[kind].roles;
+
+export { coilLug } from './coil-lug.js';
 export { trackLug } from './pot.js';
+export { usualContacts } from './switch.js';

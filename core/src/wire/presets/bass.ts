@@ -1,5 +1,5 @@
 import type { Lug } from '../circuit.js';
-import { markedTrack, typical } from '../values.js';
+import { CELL, markedTrack, PREAMP } from '../values.js';
 import { grounded, ownVolumes } from './master.js';
 import { preset, type PresetRow } from './row.js';
 import { blendPot, element, lug, tone, volume, wiring, type Wiring } from './wiring.js';
@@ -42,19 +42,10 @@ const blend = preset('two pickups, blend, one volume and tone', 2, (wish) => {
   return w.done();
 });
 
-/** Usual values of a preamp [memory: docs/trade/wire.md, Active parts]. */
-const PREAMP = {
-  gain: typical(1, 0.1),
-  sourceOhms: typical(1000, 500),
-  inputOhms: typical(1e6, 200_000),
-  supply: typical(0.8e-3, 0.5e-3),
-  charging: false,
-} as const;
-
 /** A cell whose minus comes to ground by the plug's barrel, and a volume of 25 kΩ behind the preamp. */
 function behindPreamp(w: Wiring, hot: Lug): void {
   w.add(element('preamp', { kind: 'preamp', does: 'preamp', ...PREAMP }));
-  w.add(element('cell', { kind: 'cell', does: 'cell', volt: typical(9, 0.6) }));
+  w.add(element('cell', { kind: 'cell', does: 'cell', volt: CELL }));
   w.join(hot, lug('preamp', 'in'));
   w.ground(lug('preamp', 'ground'));
   w.join(lug('cell', 'plus'), lug('preamp', 'plus'));

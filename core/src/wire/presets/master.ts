@@ -1,6 +1,6 @@
 import type { Lug } from '../circuit.js';
 import { ledOut, lug, tone, volume, type Wiring } from './wiring.js';
-import type { ContactTable } from '../contact-table.js';
+import type { ContactTable } from '../../part/index.js';
 import { pickupsOf } from './row.js';
 
 /** One volume and one tone behind what is hot, then the jack; the tone may carry a switch. */

@@ -1,4 +1,4 @@
-import { SWITCH_FORMS } from '../contact-table.js';
+import { SWITCH_FORMS } from '../../part/index.js';
 import { grounded, masters } from './master.js';
 import { preset, pickupsOf } from './row.js';
 import { coilEnds, lug, pole, switchOf, volume, wiring } from './wiring.js';

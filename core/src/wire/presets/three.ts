@@ -1,5 +1,5 @@
 import type { Lug } from '../circuit.js';
-import { SWITCH_FORMS } from '../contact-table.js';
+import { SWITCH_FORMS } from '../../part/index.js';
 import { grounded, masters } from './master.js';
 import { preset, type PresetRow } from './row.js';
 import { lug, pole, switchOf, tone, volume, wiring, type Wiring } from './wiring.js';

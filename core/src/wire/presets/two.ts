@@ -1,4 +1,4 @@
-import { SWITCH_FORMS } from '../contact-table.js';
+import { SWITCH_FORMS } from '../../part/index.js';
 import { markedResistor } from '../values.js';
 import { grounded, masters, ownVolumes } from './master.js';
 import { pickupsOf, preset, type PresetRow } from './row.js';

@@ -1,6 +1,6 @@
 import type { Circuit, Element, Joint, Lug, PickupElement, PotElement, Role, SwitchElement, WiredCoil } from '../circuit.js';
 import { lugKey } from '../circuit.js';
-import type { ContactTable } from '../contact-table.js';
+import type { ContactTable } from '../../part/index.js';
 import { coilLug, lugsOf } from '../kinds/index.js';
 import { markedCapacitor, markedResistor, markedTrack, USUAL_BLEED } from '../values.js';
 import type { TaperId } from '../taper.js';

@@ -1,8 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { isMeasured } from '@rinnovo/core/measure';
-import { isPickup, type Part, type TraitId } from '@rinnovo/core/part';
-import { lengthText, limitText, otherLengthText, partBasisText, moneyText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
+import { ELECTRIC, isPickup, type ElectricId, type Part, type TraitId } from '@rinnovo/core/part';
+import {
+  lengthText,
+  limitText,
+  otherLengthText,
+  partBasisText,
+  moneyText,
+  contactsText,
+  electricText,
+  ELECTRIC_WORDS,
+  TRAIT_WORDS,
+  TRAIT_VALUE_WORDS,
+} from '@rinnovo/words';
 import { personsName } from '../../state/persons-name';
 import { viewFeature } from '../../state/view.feature';
 import { fieldsOf } from './part-fields';
@@ -80,7 +91,19 @@ export class PartFacts {
     const both = [...fact('Price', moneyText(p.price)), ...fact('Delivery time in days', days), ...fact('Note', p.note)];
     if (!isPickup(p)) {
       const traits = (Object.entries(p.traits) as [TraitId, string][]).flatMap(([id, word]) => fact(TRAIT_WORDS[id], TRAIT_VALUE_WORDS[word] ?? word));
-      return [...fact('Thread', p.thread), ...fact('Screw gauge', p.gauge === null ? null : `#${p.gauge}`), ...fact('kΩ', p.kiloohms), ...traits, ...both];
+      const electric = (Object.entries(p.electric ?? {}) as [ElectricId, number][]).flatMap(([id, value]) =>
+        fact(ELECTRIC_WORDS[id], electricText(value, ELECTRIC[id].unit)),
+      );
+      const contacts = fact('Contacts', p.contacts && contactsText(p.contacts));
+      return [
+        ...fact('Thread', p.thread),
+        ...fact('Screw gauge', p.gauge === null ? null : `#${p.gauge}`),
+        ...fact('kΩ', p.kiloohms),
+        ...electric,
+        ...contacts,
+        ...traits,
+        ...both,
+      ];
     }
     const coils = (p.coils ?? []).flatMap((c) =>
       fact(

@@ -1,5 +1,18 @@
 import { partRow } from '@rinnovo/core/house/lists';
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+  viewChildren,
+} from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -10,10 +23,14 @@ import { Store } from '@ngrx/store';
 import { part as partSchema } from '@rinnovo/contract';
 import {
   COVER_GROUNDS,
+  ELECTRIC,
   isPickup,
   partProblems,
   type Coil,
+  type ContactTable,
   type CoverGround,
+  type ElectricId,
+  type ElectricValues,
   type Hardware,
   type Part,
   type PartShape,
@@ -22,7 +39,8 @@ import {
   type ThreadId,
   type TraitId,
 } from '@rinnovo/core/part';
-import { partKindWord, partProblemText, amountText, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
+import { usualContacts } from '@rinnovo/core/wire';
+import { partKindWord, partProblemText, amountText, ELECTRIC_WORDS, TRAIT_WORDS, TRAIT_VALUE_WORDS } from '@rinnovo/words';
 import { attempt } from '../../ui/attempt';
 import { filledFrom, standing } from '../../ui/form-values';
 import { askOutline } from '../../ui/outline/ask-outline';
@@ -30,6 +48,8 @@ import { same } from '../../ui/same';
 import { Drafts } from '../../state/drafts';
 import { viewFeature } from '../../state/view.feature';
 import { ShelfCommands } from '../../state/shelf-commands';
+import { ContactFields } from '../../ui/contact-fields';
+import { ElectricField } from '../../ui/electric-field';
 import { CoilFields } from './coil-fields';
 import { WAYS, type Way } from './known-by';
 import { fieldsOf, readLeads, readScrews, withGiven } from './part-fields';
@@ -39,7 +59,7 @@ import { SizeFields } from './size-fields';
 /** Everything that is known of one part, typed once. Nothing is kept until it can be kept whole, and nothing typed is lost. */
 @Component({
   selector: 'rn-part-form',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule, SizeFields, CoilFields],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule, SizeFields, CoilFields, ContactFields, ElectricField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-form.html',
   styleUrl: './part-form.scss',
@@ -57,6 +77,7 @@ export class PartForm {
   private readonly commands = inject(ShelfCommands);
   private readonly dialog = inject(MatDialog);
   private readonly sizes = viewChild.required(SizeFields);
+  private readonly values = viewChildren(ElectricField);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
   protected readonly problem = this.attempt.problem;
@@ -80,6 +101,8 @@ export class PartForm {
     thread: new FormControl<ThreadId | null>(null),
     gauge: text(),
     kiloohms: text(),
+    electric: held<ElectricValues>({}),
+    contacts: new FormControl<ContactTable | null>(null),
     shape: new FormControl<PartShape | null>(null),
     screws: text(),
     leads: text(),
@@ -111,7 +134,20 @@ export class PartForm {
   );
   protected readonly others = computed(() => Object.values(this.shelf()).filter((p) => p.id !== this.part().id && p.kind === this.part().kind));
   protected readonly levelIds = computed(() => this.is().tiers.map((l) => l.id));
+  protected readonly electric = computed(() =>
+    (this.row()?.electric ?? []).map((id) => ({ id, label: ELECTRIC_WORDS[id], known: this.is().electric[id] ?? null, ...ELECTRIC[id] })),
+  );
+  /** What its switch joins; null: it has none. As its kind usually does while nobody stated it. */
+  protected readonly contacts = computed(() => {
+    const row = this.row();
+    return row?.switches ? (this.is().contacts ?? usualContacts(row.kind)) : null;
+  });
   protected readonly isPot = computed(() => this.row()?.resists === true);
+
+  protected state(id: ElectricId, value: number | null): void {
+    const { [id]: _, ...others } = this.is().electric;
+    this.form.controls.electric.setValue(value === null ? others : { ...others, [id]: value });
+  }
 
   private readonly draft = computed(() => ({ fields: this.is(), sizes: this.sizes().typed() }), { equal: same });
   private readonly draftName = computed(() => draftOf(this.settled().id, this.version()));
@@ -223,7 +259,7 @@ export class PartForm {
   }
 
   private hardwareRead(h: Hardware, refuse: (why: string) => null): Hardware | null {
-    const { traits, thread, shape, ...typed } = this.is();
+    const { traits, thread, shape, electric, contacts, ...typed } = this.is();
     const gauge = typed.gauge.trim() === '' ? null : whole(typed.gauge, 24);
     if (gauge === null && typed.gauge.trim() !== '') return refuse(`‘${typed.gauge}’ is not a screw gauge. Use 0 to 24.`);
     const kiloohms = typed.kiloohms.trim() === '' ? null : Number(typed.kiloohms.replace(',', '.'));
@@ -231,7 +267,10 @@ export class PartForm {
     const screws = readScrews(typed.screws);
     if (!screws.ok) return refuse(`Screw places: ${screws.problem}.`);
     if (!shape && screws.rows.length > 0) return refuse('Add an outline before the screw places.');
-    return { ...h, traits, thread, gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
+    if (this.values().some((f) => f.refused() !== null)) return refuse('A value cannot be read. It is marked above.');
+    const { electric: _, contacts: __, ...plain } = h;
+    const wired = { ...(Object.keys(electric).length > 0 ? { electric } : {}), ...(contacts ? { contacts } : {}) };
+    return { ...plain, ...wired, traits, thread, gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
   }
 
   private pickupRead(refuse: (why: string) => null): Pickup | null {
@@ -261,9 +300,9 @@ const held = <T>(value: T): FormControl<T> => new FormControl(value, { nonNullab
 function statedOf(p: Part) {
   const said = { name: p.name, price: amountText(p.price), leadDays: String(p.leadDays ?? ''), replacedBy: p.replacedBy ?? null, note: p.note ?? '' };
   if (!isPickup(p)) {
-    const { traits, thread, gauge, kiloohms, shape } = p;
+    const { traits, thread, gauge, kiloohms, shape, electric = {}, contacts = null } = p;
     const screws = (shape?.screws ?? []).map((s) => `${s.x} ${s.y} ${s.gauge}`).join('\n');
-    return { ...said, traits, thread, gauge: String(gauge ?? ''), kiloohms: String(kiloohms ?? ''), shape, screws };
+    return { ...said, traits, thread, gauge: String(gauge ?? ''), kiloohms: String(kiloohms ?? ''), electric, contacts, shape, screws };
   }
   const colours = (p.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('\n');
   return {

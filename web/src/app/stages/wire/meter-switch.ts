@@ -3,8 +3,9 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
-import { contactProblems, pairsToMeter, tableFromMeter, type Circuit, type ContactRead } from '@rinnovo/core/wire';
-import { elementName } from '@rinnovo/words';
+import { pairsToMeter, tableFromMeter, wrongContacts, type ContactRead } from '@rinnovo/core/part';
+import type { Circuit } from '@rinnovo/core/wire';
+import { elementName, joinsText } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 
 /** The contacts of a switch, found with the meter: makers differ, so its table is where one begins. */
@@ -74,10 +75,9 @@ export class MeterSwitch {
     const found = tableFromMeter(known?.lugs ?? [], known?.positions.length ?? 0, this.reads());
     return known?.momentary ? { ...found, momentary: true as const } : found;
   });
-  protected readonly wrong = computed(() => contactProblems(this.table()).some((p) => p.kind !== 'never joined'));
+  protected readonly wrong = computed(() => wrongContacts(this.table()).length > 0);
 
-  protected readonly joins = (joins: readonly (readonly [string, string])[]): string =>
-    joins.length === 0 ? 'nothing joined' : joins.map((j) => j.join(' – ')).join(', ');
+  protected readonly joins = joinsText;
 
   protected read(closed: boolean): void {
     const next = this.next();

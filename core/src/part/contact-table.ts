@@ -34,6 +34,9 @@ export function contactProblems({ lugs, positions }: ContactTable): readonly Con
   return out;
 }
 
+/** What of it cannot be; a lug that is never joined can. */
+export const wrongContacts = (table: ContactTable): readonly ContactProblem[] => contactProblems(table).filter((p) => p.kind !== 'never joined');
+
 const POLES = ['a', 'b', 'c', 'd', 'e', 'f'] as const;
 
 /** Lugs of poles that are alike: `a.C`, `a.1` … */

@@ -14,6 +14,8 @@ import {
   type PartRows,
   type HeightScrews,
   type Lead,
+  type LeadReading,
+  type LeadsFound,
   type Part,
   type PartTier,
   type PartOpening,
@@ -24,8 +26,10 @@ import {
   type ScrewPlace,
   type SizeId,
   type StockItem,
+  type Swing,
   type Tool,
 } from '@rinnovo/core/part';
+import { OPEN } from '@rinnovo/core/quantity';
 import Joi from 'joi';
 import { contactTable } from './contacts.js';
 import { count, day, localId, limit, mm, size, text, uuid } from './scalars.js';
@@ -79,6 +83,8 @@ const coil = Joi.object<Loose<Coil>, true>({
   magnet: Joi.string().valid('north', 'south').allow(null).required(),
 });
 
+const lead = text.max(40).required();
+
 export const pickup = Joi.object<Loose<Pickup>, true>({
   ...base,
   kind: Joi.string()
@@ -95,6 +101,17 @@ export const pickup = Joi.object<Loose<Pickup>, true>({
     .max(20),
   coils: Joi.array().items(coil).max(8),
   coverGround: Joi.string().valid(...COVER_GROUNDS),
+  leadsFound: Joi.object<Loose<LeadsFound>, true>({
+    day: day.required(),
+    readings: Joi.array()
+      .items(Joi.object<Loose<LeadReading>, true>({ a: lead, b: lead, ohms: Joi.number().min(0).max(OPEN).required() }))
+      .max(200)
+      .required(),
+    swings: Joi.array()
+      .items(Joi.object<Loose<Swing>, true>({ red: lead, to: Joi.string().valid('up', 'down').required() }))
+      .max(60)
+      .required(),
+  }),
 });
 
 /** What a kind is marked with, each value within what can be at all. */

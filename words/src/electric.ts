@@ -1,6 +1,6 @@
 import { isOpenCircuit } from '@rinnovo/core/quantity';
-import type { ContactProblem, ContactTable, ElectricId, ElectricUnit } from '@rinnovo/core/part';
-import { fixed, withUnit } from './locale.js';
+import type { ContactProblem, ContactTable, ElectricId, ElectricUnit, LeadsFound } from '@rinnovo/core/part';
+import { dateText, fixed, withUnit } from './locale.js';
 
 /** What of a part is marked in electric units. */
 export const ELECTRIC_WORDS: Readonly<Record<ElectricId, string>> = {
@@ -83,3 +83,9 @@ export const joinsText = (joins: readonly (readonly [string, string])[]): string
 
 /** A contact table in one line. */
 export const contactsText = ({ positions }: ContactTable): string => positions.map(({ joins }, i) => `${i + 1}: ${joinsText(joins)}`).join(' · ');
+
+/** What the leads of a pickup were found by: `1 December 2026: red – white 4.05 kΩ; red up`. */
+export function leadsFoundText({ day, readings, swings }: LeadsFound): string {
+  const all = [...readings.map((r) => `${r.a} – ${r.b} ${electricText(r.ohms, 'Ω')}`), ...swings.map((s) => `red probe on ${s.red}: ${s.to}`)];
+  return `${dateText(day)}: ${all.join('; ')}`;
+}

@@ -4,6 +4,7 @@ export * from './circuit.js';
 export * from './test-sheet.js';
 export * from './duration.js';
 export * from './electric.js';
+export * from './element.js';
 export * from './findings.js';
 export * from './imports.js';
 export * from './cutting.js';

@@ -92,8 +92,8 @@ const text = (n: number | null | undefined): string => (n === null || n === unde
 /** What no plain cell holds: outlines, screw places, coils. */
 function drawn(p: Part): string {
   if (!isPickup(p)) return p.shape ? JSON.stringify(p.shape) : '';
-  const { tiers, screws, poles, leads, strings, colours, coils, coverGround } = p;
-  return JSON.stringify({ tiers, screws, poles, leads, strings, colours, coils, coverGround });
+  const { tiers, screws, poles, leads, strings, colours, coils, coverGround, leadsFound } = p;
+  return JSON.stringify({ tiers, screws, poles, leads, strings, colours, coils, coverGround, leadsFound });
 }
 
 export type PartCsvFault =

@@ -3,6 +3,7 @@ export * from './drill-sizes.js';
 export * from './electric.js';
 export * from './hardware.js';
 export * from './lack.js';
+export * from './leads-found.js';
 export * from './part-outline.js';
 export * from './part-columns.js';
 export {

@@ -1,6 +1,7 @@
 import type { Dimension } from '../measure/index.js';
 import type { Point } from '../shape/index.js';
 import type { PartBase } from './hardware.js';
+import type { LeadsFound } from './leads-found.js';
 import type { PartOutline } from './part-outline.js';
 import type { SizeId } from './sizes.js';
 
@@ -80,6 +81,8 @@ export interface Pickup extends PartBase {
   readonly colours?: readonly Lead[];
   readonly coils?: readonly Coil[];
   readonly coverGround?: CoverGround;
+  /** The meter readings by which its leads are known. */
+  readonly leadsFound?: LeadsFound;
 }
 
 export function isPickup(part: { readonly kind: string }): part is Pickup {

@@ -1,7 +1,8 @@
 import { AT_20, exactly, humbucker, plainCoil, plainPickup } from '../testing/circuit.js';
 import { seeded } from '../testing/random.js';
 import { OPEN, usualLimit } from '../quantity/index.js';
-import { expectedAt, findLeads, judgeLine, meaningsOf, simulatedMeter, testSheet, wired, type Circuit, type LeadReading, type Swing } from './index.js';
+import { expectedAt, findLeads, judgeLine, meaningsOf, simulatedMeter, testSheet, wired, type Circuit } from './index.js';
+import type { LeadReading, Swing } from '../part/index.js';
 
 describe('the leads of a pickup', () => {
   /** Four leads and a bare shield, as they truly are. */

@@ -1,18 +1,6 @@
 import { constant } from '../measure/index.js';
+import type { LeadReading, Swing } from '../part/index.js';
 import { isOpenCircuit } from '../quantity/index.js';
-
-/** The resistance between two leads of a pickup, as a meter told it, Ω. */
-export interface LeadReading {
-  readonly a: string;
-  readonly b: string;
-  readonly ohms: number;
-}
-
-/** Where the meter swung when steel was lifted off a coil's poles, with the red probe on that lead and the black one on the coil's other. */
-export interface Swing {
-  readonly red: string;
-  readonly to: 'up' | 'down';
-}
 
 /** A coil that was found. With `start` towards the hot all coils are in phase; null while its swing is not known. */
 export interface FoundCoil {

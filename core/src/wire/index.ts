@@ -27,3 +27,6 @@ export * from './improbable-value.js';
 export * from './as-read.js';
 export * from './variants.js';
 export * from './line-for.js';
+export * from './with-leads.js';
+export * from './differences.js';
+export * from './over-turn.js';

@@ -1,5 +1,5 @@
 import type { Network } from './alternating.js';
-import { asStruck, heardFrequencies, levelsOf, SILENT } from './response.js';
+import { asStruck, heardFrequencies, levelMeter, SILENT } from './response.js';
 
 /** The peak of a response, and the level that it stands over. */
 export interface Resonance {
@@ -23,11 +23,11 @@ const POINTS = 241;
 
 /** The resonance of what is heard; null where nothing is. 4.4 H with 650 pF: 3.0 kHz. */
 export function resonanceOf(n: Network, drives: readonly number[] = asStruck(n)): Resonance | null {
-  const at = (hertz: readonly number[]): Float64Array => levelsOf(n, Float64Array.from(hertz), drives);
-  const [level = SILENT] = at([LOW]);
+  const at = levelMeter(n, drives);
+  const level = at(LOW);
   if (level <= SILENT) return null;
   const hertz = heardFrequencies(POINTS);
-  const levels = levelsOf(n, hertz, drives);
+  const levels = hertz.map(at);
   let top = 0;
   for (let i = 1; i < levels.length; i++) if ((levels[i] ?? 0) > (levels[top] ?? 0)) top = i;
   const peak = top > 0 && top < POINTS - 1 && (levels[top] ?? 0) > level + 0.01 ? refined(at, hertz[top - 1] ?? 0, hertz[top + 1] ?? 0) : null;
@@ -35,22 +35,21 @@ export function resonanceOf(n: Network, drives: readonly number[] = asStruck(n))
   const below = levels.findIndex((l, i) => i > from && l < level - HALF && (hertz[i] ?? 0) > LOW);
   return {
     hertz: peak,
-    height: peak === null ? 0 : (at([peak])[0] ?? 0) - level,
+    height: peak === null ? 0 : at(peak) - level,
     level,
     fallen: below < 0 ? null : crossing(at, hertz[below - 1] ?? 0, hertz[below] ?? 0, level - HALF),
     upperBound: n.sources.some((s) => s.henry > 0 && s.loss === Infinity),
   };
 }
 
-type At = (hertz: readonly number[]) => Float64Array;
+type At = (hertz: number) => number;
 
 /** The top between two frequencies, by thirds. */
 function refined(at: At, low: number, high: number): number {
   let [lo, hi] = [low, high];
   while (hi / lo > 1 + 1e-6) {
     const [a, b] = [lo + (hi - lo) / 3, hi - (hi - lo) / 3];
-    const [x = 0, y = 0] = at([a, b]);
-    if (x < y) lo = a;
+    if (at(a) < at(b)) lo = a;
     else hi = b;
   }
   return (lo + hi) / 2;
@@ -61,7 +60,7 @@ function crossing(at: At, low: number, high: number, value: number): number {
   let [lo, hi] = [low, high];
   while (hi / lo > 1 + 1e-9) {
     const middle = (lo + hi) / 2;
-    if ((at([middle])[0] ?? 0) > value) lo = middle;
+    if (at(middle) > value) lo = middle;
     else hi = middle;
   }
   return (lo + hi) / 2;

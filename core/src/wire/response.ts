@@ -150,6 +150,17 @@ export const SILENT = -400;
 const SMALLEST = 1e-40;
 const DECIBELS = 10 / Math.LN10;
 
+/** The level at one frequency after another, dB over a volt at each source, of a network that is made ready once. */
+export function levelMeter(n: Network, drives: readonly number[] = asStruck(n)): (hertz: number) => number {
+  if (n.tip < 0 || n.sources.length === 0) return () => SILENT;
+  const ready = readyFor(n);
+  const r = rationalOf(n, drives, ready);
+  return (hertz) => {
+    const { re, im } = r === null ? voltageAt(n, drives, hertz, ready) : valueAt(r, hertz);
+    return DECIBELS * Math.log(Math.max(SMALLEST, re * re + im * im));
+  };
+}
+
 /** The level at each frequency, dB over a volt at each source. */
 export function levelsOf(n: Network, hertz: Float64Array, drives: readonly number[] = asStruck(n)): Float64Array {
   const levels = new Float64Array(hertz.length);

@@ -21,10 +21,13 @@ export const CELL_OFF = constant(0.07, 'memory', 'Active parts');
 /** What a part's sheet says, off by a share of it. */
 export const onSheet = (part: string, value: number, off: number): Dimension => ({ value, limit: value * off, basis: { kind: 'sheet', part } });
 
+/** A value as it is marked, off by a share of it. */
+export const marked = (value: number, off: number): Dimension => typical(value, value * off);
+
 /** A marked value with the tolerance of its kind: 500 kΩ ± 100. */
-export const markedTrack = (ohms: number): Dimension => typical(ohms, ohms * POT_OFF.value);
-export const markedCapacitor = (farad: number): Dimension => typical(farad, farad * CAPACITOR_OFF.value);
-export const markedResistor = (ohms: number): Dimension => typical(ohms, ohms * RESISTOR_OFF.value);
+export const markedTrack = (ohms: number): Dimension => marked(ohms, POT_OFF.value);
+export const markedCapacitor = (farad: number): Dimension => marked(farad, CAPACITOR_OFF.value);
+export const markedResistor = (ohms: number): Dimension => marked(ohms, RESISTOR_OFF.value);
 
 /** Usual values of a preamp, a cell and a piezo [memory: docs/trade/wire.md, Active parts]. */
 export const PREAMP = {
@@ -96,14 +99,16 @@ function withSheet(c: Coil, usual: WiredCoil | undefined, part: Pickup): WiredCo
   const told = (value: number | null, scale: number, otherwise: Dimension | null | undefined): Dimension | null =>
     value === null ? (otherwise ?? null) : onSheet(part.id, value * scale, SHEET_OFF.value);
   const colour = (end: 'start' | 'finish'): string | null => part.colours?.find((l) => isLead(l.is, c.name, end))?.colour ?? null;
+  const magnet = c.magnet === null ? (usual?.magnet ?? 1) : c.magnet === 'north' ? 1 : -1;
   return {
     name: c.name,
     ohms: told(c.ohms, 1, usual?.ohms),
     henry: told(c.henry, 1, usual?.henry),
     farad: told(c.picofarad, 1e-12, usual?.farad),
     loss: null,
-    winding: c.winding === null ? (usual?.winding ?? 1) : c.winding === 'clockwise' ? 1 : -1,
-    magnet: c.magnet === null ? (usual?.magnet ?? 1) : c.magnet === 'north' ? 1 : -1,
+    // leads that were found by the swing have their starts in phase: the winding follows the magnet
+    winding: c.winding !== null ? (c.winding === 'clockwise' ? 1 : -1) : part.leadsFound ? magnet : (usual?.winding ?? 1),
+    magnet,
     startColour: colour('start'),
     finishColour: colour('finish'),
   };
@@ -130,7 +135,7 @@ export function coverOfPart(part: Pickup): CoverJoined {
 }
 
 /** Does a lead's description name this end of this coil? *End of the first coil* is the finish of *first*. */
-function isLead(is: string, coil: string, end: 'start' | 'finish'): boolean {
+export function isLead(is: string, coil: string, end: 'start' | 'finish'): boolean {
   const text = is.toLowerCase();
   return (end === 'start' ? /\bstart\b/ : /\b(?:end|finish)\b/).test(text) && text.split(/\s+/).includes(coil.toLowerCase());
 }

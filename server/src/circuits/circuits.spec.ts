@@ -58,6 +58,9 @@ describe('the circuit of an instrument', () => {
     const before = await begun();
     expect((await change(before, circuit)).status).toBe(200);
     expect((await now()).document).toEqual(circuit);
+    expect(((await w.get(`${path}/${before}`)).body as CircuitRevision).revision).toBe(before);
+    expect((await w.get(`${path}/999`)).status).toBe(404);
+    expect((await w.get(`${path}/first`)).status).toBe(422);
     for (const line of testSheet(circuit).filter((l) => l.target.quantity === 'jackResistance'))
       expect((await read(line.target.part)).status)
         .withContext(line.target.part)

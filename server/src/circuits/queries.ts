@@ -14,9 +14,12 @@ interface Row {
   at: Date;
 }
 
-/** What is known of a circuit: its newest revision, or that nothing is. */
-export async function circuitOf(db: Knex, instrument: string): Promise<CircuitRevision> {
-  const row = (await db('revisions').where({ instrument, aspect: 'circuit' }).orderBy('revision', 'desc').first()) as Row | undefined;
+/** What is known of a circuit: its newest revision, or that nothing is; the one of that number, where one is named. */
+export async function circuitOf(db: Knex, instrument: string, revision?: number): Promise<CircuitRevision> {
+  const query = db('revisions').where({ instrument, aspect: 'circuit' }).orderBy('revision', 'desc');
+  if (revision !== undefined) void query.andWhere({ revision });
+  const row = (await query.first()) as Row | undefined;
+  if (!row && revision !== undefined) throw new ProblemError('not-found', { detail: 'This instrument has no such circuit.' });
   if (!row) return { instrument, revision: 0, document: null, cause: null, person: null, at: null };
   return { instrument, revision: row.revision, document: documentOf(row), cause: row.cause, person: row.person, at: row.at.toISOString() };
 }

@@ -1,4 +1,4 @@
-import { idParam, noQuery, reviseCircuit } from '@rinnovo/contract';
+import { idParam, noQuery, reviseCircuit, revisionParam } from '@rinnovo/contract';
 import { circuitProblems } from '@rinnovo/core/wire';
 import { circuitProblemText, namesOf, sheetGroups, testSheetPaper } from '@rinnovo/words';
 import { Router } from 'express';
@@ -43,6 +43,10 @@ export function circuitRoutes(db: Knex): Router {
     res.attachment(`test sheet ${one.label}.pdf`);
     res.type('application/pdf').send(pdf);
   });
+  router.get(
+    '/:revision',
+    readRoute(revisionParam, noQuery, async ({ id, revision }) => ({ body: await circuitOf(db, id, revision) })),
+  );
   router.put(
     '/',
     writeRoute(db, {

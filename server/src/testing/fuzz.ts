@@ -17,6 +17,7 @@ const READ: readonly string[] = [
   '/api/instruments/{id}/anatomy',
   '/api/instruments/{id}/circuit',
   '/api/instruments/{id}/circuit/sheet',
+  '/api/instruments/{id}/circuit/{revision}',
   '/api/instruments/{id}/anatomy/1',
   '/api/instruments/{id}/anatomy/found',
   '/api/shop/letterhead',

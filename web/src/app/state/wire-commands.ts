@@ -21,6 +21,12 @@ export class WireCommands {
     this.store.dispatch(circuit.loaded({ of: instrument, data: body, version: body.revision }));
   }
 
+  /** The circuit as an earlier revision had it. */
+  async revision(instrument: string, revision: number): Promise<Circuit | null> {
+    const { body } = await firstValueFrom(this.api.get<CircuitRevision>(`/instruments/${instrument}/circuit/${revision}`));
+    return body.document;
+  }
+
   /** What somebody else kept meanwhile. */
   reload(instrument: string): void {
     this.store.dispatch(circuit.load({ of: instrument }));

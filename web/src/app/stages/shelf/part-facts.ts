@@ -11,6 +11,7 @@ import {
   contactsText,
   electricText,
   ELECTRIC_WORDS,
+  leadsFoundText,
   TRAIT_WORDS,
   TRAIT_VALUE_WORDS,
 } from '@rinnovo/words';
@@ -125,6 +126,7 @@ export class PartFacts {
       ...fact('Strings', p.strings),
       ...fact('Colours', (p.colours ?? []).map((c) => `${c.colour}: ${c.is}`).join('; ')),
       ...coils,
+      ...fact('Leads found', p.leadsFound && leadsFoundText(p.leadsFound)),
       ...fact('Cover and base', p.coverGround),
       ...both,
     ];

@@ -286,8 +286,8 @@ export class PartForm {
     const known: { strings?: number; coverGround?: CoverGround } = {};
     if (strings !== null) known.strings = strings;
     if (coverGround !== null) known.coverGround = coverGround;
-    const { format, id, kind, name, price, screws, poles, sizes } = p;
-    const rest = { format, id, kind, name, price, screws, poles, ...(sizes ? { sizes } : {}), tiers, leads, colours: colours.rows, coils };
+    const { format, id, kind, name, price, screws, poles, sizes, leadsFound } = p;
+    const rest = { format, id, kind, name, price, screws, poles, ...(sizes ? { sizes } : {}), ...(leadsFound ? { leadsFound } : {}), tiers, leads, colours: colours.rows, coils };
     return { ...rest, ...known };
   }
 }

@@ -9,17 +9,23 @@ import { selectCircuit, selectNames } from '../../state/selectors';
 import { WireCommands } from '../../state/wire-commands';
 import { attempt } from '../../ui/attempt';
 import { ChooseCircuit } from './choose-circuit';
+import { CompareCircuits } from './compare-circuits';
+import { EditParts } from './edit-parts';
 import { FindLeads } from './find-leads';
 import { MeterSwitch } from './meter-switch';
 import { TraceLugs } from './trace-lugs';
+import { TracingPhoto } from './tracing-photo';
 import { WireNav } from './wire-nav';
+
+/** So many changes can be undone. */
+const MOST_UNDONE = 100;
 
 const draftName = (instrument: string): string => `circuit/${instrument}`;
 
 /** The circuit that is there: chosen by what it does, or traced lug by lug. */
 @Component({
   selector: 'rn-circuit-page',
-  imports: [ChooseCircuit, FindLeads, MatButtonModule, MeterSwitch, TraceLugs, WireNav],
+  imports: [ChooseCircuit, CompareCircuits, EditParts, FindLeads, MatButtonModule, MeterSwitch, TraceLugs, TracingPhoto, WireNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h1 class="visually-hidden">Circuit</h1>
@@ -29,6 +35,7 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
         <div class="unsaved panel" role="status">
           <p>Changed and not saved yet.</p>
           <button matButton="filled" type="button" [disabled]="busy()" (click)="save()">Save circuit</button>
+          <button matButton="outlined" type="button" [disabled]="busy() || before().length === 0" (click)="undo()">Undo</button>
           <button matButton type="button" [disabled]="busy()" (click)="discard()">Discard</button>
         </div>
       }
@@ -39,9 +46,14 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
         @for (t of doubts(); track t) {
           <p class="panel doubt">{{ t }}</p>
         }
-        <rn-trace-lugs [circuit]="c" (traced)="trace($event)" />
+        <div class="trace">
+          <rn-trace-lugs [circuit]="c" (traced)="trace($event)" />
+          <rn-tracing-photo class="panel" />
+        </div>
+        <rn-edit-parts [circuit]="c" (traced)="trace($event)" />
         <rn-find-leads [circuit]="c" (traced)="trace($event)" />
         <rn-meter-switch [circuit]="c" (traced)="trace($event)" />
+        <rn-compare-circuits [circuit]="c" />
       } @else {
         <p class="panel empty">
           No circuit yet. Choose the one that comes nearest: each terminal can be traced afterwards. The test sheet and the response follow from it.
@@ -65,6 +77,12 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
       overflow: auto;
       padding-block-end: 5rem;
     }
+    .trace {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(14rem, 26rem);
+      align-items: start;
+      gap: 0.6rem;
+    }
     .unsaved {
       display: flex;
       flex-wrap: wrap;
@@ -86,6 +104,9 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
         display: block;
         height: auto;
       }
+      .trace {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
   `,
 })
@@ -102,6 +123,8 @@ export class CircuitPage {
   /** What was traced and is not kept yet; it outlives the page. */
   protected readonly draft = signal<Circuit | null>(null);
   protected readonly shown = computed(() => this.draft() ?? this.kept());
+  /** As it stood before each change since it was last saved. */
+  protected readonly before = signal<readonly Circuit[]>([]);
 
   /** What cannot be of it, and what hangs together wrongly wherever the switch stands, once all is traced. */
   protected readonly doubts = computed(() => {
@@ -132,6 +155,20 @@ export class CircuitPage {
   }
 
   protected trace(circuit: Circuit): void {
+    const before = this.shown();
+    if (before && before !== circuit) this.before.update((b) => [...b.slice(1 - MOST_UNDONE), before]);
+    this.hold(circuit);
+  }
+
+  protected undo(): void {
+    const last = this.before().at(-1);
+    if (!last) return;
+    this.before.update((b) => b.slice(0, -1));
+    if (last === this.kept()) this.discard();
+    else this.hold(last);
+  }
+
+  private hold(circuit: Circuit): void {
     this.draft.set(circuit);
     const { of, version } = this.held();
     if (of !== null) void this.drafts.keep(draftName(of), { version: version ?? 0, kept: circuit });
@@ -148,6 +185,7 @@ export class CircuitPage {
 
   protected discard(): void {
     this.draft.set(null);
+    this.before.set([]);
     const { of } = this.held();
     if (of !== null) void this.drafts.drop(draftName(of));
   }
@@ -161,7 +199,7 @@ export class CircuitPage {
       this.discard();
       return;
     }
-    this.trace(circuit);
+    this.hold(circuit);
     this.commands.reload(of);
   }
 }

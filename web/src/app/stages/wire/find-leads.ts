@@ -4,16 +4,21 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
-import { OPEN, usualLimit } from '@rinnovo/core/quantity';
+import { OPEN } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
-import { findLeads, type Circuit, type LeadReading, type PickupElement, type Swing } from '@rinnovo/core/wire';
-import { circuitValue, elementName } from '@rinnovo/words';
+import { isPickup, type LeadReading, type LeadsFound, type Swing } from '@rinnovo/core/part';
+import { findLeads, partFound, withLeads, type Circuit, type PickupElement } from '@rinnovo/core/wire';
+import { circuitValue, dayOf, elementName } from '@rinnovo/words';
+import { parts } from '../../state/resources';
 import { selectNames } from '../../state/selectors';
+import { ShelfCommands } from '../../state/shelf-commands';
+import { attempt } from '../../ui/attempt';
+import { ElectricField } from '../../ui/electric-field';
 
 /** The leads of a pickup, found with the meter: pairs by resistance, starts by the swing. */
 @Component({
   selector: 'rn-find-leads',
-  imports: [MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
+  imports: [ElectricField, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="panel">
@@ -78,9 +83,27 @@ import { selectNames } from '../../state/selectors';
           }
         </ul>
         @if (whole()) {
+          <div class="fields">
+            @for (c of found().coils; track c.leads[0]) {
+              <rn-electric-field
+                [label]="'Inductance, ' + c.leads[0] + ' to ' + c.leads[1] + ', H'"
+                unit="H"
+                [known]="henries()[$index] ?? null"
+                likely="coil inductance"
+                (typed)="henry($index, $event)"
+              />
+            }
+          </div>
           <button matButton="filled" type="button" (click)="apply()">Use these leads</button>
+          @if (onShelf(); as kept) {
+            <button matButton="outlined" type="button" [disabled]="busy()" (click)="keepPart()">Save them with {{ kept.part.name }} on the shelf, too</button>
+          }
         }
         <button matButton type="button" (click)="again()">Start again</button>
+        @if (problem(); as p) {
+          <p class="problem" role="alert">{{ p }}</p>
+        }
+        <span role="status">{{ said() }}</span>
       }
     </details>
   `,
@@ -89,7 +112,15 @@ import { selectNames } from '../../state/selectors';
 export class FindLeads {
   readonly circuit = input.required<Circuit>();
   readonly traced = output<Circuit>();
-  private readonly names = inject(Store).selectSignal(selectNames);
+  private readonly store = inject(Store);
+  private readonly names = this.store.selectSignal(selectNames);
+  private readonly shelf = this.store.selectSignal(parts.select);
+  private readonly commands = inject(ShelfCommands);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly problem = this.attempt.problem;
+  protected readonly said = signal('');
+  protected readonly henries = signal<readonly (number | null)[]>([]);
   protected readonly OPEN = OPEN;
   protected readonly pickups = computed(() =>
     this.circuit().elements.flatMap((e) => (e.kind === 'pickup' ? [{ id: e.id, name: elementName(e, this.names()), element: e }] : [])),
@@ -116,6 +147,12 @@ export class FindLeads {
     return next === null && coils.length === this.element()?.coils.length && coils.every((c) => c.start !== null);
   });
 
+  /** The part that the pickup is, with the version that was read. */
+  protected readonly onShelf = computed(() => {
+    const kept = this.shelf().data?.[this.element()?.part ?? ''];
+    return kept && isPickup(kept.part) ? { part: kept.part, version: kept.version } : null;
+  });
+
   protected readonly shown = (ohms: number): string => circuitValue(ohms, 'partResistance');
   protected readonly value = (event: Event): string => (event.target as HTMLInputElement).value;
 
@@ -127,6 +164,8 @@ export class FindLeads {
   protected again(): void {
     this.readings.set([]);
     this.swings.set([]);
+    this.henries.set([]);
+    this.said.set('');
     this.refused.set(null);
   }
 
@@ -150,24 +189,29 @@ export class FindLeads {
     this.swings.update((s) => [...s, { red, to }]);
   }
 
-  /** Colours and resistances go to the coils in the order in which they were found. */
-  protected apply(): void {
+  protected henry(index: number, value: number | null): void {
+    this.henries.update((h) => this.found().coils.map((_, i) => (i === index ? value : (h[i] ?? null))));
+  }
+
+  private readonly told = computed((): PickupElement | null => {
     const element = this.element();
-    if (!element) return;
-    const { coils } = this.found();
-    const told: PickupElement = {
-      ...element,
-      coils: element.coils.map((c, i) => {
-        const f = coils[i];
-        if (!f) return c;
-        return {
-          ...c,
-          startColour: f.start,
-          finishColour: f.finish,
-          ohms: { value: f.ohms, limit: usualLimit('partResistance', f.ohms), basis: { kind: 'measured', tool: 'meter' } },
-        };
-      }),
-    };
-    this.traced.emit({ ...this.circuit(), elements: this.circuit().elements.map((e) => (e.id === element.id ? told : e)) });
+    return element && withLeads(element, this.found().coils, this.henries());
+  });
+
+  protected apply(): void {
+    const told = this.told();
+    if (told) this.traced.emit({ ...this.circuit(), elements: this.circuit().elements.map((e) => (e.id === told.id ? told : e)) });
+  }
+
+  /** What was found goes to the circuit and to the part on the shelf, with its readings. */
+  protected async keepPart(): Promise<void> {
+    const [told, kept] = [this.told(), this.onShelf()];
+    if (!told || !kept) return;
+    const found: LeadsFound = { day: dayOf(new Date().toISOString()), readings: this.readings(), swings: this.swings() };
+    const part = partFound(kept.part, told, found);
+    if (await this.attempt.run(() => this.commands.keep(part, kept.version), 'Somebody else changed this part meanwhile. Try again.')) {
+      this.said.set('Saved on the shelf');
+      this.apply();
+    }
   }
 }

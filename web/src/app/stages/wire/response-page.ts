@@ -34,8 +34,9 @@ import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames, selectReadings } from '../../state/selectors';
 import { viewFeature } from '../../state/view.feature';
 import { saveFile } from '../../ui/save-file';
-import { ResponseChart, type Curve } from './response-chart';
+import { CurveChart, type Curve } from './curve-chart';
 import { DeckCheck } from './deck-check';
+import { TurnOf } from './turn-of';
 import { WireNav } from './wire-nav';
 
 const POINTS = 200;
@@ -46,14 +47,14 @@ const PICOFARAD = 1e-12;
 /** How a circuit sounds: positions and settings over one another, live as a pot or the cable moves. */
 @Component({
   selector: 'rn-response-page',
-  imports: [DeckCheck, MatButtonModule, MatFormFieldModule, MatSelectModule, MatSliderModule, ResponseChart, RouterLink, WireNav],
+  imports: [DeckCheck, MatButtonModule, MatFormFieldModule, MatSelectModule, MatSliderModule, CurveChart, RouterLink, TurnOf, WireNav],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './response-page.html',
   styleUrl: './response-page.scss',
 })
 export class ResponsePage {
   private readonly store = inject(Store);
-  private readonly kept = this.store.selectSignal(selectCircuit);
+  private readonly saved = this.store.selectSignal(selectCircuit);
   private readonly readings = this.store.selectSignal(selectReadings);
   private readonly names = this.store.selectSignal(selectNames);
   protected readonly held = this.store.selectSignal(circuitResource.select);
@@ -62,8 +63,8 @@ export class ResponsePage {
 
   /** The circuit with what was metered of its parts; null while there is none, or it is not traced. */
   protected readonly circuit = computed(() => {
-    const kept = this.kept();
-    return kept && toTrace(kept).length === 0 ? asRead(kept, this.readings(), roomOf(this.readings())) : null;
+    const saved = this.saved();
+    return saved && toTrace(saved).length === 0 ? asRead(saved, this.readings(), roomOf(this.readings())) : null;
   });
   protected readonly cable = signal(500);
   protected readonly variant = signal<VariantId | 'nothing'>('nothing');
@@ -107,17 +108,26 @@ export class ResponsePage {
     return circuit && { is: wired(circuit), other: other ? wired(other.of(circuit)) : null };
   });
 
+  protected readonly load = computed(() => ({ farad: this.cable() * PICOFARAD, ohms: 1e6 }));
+  /** The first position shown, as the knobs stand: where a pot is turned. */
+  protected readonly turned = computed(() => {
+    const [w, setting, main] = [this.wiredAs(), this.setting(), this.main()];
+    return w && setting && { wired: w.is, setting: main ? withControl(setting, main, this.shown()[0] ?? 0) : setting };
+  });
   /** Each shown position: its network, and that of what is laid over. */
   private readonly networks = computed(() => {
     const [w, setting, main] = [this.wiredAs(), this.setting(), this.main()];
     if (!w || !setting) return [];
-    const load = { farad: this.cable() * PICOFARAD, ohms: 1e6 };
+    const load = this.load();
     return this.shown().map((i) => {
       const at = main ? withControl(setting, main, i) : setting;
       return { at, is: networkOf(netlistOf(w.is, at), load), other: w.other && networkOf(netlistOf(w.other, at), load) };
     });
   });
-  protected readonly curves = computed((): readonly Curve[] => {
+  /** Curves of another setting that stay while this one is changed. */
+  protected readonly kept = signal<readonly Curve[]>([]);
+  protected readonly curves = computed((): readonly Curve[] => [...this.now(), ...this.kept()]);
+  private readonly now = computed((): readonly Curve[] => {
     const circuit = this.circuit();
     const variant = this.variant();
     if (!circuit) return [];
@@ -151,6 +161,19 @@ export class ResponsePage {
 
   private title(circuit: Circuit, at: Setting): string {
     return settingText(circuit, { ...at, knobs: restingSetting(circuit).knobs }, this.names());
+  }
+
+  /** The curves stay as they are, to be held against what is set next. */
+  protected hold(): void {
+    const circuit = this.circuit();
+    const setting = this.setting();
+    if (!circuit || !setting) return;
+    const knobs = settingText(circuit, { ...setting, positions: {} }, this.names());
+    this.kept.set(
+      this.now()
+        .filter((c) => !c.compared)
+        .map((c) => ({ ...c, label: `${c.label}, kept: ${lowerFirst(knobs)}, ${withUnit(String(this.cable()), 'pF')}`, compared: true })),
+    );
   }
 
   protected toggle(i: number): void {

@@ -1,10 +1,10 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, DestroyRef, inject, input, viewChild, type ElementRef } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, viewChild, type ElementRef } from '@angular/core';
 import { Chart, Legend, LinearScale, LineController, LineElement, LogarithmicScale, PointElement, Tooltip } from 'chart.js';
-import { hertzText } from '@rinnovo/words';
+import { fixed, hertzText } from '@rinnovo/words';
 
 Chart.register(Legend, LinearScale, LogarithmicScale, LineController, LineElement, PointElement, Tooltip);
 
-/** One curve over frequency. */
+/** One curve over frequency, or over the turn of a pot. */
 export interface Curve {
   readonly label: string;
   readonly levels: Float64Array;
@@ -14,7 +14,6 @@ export interface Curve {
 
 /** Dashes tell curves apart, not colour alone. */
 const DASHES: readonly (readonly number[])[] = [[], [10, 4], [3, 3], [12, 4, 3, 4], [6, 6], [2, 6]];
-const MARKED_EVERY = 40;
 const TICKS: Readonly<Record<number, string>> = {
   20: '20',
   50: '50',
@@ -27,13 +26,36 @@ const TICKS: Readonly<Record<number, string>> = {
   10_000: '10k',
   20_000: '20k',
 };
+/** What lies across. */
+const OVER = {
+  frequency: {
+    says: 'Level over frequency: the table has peaks and levels',
+    title: 'Frequency, Hz',
+    type: 'logarithmic',
+    from: 20,
+    to: 20_000,
+    markedEvery: 40,
+    tick: (x: number): string => TICKS[x] ?? '',
+    tip: hertzText,
+  },
+  turn: {
+    says: 'Level over the turn of the knob: the table has the same',
+    title: 'Knob',
+    type: 'linear',
+    from: 0,
+    to: 10,
+    markedEvery: 4,
+    tick: (x: number): string => String(x),
+    tip: (x: number): string => fixed(x, 1),
+  },
+} as const;
 const POINTS = ['circle', 'rect', 'triangle', 'rectRot', 'cross', 'star'] as const;
 
-/** Levels over frequency, live: the table beside it says the same. */
+/** Levels over frequency or over a turn, live: the table beside it says the same. */
 @Component({
-  selector: 'rn-response-chart',
+  selector: 'rn-curve-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas #canvas role="img" aria-label="Level over frequency: the table has peaks and levels"></canvas>`,
+  template: `<canvas #canvas role="img" [attr.aria-label]="says()"></canvas>`,
   styles: `
     :host {
       display: block;
@@ -43,35 +65,38 @@ const POINTS = ['circle', 'rect', 'triangle', 'rectRot', 'cross', 'star'] as con
     }
   `,
 })
-export class ResponseChart {
-  readonly hertz = input.required<Float64Array>();
+export class CurveChart {
+  readonly xs = input.required<Float64Array>();
+  readonly over = input<keyof typeof OVER>('frequency');
   readonly curves = input.required<readonly Curve[]>();
   readonly theme = input.required<'light' | 'dark'>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   private chart: Chart<'line', { x: number; y: number }[]> | null = null;
   private drawnIn = '';
+  protected readonly says = computed(() => OVER[this.over()].says);
 
   constructor() {
     // after the page is drawn: the colours are those that it has then
     afterRenderEffect(() => {
-      this.draw(this.theme(), this.hertz(), this.curves());
+      this.draw(this.theme(), this.xs(), this.curves());
     });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }
 
-  private draw(theme: string, hertz: Float64Array, curves: readonly Curve[]): void {
+  private draw(theme: string, xs: Float64Array, curves: readonly Curve[]): void {
     const canvas = this.canvas().nativeElement;
     const style = getComputedStyle(canvas);
     const [ink = '', line = '', plan = ''] = ['--rn-ink', '--rn-line', '--rn-plan'].map((v) => style.getPropertyValue(v).trim());
+    const over = OVER[this.over()];
     const datasets = curves.map((c, i) => ({
       label: c.label,
-      data: Array.from(hertz, (x, k) => ({ x, y: c.levels[k] ?? 0 })),
+      data: Array.from(xs, (x, k) => ({ x, y: c.levels[k] ?? 0 })),
       borderColor: c.compared ? plan : ink,
       backgroundColor: c.compared ? plan : ink,
       borderWidth: 2,
       borderDash: [...(DASHES[i % DASHES.length] ?? [])],
       pointStyle: POINTS[i % POINTS.length] ?? 'circle',
-      pointRadius: Array.from(hertz, (_, k) => ((k + 7 * i) % MARKED_EVERY === 0 ? 4 : 0)),
+      pointRadius: Array.from(xs, (_, k) => ((k + 7 * i) % over.markedEvery === 0 ? 4 : 0)),
     }));
     // a slider moves only the numbers: the chart itself stays
     if (this.chart && this.drawnIn === theme) {
@@ -95,15 +120,15 @@ export class ResponseChart {
         interaction: { mode: 'index', intersect: false },
         plugins: {
           legend: { labels: { color: ink, font, usePointStyle: true } },
-          tooltip: { callbacks: { title: (items) => hertzText(items[0]?.parsed.x ?? 0) } },
+          tooltip: { callbacks: { title: (items) => over.tip(items[0]?.parsed.x ?? 0) } },
         },
         scales: {
           x: {
-            ...axis('Frequency, Hz'),
-            type: 'logarithmic',
-            min: 20,
-            max: 20_000,
-            ticks: { color: ink, font, maxRotation: 0, autoSkip: false, callback: (v) => TICKS[Number(v)] ?? '' },
+            ...axis(over.title),
+            type: over.type,
+            min: over.from,
+            max: over.to,
+            ticks: { color: ink, font, maxRotation: 0, autoSkip: false, callback: (v) => over.tick(Number(v)) },
           },
           y: { ...axis('Level, dB'), suggestedMin: -30, suggestedMax: 12, ticks: { color: ink, font } },
         },

@@ -2,6 +2,7 @@ import { CAUSES, MISHAPS, SIDES, WAYS_ON, type Wrong } from '@rinnovo/core/job';
 import type { Loose } from './loose.js';
 import { LISTS } from '@rinnovo/core/house/lists';
 import { BY_HAND, PHASES, type OperationKind, type OwnWork } from '@rinnovo/core/operation';
+import { OPEN } from '@rinnovo/core/quantity';
 import Joi from 'joi';
 import { localId, limit, mm, note, text, uuid, when } from './scalars.js';
 import { oneOf } from './targets.js';
@@ -33,6 +34,9 @@ export interface LogStep {
   readonly seen: Readonly<Record<string, number>>;
 }
 
+/** What reads Ω. */
+const METERS = ['meter', 'simulated meter'];
+
 export const logStep = Joi.object<Loose<LogStep>, true>({
   operation: uuid.required(),
   job: uuid,
@@ -58,8 +62,8 @@ export const logStep = Joi.object<Loose<LogStep>, true>({
   note: note.required(),
   minutes: Joi.number().min(0).max(6000).allow(null).required(),
   measured: Joi.object({
-    value: mm.min(0).required(),
-    limit: limit.greater(0).required(),
+    value: Joi.when('tool', { is: Joi.valid(...METERS), then: Joi.number().min(0).max(OPEN), otherwise: mm.min(0) }).required(),
+    limit: Joi.when('tool', { is: Joi.valid(...METERS), then: Joi.number().greater(0).max(OPEN), otherwise: limit.greater(0) }).required(),
     raw: Joi.string().max(80).required(),
     tool: localId.required(),
     why: Joi.string().trim().min(1).max(200),

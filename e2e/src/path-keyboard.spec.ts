@@ -112,7 +112,7 @@ test('the whole path by keyboard alone', async ({ page, workshop }) => {
     if (await page.getByText('All work is done').isVisible()) break;
     if (await page.locator('rn-gate-panel').isVisible()) await clearByKeys(page);
     const crumbs = await page.locator('.crumbs').innerText();
-    const asks = page.getByLabel(/Depth read|Smallest gap read/);
+    const asks = page.getByLabel(/Depth read|Smallest gap read|Resistance read/);
     if (await asks.isVisible()) {
       const expected = await page.locator('.ask .huge').innerText();
       await type(page, asks, expected);

@@ -115,7 +115,7 @@ export async function workUntil(page: Page, until: (crumbs: string) => boolean):
     if ((await over.isVisible()) || (await page.locator('rn-gate-panel').isVisible())) return;
     const crumbs = await line.innerText();
     if (until(crumbs)) return;
-    const asks = page.getByLabel(/Depth read|Smallest gap read/);
+    const asks = page.getByLabel(/Depth read|Smallest gap read|Resistance read/);
     if (await asks.isVisible()) await asks.fill(await page.locator('.ask .huge').innerText());
     await page.getByRole('button', { name: 'Done', exact: true }).click();
     await stepAfter(page, crumbs);

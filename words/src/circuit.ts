@@ -131,7 +131,8 @@ export function lineTitle(circuit: Circuit, line: TestLine, names: Names): strin
     const at = /, (at .*)$/.exec(line.target.part)?.[1];
     const [a, b] = line.probes ?? [];
     const lugs = a && b ? `${a.lug} to ${b.lug}` : '';
-    return `${called(circuit, line.target.feature, names)}: ${lugs}${at ? `, turned ${at.replace('at 0', 'down').replace('at half', 'half up').replace('at full', 'full up')}` : ''}`;
+    const what = line.target.quantity === 'partInductance' ? 'inductance, ' : '';
+    return `${called(circuit, line.target.feature, names)}: ${what}${lugs}${at ? `, turned ${at.replace('at 0', 'down').replace('at half', 'half up').replace('at full', 'full up')}` : ''}`;
   }
   if (line.target.quantity === 'supplyCurrent') return line.setting.plugged ? 'Supply current, plugged in' : 'Supply current, unplugged';
   return settingText(circuit, line.setting, names);
@@ -146,6 +147,7 @@ export function circuitValue(value: number, quantity: StateId): string {
 /** The unit that a reading of the sheet is kept in, and how much of it is one of the circuit's. */
 function electricOfState(value: number, quantity: StateId): readonly [number, ElectricUnit] {
   if (quantity === 'partCapacitance') return [value * 1e-9, 'F'];
+  if (quantity === 'partInductance') return [value, 'H'];
   return quantity === 'supplyCurrent' ? [value * 1e-3, 'A'] : [value, 'Ω'];
 }
 
@@ -198,6 +200,22 @@ export function meaningText(circuit: Circuit, { fault, element, at }: Meaning, n
       return `${name} reads as if ${at}. Check its switch.`;
     case 'capacitor leaks':
       return `${name} passes direct current. Unsolder one end and read again.`;
+    case 'shorted turns':
+      return `${name}: shorted turns in ${coil}. Compare it with its twin, then return or rewind it. Exclude a mislabelled part first.`;
+    case 'hidden turns':
+      return `${name}: shorted turns in ${coil}, or a weak magnet. Compare inductance and field with its twin. Exclude height and tone capacitor first.`;
+    case 'leaks alone':
+      return `${name} passes direct current by itself. Replace it.`;
+    case 'out of phase':
+      return 'Out of phase: exchange the leads of one pickup. Exclude a cover on its ground lead and reversed magnets first.';
+    case 'not a pair':
+      return 'No hum-cancelling pair: accept it, or turn magnet and leads of one. Exclude unequal volumes first.';
+    case 'hums alone':
+      return 'Buzz that falls on touching the strings is poor screening; that stays or rises is the string ground. Exclude dimmers and lamps first.';
+    case 'no signal':
+      return 'No signal: a lead, a contact or the hot wire is open or shorted. Read the resistance of this position first.';
+    case 'dull':
+      return 'Weak or dull: shorted turns, a weak magnet, or a tone that stays on. Compare the inductance with its twin.';
     case 'other position':
       return `${name} reads as position ${at}. Its contacts are mirrored, or it stands elsewhere.`;
   }
@@ -217,6 +235,14 @@ const FAULT_WORDS: Readonly<Record<FaultId, string>> = {
   'pull stuck': 'Pull stuck',
   'capacitor leaks': 'Capacitor leaks',
   'other position': 'Other position',
+  'shorted turns': 'Shorted turns',
+  'hidden turns': 'Shorted turns or a weak magnet',
+  'leaks alone': 'Capacitor leaks',
+  'out of phase': 'Out of phase',
+  'not a pair': 'No hum-cancelling pair',
+  'hums alone': 'Hum',
+  'no signal': 'No signal',
+  dull: 'Weak or dull',
 };
 
 /** What of a circuit hangs together wrongly, by its terminals. */

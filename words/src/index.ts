@@ -1,4 +1,5 @@
 export * from './answers.js';
+export * from './asked.js';
 export * from './choices.js';
 export * from './circuit.js';
 export * from './test-sheet.js';

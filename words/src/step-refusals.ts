@@ -30,6 +30,10 @@ export function stepFlawText(flaw: StepFlaw): string {
       return 'type the depth';
     case 'gapMissing':
       return 'type the gap, 0 where it touches';
+    case 'resistanceMissing':
+      return 'type the resistance, OL where it is open';
+    case 'deadCoil':
+      return 'is a dead coil: open or shorted. Check the leads; if it is true, log a mishap';
     case 'noReadingAsked':
       return 'this step takes no reading';
     case 'deeperThanPlanned':

@@ -5,6 +5,8 @@ import {
   heardOf,
   judgeLine,
   lineFor,
+  meaningsByEar,
+  meaningsByItself,
   meaningsOf,
   netlistOf,
   networkOf,
@@ -16,6 +18,7 @@ import {
   wired,
   type Circuit,
   type Expected,
+  type Heard,
   type LineVerdict,
   type Meaning,
   type Room,
@@ -75,23 +78,37 @@ export function sheetGroups(circuit: Circuit, readings: readonly Reading[], name
     const before = line && newest.get(targetKey(line.target));
     if (surveyed && line && (!before || before.at < surveyed.at)) newest.set(targetKey(line.target), surveyed);
   }
+  /** How a line's reading stands; null where nobody took it, or nothing is predicted. */
+  const verdictOf = (line: TestLine, read: Reading | undefined): LineVerdict | null => {
+    const expected = read ? expectedAt(line.stage === 'part' ? should : is, line, room) : null;
+    return read && expected ? judgeLine(expected, read) : null;
+  };
+  const meaningsAt = (line: TestLine, read: Reading, verdict: LineVerdict | null, heard: Heard | null): readonly Meaning[] => {
+    if (heard) return meaningsByEar(line, STATES[line.target.quantity].choices?.[read.value] ?? '', heard);
+    if (verdict === null || verdict === 'agrees') return [];
+    if (line.stage !== 'part') return meaningsOf(metered, line, read, room);
+    const quantity = line.target.quantity === 'partInductance' ? 'partResistance' : 'partInductance';
+    const twin: TestLine = { ...line, target: { ...line.target, quantity } };
+    return meaningsByItself(circuit, line, verdict, verdictOf(twin, newest.get(targetKey(twin.target))));
+  };
   const rows = testSheet(circuit).map((line): SheetRow => {
     const key = targetKey(line.target);
     const read = newest.get(key) ?? null;
     const expected = expectedAt(line.stage === 'part' ? should : is, line, room);
     const { quantity } = line.target;
     const byEar = STATES[quantity].choices ?? [];
-    const verdict = read && expected ? judgeLine(expected, read) : null;
+    const verdict = verdictOf(line, read ?? undefined);
     const ear = read && byEar.length > 0 ? earVerdict(read.value) : null;
-    const meanings = read && verdict && verdict !== 'agrees' ? meaningsOf(metered, line, read, room) : [];
+    const heard = byEar.length > 0 ? heardOf(networkOf(netlistOf(is, line.setting), USUAL_LOAD)) : null;
+    const meanings = read ? meaningsAt(line, read, verdict, heard) : [];
     return {
       key,
       line,
       title: lineTitle(circuit, line, names),
       target: expected
         ? predictedText(expected.value, expected.least, expected.most, quantity)
-        : byEar.length > 0
-          ? heardText(circuit, heardOf(networkOf(netlistOf(is, line.setting), USUAL_LOAD)), names)
+        : heard
+          ? heardText(circuit, heard, names)
           : NO_TARGET_WORDS[whyNoTarget(line.stage === 'part' ? should : is, line) ?? 'unknown'],
       expected,
       rests: expected?.resistance ? restsOnText(circuit, expected.resistance, names) : '',
@@ -101,7 +118,9 @@ export function sheetGroups(circuit: Circuit, readings: readonly Reading[], name
         simulated: read.tool === 'simulated meter',
       },
       result: verdict ? resultOf(verdict) : ear,
-      meanings: unexplained(verdict, meanings).map((m) => (m === null ? 'No single fault explains it. Read it again.' : meaningText(circuit, m, names))),
+      meanings: unexplained(verdict, meanings).map((m) =>
+        m === null ? 'No single fault explains it. Read it again.' : meaningText(circuit, m, names),
+      ),
       answers: byEar,
       answer: read && byEar.length > 0 ? read.value : null,
     };

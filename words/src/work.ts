@@ -1,10 +1,8 @@
 import type { CauseId, MishapId, Side, UndoStep, WayOnId } from '@rinnovo/core/job';
-import type { AskedGap, ConfirmId, GateItem, Tired } from '@rinnovo/core/gate';
-import type { LengthUnit } from '@rinnovo/core/measure';
+import type { ConfirmId, GateItem, Tired } from '@rinnovo/core/gate';
 import type { CautionId } from '@rinnovo/core/operation';
 import type { BrokenRule, GateRule, Hindrance } from '@rinnovo/core/order';
 import type { Need, NeedId } from '@rinnovo/core/work';
-import { lengthText } from './length.js';
 import { operationName } from './operations/index.js';
 import { lowerFirst, nameOf, upperFirst, type Names } from './names.js';
 import { targetText } from './verdicts.js';
@@ -282,18 +280,6 @@ export const SIDE_WORDS: Readonly<Record<Side, string>> = {
   neck: 'towards the neck',
   bridge: 'towards the bridge',
 };
-
-/** What a gap that was read when the part was tried says, beside the one that was planned. */
-export function gapText(read: number, asks: Pick<AskedGap, 'expected' | 'limit'>, toolLimit: number, unit: LengthUnit): string {
-  if (read === 0) return 'The part touches. Ease the tight spot before fitting; never press it in.';
-  if (asks.expected === null) return '';
-  const off = read - asks.expected;
-  if (Math.abs(off) <= asks.limit + toolLimit) return 'As planned, within the limits.';
-  const by = lengthText(Math.abs(off), unit);
-  return off < 0
-    ? `${by} less than planned: the route is narrower or the part wider. Measure both before you continue.`
-    : `${by} more than planned: the route is wider, or this is another part.`;
-}
 
 /** Where a mishap comes from. */
 export const CAUSE_WORDS: Readonly<Record<CauseId, string>> = {

@@ -4,7 +4,7 @@ import type { WorkRows } from '../work/index.js';
 import type { CuttingPlan } from '../cut/index.js';
 import { setting, type Working } from '../measure/index.js';
 import type { Act, CautionId, Operation, OperationKind, StepKind, Work } from '../operation/index.js';
-import type { Target } from '../quantity/index.js';
+import type { StateTarget, Target } from '../quantity/index.js';
 
 /** A number on a card, large, with its sum behind it. */
 export interface CardNumber {
@@ -34,8 +34,19 @@ export interface AskedGap {
   readonly limit: number;
 }
 
+/** The resistance of one coil of a new pickup, read before it is soldered, Ω; null: nobody can say what it should be. */
+export interface AskedResistance {
+  readonly what: 'resistance';
+  /** It stands beside what its sheet says. */
+  readonly role: 'proves';
+  /** The place that the pickup goes to, and the coil. */
+  readonly target: StateTarget;
+  readonly expected: number | null;
+  readonly limit: number;
+}
+
 /** What a step asks to be read before it is done. */
-export type Asked = AskedDepth | AskedGap;
+export type Asked = AskedDepth | AskedGap | AskedResistance;
 
 /** One step on the bench. */
 export interface StepCard {

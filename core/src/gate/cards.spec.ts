@@ -4,10 +4,11 @@ import { cuttingFor, HOUSE } from '../house/index.js';
 import type { Hole } from '../instrument/index.js';
 import { valueOf } from '../measure/index.js';
 import type { Act, OperationKind } from '../operation/index.js';
+import { isPickup, type Pickup } from '../part/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { cards, planned, stateWith, type Given } from '../testing/cards.js';
 import { hole, partOf } from '../testing/hardware.js';
-import { dim, edge, plainAnatomy, plainChoice } from '../testing/plan.js';
+import { dim, edge, plainAnatomy, plainChoice, plainState } from '../testing/plan.js';
 import { noBench, operationOf } from '../testing/work.js';
 import type { StepCard } from './index.js';
 
@@ -338,6 +339,23 @@ describe('the steps of each kind of work', () => {
     const screw = { ...newHardwareChoice('s', { on: 'feature', feature: 'plate', screw: 0 }, 'p'), trim: 3.5 };
     const [cut] = cards('trimPart', { choice: screw });
     expect([cut!.names['by'], 'by' in card!.names, cut!.cautions.includes('magnets')]).toEqual([3.5, false, false]);
+  });
+
+  it('that meters a new pickup: each coil by itself, against its sheet in air of 15 to 25 °C', () => {
+    const coil = (name: string, ohms: number | null) => ({ name, ohms, henry: null, picofarad: null, wireGauge: null, winding: null, magnet: null });
+    const state = plainState();
+    const small = state.parts['small'];
+    if (!small || !isPickup(small)) throw new RangeError('no pickup');
+    const asks = (coils: Pickup['coils']) =>
+      cards('meterPart', { choice: plainChoice({ part: 'small' }), state: { ...state, parts: { small: { ...small, coils: coils ?? [] } } } }).map((c) => c.asks);
+    // 4000 within 10 %, 0.393 % a kelvin over 5 kelvin: 4400 × 1.01965 is 486 more
+    const [one, two] = asks([coil('screw', 4000), coil('slug', 4100)]);
+    expect(one).toEqual(jasmine.objectContaining({ what: 'resistance', role: 'proves', expected: 4000 }));
+    expect(one?.target).toEqual({ quantity: 'partResistance', feature: 'f', part: 'screw' });
+    expect(one?.limit).toBeCloseTo(4400 * 1.01965 - 4000, 1);
+    expect(two?.expected).toBe(4100);
+    expect(asks([coil('only', 7000)]).length).toBe(1);
+    expect(cards('meterPart', { choice: null }).map((c) => c.asks)).toEqual([null]);
   });
 
   it('that tries the part: the least gap that it should have, at worst by how much; none below touching', () => {

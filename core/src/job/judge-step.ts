@@ -4,7 +4,7 @@ import { valueOf } from '../measure/index.js';
 import { isIrreversible, operationRow } from '../operation/index.js';
 import type { Hindrance } from '../order/index.js';
 import type { Move } from '../part/index.js';
-import type { Target } from '../quantity/index.js';
+import type { AnyTarget } from '../quantity/index.js';
 import type { PlannedOperation } from '../work/index.js';
 import { standingClearance } from './clearance.js';
 import { benchInput, type JobInHand } from './in-hand.js';
@@ -43,7 +43,7 @@ export interface StepOutcome {
   /** The numbers of the card, mm by label. */
   readonly numbers: Readonly<Record<string, number>>;
   /** What was read; null where nothing was. */
-  readonly target: Target | null;
+  readonly target: AnyTarget | null;
   /** How deep the work has gone by this step, mm. */
   readonly reached: number;
   /** What it takes from the drawers, or brings back. */

@@ -1,12 +1,12 @@
 import type { LoggedStep } from '../gate/index.js';
 import type { Revisions } from '../instrument/index.js';
 import type { OperationKind } from '../operation/index.js';
-import type { Target, Unit } from '../quantity/index.js';
+import type { AnyTarget, Unit } from '../quantity/index.js';
 import type { Wrong } from './mishap.js';
 
 /** What was read while a step was done: of what, in its unit. */
 export interface Measured {
-  readonly target: Target;
+  readonly target: AnyTarget;
   readonly unit: Unit;
   readonly value: number;
   readonly limit: number;

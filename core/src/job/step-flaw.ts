@@ -2,6 +2,7 @@ import type { StepCard } from '../gate/index.js';
 import { constant } from '../measure/index.js';
 import { levelsCut, type CheckRows, type Choice, type PlanState } from '../check/index.js';
 import { limitFlaw, type LimitFlaw, type TypedReading } from '../part/index.js';
+import { coilSays, type CoilSays } from '../wire/index.js';
 import { asksFlaw, takesWood, type Wrong } from './mishap.js';
 
 /** What is said of a step when it is logged, as far as it can be wrong in itself. */
@@ -16,9 +17,10 @@ export interface StepSaid {
 export type StepFlaw =
   | { readonly at: '/wrong'; readonly what: 'mishapMissing' }
   | { readonly at: '/wrong/flaw'; readonly what: 'distanceMissing' | 'sideMissing' }
-  | { readonly at: '/measured'; readonly what: 'depthMissing' | 'gapMissing' | 'depthOfMishap' | 'noReadingAsked' }
+  | { readonly at: '/measured'; readonly what: 'depthMissing' | 'gapMissing' | 'resistanceMissing' | 'depthOfMishap' | 'noReadingAsked' }
   | ({ readonly at: '/measured/limit' | '/measured/tool' | '/measured/why' } & LimitFlaw)
-  | { readonly at: '/measured/value'; readonly what: 'deeperThanPlanned' | 'farFromPlanned' | 'deeperThanBody'; readonly than: number };
+  | { readonly at: '/measured/value'; readonly what: 'deeperThanPlanned' | 'farFromPlanned' | 'deeperThanBody'; readonly than: number }
+  | { readonly at: '/measured/value'; readonly what: 'deadCoil' };
 
 /** A step as it is logged: its card, the choice that it is work of, and the instrument it is done on. */
 export interface StepAtHand {
@@ -41,10 +43,11 @@ export function stepFlaw(rows: CheckRows, { card, choice, state }: StepAtHand, {
 
 function flawOfReading({ card: { asks }, choice, state }: StepAtHand, { outcome, measured }: StepSaid): StepFlaw | null {
   if (!asks) return measured ? { at: '/measured', what: 'noReadingAsked' } : null;
-  if (!measured) return outcome === 'done' ? { at: '/measured', what: asks.what === 'depth' ? 'depthMissing' : 'gapMissing' } : null;
+  if (!measured) return outcome === 'done' ? { at: '/measured', what: MISSING[asks.what] } : null;
   const unsure = limitFlaw(state.tools, asks.target, measured);
   if (unsure) return { at: AT[unsure.what], ...unsure };
   if (asks.what === 'gap') return null;
+  if (asks.what === 'resistance') return outcome === 'done' && isDead(coilSays(asks, measured)) ? { at: '/measured/value', what: 'deadCoil' } : null;
   const planned = choice?.route?.levels.find((p) => p.id === asks.target.part)?.depth ?? asks.expected;
   const most = planned + asks.limit + measured.limit;
   if (outcome === 'done' && measured.value > most) return { at: '/measured/value', what: 'deeperThanPlanned', than: planned };
@@ -54,6 +57,10 @@ function flawOfReading({ card: { asks }, choice, state }: StepAtHand, { outcome,
   return thickness !== undefined && measured.value >= thickness ? { at: '/measured/value', what: 'deeperThanBody', than: thickness } : null;
 }
 
+/** A pickup with a coil that is open or shorted is not soldered. */
+const isDead = (says: CoilSays): boolean => says === 'open' || says === 'shorted';
+
+const MISSING = { depth: 'depthMissing', gap: 'gapMissing', resistance: 'resistanceMissing' } as const;
 /** Where what is wrong with a limit was typed. */
 const AT = { unknownTool: '/measured/tool', retiredTool: '/measured/tool', finerThanTool: '/measured/limit', coarserWithoutReason: '/measured/why' } as const;
 

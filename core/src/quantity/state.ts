@@ -46,6 +46,7 @@ export type StateId =
   | 'splitState'
   | 'partResistance'
   | 'partCapacitance'
+  | 'partInductance'
   | 'harnessResistance'
   | 'jackResistance'
   | 'tapAt'
@@ -183,6 +184,7 @@ export const STATES: Readonly<Record<StateId, StateQuantity>> = {
   shieldResistance: q('shieldResistance', 'Ω', METERED, { of: 'cavity', by: 'meter', limit: 1, share: 0.01, bare: 1000, open: true }),
   partResistance: q('partResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
   partCapacitance: q('partCapacitance', 'nF', [0.01, 10_000], { of: 'circuit', by: 'meter', limit: 0.1, share: 0.03 }),
+  partInductance: q('partInductance', 'H', [0.001, 100], { of: 'circuit', by: 'meter', limit: 0.05, share: 0.03 }),
   harnessResistance: q('harnessResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
   jackResistance: q('jackResistance', 'Ω', METERED, { of: 'circuit', by: 'meter', limit: 30, share: 0.01, bare: 1000, open: true }),
   tapAt: choice('tapAt', 'circuit', 'ear', ['heard', 'weak or dull', 'silent']),

@@ -105,6 +105,7 @@ export function aimFor(t: StateTarget, s: Surveyed): Aim | null {
     // what a circuit must read is worked out from the circuit
     case 'partResistance':
     case 'partCapacitance':
+    case 'partInductance':
     case 'harnessResistance':
     case 'jackResistance':
     case 'tapAt':

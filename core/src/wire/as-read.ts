@@ -4,8 +4,12 @@ import type { Circuit, Element } from './circuit.js';
 import { copperFactor, USUAL_ROOM, type Room } from './copper.js';
 import { coilLug, trackLug } from './kinds/index.js';
 
+/** What is read of a part by itself that its sheet says, too. */
+const ALONE = ['partResistance', 'partCapacitance', 'partInductance'] as const;
+type ReadAlone = (typeof ALONE)[number];
+
 /** The newest reading of a part by itself, between two of its lugs; null where nobody read it, or it is open. */
-type ReadOf = (quantity: 'partResistance' | 'partCapacitance', element: string, part: string) => Dimension | null;
+type ReadOf = (quantity: ReadAlone, element: string, part: string) => Dimension | null;
 
 /**
  * A circuit with what was metered of its parts in place of what their sheets say: nothing is kept twice. A coil's copper is taken back to 20 °C: 7690 Ω read at 10 °C are 8005.
@@ -14,8 +18,9 @@ type ReadOf = (quantity: 'partResistance' | 'partCapacitance', element: string, 
 export function asRead(circuit: Circuit, readings: readonly Reading[], room: Room = USUAL_ROOM): Circuit {
   const newest = new Map<string, Reading>();
   for (const r of stillStanding(readings)) {
-    if (!isState(r.target) || (r.target.quantity !== 'partResistance' && r.target.quantity !== 'partCapacitance')) continue;
-    const key = `${r.target.quantity}|${r.target.feature}|${r.target.part ?? ''}`;
+    const { quantity } = r.target;
+    if (!isState(r.target) || !ALONE.some((q) => q === quantity)) continue;
+    const key = `${quantity}|${r.target.feature}|${r.target.part ?? ''}`;
     const before = newest.get(key);
     if (!before || before.at <= r.at) newest.set(key, r);
   }
@@ -33,8 +38,9 @@ function elementAsRead(e: Element, read: ReadOf, room: Room): Element {
       return {
         ...e,
         coils: e.coils.map((c) => {
-          const ohms = read('partResistance', e.id, `${coilLug(c.name, 'start')} – ${coilLug(c.name, 'finish')}`);
-          return ohms ? { ...c, ohms: atTwenty(ohms, room) } : c;
+          const across = `${coilLug(c.name, 'start')} – ${coilLug(c.name, 'finish')}`;
+          const [ohms, henry] = [read('partResistance', e.id, across), read('partInductance', e.id, across)];
+          return { ...c, ohms: ohms ? atTwenty(ohms, room) : c.ohms, henry: henry ?? c.henry };
         }),
       };
     case 'pot':

@@ -27,6 +27,8 @@ export interface FoundLeads {
 
 /** Up to this two leads are one, Ω. */
 const ONE_LEAD = constant(5, 'trade', 'Leads of pickups');
+/** Are two leads with so much between them one, Ω? */
+export const isOneLead = (ohms: number): boolean => ohms <= ONE_LEAD.value;
 /** Two resistances that add up to a third do so within this share. */
 const ADDS_UP = constant(0.03, 'memory', 'Leads of pickups');
 
@@ -41,8 +43,8 @@ export function findLeads(leads: readonly string[], read: readonly LeadReading[]
     const r = between(a, b);
     return r && !isOpenCircuit(r.ohms) ? [{ a, b, ohms: r.ohms }] : [];
   });
-  const together = joined.filter((r) => r.ohms <= ONE_LEAD.value).map((r) => [r.a, r.b] as const);
-  const wound = joined.filter((r) => r.ohms > ONE_LEAD.value);
+  const together = joined.filter((r) => isOneLead(r.ohms)).map((r) => [r.a, r.b] as const);
+  const wound = joined.filter((r) => !isOneLead(r.ohms));
   const taps = leads.flatMap((tap) => tapAt(tap, wound));
   const inTap = new Set(taps.flatMap((t) => [t.tap, ...t.ends]));
   const coils = wound

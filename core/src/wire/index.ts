@@ -30,3 +30,4 @@ export * from './line-for.js';
 export * from './with-leads.js';
 export * from './differences.js';
 export * from './over-turn.js';
+export * from './coil-expected.js';

@@ -51,6 +51,8 @@ describe('a test sheet', () => {
     const parts = testSheet(exactly(MASTER, two)).filter((l) => l.stage === 'part');
     expect(parts.map((l) => `${l.target.feature} ${l.target.part}`)).toEqual([
       'neck coil start – coil finish',
+      'neck coil start – coil finish',
+      'bridge coil start – coil finish',
       'bridge coil start – coil finish',
       'volume 1 – 3',
       'volume 1 – 2, at 0',

@@ -14,7 +14,8 @@ export const TEST_STAGES = ['part', 'harness', 'body', 'string'] as const;
 export type TestStage = (typeof TEST_STAGES)[number];
 
 /** What can be read of a circuit: how a part is by itself, what the jack reads before and after the harness is in, what is heard, what a cell gives. */
-export type TestQuantity = 'partResistance' | 'partCapacitance' | 'harnessResistance' | 'jackResistance' | 'tapAt' | 'stringAt' | 'supplyCurrent';
+export type TestQuantity =
+  'partResistance' | 'partCapacitance' | 'partInductance' | 'harnessResistance' | 'jackResistance' | 'tapAt' | 'stringAt' | 'supplyCurrent';
 
 /** A reading of a circuit: of which element or of the jack, between which lugs or at which setting. */
 export interface TestTarget {
@@ -112,7 +113,9 @@ function partLines(e: Element): readonly TestLine[] {
   };
   switch (e.kind) {
     case 'pickup':
-      return e.coils.map((c) => line('partResistance', coilLug(c.name, 'start'), coilLug(c.name, 'finish')));
+      return e.coils.flatMap((c) =>
+        (['partResistance', 'partInductance'] as const).map((quantity) => line(quantity, coilLug(c.name, 'start'), coilLug(c.name, 'finish'))),
+      );
     case 'pot':
       return e.tracks.flatMap((_, i) => [
         line('partResistance', trackLug(i, 1), trackLug(i, 3)),
@@ -140,7 +143,7 @@ function supplyLines(circuit: Circuit, e: Element): readonly TestLine[] {
   }));
 }
 
-/** What a line must read: Ω, nF or mA with its limits; null: nothing is predicted. `by ear` lines tell what is heard. */
+/** What a line must read: Ω, nF, H or mA with its limits; null: nothing is predicted. `by ear` lines tell what is heard. */
 export interface Expected {
   readonly value: number;
   readonly least: number;
@@ -155,7 +158,12 @@ export function expectedAt(w: Wired, { target, probes, setting }: TestLine, room
   switch (target.quantity) {
     case 'partCapacitance': {
       const e = elementIn(circuit, target.feature);
-      return e?.kind === 'capacitor' ? inNano(e.farad) : null;
+      return e?.kind === 'capacitor' ? inUnits(e.farad, 1e9) : null;
+    }
+    case 'partInductance': {
+      const e = elementIn(circuit, target.feature);
+      const coil = e?.kind === 'pickup' ? e.coils.find((c) => coilLug(c.name, 'start') === probes?.[0].lug) : undefined;
+      return coil?.henry ? inUnits(coil.henry, 1) : null;
     }
     case 'supplyCurrent':
       return supplyAt(circuit, setting);
@@ -178,15 +186,17 @@ export type NoTarget = 'preamp' | 'unknown';
 /** Why a line has no prediction; null where it has one, or is read by ear. */
 export function whyNoTarget(w: Wired, line: TestLine): NoTarget | null {
   if (!line.probes || expectedAt(w, line)) return null;
+  if (line.stage === 'part') return 'unknown';
   return w.circuit.elements.some((e) => e.kind === 'preamp') && resistanceBetween(netlistOf(w, line.setting), ...line.probes).throughPreamp
     ? 'preamp'
     : 'unknown';
 }
 
-const inNano = ({ value, limit }: { readonly value: number; readonly limit: number }): Expected => ({
-  value: value * 1e9,
-  least: Math.max(0, value - limit) * 1e9,
-  most: (value + limit) * 1e9,
+/** A value with its limits, so many units to one. */
+const inUnits = ({ value, limit }: { readonly value: number; readonly limit: number }, units: number): Expected => ({
+  value: value * units,
+  least: Math.max(0, value - limit) * units,
+  most: (value + limit) * units,
   resistance: null,
 });
 

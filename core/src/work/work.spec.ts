@@ -156,7 +156,7 @@ describe('the bench', () => {
   it('goes on from what is logged to its end before its row says so: no step 2 of 1', () => {
     const rows = plannedWork(plainState(), reroute()).map((w) => operationOf(w.kind));
     const at = '2026-01-01T10:00:00.000Z';
-    const log = [{ operation: 'meterPart', step: '1 meter', outcome: 'done' as const, measured: null, at }];
+    const log = ['1 meter', '2 meter'].map((step) => ({ operation: 'meterPart', step, outcome: 'done' as const, measured: null, at }));
     const b = bench(plainState(), reroute(), { operations: rows, log });
     expect([b.operation!.kind, b.now, b.skipped]).toEqual(['removePart', 0, []]);
   });

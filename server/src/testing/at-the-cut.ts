@@ -1,3 +1,4 @@
+import { usualLimit } from '@rinnovo/core/quantity';
 import { optionsFor } from '@rinnovo/core/house';
 import { knownAt } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
@@ -55,7 +56,9 @@ export async function logNext(w: TestWorkshop, more: object = {}): Promise<{ rea
   const bench = benchOf(await loadJobState(w.db, job.id));
   const card = bench.cards[bench.now]!;
   const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-  const measured = card.asks ? { value: card.asks.expected, limit: 0.05, raw: String(card.asks.expected), tool: gauge } : null;
+  const expected = card.asks?.expected ?? 1;
+  const limit = card.asks?.what === 'resistance' ? usualLimit('partResistance', expected) : 0.05;
+  const measured = card.asks ? { value: expected, limit, raw: String(expected), tool: card.asks.what === 'resistance' ? 'meter' : gauge } : null;
   const said = { outcome: 'done', wrong: null, note: '', minutes: 1.5, measured, seen };
   return {
     kind: card.kind,

@@ -5,7 +5,7 @@ export const meterPart: OperationWords = {
   name: 'Meter the new pickup',
   steps: {
     meter: {
-      card: ({ part = '' }) => `Meter ${part === '' ? 'the new pickup' : part} before soldering.`,
+      card: ({ part = '', coil = '' }) => `Meter ${part === '' ? 'the new pickup' : part}${coil === '' ? '' : `, coil ${coil}`} before soldering.`,
       logged: 'pickup metered',
     },
   },

@@ -1,6 +1,7 @@
 import type { StepCard } from '@rinnovo/core/gate';
 import { valueOf } from '@rinnovo/core/measure';
 import type { CautionId } from '@rinnovo/core/operation';
+import { ASKED_WORDS, expectedText } from '../asked.js';
 import { labelText } from '../workings.js';
 import { lengthText } from '../length.js';
 import { stepText } from '../operations/index.js';
@@ -54,9 +55,7 @@ function steps({ places }: JobCardWork, cards: readonly StepCard[]): PaperBlock 
     lines: cards.map((c) => {
       const numbers = c.numbers.map((n) => `${labelText(n.label)} ${lengthText(valueOf(n.working), 'mm', 1)}`);
       const asked = c.asks
-        ? [
-            `${c.asks.what === 'depth' ? 'depth' : 'smallest gap'} read ____________${c.asks.expected === null ? '' : ` (${lengthText(c.asks.expected, 'mm', 1)})`}`,
-          ]
+        ? [`${ASKED_WORDS[c.asks.what].toLowerCase()} ____________${c.asks.expected === null ? '' : ` (${expectedText(c.asks, 'mm') ?? ''})`}`]
         : [];
       const detail = [...numbers, ...asked].join(';  ');
       return { text: `${stepText(c)}${each}`, ...(detail === '' ? {} : { detail }) };

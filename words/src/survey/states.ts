@@ -130,6 +130,10 @@ export const STATE_WORDS: Readonly<Record<StateId, StateWords>> = {
     name: 'Resistance of a part',
     how: ['The part by itself, nothing soldered to it.', 'Hold the probes by their handles: a hand reads about 1 MΩ.'],
   },
+  partInductance: {
+    name: 'Inductance',
+    how: ['The pickup by itself, on a meter that reads it.', 'At the same frequency as its twin.'],
+  },
   partCapacitance: { name: 'Capacitance', how: ['The part by itself, on a meter that reads it.', 'Film is usually within 10 % of its mark.'] },
   harnessResistance: {
     name: 'Resistance of the harness',

@@ -44,4 +44,6 @@ export function meaningsOf(circuit: Circuit, { probes, setting, target }: TestLi
   return [...found.values()].slice(0, MOST).map((m) => ({ ...m, at: m.at.join(' or ') }));
 }
 
+export * from './by-ear.js';
+export * from './by-itself.js';
 export type { FaultId, Faulty } from './row.js';

@@ -25,7 +25,17 @@ export type FaultId =
   | 'ground lug open'
   | 'pull stuck'
   | 'other position'
-  | 'capacitor leaks';
+  | 'capacitor leaks'
+  // of a part by itself
+  | 'shorted turns'
+  | 'hidden turns'
+  | 'leaks alone'
+  // by ear
+  | 'out of phase'
+  | 'not a pair'
+  | 'hums alone'
+  | 'no signal'
+  | 'dull';
 
 /** A circuit without one of its joints. */
 export const withoutJoint = (circuit: Circuit, index: number): Circuit => ({ ...circuit, joints: circuit.joints.filter((_, i) => i !== index) });

@@ -18,7 +18,7 @@ import { selectOpenSurvey } from './selectors';
 export interface Typed {
   readonly value: number;
   readonly raw: string;
-  readonly tool: MeasuringTool;
+  readonly tool: Pick<MeasuringTool, 'id' | 'limit'>;
   /** Less sure than the tool. */
   readonly coarser?: Coarser | null;
 }

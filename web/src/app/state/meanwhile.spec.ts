@@ -3,6 +3,7 @@ import type { LogStep, TakeReading } from '@rinnovo/contract';
 import { benchNow } from '@rinnovo/core/house';
 import { benchInput } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
+import { usualLimit } from '@rinnovo/core/quantity';
 import { choice, clearance, decision, jobOnScreen, operation, route, type JobOnScreen } from '../../testing/job';
 import { problemOf } from '../api/problem-of';
 import { Who } from '../api/who';
@@ -24,7 +25,9 @@ function away(more: JobOnScreen = {}) {
     const b = bench();
     const card = b.cards[b.now]!;
     const expected = card.asks?.expected ?? 0;
-    const measured = card.asks ? { value: expected, limit: 0.05, raw: String(expected), tool: 'gauge' } : null;
+    const ohms = card.asks?.what === 'resistance';
+    const limit = ohms ? usualLimit('partResistance', expected) : 0.05;
+    const measured = card.asks ? { value: expected, limit, raw: String(expected), tool: ohms ? 'meter' : 'gauge' } : null;
     const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
     return { operation: b.operation!.id, step: card.key, outcome: 'done', wrong: null, note: '', minutes: 1, measured, seen, ...more };
   };

@@ -302,6 +302,28 @@ describe('the bench', () => {
     http.match(() => true);
   });
 
+  it('asks for each coil of a new pickup, says what the meter tells, and does not go on with a dead one', async () => {
+    const { fixture, http } = await bench({ work: { ...cleared, operations: [operation('meterPart')] } });
+    const ohms = '.ask input[placeholder="7.4k, OL"]';
+    expect(host(fixture).querySelector('.ask')!.textContent).toContain('4.00\u202fkΩ');
+    button(fixture, 'Done').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('Type the resistance');
+    await type(fixture, ohms, 'OL');
+    expect(host(fixture).querySelector('.says')!.textContent).toContain('Open: a broken coil');
+    button(fixture, 'Done').click();
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('[role=alert]')!.textContent).toContain('is a dead coil');
+    await type(fixture, ohms, '4.1k');
+    expect(host(fixture).querySelector('.says')!.textContent).toContain('As expected');
+    button(fixture, 'Done').click();
+    await settle();
+    const put = http.expectOne((r) => r.url.startsWith('/api/ledger/'));
+    expect((put.request.body as LogStep).measured).toEqual(jasmine.objectContaining({ value: 4100, tool: 'meter', raw: '4.1k' }));
+    put.flush({ entry: {} });
+    http.match(() => true);
+  });
+
   it('logs the minutes of the watch, or as typed; what is not a number of minutes is refused', async () => {
     const { fixture, http } = await bench({ work: cleared });
     const minutes = 'rn-stop-watch input';

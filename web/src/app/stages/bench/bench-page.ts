@@ -3,6 +3,7 @@ import { isIrreversible } from '@rinnovo/core/house/lists';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -17,6 +18,9 @@ import {
   CAUTION_WORDS,
   CLEARANCE_LAPSED,
   NO_CUT_WHILE_AWAY,
+  ASKED_WORDS,
+  COIL_SAYS,
+  expectedText,
   gapText,
   hindranceText,
   labelText,
@@ -32,6 +36,9 @@ import {
   WAY_ON_WORDS,
   dateText,
 } from '@rinnovo/words';
+import { usualLimit } from '@rinnovo/core/quantity';
+import { typedState } from '@rinnovo/core/survey';
+import { coilSays } from '@rinnovo/core/wire';
 import { Connection } from '../../api/connection';
 import { problemOf, problemText } from '../../api/problem-of';
 import { BenchCommands } from '../../state/bench-commands';
@@ -79,6 +86,7 @@ function startsCut(bench: Bench | null): boolean {
   imports: [
     MatButtonModule,
     MatFormFieldModule,
+    MatInputModule,
     MatSelectModule,
     RouterLink,
     AskOwner,
@@ -251,14 +259,25 @@ export class BenchPage {
   protected readonly asks = computed(() => this.card()?.asks ?? null);
   protected readonly expected = computed(() => {
     const asks = this.asks();
-    return asks?.expected == null ? null : lengthText(asks.expected, this.unit(), asks.what === 'depth' ? 1 : 2);
+    return asks && expectedText(asks, this.unit());
   });
   /** What a gap that is not as planned says of the wood and the part. */
-  protected readonly gapSays = computed(() => {
+  protected readonly says = computed(() => {
     const asks = this.asks();
+    if (asks?.what === 'resistance') {
+      const ohms = this.ohms();
+      const of = ohms === null ? null : coilSays(asks, { value: ohms, limit: usualLimit('partResistance', ohms) });
+      return of && COIL_SAYS[of];
+    }
     const read = this.field()?.value() ?? null;
     return asks?.what === 'gap' && read !== null ? gapText(read, asks, this.tool()?.limit ?? 0, this.unit()) : null;
   });
+  /** Ω as typed; null while nothing is, or it is none. */
+  private readonly ohms = computed(() => {
+    const typed = typedState('partResistance', this.text(), 'mm');
+    return typed.kind === 'value' ? typed.value : null;
+  });
+  protected readonly askedWords = ASKED_WORDS;
   private readonly lessons = this.store.selectSignal(lessons.select);
   /** What was learned at the same work before, the newest three. */
   protected readonly learned = computed(() => {
@@ -333,7 +352,15 @@ export class BenchPage {
     return state && stepFlaw({ card, choice: this.input().choices[of] ?? null, state }, said);
   }
 
+  protected typeOhms(event: Event): void {
+    this.text.set((event.target as HTMLInputElement).value);
+  }
+
   private typed(): Typed | null {
+    if (this.asks()?.what === 'resistance') {
+      const ohms = this.ohms();
+      return ohms === null ? null : { value: ohms, raw: this.text().trim(), tool: { id: 'meter', limit: usualLimit('partResistance', ohms) } };
+    }
     const value = this.field()?.value() ?? null;
     const tool = this.tool();
     return value === null || !tool ? null : { value, raw: this.text().trim(), tool };

@@ -1,4 +1,4 @@
-import { levelRead, type LedgerEntry, type Wrong } from '@rinnovo/core/job';
+import type { LedgerEntry, Wrong } from '@rinnovo/core/job';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
@@ -14,6 +14,7 @@ import {
   changeTexts,
   labelText,
   lengthText,
+  measuredText,
   MISHAP_WORDS,
   loggedStepText,
   placeOfChoice,
@@ -113,9 +114,7 @@ export class RecordPage {
       lesson: e.wrong?.lesson ?? '',
       minutes: e.minutes === null ? '' : withUnit(fixed(e.minutes, 1), 'min'),
       pictures: (this.photographs().data ?? []).filter((p) => p.operation === e.operation && p.step === e.step),
-      read: e.measured
-        ? `${levelRead(e.measured) === null ? 'gap read' : 'read'} ${lengthText(e.measured.value, this.unit())} ± ${fixed(e.measured.limit, 2)}`
-        : '',
+      read: e.measured ? measuredText(e.measured, this.unit()) : '',
       numbers: Object.entries(e.numbers)
         .map(([label, value]) => `${labelText(label)} ${lengthText(value, this.unit(), 1)}`)
         .join(', '),

@@ -145,6 +145,47 @@ describe('the part shelf', () => {
     sent.flush({ part: sent.request.body as Part, archived: false, version: 1 });
   });
 
+  const change = async (f: ComponentFixture<unknown>, selector: string, text: string): Promise<void> => {
+    const input = host(f).querySelector<HTMLInputElement>(selector)!;
+    input.value = text;
+    input.dispatchEvent(new Event('change'));
+    await settle(f);
+  };
+  const send = async (f: ComponentFixture<unknown>): Promise<void> => {
+    host(f)
+      .querySelector('rn-part-form form')!
+      .dispatchEvent(new Event('submit', { cancelable: true }));
+    await settle(f);
+  };
+
+  it('keeps what a capacitor is marked with; what cannot be is refused where it is typed', async () => {
+    const f = await open();
+    f.componentInstance.begin('capacitor');
+    await settle(f);
+    await change(f, 'rn-electric-field input', '2 F');
+    expect(host(f).querySelector('rn-electric-field [role=alert]')!.textContent).toContain('is impossible');
+    await send(f);
+    http.expectNone((r) => r.method === 'PUT');
+    await change(f, 'rn-electric-field input', '0,022u');
+    await send(f);
+    const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/parts/'));
+    expect((sent.request.body as Hardware).electric!.farad).toBeCloseTo(22e-9, 15);
+    sent.flush({ part: sent.request.body as Part, archived: false, version: 1 });
+  });
+
+  it('keeps the contacts of a switch as they are stated', async () => {
+    const f = await open();
+    f.componentInstance.begin('mini toggle');
+    await settle(f);
+    expect(host(f).querySelector('.contacts summary')!.textContent).toContain('as usual for its kind');
+    await change(f, 'rn-contact-fields [aria-label="Position 2: from"]', 'a.1');
+    await change(f, 'rn-contact-fields [aria-label="Position 2: to"]', 'b.1');
+    await send(f);
+    const sent = http.expectOne((r) => r.method === 'PUT' && r.url.startsWith('/api/parts/'));
+    expect((sent.request.body as Hardware).contacts!.positions[1]!.joins).toContain(['a.1', 'b.1']);
+    sent.flush({ part: sent.request.body as Part, archived: false, version: 1 });
+  });
+
   it('counts what is in the drawer and refuses less than nothing', async () => {
     const f = await open(id(2));
     type(f, 'rn-stock-line input[inputmode]', '-1');

@@ -50,6 +50,7 @@ export const STEP_DRAWINGS: Readonly<Record<StateId, StepDrawing>> = {
   resistance: atJack,
   partResistance: onLugs,
   partCapacitance: onLugs,
+  partInductance: onLugs,
   harnessResistance: atJack,
   jackResistance: atJack,
   supplyCurrent: onLugs,

@@ -171,6 +171,100 @@ describe('the circuit', () => {
     ]);
   });
 
+  const change = async (selector: string, text: string): Promise<void> => {
+    const field = host(fixture).querySelector<HTMLInputElement>(selector)!;
+    field.value = text;
+    field.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+  };
+  const field = (label: string): string => {
+    const found = [...host(fixture).querySelectorAll('rn-edit-parts mat-form-field')].find((f) => f.querySelector('mat-label')?.textContent === label)!;
+    return `#${found.querySelector('input, mat-select')!.id}`;
+  };
+
+  it('takes a value as marked: one that is a thousand times off is asked about, one that is none refused; a step is undone', async () => {
+    await open(twoPickups);
+    await choose(fixture, field('Part of the circuit'), 'Volume');
+    await change(field('Resistance'), '250');
+    expect(inside('rn-edit-parts').querySelector('[role=alert]')!.textContent).toContain('Did you mean 250\u202fkΩ?');
+    expect(kept.size).toBe(0);
+    await change(field('Resistance'), 'low');
+    expect(inside('rn-edit-parts').querySelector('[role=alert]')!.textContent).toContain('Not a resistance');
+    await change(field('Resistance'), '250k');
+    const volume = () => draft().elements.find((e) => e.id === 'volume');
+    expect(volume()).toEqual(
+      jasmine.objectContaining({ tracks: [jasmine.objectContaining({ ohms: { value: 250_000, limit: 50_000, basis: { kind: 'default' } } })] }),
+    );
+    await choose(fixture, field('Turns up'), 'anticlockwise, left-handed');
+    expect(volume()).toEqual(jasmine.objectContaining({ reverse: true }));
+    await press(inside('.unsaved'), 'Undo');
+    expect(volume()).toEqual(jasmine.objectContaining({ reverse: false }));
+    await press(inside('.unsaved'), 'Undo');
+    expect(host(fixture).textContent).not.toContain('Changed and not saved yet.');
+  });
+
+  it('has a part more, named and with contacts by hand, and loses it with its joints', async () => {
+    await open(twoPickups);
+    await choose(fixture, field('Add'), 'Switch, kill switch');
+    await press(inside('rn-edit-parts'), 'Add part');
+    expect(draft().elements.at(-1)).toEqual(jasmine.objectContaining({ id: 'kill', kind: 'switch' }));
+    await change(field('Name'), 'Thumb switch');
+    await change(field('Lugs, with commas'), 'x, y, x');
+    expect(inside('rn-contact-fields').querySelector('[role=alert]')!.textContent).toContain('a name of its own');
+    await change(field('Lugs, with commas'), 'x, y, z');
+    await change('rn-contact-fields [aria-label="Position 1: from"]', 'x');
+    await change('rn-contact-fields [aria-label="Position 1: to"]', 'z');
+    const last = draft().elements.at(-1);
+    expect(last?.kind === 'switch' && [last.name, last.table.lugs, last.table.positions[0]!.joins]).toEqual(['Thumb switch', ['x', 'y', 'z'], [['x', 'z']]]);
+    await choose(fixture, field('Part of the circuit'), 'Volume');
+    await press(inside('rn-edit-parts'), 'Remove from the circuit');
+    expect(draft().joints.some((j) => j.a.element === 'volume' || j.b.element === 'volume')).toBeFalse();
+    expect(circuitProblems(draft())).toEqual([]);
+  });
+
+  it('keeps what was found of a pickup with its part on the shelf, with the readings', async () => {
+    const [neck, ...others] = twoPickups.elements;
+    await open({ ...twoPickups, elements: [{ ...neck!, part: 'two-coil' }, ...others] });
+    await type(fixture, 'rn-find-leads [name=leads]', 'red, black');
+    await type(fixture, 'rn-find-leads [name=ohms]', '7.95k');
+    inside('rn-find-leads form').dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    await press(inside('rn-find-leads'), 'Up');
+    await change('rn-find-leads rn-electric-field input', '2.4');
+    await press(inside('rn-find-leads'), 'Save them with Wide two-coil on the shelf, too');
+    const put = http.expectOne('/api/parts/two-coil');
+    expect(put.request.headers.get('If-Match')).toBe('"1"');
+    expect(put.request.body).toEqual(
+      jasmine.objectContaining({
+        coils: [jasmine.objectContaining({ ohms: 7950, henry: 2.4 })],
+        colours: [
+          { colour: 'red', is: 'start of coil' },
+          { colour: 'black', is: 'finish of coil' },
+        ],
+        leadsFound: jasmine.objectContaining({ readings: [{ a: 'red', b: 'black', ohms: 7950 }], swings: [{ red: 'red', to: 'up' }] }),
+      }),
+    );
+    put.flush({ part: put.request.body as object, archived: false, version: 2 });
+    await settle();
+    http.match(() => true);
+    const [coil] = (draft().elements[0] as Extract<Circuit['elements'][number], { kind: 'pickup' }>).coils;
+    expect(coil!.henry!.value).toBe(2.4);
+  });
+
+  it('is held against an earlier revision and a circuit that is known', async () => {
+    await open(twoPickups);
+    await choose(fixture, 'rn-compare-circuits mat-select', 'Two pickups, toggle, one volume and tone');
+    const lines = (): readonly string[] => [...host(fixture).querySelectorAll('rn-compare-circuits li')].map((l) => l.textContent.trim());
+    expect(lines()).toEqual(['Volume, resistance: 250\u202fkΩ before, 500\u202fkΩ now.', 'Tone, resistance: 250\u202fkΩ before, 500\u202fkΩ now.']);
+    await choose(fixture, 'rn-compare-circuits mat-select', 'Revision 1, as saved');
+    await settle();
+    http.expectOne('/api/instruments/i/circuit/1').flush(circuitRevision({ ...twoPickups, joints: twoPickups.joints.slice(1) }));
+    await settle();
+    await fixture.whenStable();
+    expect(lines().length).toBe(1);
+    expect(lines()[0]).toMatch(/ is joined to /);
+  });
+
   it('says where it is silent', async () => {
     const short = { a: { element: 'jack', lug: 'tip' }, b: { element: 'jack', lug: 'sleeve' } };
     await open({ ...twoPickups, joints: [...twoPickups.joints, short] });

@@ -1,7 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { jackReading, twoPickups } from '../../../testing/circuit';
-import { choose, host, jobOnScreen, settle } from '../../../testing/job';
+import { button, choose, host, jobOnScreen, settle } from '../../../testing/job';
 import { ResponsePage } from './response-page';
 
 describe('the response', () => {
@@ -14,7 +14,7 @@ describe('the response', () => {
     await settle();
     await fixture.whenStable();
   }
-  const rows = (): readonly string[] => [...host(fixture).querySelectorAll('tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
+  const rows = (): readonly string[] => [...host(fixture).querySelectorAll('.curves > table tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
   async function slide(name: string, to: number): Promise<void> {
     const thumb = host(fixture).querySelector<HTMLInputElement>(`input[aria-label="${name}"]`)!;
     thumb.value = String(to);
@@ -57,6 +57,31 @@ describe('the response', () => {
     toggles[2]!.click();
     await fixture.whenStable();
     expect(rows()[0]).toContain('Choose a position');
+  });
+
+  it('tells what a pot does over its turn, silent at 0, and follows another one', async () => {
+    await open();
+    const turned = (): readonly string[] => [...host(fixture).querySelectorAll('rn-turn-of tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
+    expect(turned().length).toBe(5);
+    expect(turned()[0]).toContain('silent');
+    expect(turned()[4]).not.toContain('silent');
+    const volume = turned();
+    await choose(fixture, 'rn-turn-of mat-select', 'Tone');
+    expect(turned()).not.toEqual(volume);
+    expect(turned()[0]).not.toContain('silent');
+  });
+
+  it('keeps curves to be held against another setting, until they are dropped', async () => {
+    await open();
+    const chart = (): readonly string[] =>
+      (fixture.componentInstance as unknown as { curves: () => readonly { label: string }[] }).curves().map((c) => c.label);
+    button(fixture, 'Keep these curves to compare').click();
+    await slide('Tone', 0);
+    expect(chart().filter((l) => l.includes('kept')).length).toBe(3);
+    expect(chart().length).toBe(6);
+    button(fixture, 'Drop the kept curves').click();
+    await fixture.whenStable();
+    expect(chart().length).toBe(3);
   });
 
   it('is laid over the same circuit with one thing otherwise', async () => {

@@ -89,8 +89,9 @@ export class SimulatedMeter {
     if (!line.probes) return;
     const truth = this.ways().find((w) => w.key === this.fault())?.circuit ?? this.circuit();
     const { quantity } = line.target;
-    if (quantity === 'partCapacitance') {
-      const value = Math.round((expectedAt(wired(truth), line)?.value ?? 0) * 10) / 10;
+    if (quantity === 'partCapacitance' || quantity === 'partInductance') {
+      const digits = quantity === 'partCapacitance' ? 10 : 100;
+      const value = Math.round((expectedAt(wired(truth), line)?.value ?? 0) * digits) / digits;
       this.show(value, quantity);
       this.stood.emit({ row, value, raw: String(value) });
       return;

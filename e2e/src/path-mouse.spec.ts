@@ -151,8 +151,8 @@ test('a chosen pickup does not fit, and ends as a recorded cavity', async ({ pag
   const route = newest.document.cavities.find((c) => c.id === 'neck route')!;
   expect(route.levels.map((p) => p.depth.value)).toEqual([18, 18, 22.5, 22.5, 25, 25]);
   expect(route.levels.find((p) => p.id.startsWith('main'))!.depth.basis.kind).toBe('work');
-  // 1 meter + 1 strings off + 2 take out + 1 insert + 3 trace + 1 template + (bore, unplug, bit, clear) bulk + (4 × 3 + the second ear’s depth + bit + template off + 4 unplug) passes + 2 wells + 1 test-fit + 2 fit + 1 strings on
-  expect(await db('ledger').where({ instrument: FIRST, outcome: 'done' }).count('* as n').first()).toEqual({ n: '38' });
+  // 2 meter (each coil) + 1 strings off + 2 take out + 1 insert + 3 trace + 1 template + (bore, unplug, bit, clear) bulk + (4 × 3 + the second ear’s depth + bit + template off + 4 unplug) passes + 2 wells + 1 test-fit + 2 fit + 1 strings on
+  expect(await db('ledger').where({ instrument: FIRST, outcome: 'done' }).count('* as n').first()).toEqual({ n: '39' });
   expect(await db('waivers').count('* as n').first()).toEqual({ n: '1' });
   expect(await db('clearances').count('* as n').first()).toEqual({ n: '1' });
   expect(await db('readings').where({ instrument: FIRST, blind: true }).count('* as n').first()).toEqual({ n: '7' });

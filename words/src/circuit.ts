@@ -17,6 +17,7 @@ import {
   type LooseEnd,
   type Lug,
   type Meaning,
+  type NoCircuit,
   type NoTarget,
   type Predicted,
   type Resonance,
@@ -325,6 +326,21 @@ export function circuitProblemText(p: CircuitProblem): string {
 /** Why a deck cannot be read, with its line. */
 export function deckProblemText({ line, kind, text }: DeckProblem): string {
   return `Line ${line}${text === '' ? '' : ` (${text})`}: ${DECK_PROBLEMS[kind]}`;
+}
+
+/** Why a deck is no circuit that can be kept. */
+export function noCircuitText({ kind, name }: NoCircuit): string {
+  switch (kind) {
+    case 'no such node':
+      return `${name}: choose a node of the deck other than 0`;
+    case 'current source':
+    case 'controlled source':
+      return `${name}: only coils give a signal here, no source of this kind`;
+    case 'source without a coil':
+      return `${name}: a source stands in a row with its coil and nothing else between`;
+    case 'coil without a resistance':
+      return `${name}: a coil needs a resistance in its row`;
+  }
 }
 
 const DECK_PROBLEMS: Readonly<Record<DeckProblem['kind'], string>> = {

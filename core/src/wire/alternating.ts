@@ -1,6 +1,6 @@
 import { blockOfFirst, type GraphEdge } from './block.js';
 import type { Lug } from './circuit.js';
-import { join, rootOf, type Netlist } from './netlist.js';
+import { eachByItself, join, rootOf, type Netlist } from './netlist.js';
 import { trackShare } from './taper.js';
 
 /** What hangs at the jack: the capacitance of the cable, F, and the input of the amplifier, Ω. */
@@ -70,7 +70,7 @@ export function networkOf(netlist: Netlist, load: Load, tip: Lug = TIP, sleeve: 
   if (!(load.ohms > 0) || !(load.farad >= 0)) throw new RangeError('a load is an input of some ohms and a cable of no less than nothing');
   const { node, turns } = netlist;
   const at = (lug: number): number => node[lug] ?? 0;
-  const parents = Int32Array.from({ length: netlist.count }, (_, i) => i);
+  const parents = eachByItself(netlist.count);
   const [hot, cold] = [netlist.nodeOf(tip), netlist.nodeOf(sleeve)];
   const parts: Part[] = [
     { kind: 'resistor', a: hot, b: cold, value: load.ohms },

@@ -1,7 +1,7 @@
 import { lugKey, type Circuit, type Lug } from './circuit.js';
 import { lugsOf } from './kinds/index.js';
 import { coilLug } from './kinds/coil-lug.js';
-import { join, rootOf, type Netlist } from './netlist.js';
+import { eachByItself, join, rootOf, type Netlist } from './netlist.js';
 
 /** What is wrong with how lugs hang together at a setting, named by its terminals. */
 export type LooseEnd =
@@ -24,7 +24,7 @@ export function looseEnds({ elements }: Circuit, netlist: Netlist): readonly Loo
   const [tip, sleeve] = [nodeOf({ element: 'jack', lug: 'tip' }), nodeOf({ element: 'jack', lug: 'sleeve' })];
   const out: LooseEnd[] = tip === sleeve ? [{ kind: 'silent' }] : [];
   // whatever current can go through holds nodes together
-  const parents = Int32Array.from({ length: netlist.count }, (_, i) => i);
+  const parents = eachByItself(netlist.count);
   for (const b of netlist.branches) {
     const lugs =
       b.kind === 'coil'

@@ -36,7 +36,7 @@ export function wired(circuit: Circuit): Wired {
     for (const l of lugsOf(e)) of.set(l, count++);
     numbers.set(e.id, of);
   }
-  const parents = Int32Array.from({ length: count }, (_, i) => i);
+  const parents = eachByItself(count);
   for (const { a, b } of circuit.joints) {
     if (a.element === b.element && a.lug === b.lug) throw new RangeError(`a lug is joined to itself: ${a.element} ${a.lug}`);
     join(parents, numberOf(numbers, a.element, a.lug), numberOf(numbers, b.element, b.lug));
@@ -52,6 +52,13 @@ function numberOf(numbers: Wired['numbers'], element: string, lug: string): numb
   const n = numbers.get(element)?.get(lug);
   if (n === undefined) throw new RangeError(`no such lug: ${element} ${lug}`);
   return n;
+}
+
+/** A union-find in which nothing is joined yet. */
+export function eachByItself(count: number): Int32Array {
+  const parents = new Int32Array(count);
+  for (let i = 0; i < count; i++) parents[i] = i;
+  return parents;
 }
 
 /** The representative of a set, with its path halved. */

@@ -114,7 +114,9 @@ function trimmed(p: Float64Array): Float64Array {
 
 function inFours(numerator: Float64Array, denominator: Float64Array): Float64Array {
   const pairs = Math.ceil(Math.max(numerator.length, denominator.length) / 2);
-  return Float64Array.from({ length: 4 * pairs }, (_, i) => ((i & 2) === 0 ? numerator : denominator)[2 * (i >> 2) + (i & 1)] ?? 0);
+  const fours = new Float64Array(4 * pairs);
+  for (let i = 0; i < fours.length; i++) fours[i] = ((i & 2) === 0 ? numerator : denominator)[2 * (i >> 2) + (i & 1)] ?? 0;
+  return fours;
 }
 
 /** A rational's value at a frequency, Hz. */

@@ -60,7 +60,7 @@ describe('the circuit of an instrument', () => {
     expect((await now()).document).toEqual(circuit);
     expect(((await w.get(`${path}/${before}`)).body as CircuitRevision).revision).toBe(before);
     expect((await w.get(`${path}/999`)).status).toBe(404);
-    expect((await w.get(`${path}/first`)).status).toBe(422);
+    expect((await w.get(`${path}/first`)).status).toBe(400);
     for (const line of testSheet(circuit).filter((l) => l.target.quantity === 'jackResistance'))
       expect((await read(line.target.part)).status)
         .withContext(line.target.part)

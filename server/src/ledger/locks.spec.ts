@@ -6,6 +6,7 @@ import { valueOf } from '@rinnovo/core/measure';
 import { demoWorkshop } from '@rinnovo/demo';
 import sharp from 'sharp';
 import { benchOf, loadJobState } from '../jobs/job-state.js';
+import { expectedReading } from '../testing/expected-reading.js';
 import { testWorkshop, type TestWorkshop } from '../testing/workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -29,7 +30,7 @@ describe('writes that meet', () => {
     const { operation, cards, now } = benchOf(await loadJobState(w.db, job.id));
     const card = cards[now]!;
     const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-    const said = { outcome: 'done', wrong: null, note: '', minutes: 1, measured: null, seen };
+    const said = { outcome: 'done', wrong: null, note: '', minutes: 1, measured: expectedReading(card, tool), seen };
     return { operation: operation!.id, job: job.id, step: card.key, ...said };
   }
   const read = (value: number) => ({

@@ -1,4 +1,3 @@
-import { usualLimit } from '@rinnovo/core/quantity';
 import { optionsFor } from '@rinnovo/core/house';
 import { knownAt } from '@rinnovo/core/instrument';
 import { valueOf } from '@rinnovo/core/measure';
@@ -8,6 +7,7 @@ import { randomUUID } from 'node:crypto';
 import type { Response } from 'supertest';
 import { benchOf, loadJobState } from '../jobs/job-state.js';
 import { clearForCut } from './cleared.js';
+import { expectedReading } from './expected-reading.js';
 import { testWorkshop, type TestWorkshop } from './workshop.js';
 
 const job = demoWorkshop.jobs[0]!;
@@ -56,9 +56,7 @@ export async function logNext(w: TestWorkshop, more: object = {}): Promise<{ rea
   const bench = benchOf(await loadJobState(w.db, job.id));
   const card = bench.cards[bench.now]!;
   const seen = Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)]));
-  const expected = card.asks?.expected ?? 1;
-  const limit = card.asks?.what === 'resistance' ? usualLimit('partResistance', expected) : 0.05;
-  const measured = card.asks ? { value: expected, limit, raw: String(expected), tool: card.asks.what === 'resistance' ? 'meter' : gauge } : null;
+  const measured = expectedReading(card, gauge);
   const said = { outcome: 'done', wrong: null, note: '', minutes: 1.5, measured, seen };
   return {
     kind: card.kind,

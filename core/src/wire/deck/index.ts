@@ -1,3 +1,4 @@
+export * from './as-circuit.js';
 export * from './deck.js';
 export * from './read.js';
 export * from './solve.js';

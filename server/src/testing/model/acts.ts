@@ -5,8 +5,9 @@ import { confirmKey, overrideKey, ONE_PERSON, printWidths } from '@rinnovo/core/
 import { dimensionAt, moveFeature, withDimension, type Anatomy } from '@rinnovo/core/instrument';
 import type { Consent, LedgerEntry } from '@rinnovo/core/job';
 import { valueOf } from '@rinnovo/core/measure';
-import { targetKey, usualLimit, type Target } from '@rinnovo/core/quantity';
+import { targetKey, type Target } from '@rinnovo/core/quantity';
 import { benchOf, inHand, loadJobState, type JobState } from '../../jobs/job-state.js';
+import { expectedReading } from '../expected-reading.js';
 import type { Answer, Lab } from './lab.js';
 import { complaintsOf, noteYes, type YesBook } from './oracle.js';
 
@@ -38,15 +39,11 @@ export type Act = (u: Under, who: number, n: number) => Promise<void>;
 
 const stateOf = (u: Under): Promise<JobState> => loadJobState(u.lab.db, u.job);
 
-/** A coil as its sheet says. */
-const metered = (ohms: number): object => ({ value: ohms, limit: usualLimit('partResistance', ohms), raw: String(ohms), tool: 'meter' });
-
 /** A step as the bench asks for it; `skew` changes what was on the screen or what is said. */
 function nextStep(u: Under, s: JobState, skew: (body: Record<string, unknown>) => object = (b) => b): { path: string; body: object } | null {
   const bench = benchOf(s);
   const card = bench.cards[bench.now];
   if (!bench.operation || !card) return null;
-  const expected = card.asks?.expected ?? 1;
   const body = {
     operation: bench.operation.id,
     job: u.job,
@@ -55,7 +52,7 @@ function nextStep(u: Under, s: JobState, skew: (body: Record<string, unknown>) =
     wrong: null,
     note: '',
     minutes: 1,
-    measured: card.asks && (card.asks.what === 'resistance' ? metered(expected) : { value: expected, limit: 0.05, raw: String(expected), tool: u.gauge }),
+    measured: expectedReading(card, u.gauge),
     seen: Object.fromEntries(card.numbers.map((n) => [n.label, valueOf(n.working)])),
     done: new Date().toISOString(),
   };

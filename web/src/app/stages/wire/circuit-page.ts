@@ -79,7 +79,7 @@ const draftName = (instrument: string): string => `circuit/${instrument}`;
     }
     .trace {
       display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(14rem, 26rem);
+      grid-template-columns: minmax(0, 1fr) auto;
       align-items: start;
       gap: 0.6rem;
     }

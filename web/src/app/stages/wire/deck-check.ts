@@ -1,9 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
-import { heardFrequencies, readDeck, solveDeck, type Deck } from '@rinnovo/core/wire';
-import { deckProblemText, fixed, hertzText, withUnit } from '@rinnovo/words';
+import { Store } from '@ngrx/store';
+import { circuitOfDeck, heardFrequencies, readDeck, solveDeck, type Deck } from '@rinnovo/core/wire';
+import { deckProblemText, fixed, hertzText, noCircuitText, withUnit } from '@rinnovo/words';
+import { circuit as circuitResource } from '../../state/resources';
+import { WireCommands } from '../../state/wire-commands';
+import { attempt } from '../../ui/attempt';
 
 /** Points between 20 Hz and 20 kHz at which a deck is told. */
 const POINTS = 7;
@@ -38,6 +42,8 @@ const LARGEST = 200_000;
           <li class="number">{{ l }}</li>
         }
       </ul>
+      <button matButton="outlined" type="button" [disabled]="busy()" (click)="keep()">Save it as the circuit, {{ node() }} to the jack</button>
+      <span role="status">{{ said() }}</span>
     }
   `,
   styles: `
@@ -58,6 +64,11 @@ const LARGEST = 200_000;
   `,
 })
 export class DeckCheck {
+  private readonly commands = inject(WireCommands);
+  private readonly held = inject(Store).selectSignal(circuitResource.select);
+  private readonly attempt = attempt();
+  protected readonly busy = this.attempt.busy;
+  protected readonly said = signal('');
   protected readonly deck = signal<Deck | null>(null);
   protected readonly problems = signal<readonly string[]>([]);
   protected readonly node = signal<string | null>(null);
@@ -75,12 +86,25 @@ export class DeckCheck {
     });
   });
 
+  /** The deck becomes the next revision of the circuit, heard at the chosen node. */
+  protected async keep(): Promise<void> {
+    const [deck, node, { of, version }] = [this.deck(), this.node(), this.held()];
+    if (!deck || node === null || of === null) return;
+    const made = circuitOfDeck(deck, node);
+    this.problems.set(made.ok ? [] : made.problems.map((p) => `${noCircuitText(p)}.`));
+    if (!made.ok) return;
+    const stale = 'Somebody else saved this circuit meanwhile. Look at it first.';
+    if (await this.attempt.run(() => this.commands.keep(of, version ?? 0, made.circuit), stale)) this.said.set('Saved as the circuit');
+    else this.problems.set([this.attempt.problem() ?? '']);
+  }
+
   protected async take(event: Event): Promise<void> {
     const field = event.target as HTMLInputElement;
     const file = field.files?.[0];
     if (!file) return;
     this.deck.set(null);
     this.node.set(null);
+    this.said.set('');
     if (file.size > LARGEST) {
       this.problems.set(['This file is too large for a deck: 200 kB at most.']);
       return;

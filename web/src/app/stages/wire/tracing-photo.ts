@@ -52,6 +52,7 @@ const ZOOMS = [1, 2, 4] as const;
       padding: 0.4rem 1rem;
     }
     .frame {
+      width: min(26rem, 90vw);
       max-height: 60vh;
       overflow: auto;
     }

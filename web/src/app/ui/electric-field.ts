@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { typedElectric, type ElectricUnit } from '@rinnovo/core/part';
@@ -8,7 +9,7 @@ import { electricText, ELECTRIC_EXAMPLES } from '@rinnovo/words';
 /** A value of a circuit that is typed with k, M, n, p or none; what is not likely is asked about once. */
 @Component({
   selector: 'rn-electric-field',
-  imports: [MatFormFieldModule, MatInputModule],
+  imports: [MatButtonModule, MatFormFieldModule, MatInputModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-form-field subscriptSizing="dynamic">
@@ -19,7 +20,12 @@ import { electricText, ELECTRIC_EXAMPLES } from '@rinnovo/words';
       }
     </mat-form-field>
     @if (refused(); as r) {
-      <p class="problem" role="alert">{{ r }}</p>
+      <p class="problem" role="alert">
+        {{ r }}
+        @if (asked() !== null) {
+          <button matButton type="button" (click)="keep()">Keep it</button>
+        }
+      </p>
     }
   `,
   styles: `
@@ -49,12 +55,14 @@ export class ElectricField {
     return known === null ? '' : electricText(known, this.unit());
   });
   protected readonly text = linkedSignal(() => this.shown());
-  private readonly asked = signal<string | null>(null);
+  /** A value that is asked about before it is taken. */
+  protected readonly asked = signal<number | null>(null);
   readonly refused = linkedSignal<string, string | null>({ source: this.shown, computation: () => null });
 
   protected take(event: Event): void {
     const text = (event.target as HTMLInputElement).value;
     this.text.set(text);
+    this.asked.set(null);
     const read = typedElectric(this.unit(), text.replaceAll('\u202f', ' '));
     if (text === this.shown()) this.refused.set(null);
     else if (read.kind === 'wrong') this.refused.set(ELECTRIC_EXAMPLES[this.unit()]);
@@ -68,19 +76,20 @@ export class ElectricField {
       return;
     }
     const question = value === null ? null : this.question(value);
-    if (question !== null && question.final) {
+    if (question !== null) {
       this.refused.set(question.text);
+      this.asked.set(question.final ? null : value);
       return;
     }
-    if (question !== null && this.asked() !== question.text) {
-      this.asked.set(question.text);
-      this.refused.set(`${question.text} Type it again to keep it.`);
-      this.text.set('');
-      return;
-    }
-    this.asked.set(null);
     this.refused.set(null);
     this.typed.emit(value);
+  }
+
+  protected keep(): void {
+    const value = this.asked();
+    this.asked.set(null);
+    this.refused.set(null);
+    if (value !== null) this.typed.emit(value);
   }
 
   /** What speaks against a value: it cannot be at all, or it is not likely. */

@@ -188,6 +188,11 @@ describe('the circuit', () => {
     await change(field('Resistance'), '250');
     expect(inside('rn-edit-parts').querySelector('[role=alert]')!.textContent).toContain('Did you mean 250\u202fkΩ?');
     expect(kept.size).toBe(0);
+    await press(inside('rn-edit-parts [role=alert]'), 'Keep it');
+    expect(draft().elements.find((e) => e.id === 'volume')).toEqual(
+      jasmine.objectContaining({ tracks: [jasmine.objectContaining({ ohms: jasmine.objectContaining({ value: 250 }) })] }),
+    );
+    await press(inside('.unsaved'), 'Undo');
     await change(field('Resistance'), 'low');
     expect(inside('rn-edit-parts').querySelector('[role=alert]')!.textContent).toContain('Not a resistance');
     await change(field('Resistance'), '250k');

@@ -166,13 +166,14 @@ export class ResponsePage {
   /** The curves stay as they are, to be held against what is set next. */
   protected hold(): void {
     const circuit = this.circuit();
-    const setting = this.setting();
-    if (!circuit || !setting) return;
-    const knobs = settingText(circuit, { ...setting, positions: {} }, this.names());
+    if (!circuit) return;
+    const cable = withUnit(String(this.cable()), 'pF');
     this.kept.set(
-      this.now()
-        .filter((c) => !c.compared)
-        .map((c) => ({ ...c, label: `${c.label}, kept: ${lowerFirst(knobs)}, ${withUnit(String(this.cable()), 'pF')}`, compared: true })),
+      this.networks().map(({ at, is }) => ({
+        label: `${settingText(circuit, at, this.names())}, ${cable}, kept`,
+        levels: levelsOf(is, this.hertz),
+        compared: true,
+      })),
     );
   }
 

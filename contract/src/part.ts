@@ -78,6 +78,7 @@ const coil = Joi.object<Loose<Coil>, true>({
   ohms: measured(1_000_000).required(),
   henry: measured(100).required(),
   picofarad: measured(100_000).required(),
+  loss: measured(1e9),
   wireGauge: count.min(30).max(50).allow(null).required(),
   winding: Joi.string().valid('clockwise', 'anticlockwise').allow(null).required(),
   magnet: Joi.string().valid('north', 'south').allow(null).required(),

@@ -12,6 +12,7 @@ export const ELECTRIC_WORDS: Readonly<Record<ElectricId, string>> = {
   inputOhms: 'Input impedance',
   supply: 'Supply current',
   rows: 'Rows',
+  tolerance: 'Tolerance',
 };
 
 /** How a value is typed, where it cannot be read. */
@@ -23,6 +24,7 @@ export const ELECTRIC_EXAMPLES: Readonly<Record<ElectricUnit, string>> = {
   A: 'Not a current in mA. Try 0.8.',
   times: 'Not a factor. Try 1 or 2.5.',
   count: 'Not a whole number.',
+  '%': 'Not a percentage. Try 20 or 5.',
 };
 
 const SCALES: Readonly<Record<'Ω' | 'F' | 'H' | 'V' | 'A', readonly (readonly [number, string])[]>> = {
@@ -41,9 +43,11 @@ const SCALES: Readonly<Record<'Ω' | 'F' | 'H' | 'V' | 'A', readonly (readonly [
   A: [[1e-3, 'mA']],
 };
 
+const PLAIN = { times: '×', count: '', '%': '%' } as const;
+
 /** A number and its unit, with the digits that a meter shows, in the scale of `like`; an open circuit has none. */
 export function electricParts(value: number, unit: ElectricUnit, like = value): readonly [string, string] {
-  if (unit === 'times' || unit === 'count') return [fixed(value, Number.isInteger(value) ? 0 : 2), unit === 'times' ? '×' : ''];
+  if (unit === 'times' || unit === 'count' || unit === '%') return [fixed(value, Number.isInteger(value) ? 0 : 2), PLAIN[unit]];
   if (unit === 'Ω' && isOpenCircuit(value)) return ['open (OL)', ''];
   const scales = SCALES[unit];
   // 999.9999 of a scale is 1 of the next

@@ -118,9 +118,7 @@ export function sheetGroups(circuit: Circuit, readings: readonly Reading[], name
         simulated: read.tool === 'simulated meter',
       },
       result: verdict ? resultOf(verdict) : ear,
-      meanings: unexplained(verdict, meanings).map((m) =>
-        m === null ? 'No single fault explains it. Read it again.' : meaningText(circuit, m, names),
-      ),
+      meanings: unexplained(verdict, meanings).map((m) => (m === null ? 'No single fault explains it. Read it again.' : meaningText(circuit, m, names))),
       answers: byEar,
       answer: read && byEar.length > 0 ? read.value : null,
     };

@@ -242,7 +242,7 @@ export const examples = {
     sizes: { travelDown: { value: 3, limit: 0.5, basis: { kind: 'default' as const } } },
     strings: 6,
     colours: [{ colour: 'red', is: 'start of the north coil' }],
-    coils: [{ name: 'north', ohms: 4000, henry: 2.2, picofarad: 90, wireGauge: 42, winding: 'clockwise' as const, magnet: 'north' as const }],
+    coils: [{ name: 'north', ohms: 4000, henry: 2.2, picofarad: 90, loss: 400_000, wireGauge: 42, winding: 'clockwise' as const, magnet: 'north' as const }],
     coverGround: 'own wire' as const,
   },
   plan,

@@ -347,7 +347,9 @@ describe('the steps of each kind of work', () => {
     const small = state.parts['small'];
     if (!small || !isPickup(small)) throw new RangeError('no pickup');
     const asks = (coils: Pickup['coils']) =>
-      cards('meterPart', { choice: plainChoice({ part: 'small' }), state: { ...state, parts: { small: { ...small, coils: coils ?? [] } } } }).map((c) => c.asks);
+      cards('meterPart', { choice: plainChoice({ part: 'small' }), state: { ...state, parts: { small: { ...small, coils: coils ?? [] } } } }).map(
+        (c) => c.asks,
+      );
     // 4000 within 10 %, 0.393 % a kelvin over 5 kelvin: 4400 × 1.01965 is 486 more
     const [one, two] = asks([coil('screw', 4000), coil('slug', 4100)]);
     expect(one).toEqual(jasmine.objectContaining({ what: 'resistance', role: 'proves', expected: 4000 }));

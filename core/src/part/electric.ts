@@ -1,5 +1,5 @@
 /** The units in which the values of a circuit are kept. */
-export type ElectricUnit = 'Ω' | 'H' | 'F' | 'V' | 'A' | 'times' | 'count';
+export type ElectricUnit = 'Ω' | 'H' | 'F' | 'V' | 'A' | 'times' | 'count' | '%';
 
 /** A value with its unit, and the least and the most that can be at all [memory: docs/trade/part.md, Electric values]. */
 interface Electric {
@@ -17,6 +17,7 @@ export const ELECTRIC = {
   inputOhms: { unit: 'Ω', range: [1000, 1e11] },
   supply: { unit: 'A', range: [1e-7, 0.2] },
   rows: { unit: 'count', range: [1, 24] },
+  tolerance: { unit: '%', range: [0.1, 50] },
 } as const satisfies Readonly<Record<string, Electric>>;
 export type ElectricId = keyof typeof ELECTRIC;
 export const ELECTRIC_IDS = Object.keys(ELECTRIC) as readonly ElectricId[];

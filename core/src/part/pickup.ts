@@ -37,6 +37,8 @@ export interface Coil {
   readonly ohms: number | null;
   readonly henry: number | null;
   readonly picofarad: number | null;
+  /** Ω across the inductance: what cover, base and steel take. */
+  readonly loss?: number | null;
   /** Of the wire, 42 to 44. */
   readonly wireGauge: number | null;
   /** Seen from above, from its start. */

@@ -26,6 +26,8 @@ describe('a value of a circuit as it is typed', () => {
       ['times', '2.5', 2.5],
       ['times', '2x', 2],
       ['count', '3', 3],
+      ['%', '20 %', 20],
+      ['%', '5', 5],
     ];
     for (const [unit, text, want] of cases) expect(value(unit, text)).withContext(`${text} of ${unit}`).toBeCloseTo(want, 18);
   });
@@ -43,6 +45,8 @@ describe('a value of a circuit as it is typed', () => {
       ['times', '2m'],
       ['count', '2.5'],
       ['V', '1e3'],
+      ['%', '5m'],
+      ['V', '5%'],
       ['V', '9 V 9'],
     ] as const)
       expect(value(unit, text)).withContext(`${text} of ${unit}`).toBe('wrong');

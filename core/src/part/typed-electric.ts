@@ -21,13 +21,13 @@ export function typedElectric(unit: ElectricUnit, text: string): TypedElectric {
 
 /** Digits and power go together into one number, so that 22 nF is 2.2e-8 and nothing beside it. */
 function inPowers(unit: ElectricUnit, t: string): number | null {
-  const m = /^(\d+(?:[.,]\d+)?)\s*([pnuµμm])?\s*([FHVA]|×|x)?$/i.exec(t);
+  const m = /^(\d+(?:[.,]\d+)?)\s*([pnuµμm])?\s*([FHVA%]|×|x)?$/i.exec(t);
   if (!m) return null;
   const [, digits = '', prefix, named] = m;
   const has = named?.toUpperCase();
   const isTimes = has === '×' || has === 'X';
   if (has !== undefined && !(unit === 'times' ? isTimes : has === unit)) return null;
-  if (prefix !== undefined && (unit === 'times' || unit === 'count')) return null;
+  if (prefix !== undefined && (unit === 'times' || unit === 'count' || unit === '%')) return null;
   const power = prefix === undefined ? (named === undefined ? (BARE[unit] ?? 0) : 0) : (PREFIXES[prefix.toLowerCase()] ?? 0);
   return Number(`${digits.replace(',', '.')}e${power}`);
 }

@@ -131,12 +131,29 @@ describe('an element as a part of the shelf says', () => {
     expect(pot.tracks).toEqual([{ ohms: { value: 250_000, limit: 50_000, basis: { kind: 'sheet', part: 'a pot' } }, taper: 'reverse audio 10' }]);
   });
 
+  it('is off by its own tolerance where its sheet has one', () => {
+    const pot = likePart(beginElement('pot', 'volume', 'v'), part('pot', { kiloohms: 500, electric: { tolerance: 10 } }));
+    expect(pot.kind === 'pot' && pot.tracks[0]?.ohms.limit).toBe(50_000);
+    const film = likePart(beginElement('capacitor', 'tone capacitor', 'c'), part('capacitor', { electric: { farad: 22e-9, tolerance: 5 } }));
+    expect(film.kind === 'capacitor' && film.farad.limit).toBeCloseTo(1.1e-9, 15);
+  });
+
   it('has a blend of two tracks, and a pull with the contacts that were metered', () => {
     const blend = likePart(beginElement('pot', 'volume', 'v'), part('pot', { kiloohms: 500, traits: { tracks: 'blend' } }));
     expect(blend.kind === 'pot' && blend.tracks.map((t) => t.taper)).toEqual(['M', 'N']);
     const contacts = SWITCH_FORMS['mini toggle, on-off-on'];
     const pull = likePart(beginElement('pot', 'volume', 'v'), part('push-pull pot', { contacts }));
     expect(pull.kind === 'pot' && pull.pull).toEqual(contacts);
+  });
+
+  it('has the coils of its part, with the loss that its sheet gives, known or not', () => {
+    const coil = { name: 'only', ohms: 7000, henry: 3, picofarad: 100, wireGauge: null, winding: null, magnet: null };
+    const losses = [400_000, undefined].map((loss) => {
+      const shelf = { ...typicalPickup('single-coil', 'p', 'p'), coils: [loss === undefined ? coil : { ...coil, loss }] };
+      const e = likePart(beginElement('pickup', 'pickup', 'neck'), shelf);
+      return e.kind === 'pickup' ? (e.coils[0]?.loss?.value ?? null) : 'no pickup';
+    });
+    expect(losses).toEqual([400_000, null]);
   });
 
   it('leaves what the part does not say, and a part that it cannot be', () => {

@@ -65,7 +65,10 @@ export interface TextField extends FieldBase {
 /** A field of an element as it stands; `to` gives the element as it is then. */
 export type ElementField = ValueField | ChoiceField | TextField;
 
-type Optional = { readonly of?: string; readonly likely?: ValueOf };
+interface Optional {
+  readonly of?: string;
+  readonly likely?: ValueOf;
+}
 
 /** A value that there must be. */
 export function needed(

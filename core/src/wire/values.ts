@@ -105,7 +105,7 @@ function withSheet(c: Coil, usual: WiredCoil | undefined, part: Pickup): WiredCo
     ohms: told(c.ohms, 1, usual?.ohms),
     henry: told(c.henry, 1, usual?.henry),
     farad: told(c.picofarad, 1e-12, usual?.farad),
-    loss: null,
+    loss: told(c.loss ?? null, 1, null),
     // leads that were found by the swing have their starts in phase: the winding follows the magnet
     winding: c.winding !== null ? (c.winding === 'clockwise' ? 1 : -1) : part.leadsFound ? magnet : (usual?.winding ?? 1),
     magnet,

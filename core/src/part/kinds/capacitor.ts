@@ -5,7 +5,7 @@ export const capacitor: PartRow = {
   kind: 'capacitor',
   group: 'electronics',
   sizes: { length: range(4, 20), thickness: range(2, 10) },
-  electric: ['farad'],
+  electric: ['farad', 'tolerance'],
   ordinary: true,
   goes: {},
   wired: true,

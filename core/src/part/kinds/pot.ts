@@ -25,4 +25,5 @@ export const pot: PartRow = {
   hangs: true,
   wired: true,
   resists: true,
+  electric: ['tolerance'],
 };

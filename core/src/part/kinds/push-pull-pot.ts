@@ -24,5 +24,6 @@ export const pushPullPot: PartRow = {
   hangs: true,
   wired: true,
   resists: true,
+  electric: ['tolerance'],
   switches: true,
 };

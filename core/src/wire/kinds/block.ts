@@ -23,5 +23,5 @@ export const block: ElementRow<BlockElement> = {
     either('plugs', ['screwed or soldered', 'plug and socket'], e.plugs, (plugs) => ({ ...e, plugs })),
   ],
   parts: ['terminal block', 'plug-in harness'],
-  like: (e, part) => ({ ...e, part: part.id, plugs: part.kind === 'plug-in harness', rows: electricOf(part, 'rows')?.value ?? e.rows }),
+  like: (e, part) => ({ ...e, part: part.id, plugs: part.kind === 'plug-in harness', rows: electricOf(part, 'rows', 0)?.value ?? e.rows }),
 };

@@ -1,6 +1,7 @@
 import { isPickup, SWITCH_FORMS, type Hardware } from '../../part/index.js';
 import type { PotElement, Track } from '../circuit.js';
 import { either, needed, oneOf } from '../element-field.js';
+import { offOf } from '../like-part.js';
 import { isPulled } from '../setting.js';
 import { TAPERS, type TaperId } from '../taper.js';
 import { markedTrack, onSheet, POT_OFF } from '../values.js';
@@ -65,7 +66,7 @@ function asMarked(e: PotElement, part: Hardware): PotElement {
   const first = e.tracks[0];
   const tracks = tapersOf(part).map((taper, i): Track => {
     const was = e.tracks[i] ?? first;
-    const ohms = kiloohms === null ? was?.ohms : onSheet(part.id, kiloohms * 1000, POT_OFF.value);
+    const ohms = kiloohms === null ? was?.ohms : onSheet(part.id, kiloohms * 1000, offOf(part, POT_OFF.value));
     return { ohms: ohms ?? markedTrack(500_000), taper: taper ?? was?.taper ?? 'audio 10' };
   });
   return {

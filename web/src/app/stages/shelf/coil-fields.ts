@@ -8,6 +8,7 @@ const NUMBERS = [
   { key: 'ohms', label: 'Ω', most: 1_000_000 },
   { key: 'henry', label: 'H', most: 100 },
   { key: 'picofarad', label: 'pF', most: 100_000 },
+  { key: 'loss', label: 'Loss, Ω', most: 1_000_000_000 },
   { key: 'wireGauge', label: 'wire gauge', most: 50 },
 ] as const;
 

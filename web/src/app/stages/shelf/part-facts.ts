@@ -113,6 +113,7 @@ export class PartFacts {
           c.ohms === null ? null : `${c.ohms} Ω`,
           c.henry === null ? null : `${c.henry} H`,
           c.picofarad === null ? null : `${c.picofarad} pF`,
+          c.loss == null ? null : `loss ${electricText(c.loss, 'Ω')}`,
           c.wireGauge === null ? null : `gauge ${c.wireGauge}`,
           c.winding,
           c.magnet && `${c.magnet} facing the strings`,

@@ -145,8 +145,8 @@ export class PartForm {
   protected readonly isPot = computed(() => this.row()?.resists === true);
 
   protected state(id: ElectricId, value: number | null): void {
-    const { [id]: _, ...others } = this.is().electric;
-    this.form.controls.electric.setValue(value === null ? others : { ...others, [id]: value });
+    const others = Object.entries(this.is().electric).filter(([key]) => key !== id);
+    this.form.controls.electric.setValue(Object.fromEntries(value === null ? others : [...others, [id, value]]));
   }
 
   private readonly draft = computed(() => ({ fields: this.is(), sizes: this.sizes().typed() }), { equal: same });
@@ -268,9 +268,9 @@ export class PartForm {
     if (!screws.ok) return refuse(`Screw places: ${screws.problem}.`);
     if (!shape && screws.rows.length > 0) return refuse('Add an outline before the screw places.');
     if (this.values().some((f) => f.refused() !== null)) return refuse('A value cannot be read. It is marked above.');
-    const { electric: _, contacts: __, ...plain } = h;
+    const { format, id, kind, name, price, sizes } = h;
     const wired = { ...(Object.keys(electric).length > 0 ? { electric } : {}), ...(contacts ? { contacts } : {}) };
-    return { ...plain, ...wired, traits, thread, gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
+    return { format, id, kind, name, price, sizes, ...wired, traits, thread, gauge, kiloohms, shape: shape && { ...shape, screws: screws.rows } };
   }
 
   private pickupRead(refuse: (why: string) => null): Pickup | null {
@@ -287,7 +287,21 @@ export class PartForm {
     if (strings !== null) known.strings = strings;
     if (coverGround !== null) known.coverGround = coverGround;
     const { format, id, kind, name, price, screws, poles, sizes, leadsFound } = p;
-    const rest = { format, id, kind, name, price, screws, poles, ...(sizes ? { sizes } : {}), ...(leadsFound ? { leadsFound } : {}), tiers, leads, colours: colours.rows, coils };
+    const rest = {
+      format,
+      id,
+      kind,
+      name,
+      price,
+      screws,
+      poles,
+      ...(sizes ? { sizes } : {}),
+      ...(leadsFound ? { leadsFound } : {}),
+      tiers,
+      leads,
+      colours: colours.rows,
+      coils,
+    };
     return { ...rest, ...known };
   }
 }

@@ -19,7 +19,7 @@ import { attempt } from '../../ui/attempt';
       <summary>Compare this circuit</summary>
       <div class="fields">
         <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Compare with</mat-label>
+          <mat-label>The other circuit</mat-label>
           <mat-select [value]="chosen()" (valueChange)="choose($event)">
             <mat-option value="none">Nothing</mat-option>
             @for (r of revisions(); track r) {

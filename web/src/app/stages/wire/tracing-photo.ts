@@ -81,7 +81,7 @@ export class TracingPhoto {
     if (!file) return;
     this.refused.set(null);
     const reader = new FileReader();
-    reader.onload = () => this.own.set(String(reader.result));
+    reader.onload = () => this.own.set(typeof reader.result === 'string' ? reader.result : null);
     reader.readAsDataURL(file);
   }
 

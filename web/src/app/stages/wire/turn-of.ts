@@ -28,7 +28,7 @@ const TOLD = [0, 2.5, 5, 7.5, 10];
       <table>
         <thead>
           <tr>
-            <th scope="col">Knob at</th>
+            <th scope="col">Knob</th>
             @for (h of titles; track h) {
               <th scope="col">Level at {{ h }}</th>
             }

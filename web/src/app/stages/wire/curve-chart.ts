@@ -34,7 +34,7 @@ const OVER = {
     type: 'logarithmic',
     from: 20,
     to: 20_000,
-    markedEvery: 40,
+    markedEvery: 32,
     tick: (x: number): string => TICKS[x] ?? '',
     tip: hertzText,
   },
@@ -49,6 +49,8 @@ const OVER = {
     tip: (x: number): string => fixed(x, 1),
   },
 } as const;
+/** What the marks on a curve are called where nobody reads it. */
+const MARKS = 'marks';
 const POINTS = ['circle', 'rect', 'triangle', 'rectRot', 'cross', 'star'] as const;
 
 /** Levels over frequency or over a turn, live: the table beside it says the same. */
@@ -88,16 +90,17 @@ export class CurveChart {
     const style = getComputedStyle(canvas);
     const [ink = '', line = '', plan = ''] = ['--rn-ink', '--rn-line', '--rn-plan'].map((v) => style.getPropertyValue(v).trim());
     const over = OVER[this.over()];
-    const datasets = curves.map((c, i) => ({
-      label: c.label,
-      data: Array.from(xs, (x, k) => ({ x, y: c.levels[k] ?? 0 })),
-      borderColor: c.compared ? plan : ink,
-      backgroundColor: c.compared ? plan : ink,
-      borderWidth: 2,
-      borderDash: [...(DASHES[i % DASHES.length] ?? [])],
-      pointStyle: POINTS[i % POINTS.length] ?? 'circle',
-      pointRadius: Array.from(xs, (_, k) => ((k + 7 * i) % over.markedEvery === 0 ? 4 : 0)),
-    }));
+    const datasets = curves.flatMap((c, i) => {
+      const colour = c.compared ? plan : ink;
+      const look = { borderColor: colour, backgroundColor: colour, pointStyle: POINTS[i % POINTS.length] ?? 'circle' };
+      const data = Array.from(xs, (x, k) => ({ x, y: c.levels[k] ?? 0 }));
+      // marks are few points of their own: a radius for each point of a curve would be looked up one by one, and take the slider's frame
+      const marks = data.filter((_, k) => (k + 7 * i) % over.markedEvery === 0);
+      return [
+        { ...look, label: c.label, data, borderWidth: 2, borderDash: [...(DASHES[i % DASHES.length] ?? [])], pointRadius: 0 },
+        { ...look, label: MARKS, data: marks, showLine: false, borderWidth: 2, borderDash: [], pointRadius: 4 },
+      ];
+    });
     // a slider moves only the numbers: the chart itself stays
     if (this.chart && this.drawnIn === theme) {
       this.chart.data.datasets = datasets;
@@ -119,8 +122,8 @@ export class CurveChart {
         normalized: true,
         interaction: { mode: 'index', intersect: false },
         plugins: {
-          legend: { labels: { color: ink, font, usePointStyle: true } },
-          tooltip: { callbacks: { title: (items) => over.tip(items[0]?.parsed.x ?? 0) } },
+          legend: { labels: { color: ink, font, usePointStyle: true, filter: ({ text }) => text !== MARKS } },
+          tooltip: { filter: ({ dataset }) => dataset.label !== MARKS, callbacks: { title: (items) => over.tip(items[0]?.parsed.x ?? 0) } },
         },
         scales: {
           x: {

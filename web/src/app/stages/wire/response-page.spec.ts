@@ -62,6 +62,10 @@ describe('the response', () => {
   it('tells what a pot does over its turn, silent at 0, and follows another one', async () => {
     await open();
     const turned = (): readonly string[] => [...host(fixture).querySelectorAll('rn-turn-of tbody tr')].map((r) => r.textContent.replace(/\s+/g, ' ').trim());
+    expect(turned().length).toBe(0);
+    host(fixture).querySelector<HTMLElement>('rn-turn-of summary')!.click();
+    await settle();
+    await fixture.whenStable();
     expect(turned().length).toBe(5);
     expect(turned()[0]).toContain('silent');
     expect(turned()[4]).not.toContain('silent');

@@ -39,7 +39,7 @@ import { DeckCheck } from './deck-check';
 import { TurnOf } from './turn-of';
 import { WireNav } from './wire-nav';
 
-const POINTS = 200;
+const POINTS = 160;
 /** Where levels are told side by side, Hz. */
 const TOLD_AT = 200;
 const PICOFARAD = 1e-12;

@@ -65,6 +65,11 @@ export function electricText(value: number, unit: ElectricUnit): string {
   return word === '' ? number : withUnit(number, word);
 }
 
+/** That a value is not likely, and what was probably meant; null: nobody can say. */
+export function unusualText(value: number, unit: ElectricUnit, meant: number | null): string {
+  return `${electricText(value, unit)} is unusual here.${meant === null ? '' : ` Did you mean ${electricText(meant, unit)}?`}`;
+}
+
 /** What cannot be of the contacts of a switch. */
 export function contactProblemText(p: ContactProblem): string {
   switch (p.kind) {

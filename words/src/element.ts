@@ -18,8 +18,11 @@ const ELEMENT_KIND_WORDS: Readonly<Record<ElementKind, string>> = {
   metal: 'metal part',
 };
 
-export const elementKindWord = (kind: ElementKind): string => ELEMENT_KIND_WORDS[kind];
-export const roleWord = (does: Role): string => ROLE_WORDS[does];
+/** What can be added to a circuit: `Pot, volume`, `Jack`. */
+export function partToAddWord(kind: ElementKind, does: Role): string {
+  const [of, as] = [ELEMENT_KIND_WORDS[kind], ROLE_WORDS[does]];
+  return upperFirst(of === as ? of : `${of}, ${as}`);
+}
 
 const FIELD_WORDS: Readonly<Record<FieldId, string>> = {
   ...ELECTRIC_WORDS,

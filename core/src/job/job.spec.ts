@@ -2,7 +2,6 @@ import { ofChoice, type PlanState, type Verdict } from '../check/index.js';
 import { clearToCut } from '../gate/index.js';
 import { cuttingFor, evaluatePlan } from '../house/index.js';
 import { valueOf, type VerdictClass } from '../measure/index.js';
-import { OPEN, usualLimit } from '../quantity/index.js';
 import { roundedRectangle } from '../shape/index.js';
 import { clearanceOf, clearedJob, decisionOn, entryOf, jobOf } from '../testing/job.js';
 import { plainAnatomy, plainChoice, plainPlan, plainState, plainTools } from '../testing/plan.js';
@@ -244,26 +243,6 @@ describe('what is said of a step', () => {
   });
   const of = (said: Partial<StepSaid>, at: StepAtHand = { card, choice: routed, state }) => stepFlaw(at, { ...none, ...said })?.what ?? null;
   const read = (value: number) => of({ measured: { value, limit: 0.05, tool: 'gauge' } });
-
-  it('of a new pickup is not done with a coil that is open or shorted, nor with another tool than a meter', () => {
-    const target = { quantity: 'partResistance' as const, feature: 'here', part: 'coil' };
-    const at: StepAtHand = { card: { asks: { what: 'resistance', role: 'proves', target, expected: 4000, limit: 479 } }, choice: routed, state };
-    const ohms = (value: number, tool = 'meter') => of({ measured: { value, limit: usualLimit('partResistance', value), tool } }, at);
-    expect([of({}, at), ohms(4000), ohms(7400), ohms(OPEN), ohms(2), ohms(5), ohms(6)]).toEqual([
-      'resistanceMissing',
-      null,
-      null,
-      'deadCoil',
-      'deadCoil',
-      'deadCoil',
-      null,
-    ]);
-    expect(ohms(4000, 'nobody’s')).toBe('unknownTool');
-    // what went wrong is logged with what was read
-    const dead = { ...wrong('wrongPart'), measured: { value: OPEN, limit: usualLimit('partResistance', OPEN), tool: 'meter' } };
-    expect(of(dead, at)).toBeNull();
-    expect(read(4000)).not.toBeNull();
-  });
 
   it('comes with the reading that the card asks for, and with none where it asks for none', () => {
     const gap = {

@@ -97,4 +97,12 @@ export const about = (value: number, limit: number): Usual => ({ value, limit })
 export const inch = (id: ThreadId): Usual => about(Math.round(THREADS[id].major * 1000) / 1000, 0.1);
 /** The sizes of what is screwed into a panel by a thread. */
 export const panel = (id: ThreadId, sizes: PartRow['sizes']): PartRow['sizes'] => ({ bushing: inch(id), threadLength: null, washer: null, ...sizes });
+/** What of every pot is chosen. */
+export const POT_TRAITS = {
+  shaftEnd: ['split', 'solid'],
+  knobGrip: ['push-on', 'set screw'],
+  taper: ['linear', 'audio', 'reverse audio'],
+  direction: ['clockwise', 'anticlockwise'],
+  fullUp: ['on its track', 'no load'],
+} as const satisfies PartRow['traits'];
 export const POT_THREADS: readonly ThreadId[] = ['3/8-32', 'M7 × 0.75', 'M8 × 0.75', 'M9 × 0.75'];

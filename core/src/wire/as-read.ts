@@ -57,7 +57,7 @@ function elementAsRead(e: Element, read: ReadOf, room: Room): Element {
 }
 
 /** Copper as it would read at 20 °C; how warm it was adds to the limit. */
-function atTwenty({ value, limit, basis }: Dimension, { celsius, limit: off }: Room): Dimension {
+export function atTwenty({ value, limit, basis }: Dimension, { celsius, limit: off }: Room): Dimension {
   const factor = copperFactor(celsius);
   return { value: value / factor, limit: limit / factor + (value / factor) * Math.abs(copperFactor(celsius + off) / factor - 1), basis };
 }

@@ -11,7 +11,7 @@ export interface CoilExpected {
   readonly limit: number;
 }
 
-/** Each coil of a pickup as a meter should read it where nobody read the thermometer: 4000 ± 400 by its sheet, in air of 15 to 25 °C, within 479 [law: copper]. */
+/** Each coil of a pickup as a meter should read it where nobody read the thermometer: 4000 ± 400 by its sheet, in air of 15 to 25 °C, within 486 [law: copper]. */
 export function coilsExpected(part: Pickup): readonly CoilExpected[] {
   const warm = copperFactor(USUAL_ROOM.celsius + USUAL_ROOM.limit);
   return coilsOf(part).map(({ name, ohms }) =>

@@ -1,4 +1,5 @@
 import { elementIn, lugKey, type Circuit, type Element, type ElementKind, type Joint, type Lug } from './circuit.js';
+import { tableOf } from './edit.js';
 import type { ElementField, FieldId } from './element-field.js';
 import { fieldsOf, lugsOf } from './kinds/index.js';
 import type { ContactTable, ElectricUnit } from '../part/index.js';
@@ -50,8 +51,6 @@ function fieldDifferences(was: Element, is: Element): readonly CircuitDifference
     return [{ kind: 'field', element: is.id, key: field.key, of: field.of, unit: field.kind === 'value' ? field.unit : null, from, to }];
   });
 }
-
-const tableOf = (e: Element): ContactTable | null => (e.kind === 'switch' ? e.table : e.kind === 'pot' ? e.pull : null);
 
 /** Two tables are the same when each position joins the same lugs. */
 function contactDifferences(was: Element, is: Element): readonly CircuitDifference[] {

@@ -1,4 +1,5 @@
 import { elementIn, type Circuit, type Element, type ElementKind, type Lug, type Role } from './circuit.js';
+import type { ContactTable } from '../part/index.js';
 import { beginElement, ELEMENT_ROWS, lugsOf } from './kinds/index.js';
 
 /** The kinds of elements that can be added; a circuit has one jack. */
@@ -24,6 +25,15 @@ export function withChanged(circuit: Circuit, element: Element): Circuit {
   const elements = circuit.elements.map((e) => (e.id === element.id ? element : e));
   const there = new Set(lugsOf(element));
   return kept({ ...circuit, elements }, (l) => l.element !== element.id || there.has(l.lug));
+}
+
+/** The contacts of an element that switches; null: it does not. */
+export const tableOf = (e: Element): ContactTable | null => (e.kind === 'switch' ? e.table : e.kind === 'pot' ? e.pull : null);
+
+/** An element with other contacts; one that does not switch stays as it is. */
+export function withTable(e: Element, table: ContactTable): Element {
+  if (e.kind === 'switch') return { ...e, table };
+  return e.kind === 'pot' && e.pull ? { ...e, pull: table } : e;
 }
 
 /** A circuit without an element and its joints. */

@@ -1,5 +1,5 @@
 import type { Dimension } from '../measure/index.js';
-import type { ElectricUnit } from '../part/index.js';
+import { ELECTRIC, type ElectricId, type ElectricUnit } from '../part/index.js';
 import type { Element } from './circuit.js';
 import type { ValueOf } from './improbable-value.js';
 
@@ -64,6 +64,15 @@ export interface TextField extends FieldBase {
 
 /** A field of an element as it stands; `to` gives the element as it is then. */
 export type ElementField = ValueField | ChoiceField | TextField;
+
+/** From and to of an inductance that can be at all, H [memory: docs/trade/part.md, Electric values]. */
+const HENRIES = [0.001, 100] as const;
+
+/** The least and the most that a value can be at all, in its unit. */
+export function rangeOf({ key, unit }: Pick<ValueField, 'key' | 'unit'>): readonly [number, number] {
+  if (key in ELECTRIC) return ELECTRIC[key as ElectricId].range;
+  return unit === 'H' ? HENRIES : ELECTRIC.ohms.range;
+}
 
 interface Optional {
   readonly of?: string;

@@ -3,6 +3,7 @@ export * from './circuit.js';
 export * from './copper.js';
 export { beginElement, branchesOf, coilLug, fieldsOf, joinsOf, likePart, lugsOf, partKindsOf, rolesOf, trackLug, usualContacts } from './kinds/index.js';
 export * from './edit.js';
+export { rangeOf } from './element-field.js';
 export type { ChoiceField, ElementField, FieldId, TextField, ValueField } from './element-field.js';
 export * from './netlist.js';
 export * from './presets/index.js';

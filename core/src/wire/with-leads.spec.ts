@@ -104,6 +104,13 @@ describe('a pickup whose leads were found', () => {
     }
   });
 
+  it('is at 20 °C, whatever the air was: 7690 at 10 °C are 8004.6 [std: IEC 60028, value from memory]', () => {
+    const found = findLeads(['red', 'black'], [{ a: 'red', b: 'black', ohms: 7690 }], [{ red: 'red', to: 'up' }]).coils;
+    const [coil] = withLeads(pickupElement('neck', null, { kind: 'single-coil' }), found, [], { celsius: 10, limit: 1 }).coils;
+    expect(coil?.ohms?.value).toBeCloseTo(7690 / (1 - 0.0393), 6);
+    expect(coil?.ohms?.limit).toBeGreaterThan(100);
+  });
+
   it('replaces what was said of its leads before, and keeps what the sheet says of its coils', () => {
     const sheet = { name: 'screw', ohms: 4000, henry: 2, picofarad: 60, wireGauge: 42, winding: 'clockwise', magnet: 'south' } as const;
     const part: Pickup = { ...typicalPickup('single-coil', 'p', 'P'), coils: [sheet], colours: [{ colour: 'blue', is: 'start of screw' }] };

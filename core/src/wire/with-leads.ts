@@ -1,6 +1,8 @@
 import type { Coil, Lead, LeadsFound, Pickup } from '../part/index.js';
 import { constant, type Dimension } from '../measure/index.js';
 import { usualLimit } from '../quantity/index.js';
+import { atTwenty } from './as-read.js';
+import { USUAL_ROOM, type Room } from './copper.js';
 import type { PickupElement, WiredCoil } from './circuit.js';
 import type { FoundCoil } from './find-leads.js';
 import { isLead } from './values.js';
@@ -10,10 +12,10 @@ const METER = { kind: 'measured', tool: 'meter' } as const;
 const HENRY_OFF = constant(0.05, 'memory', 'Leads of pickups');
 
 /**
- * A pickup as its leads were found, coil by coil in the order in which they were: colours, Ω at the room's temperature as 20 °C, H where a meter told it.
+ * A pickup as its leads were found, coil by coil in the order in which they were: colours, Ω taken back to 20 °C from the air that they were read in, H where a meter told it.
  * The swing tells winding times magnet, not each: with the start towards the hot it is +1, so the winding follows the magnet.
  */
-export function withLeads(e: PickupElement, found: readonly FoundCoil[], henries: readonly (number | null)[] = []): PickupElement {
+export function withLeads(e: PickupElement, found: readonly FoundCoil[], henries: readonly (number | null)[] = [], room: Room = USUAL_ROOM): PickupElement {
   const coils = e.coils.map((c, i): WiredCoil => {
     const f = found[i];
     if (!f) return c;
@@ -23,7 +25,7 @@ export function withLeads(e: PickupElement, found: readonly FoundCoil[], henries
       startColour: f.start,
       finishColour: f.finish,
       winding: f.start === null ? c.winding : c.magnet,
-      ohms: { value: f.ohms, limit: usualLimit('partResistance', f.ohms), basis: METER },
+      ohms: atTwenty({ value: f.ohms, limit: usualLimit('partResistance', f.ohms), basis: METER }, room),
       henry: henry === null ? c.henry : { value: henry, limit: henry * HENRY_OFF.value, basis: METER },
     };
   });

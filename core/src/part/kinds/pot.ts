@@ -1,4 +1,4 @@
-import { about, panel, range, POT_THREADS, type PartRow } from '../part-row.js';
+import { about, panel, range, POT_THREADS, POT_TRAITS, type PartRow } from '../part-row.js';
 
 /** A potentiometer. */
 export const pot: PartRow = {
@@ -13,14 +13,7 @@ export const pot: PartRow = {
     knobBore: null,
   },
   threads: POT_THREADS,
-  traits: {
-    shaftEnd: ['split', 'solid'],
-    knobGrip: ['push-on', 'set screw'],
-    taper: ['linear', 'audio', 'reverse audio'],
-    direction: ['clockwise', 'anticlockwise'],
-    fullUp: ['on its track', 'no load'],
-    tracks: ['one', 'two', 'blend'],
-  },
+  traits: { ...POT_TRAITS, tracks: ['one', 'two', 'blend'] },
   goes: { holes: ['pot', 'switch', 'other'] },
   hangs: true,
   wired: true,

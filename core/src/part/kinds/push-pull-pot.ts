@@ -1,4 +1,4 @@
-import { about, panel, range, POT_THREADS, type PartRow } from '../part-row.js';
+import { about, panel, range, POT_THREADS, POT_TRAITS, type PartRow } from '../part-row.js';
 
 /** A pot with a switch on its shaft. */
 export const pushPullPot: PartRow = {
@@ -13,13 +13,7 @@ export const pushPullPot: PartRow = {
     knobBore: null,
   },
   threads: POT_THREADS,
-  traits: {
-    shaftEnd: ['split', 'solid'],
-    knobGrip: ['push-on', 'set screw'],
-    taper: ['linear', 'audio', 'reverse audio'],
-    direction: ['clockwise', 'anticlockwise'],
-    fullUp: ['on its track', 'no load'],
-  },
+  traits: POT_TRAITS,
   goes: { holes: ['pot', 'switch'] },
   hangs: true,
   wired: true,

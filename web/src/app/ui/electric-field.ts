@@ -4,7 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { typedElectric, type ElectricUnit } from '@rinnovo/core/part';
 import { improbableValue, type ValueOf } from '@rinnovo/core/wire';
-import { electricText, ELECTRIC_EXAMPLES } from '@rinnovo/words';
+import { electricText, ELECTRIC_EXAMPLES, unusualText } from '@rinnovo/words';
 
 /** A value of a circuit that is typed with k, M, n, p or none; what is not likely is asked about once. */
 @Component({
@@ -99,9 +99,6 @@ export class ElectricField {
       return { text: `${electricText(value, unit)} is impossible: ${electricText(range[0], unit)} to ${electricText(range[1], unit)}.`, final: true };
     const odd = likely && improbableValue(likely, value);
     if (!odd) return null;
-    return {
-      text: `${electricText(value, unit)} is unusual here.${odd.meant === null ? '' : ` Did you mean ${electricText(odd.meant, unit)}?`}`,
-      final: false,
-    };
+    return { text: unusualText(value, unit, odd.meant), final: false };
   }
 }

@@ -21,7 +21,7 @@ import {
   type Circuit,
   type ValueOf,
 } from '@rinnovo/core/wire';
-import { BLEED_WORDS, circuitValue, partKindWord, upperFirst } from '@rinnovo/words';
+import { BLEED_WORDS, circuitValue, partKindWord, unusualText, upperFirst } from '@rinnovo/words';
 import { selectAnatomy, selectLeftHanded, selectParts, selectPickups } from '../../state/selectors';
 import { standing } from '../../ui/form-values';
 
@@ -179,9 +179,7 @@ export class ChooseCircuit {
     }
     const value = typed.value * scale;
     const improbable = improbableValue(of, value);
-    const shown = (v: number): string => circuitValue(v / scale, quantity);
-    const question =
-      improbable && `${shown(value)} is unusual here.${improbable.meant === null ? '' : ` Did you mean ${shown(improbable.meant)}?`} Save again to keep it.`;
+    const question = improbable && `${unusualText(value, quantity === 'partResistance' ? 'Ω' : 'F', improbable.meant)} Save again to keep it.`;
     if (question && before[field] !== question) {
       refused[field] = question;
       return null;

@@ -12,10 +12,13 @@ import {
   likePart,
   marked,
   partKindsOf,
+  rangeOf,
   rolesOf,
+  tableOf,
   withChanged,
   withElement,
   withoutElement,
+  withTable,
   type Circuit,
   type Element,
   type ElementField,
@@ -23,7 +26,7 @@ import {
   type Role,
   type ValueField,
 } from '@rinnovo/core/wire';
-import { elementKindWord, elementName, fieldNote, fieldWord, optionWord, roleWord, upperFirst } from '@rinnovo/words';
+import { elementName, fieldNote, fieldWord, optionWord, partToAddWord } from '@rinnovo/words';
 import { selectNames, selectParts } from '../../state/selectors';
 import { ContactFields } from '../../ui/contact-fields';
 import { ElectricField } from '../../ui/electric-field';
@@ -51,7 +54,13 @@ export class EditParts {
   protected readonly element = computed(() => elementIn(this.circuit(), this.chosen() ?? ''));
   protected readonly fields = computed(() => {
     const e = this.element();
-    return (e ? fieldsOf(e) : []).map((f) => ({ key: `${e?.id ?? ''}/${f.of ?? ''}/${f.key}`, label: fieldWord(f), note: fieldNote(f), field: f }));
+    return (e ? fieldsOf(e) : []).map((f) => ({
+      key: `${e?.id ?? ''}/${f.of ?? ''}/${f.key}`,
+      label: fieldWord(f),
+      note: fieldNote(f),
+      range: f.kind === 'value' ? rangeOf(f) : null,
+      field: f,
+    }));
   });
   /** Parts of the shelf that it can be. */
   protected readonly onShelf = computed((): readonly Part[] => {
@@ -60,7 +69,7 @@ export class EditParts {
   });
   protected readonly table = computed((): ContactTable | null => {
     const e = this.element();
-    return e?.kind === 'switch' ? e.table : e?.kind === 'pot' ? e.pull : null;
+    return e && tableOf(e);
   });
   /** What can be added, kind by kind and by what it does. */
   protected readonly more = computed(() =>
@@ -69,7 +78,7 @@ export class EditParts {
         value: `${kind}/${does}`,
         kind,
         does,
-        word: upperFirst(roleWord(does) === elementKindWord(kind) ? roleWord(does) : `${elementKindWord(kind)}, ${roleWord(does)}`),
+        word: partToAddWord(kind, does),
       })),
     ),
   );
@@ -117,7 +126,6 @@ export class EditParts {
 
   protected contacts(table: ContactTable): void {
     const e = this.element();
-    if (e?.kind === 'switch') this.put({ ...e, table });
-    else if (e?.kind === 'pot') this.put({ ...e, pull: table });
+    if (e) this.put(withTable(e, table));
   }
 }

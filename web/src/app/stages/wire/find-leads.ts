@@ -8,9 +8,9 @@ import { OPEN } from '@rinnovo/core/quantity';
 import { typedState } from '@rinnovo/core/survey';
 import { isPickup, type LeadReading, type LeadsFound, type Swing } from '@rinnovo/core/part';
 import { findLeads, partFound, withLeads, type Circuit, type PickupElement } from '@rinnovo/core/wire';
-import { circuitValue, dayOf, elementName } from '@rinnovo/words';
+import { circuitValue, dayOf, elementName, roomOf } from '@rinnovo/words';
 import { parts } from '../../state/resources';
-import { selectNames } from '../../state/selectors';
+import { selectNames, selectReadings } from '../../state/selectors';
 import { ShelfCommands } from '../../state/shelf-commands';
 import { attempt } from '../../ui/attempt';
 import { ElectricField } from '../../ui/electric-field';
@@ -115,6 +115,7 @@ export class FindLeads {
   private readonly store = inject(Store);
   private readonly names = this.store.selectSignal(selectNames);
   private readonly shelf = this.store.selectSignal(parts.select);
+  private readonly surveyed = this.store.selectSignal(selectReadings);
   private readonly commands = inject(ShelfCommands);
   private readonly attempt = attempt();
   protected readonly busy = this.attempt.busy;
@@ -195,7 +196,7 @@ export class FindLeads {
 
   private readonly told = computed((): PickupElement | null => {
     const element = this.element();
-    return element && withLeads(element, this.found().coils, this.henries());
+    return element && withLeads(element, this.found().coils, this.henries(), roomOf(this.surveyed()));
   });
 
   protected apply(): void {

@@ -4,7 +4,7 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatSelectModule } from '@angular/material/select';
 import { Store } from '@ngrx/store';
 import { pairsToMeter, tableFromMeter, wrongContacts, type ContactRead } from '@rinnovo/core/part';
-import type { Circuit } from '@rinnovo/core/wire';
+import { tableOf, withTable, type Circuit } from '@rinnovo/core/wire';
 import { elementName, joinsText } from '@rinnovo/words';
 import { selectNames } from '../../state/selectors';
 
@@ -56,7 +56,7 @@ export class MeterSwitch {
   /** Switches and the switches on pots, with their lugs and positions. */
   protected readonly switches = computed(() =>
     this.circuit().elements.flatMap((e) => {
-      const table = e.kind === 'switch' ? e.table : e.kind === 'pot' ? e.pull : null;
+      const table = tableOf(e);
       return table ? [{ id: e.id, name: elementName(e, this.names()), table }] : [];
     }),
   );
@@ -98,7 +98,7 @@ export class MeterSwitch {
     const table = this.table();
     this.traced.emit({
       ...this.circuit(),
-      elements: this.circuit().elements.map((e) => (e.id !== id ? e : e.kind === 'switch' ? { ...e, table } : e.kind === 'pot' ? { ...e, pull: table } : e)),
+      elements: this.circuit().elements.map((e) => (e.id === id ? withTable(e, table) : e)),
     });
   }
 }

@@ -253,6 +253,8 @@ export function looseEndText(circuit: Circuit, end: LooseEnd, names: Names): str
       return 'Silent: tip and sleeve are joined.';
     case 'shorted':
       return `Shorted: ${lugName(circuit, end.a, names)} and ${lugName(circuit, end.b, names)} are joined.`;
+    case 'hanging':
+      return `Hangs on the hot as an antenna: ${lugName(circuit, end.lug, names)} is free.`;
     case 'floating':
       return `Not connected: ${end.lugs.map((l) => lugName(circuit, l, names)).join(' and ')}.`;
   }

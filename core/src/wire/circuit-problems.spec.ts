@@ -2,11 +2,13 @@ import { humbucker, plainPickup, exactly } from '../testing/circuit.js';
 import {
   circuitProblems,
   improbableValue,
+  everySetting,
   looseEnds,
   netlistOf,
   presetCircuit,
   PRESETS,
   restingSetting,
+  settingKey,
   toTrace,
   usualWish,
   wired,
@@ -70,6 +72,30 @@ describe('what hangs together wrongly', () => {
     expect(at(loose).map((e) => e.kind)).toEqual(['floating', 'floating']);
     const shorted: Circuit = { ...circuit, joints: [...circuit.joints, { a: { element: 'jack', lug: 'tip' }, b: { element: 'jack', lug: 'sleeve' } }] };
     expect(at(shorted).map((e) => e.kind)).toEqual(['silent']);
+  });
+});
+
+describe('an end that hangs', () => {
+  const hanging = (c: Circuit) =>
+    everySetting(c).flatMap((s) =>
+      looseEnds(c, netlistOf(wired(c), s)).flatMap((e) => (e.kind === 'hanging' ? [`${settingKey(c, s)}: ${e.lug.element} ${e.lug.lug}`] : [])),
+    );
+
+  it('is an antenna where its coil hangs on the hot', () => {
+    // the neck's ground wire forgotten: it hangs wherever the toggle brings its hot
+    const forgotten: Circuit = { ...circuit, joints: circuit.joints.filter((j) => !(j.a.element === 'neck' && j.a.lug === 'south start')) };
+    const parted = forgotten.joints.length < circuit.joints.length;
+    expect(parted).toBeTrue();
+    expect(hanging(forgotten).map((h) => h.replace(/,.*:/, ':'))).toEqual(['selector 1: neck south start', 'selector 2: neck south start']);
+  });
+
+  it('is in no circuit that is offered', () => {
+    for (const row of PRESETS) {
+      const pickups = ['neck', 'middle', 'bridge'].slice(0, row.pickups).map((id) => humbucker(id, 4000, 4100));
+      expect(hanging(presetCircuit(row.id, usualWish(pickups))))
+        .withContext(row.id)
+        .toEqual([]);
+    }
   });
 });
 

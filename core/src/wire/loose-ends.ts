@@ -1,7 +1,7 @@
 import { lugKey, type Circuit, type Lug } from './circuit.js';
 import { lugsOf } from './kinds/index.js';
 import { coilLug } from './kinds/coil-lug.js';
-import { eachByItself, join, rootOf, type Netlist } from './netlist.js';
+import { eachByItself, join, rootOf, type Netlist, type PlacedBranch } from './netlist.js';
 
 /** What is wrong with how lugs hang together at a setting, named by its terminals. */
 export type LooseEnd =
@@ -9,6 +9,8 @@ export type LooseEnd =
   | { readonly kind: 'shorted'; readonly a: Lug; readonly b: Lug }
   /** No way leads from these ends to the jack. */
   | { readonly kind: 'floating'; readonly lugs: readonly Lug[] }
+  /** One end is free, and through the coil it hangs on what carries the signal: an antenna. */
+  | { readonly kind: 'hanging'; readonly lug: Lug }
   /** Tip and sleeve are one node: silent. */
   | { readonly kind: 'silent' };
 
@@ -26,16 +28,13 @@ export function looseEnds({ elements }: Circuit, netlist: Netlist): readonly Loo
   // whatever current can go through holds nodes together
   const parents = eachByItself(netlist.count);
   for (const b of netlist.branches) {
-    const lugs =
-      b.kind === 'coil'
-        ? [b.start, b.finish]
-        : b.kind === 'track'
-          ? [b.low, b.wiper, b.high]
-          : b.kind === 'buffer'
-            ? [b.input, b.output, b.ground]
-            : [b.a, b.b];
+    const lugs = lugsOfBranch(b);
     for (const l of lugs.slice(1)) join(parents, node[lugs[0] ?? 0] ?? 0, node[l] ?? 0);
   }
+  const hot = tip === sleeve ? new Set<number>() : hotOf(netlist, tip, sleeve);
+  const ends = new Map<number, number>();
+  for (const b of netlist.branches) for (const n of lugsOfBranch(b).map((l) => node[l] ?? 0)) ends.set(n, (ends.get(n) ?? 0) + 1);
+  const isFree = (n: number): boolean => ends.get(n) === 1 && n !== tip && n !== sleeve;
   const reaches = (n: number): boolean => [tip, sleeve].some((j) => rootOf(parents, j) === rootOf(parents, n));
   for (const e of elements) {
     if (e.kind !== 'pickup') continue;
@@ -44,7 +43,28 @@ export function looseEnds({ elements }: Circuit, netlist: Netlist): readonly Loo
       if (!a || !b) continue;
       if (nodeOf(a) === nodeOf(b)) out.push({ kind: 'shorted', a, b });
       else if (!reaches(nodeOf(a))) out.push({ kind: 'floating', lugs: [a, b] });
+      else for (const l of [a, b]) if (isFree(nodeOf(l)) && hot.has(nodeOf(l))) out.push({ kind: 'hanging', lug: l });
     }
   }
   return out;
+}
+
+/** What a branch lies between. */
+const lugsOfBranch = (b: PlacedBranch): readonly number[] => {
+  if (b.kind === 'coil') return [b.start, b.finish];
+  if (b.kind === 'track') return [b.low, b.wiper, b.high];
+  return b.kind === 'buffer' ? [b.input, b.output, b.ground] : [b.a, b.b];
+};
+
+/** Every node that hangs together with the tip by ways that do not pass ground. */
+function hotOf({ branches, node }: Netlist, tip: number, sleeve: number): ReadonlySet<number> {
+  const hot = new Set([tip]);
+  for (let size = 0; size !== hot.size;) {
+    size = hot.size;
+    for (const b of branches) {
+      const nodes = lugsOfBranch(b).map((l) => node[l] ?? 0);
+      if (nodes.some((n) => hot.has(n))) for (const n of nodes) if (n !== sleeve) hot.add(n);
+    }
+  }
+  return hot;
 }

@@ -23,3 +23,4 @@ export function presetCircuit(id: string, wish: Wish): Circuit {
 
 export { BLEEDS, usualWish, type Bleed, type Wish } from './wish.js';
 export type { PresetRow } from './row.js';
+export { bleedOver, lug, wiring } from './wiring.js';

@@ -39,7 +39,7 @@ const split = preset(
   { split: [0] },
 );
 
-/** Coil a goes by pole a, coil b by pole b: all of both in series, one coil alone, both in parallel. */
+/** Pole a brings the second coil under the first or beside it, pole b grounds the first: split, the second is shorted and hangs on nothing. */
 const seriesSplitParallel = preset(
   'one pickup, series, split or parallel',
   1,
@@ -50,11 +50,11 @@ const seriesSplitParallel = preset(
     if (!a || !b) throw new RangeError('this circuit takes a pickup of two coils');
     switchOf(w, 'mode', 'mode', SWITCH_FORMS['mini toggle, on-on-on']);
     w.ground(b.ground);
-    w.join(a.ground, pole('mode', 'a', 'C'));
-    w.join(b.hot, pole('mode', 'b', 'C'));
-    w.join(pole('mode', 'a', 1), pole('mode', 'b', 1));
-    w.join(a.hot, pole('mode', 'b', 2));
-    w.ground(pole('mode', 'a', 2));
+    w.join(b.hot, pole('mode', 'a', 'C'));
+    w.join(a.ground, pole('mode', 'a', 1));
+    w.join(pole('mode', 'a', 1), pole('mode', 'b', 2));
+    w.join(a.hot, pole('mode', 'a', 2));
+    w.ground(pole('mode', 'b', 'C'));
     masters(w, a.hot);
     return w.done();
   },

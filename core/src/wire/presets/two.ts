@@ -123,6 +123,8 @@ const four = preset('two pickups, lever of four: neck, both, bridge, in series',
   w.join(b.hot, pole('selector', 'b', 'C'));
   w.join(pole('selector', 'b', 2), pole('selector', 'b', 3));
   w.join(a.hot, pole('selector', 'b', 2));
+  // with the bridge alone the neck is shorted, else it hangs on the output
+  w.join(pole('selector', 'a', 3), a.hot);
   masters(w, a.hot);
   return w.done();
 });

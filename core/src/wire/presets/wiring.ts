@@ -1,4 +1,4 @@
-import type { Circuit, Element, Joint, Lug, PickupElement, PotElement, Role, SwitchElement, WiredCoil } from '../circuit.js';
+import type { Circuit, Element, JackElement, Joint, Lug, PickupElement, PotElement, Role, SwitchElement, WiredCoil } from '../circuit.js';
 import { lugKey } from '../circuit.js';
 import type { ContactTable } from '../../part/index.js';
 import { coilLug, lugsOf } from '../kinds/index.js';
@@ -30,7 +30,7 @@ export interface Wiring {
 export const lug = (element: string, name: string): Lug => ({ element, lug: name });
 
 /** Begins a circuit with its jack; grounds meet at the first pot's case, and at the sleeve where there is none. */
-export function wiring(wish: Wish, form: 'mono' | 'stereo' = 'mono'): Wiring {
+export function wiring(wish: Wish, form: JackElement['form'] = 'mono'): Wiring {
   const elements: Element[] = [];
   const joints: Joint[] = [];
   const grounds: Lug[] = [];
@@ -48,9 +48,12 @@ export function wiring(wish: Wish, form: 'mono' | 'stereo' = 'mono'): Wiring {
   }
   const done = (): Circuit => {
     add(element('jack', { kind: 'jack', does: 'jack', form }));
-    add(element('string ground', { kind: 'metal', does: 'string ground' }));
+    if (!elements.some((e) => e.kind === 'metal')) {
+      add(element('string ground', { kind: 'metal', does: 'string ground' }));
+      grounds.push(lug('string ground', 'metal'));
+    }
     const meet = grounds.find((g) => g.lug === 'case') ?? lug('jack', 'sleeve');
-    for (const g of [...grounds, lug('string ground', 'metal'), lug('jack', 'sleeve')]) join(g, meet);
+    for (const g of [...grounds, lug('jack', 'sleeve')]) join(g, meet);
     const joined = new Set(joints.flatMap((j) => [lugKey(j.a), lugKey(j.b)]));
     const bare = elements.flatMap((e) => lugsOf(e).map((l) => lug(e.id, l))).filter((l) => !joined.has(lugKey(l)));
     return { format: 1, elements, joints, bare };
@@ -148,11 +151,12 @@ export function volume(
   const [input, output] = independent ? [wiper, outer] : [outer, wiper];
   w.join(lug(id, down(w)), lug(id, 'case'));
   if (hot) w.join(hot, input);
-  bleed(w, id, input, output);
+  bleedOver(w, id, input, output);
   return { input, output };
 }
 
-function bleed(w: Wiring, of: string, a: Lug, b: Lug): void {
+/** A bleed over a volume, between what goes in and what comes out. */
+export function bleedOver(w: Wiring, of: string, a: Lug, b: Lug): void {
   const kind = w.wish.bleed;
   if (kind === 'none') return;
   const [cap, res] = [`${of} bleed capacitor`, `${of} bleed resistor`];

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, u
 import { MatButtonModule } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import { circuitProblems, everySetting, looseEnds, netlistOf, restingSetting, toTrace, wired, type Circuit } from '@rinnovo/core/wire';
-import { circuitProblemText, looseEndText, settingText } from '@rinnovo/words';
+import { circuitProblemText, looseEndText, settingText, upperFirst } from '@rinnovo/words';
 import { Drafts } from '../../state/drafts';
 import { circuit as circuitResource } from '../../state/resources';
 import { selectCircuit, selectNames } from '../../state/selectors';
@@ -136,10 +136,15 @@ export class CircuitPage {
     const settings = everySetting(circuit, restingSetting(circuit));
     const silent = settings.filter((s) => looseEnds(circuit, netlistOf(w, s)).some((e) => e.kind === 'silent'));
     const always = looseEnds(circuit, netlistOf(w, settings[0] ?? restingSetting(circuit))).filter((e) => e.kind === 'floating');
+    const hanging = settings.flatMap((s) => {
+      const free = looseEnds(circuit, netlistOf(w, s)).filter((e) => e.kind === 'hanging');
+      return free.map((e) => `${upperFirst(settingText(circuit, s, this.names()))}. ${looseEndText(circuit, e, this.names())}`);
+    });
     const kills = circuit.elements.some((e) => e.does === 'kill');
     return [
       ...(silent.length > 0 && !kills ? [`Silent at: ${silent.map((s) => settingText(circuit, s, this.names())).join('; ')}.`] : []),
       ...always.map((e) => looseEndText(circuit, e, this.names())),
+      ...hanging,
     ];
   });
 

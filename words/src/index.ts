@@ -2,6 +2,7 @@ export * from './answers.js';
 export * from './asked.js';
 export * from './choices.js';
 export * from './circuit.js';
+export * from './wish.js';
 export * from './test-sheet.js';
 export * from './duration.js';
 export * from './electric.js';

@@ -104,6 +104,10 @@ export const SWITCH_FORMS = {
 } as const satisfies Readonly<Record<string, ContactTable>>;
 export type SwitchForm = keyof typeof SWITCH_FORMS;
 
+/** The usual form that a table is, lug by lug; null: none. */
+export const formOfTable = (table: ContactTable): SwitchForm | null =>
+  (Object.keys(SWITCH_FORMS) as SwitchForm[]).find((f) => JSON.stringify(SWITCH_FORMS[f]) === JSON.stringify(table)) ?? null;
+
 /** One pair of lugs in one position as a meter told it. */
 export interface ContactRead {
   readonly position: number;

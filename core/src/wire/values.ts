@@ -10,6 +10,8 @@ export const typical = (value: number, limit: number): Dimension => ({ value, li
 export const POT_OFF = constant(0.2, 'trade', 'Pots');
 export const CAPACITOR_OFF = constant(0.1, 'trade', 'Capacitors');
 export const RESISTOR_OFF = constant(0.05, 'trade', 'Resistors');
+/** What leaves a part of the second coil when a pickup is split, Ω: 1 to 6 kΩ are usual. */
+export const USUAL_SPLIT = constant(2200, 'trade', 'Splits');
 /** What a sheet says of a coil is so within this share. */
 export const SHEET_OFF = constant(0.1, 'memory', 'Coils of pickups');
 

@@ -35,6 +35,11 @@ describe('what is there as a wish', () => {
     expect(wishOf(exactly('one pickup, volume and tone', pickups(1), { bleed: 'capacitor' })).wish.bleed).toBe('capacitor');
   });
 
+  it('names pickups in their own order', () => {
+    const both = wishOf(exactly('two pickups, toggle, one volume and tone', pickups(2))).wish.rows[1]?.voice.pickups;
+    expect(both?.map((p) => p.pickup)).toEqual(['neck', 'bridge']);
+  });
+
   it('tells a row that is neither series nor parallel', () => {
     // five coils as a bridge: two ways from the hot, two to ground, one across
     const coils = pickups(3);

@@ -34,7 +34,7 @@ export function wishOf(circuit: Circuit, ledOut: Readonly<Record<string, LedOut>
   const read = settings.map((s) => {
     const at = atOf({ elements: elements.filter((e) => !kills.has(e.id)) }, s);
     const heard = heardAt(circuit, s, on);
-    return { at, voice: heard === 'bridged' ? null : { ...sayable(heard), ...atControls(circuit, s, stages) } };
+    return { at, voice: heard === 'bridged' ? null : { ...sayable(heard, stages), ...atControls(circuit, s, stages) } };
   });
   return {
     wish: { ...wish, rows: read.map(({ at, voice }) => ({ at, voice: voice ?? SILENCE })) },
@@ -107,11 +107,11 @@ function atControls(circuit: Circuit, s: Setting, { volumes, tones }: Stages): P
 }
 
 /** What is heard as pickups with their coils, which lie together one way. */
-function sayable(heard: CoilTree | 'silent'): Voice {
+function sayable(heard: CoilTree | 'silent', stages: Stages): Voice {
   if (heard === 'silent') return SILENCE;
   const leaves = (h: CoilTree): readonly Extract<CoilTree, { kind: 'coil' }>[] => (h.kind === 'coil' ? [h] : h.of.flatMap(leaves));
   const groups = heard.kind === 'coil' ? [heard] : heard.of;
-  const pickups = [...new Set(leaves(heard).map((l) => l.pickup))].sort();
+  const pickups = stages.pickups.map((p) => p.id).filter((id) => leaves(heard).some((l) => l.pickup === id));
   const [only] = pickups;
   if (pickups.length === 1 && only !== undefined)
     return { ...SILENCE, pickups: [ofPickup(only, leaves(heard), heard.kind === 'parallel' ? 'parallel' : 'series')] };

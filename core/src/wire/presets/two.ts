@@ -1,5 +1,5 @@
 import { SWITCH_FORMS } from '../../part/index.js';
-import { markedResistor } from '../values.js';
+import { markedResistor, USUAL_SPLIT } from '../values.js';
 import { grounded, masters, ownVolumes } from './master.js';
 import { pickupsOf, preset, type PresetRow } from './row.js';
 import { element, ledOut, lug, pole, switchOf, tone, wiring, type LedOut, type Wiring } from './wiring.js';
@@ -185,7 +185,7 @@ export const TWO: readonly PresetRow[] = [
   own('two pickups, toggle, own volumes, one tone', 'one'),
   ownSplit,
   masterSplit('two pickups, toggle, one volume and tone, both split on the volume', null),
-  masterSplit('two pickups, toggle, one volume and tone, both partly split on the volume', 2200),
+  masterSplit('two pickups, toggle, one volume and tone, both partly split on the volume', USUAL_SPLIT.value),
   phase,
   four,
   seriesPull,

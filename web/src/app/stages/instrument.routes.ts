@@ -75,6 +75,7 @@ export const instrumentRoutes: Routes = [
       { path: 'cut/holes', title: 'Holes · Rinnovo', loadComponent: () => import('./cut/holes-page').then((m) => m.HolesPage) },
       { path: 'cut', title: 'Cut · Rinnovo', loadComponent: () => import('./cut/cut-page').then((m) => m.CutPage) },
       { path: 'wire/circuit', title: 'Circuit · Rinnovo', loadComponent: () => import('./wire/circuit-page').then((m) => m.CircuitPage) },
+      { path: 'wire/wishes', title: 'Wishes · Rinnovo', loadComponent: () => import('./wire/wish-page').then((m) => m.WishPage) },
       { path: 'wire/response', title: 'Response · Rinnovo', loadComponent: () => import('./wire/response-page').then((m) => m.ResponsePage) },
       { path: 'wire', title: 'Wire · Rinnovo', loadComponent: () => import('./wire/sheet-page').then((m) => m.SheetPage) },
       { path: 'order', title: 'Order · Rinnovo', loadComponent: () => import('./order/order-page').then((m) => m.OrderPage) },

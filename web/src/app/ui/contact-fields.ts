@@ -4,7 +4,7 @@ import { MatCheckboxModule } from '@angular/material/checkbox';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import { SWITCH_FORMS, wrongContacts, type ContactTable, type SwitchForm } from '@rinnovo/core/part';
+import { formOfTable, SWITCH_FORMS, wrongContacts, type ContactTable, type SwitchForm } from '@rinnovo/core/part';
 import { contactProblemText, upperFirst } from '@rinnovo/words';
 
 /** Most lugs and positions of a switch. */
@@ -114,10 +114,7 @@ export class ContactFields {
   /** The lug that the next joint of a position begins at. */
   protected readonly starts = linkedSignal<ContactTable, Readonly<Record<number, string>>>({ source: this.table, computation: () => ({}) });
 
-  protected readonly form = computed(() => {
-    const now = JSON.stringify(this.table());
-    return this.forms.find((f) => JSON.stringify(SWITCH_FORMS[f]) === now) ?? 'own';
-  });
+  protected readonly form = computed(() => formOfTable(this.table()) ?? 'own');
   protected readonly lugsText = computed(() => this.table().lugs.join(', '));
   protected readonly problem = computed(() => {
     const [first] = wrongContacts(this.table());

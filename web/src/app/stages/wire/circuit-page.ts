@@ -15,12 +15,11 @@ import { FindLeads } from './find-leads';
 import { MeterSwitch } from './meter-switch';
 import { TraceLugs } from './trace-lugs';
 import { TracingPhoto } from './tracing-photo';
+import { circuitDraft } from './wire-drafts';
 import { WireNav } from './wire-nav';
 
 /** So many changes can be undone. */
 const MOST_UNDONE = 100;
-
-const draftName = (instrument: string): string => `circuit/${instrument}`;
 
 /** The circuit that is there: chosen by what it does, or traced lug by lug. */
 @Component({
@@ -153,7 +152,7 @@ export class CircuitPage {
     effect(() => {
       const { of, version } = this.held();
       if (of === null || version === null) return;
-      void this.drafts.of<Circuit>(draftName(of)).then((d) => {
+      void this.drafts.of<Circuit>(circuitDraft(of)).then((d) => {
         if (d?.version === version && untracked(this.draft) === null) this.draft.set(d.kept);
       });
     });
@@ -176,7 +175,7 @@ export class CircuitPage {
   private hold(circuit: Circuit): void {
     this.draft.set(circuit);
     const { of, version } = this.held();
-    if (of !== null) void this.drafts.keep(draftName(of), { version: version ?? 0, kept: circuit });
+    if (of !== null) void this.drafts.keep(circuitDraft(of), { version: version ?? 0, kept: circuit });
   }
 
   protected choose(circuit: Circuit): void {
@@ -192,7 +191,7 @@ export class CircuitPage {
     this.draft.set(null);
     this.before.set([]);
     const { of } = this.held();
-    if (of !== null) void this.drafts.drop(draftName(of));
+    if (of !== null) void this.drafts.drop(circuitDraft(of));
   }
 
   private async keep(circuit: Circuit): Promise<void> {

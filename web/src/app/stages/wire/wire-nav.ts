@@ -12,6 +12,7 @@ export class WireNav {
   protected readonly sides: readonly StageSide[] = [
     { path: [], word: 'Test sheet' },
     { path: ['circuit'], word: 'Circuit' },
+    { path: ['wishes'], word: 'Wishes' },
     { path: ['response'], word: 'Response' },
   ];
 }

@@ -49,6 +49,20 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await page.goto(`${url}/i/${TWO_PICKUPS}/wire/circuit`);
   await page.getByRole('button', { name: /^Selector, C: / }).click();
   await shot('tracing');
+  await page.goto(`${url}/i/${TWO_PICKUPS}/wire/wishes`);
+  await page.getByRole('button', { name: 'Begin with what is wired' }).click();
+  await page
+    .getByRole('checkbox', { name: /^Bridge pickup volume|Volume, bridge pickup/ })
+    .first()
+    .click();
+  await page.getByRole('combobox', { name: /, pulled$/ }).click();
+  await page.getByRole('option', { name: /Bridge pickup: split, second/ }).click();
+  await page.getByRole('button', { name: 'Build the circuit' }).click();
+  await page
+    .getByText(/joints through/)
+    .first()
+    .waitFor();
+  await shot('wishes');
   await page.goto(`${url}/i/${TWO_PICKUPS}/wire/response`);
   await page.getByRole('combobox', { name: 'Comparison' }).click();
   await page.getByRole('option', { name: /250/ }).click();
@@ -95,7 +109,4 @@ test('pictures of the main views', async ({ page, workshop }) => {
   await workUntil(page, () => false);
   await stage(page, url, 'record');
   await shot('record');
-  await page.getByRole('button', { name: 'Light or dark' }).click();
-  await stage(page, url, 'cut');
-  await shot('cut-dark');
 });

@@ -2,7 +2,7 @@ import type { Pickup } from '../../part/index.js';
 import type { Element } from '../circuit.js';
 import { everySetting } from '../setting.js';
 import { MOST_ROWS } from './problems.js';
-import { atOf, rowAt } from './row-at.js';
+import { atOf, rowAt, settingsOf } from './row-at.js';
 import { markedResistor, USUAL_SPLIT } from '../values.js';
 import { splitOf } from './task-of.js';
 import { SILENCE, type CircuitWish, type LedOut } from './wish.js';
@@ -14,9 +14,8 @@ import { SILENCE, type CircuitWish, type LedOut } from './wish.js';
 export function withParts(wish: CircuitWish, elements: readonly Element[]): CircuitWish {
   const parts = { format: 1, elements: elements.filter((e) => e.does !== 'kill'), joints: [], bare: [] } as const;
   const known = new Set(wish.rows.flatMap((r) => Object.keys(r.at)));
-  const settings = everySetting(parts);
-  if (settings.length > MOST_ROWS) return { ...wish, elements };
-  const rows = settings.map((s) => {
+  if (settingsOf(elements) > MOST_ROWS) return { ...wish, elements };
+  const rows = everySetting(parts).map((s) => {
     const at = atOf(parts, s);
     const before = Object.fromEntries(Object.entries(at).filter(([id]) => known.has(id)));
     const of = (rowAt(wish.rows, at) ?? rowAt(wish.rows, before))?.voice ?? SILENCE;

@@ -1,6 +1,6 @@
-import { controlsOf, everySetting, MOST_SETTINGS } from '../setting.js';
+import { controlsOf, everySetting } from '../setting.js';
 import type { Element } from '../circuit.js';
-import { atOf, rowAt } from './row-at.js';
+import { atOf, rowAt, settingsOf } from './row-at.js';
 import { stagesOf } from './terminals.js';
 import { splitOf } from './task-of.js';
 import { heardIn, type CircuitWish, type PickupVoice, type WishRow } from './wish.js';
@@ -46,8 +46,7 @@ export function wishProblems(wish: CircuitWish): readonly WishProblem[] {
   const ofAll = volumes.filter((v) => v.of === null).map((v) => v.pot.id);
   if (ofAll.length > 1) out.push({ kind: 'volumes of all', pots: ofAll });
   const switches = { ...emptyCircuit, elements: elements.filter((e) => e.does !== 'kill') };
-  const count = controlsOf(switches).reduce((n, c) => n * c.count, 1);
-  if (count > Math.min(MOST_ROWS, MOST_SETTINGS)) return [...out, { kind: 'too many settings', most: MOST_ROWS }];
+  if (settingsOf(elements) > MOST_ROWS) return [...out, { kind: 'too many settings', most: MOST_ROWS }];
   rows.forEach((row, i) => out.push(...placeProblems(wish, row, i), ...voiceProblems(wish, row, i)));
   for (const s of everySetting(switches)) {
     const at = atOf(switches, s);

@@ -1,4 +1,4 @@
-import type { Circuit } from '../circuit.js';
+import type { Circuit, Element } from '../circuit.js';
 import { controlsOf, isPulled, positionOf, type Setting } from '../setting.js';
 import type { WishRow } from './wish.js';
 
@@ -12,3 +12,7 @@ export function atOf(circuit: Pick<Circuit, 'elements'>, s: Setting): WishRow['a
 export function rowAt(rows: readonly WishRow[], at: WishRow['at']): WishRow | null {
   return rows.find((r) => [...Object.keys(r.at), ...Object.keys(at)].every((id) => (r.at[id] ?? 0) === (at[id] ?? 0))) ?? null;
 }
+
+/** How many settings some parts have: every switch with every pull, a kill switch at rest. */
+export const settingsOf = (elements: readonly Element[]): number =>
+  controlsOf({ format: 1, elements: elements.filter((e) => e.does !== 'kill'), joints: [], bare: [] }).reduce((n, c) => n * c.count, 1);

@@ -24,7 +24,7 @@ describe('wishes', () => {
     await fixture.whenStable();
   }
 
-  const text = (): string => host(fixture).textContent ?? '';
+  const text = (): string => host(fixture).textContent;
   const wish = (): CircuitWish => kept.get('wish/i')?.kept as CircuitWish;
   async function press(name: string): Promise<void> {
     button(fixture, name).click();

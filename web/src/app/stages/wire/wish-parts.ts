@@ -66,7 +66,7 @@ export class WishParts {
   protected readonly pots = computed(() =>
     this.wish()
       .elements.filter((e) => e.kind === 'pot')
-      .map((e) => ({ e, name: elementName(e, this.names()), pulls: e.kind === 'pot' && e.pull !== null })),
+      .map((e) => ({ e, name: elementName(e, this.names()), pulls: e.pull !== null })),
   );
   /** What a pull, or a small switch in its second position, can do everywhere. */
   protected readonly effects = computed(() => {

@@ -32,6 +32,7 @@ describe('a wish in words', () => {
       { kind: 'no jack' },
       { kind: 'no rows' },
       { kind: 'too many settings', most: 64 },
+      { kind: 'too many terminals', most: 240 },
       { kind: 'said twice', row: 1, first: 0 },
       { kind: 'not said', at: { selector: 2 } },
       { kind: 'no such position', row: 0, element: 'selector', position: 8, positions: 3 },
@@ -47,7 +48,7 @@ describe('a wish in words', () => {
     ];
     const texts = all.map((p) => wishProblemText(wish, p, {}));
     expect(new Set(texts).size).toBe(all.length);
-    expect(texts[6]).toBe('Selector has 3 positions, not 9.');
+    expect(texts[7]).toBe('Selector has 3 positions, not 9.');
     for (const t of texts) expect(t).toMatch(/^[A-Z].*\.$/);
   });
 

@@ -111,6 +111,8 @@ export function wishProblemText(wish: CircuitWish, p: WishProblem, names: Names)
       return 'Nothing is said of any position.';
     case 'too many settings':
       return `More than ${p.most} settings of switches and pulls. Use fewer.`;
+    case 'too many terminals':
+      return `More than ${p.most} terminals. Use fewer or smaller switches.`;
     case 'said twice':
       return `${row(p.row)}: said twice.`;
     case 'not said':

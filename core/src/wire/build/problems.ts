@@ -1,7 +1,7 @@
 import { controlsOf, everySetting } from '../setting.js';
 import type { Element } from '../circuit.js';
 import { atOf, rowAt, settingsOf } from './row-at.js';
-import { stagesOf } from './terminals.js';
+import { allLugs, stagesOf } from './terminals.js';
 import { splitOf } from './task-of.js';
 import { heardIn, type CircuitWish, type PickupVoice, type WishRow } from './wish.js';
 
@@ -11,6 +11,7 @@ export type WishProblem =
   | { readonly kind: 'no jack' }
   | { readonly kind: 'no rows' }
   | { readonly kind: 'too many settings'; readonly most: number }
+  | { readonly kind: 'too many terminals'; readonly most: number }
   /** Two rows are of one setting. */
   | { readonly kind: 'said twice'; readonly row: number; readonly first: number }
   /** A setting of which nothing is said. */
@@ -34,6 +35,9 @@ export type WishProblem =
 /** The most settings that are built for. */
 export const MOST_ROWS = 64;
 
+/** The most terminals that a search can number. */
+const MOST_TERMINALS = 240;
+
 /** What is wrong with a wish as it stands; nothing when it can be built for. */
 export function wishProblems(wish: CircuitWish): readonly WishProblem[] {
   const { elements, rows } = wish;
@@ -45,6 +49,7 @@ export function wishProblems(wish: CircuitWish): readonly WishProblem[] {
   out.push(...elements.filter(hasNoValue).map((e): WishProblem => ({ kind: 'no value', element: e.id })));
   const ofAll = volumes.filter((v) => v.of === null).map((v) => v.pot.id);
   if (ofAll.length > 1) out.push({ kind: 'volumes of all', pots: ofAll });
+  if (allLugs(elements).length > MOST_TERMINALS) return [...out, { kind: 'too many terminals', most: MOST_TERMINALS }];
   const switches = { ...emptyCircuit, elements: elements.filter((e) => e.does !== 'kill') };
   if (settingsOf(elements) > MOST_ROWS) return [...out, { kind: 'too many settings', most: MOST_ROWS }];
   rows.forEach((row, i) => out.push(...placeProblems(wish, row, i), ...voiceProblems(wish, row, i)));

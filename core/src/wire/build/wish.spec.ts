@@ -67,6 +67,9 @@ describe('what of a wish cannot be', () => {
       table: SWITCH_FORMS['mini toggle, on-on'],
     }));
     expect(kinds({ ...toggled, elements: [...toggled.elements, ...many] })).toEqual(['too many settings']);
+    const lugs = Array.from({ length: 300 }, (_, i) => String(i));
+    const huge = toggled.elements.map((e): Element => (e.kind === 'switch' ? { ...e, table: { ...e.table, lugs: [...e.table.lugs, ...lugs] } } : e));
+    expect(kinds({ ...toggled, elements: huge })).toEqual(['too many terminals']);
   });
 });
 

@@ -80,6 +80,21 @@ describe('wishes', () => {
     expect(go).toHaveBeenCalledWith(['/i', 'i', 'wire', 'circuit']);
   });
 
+  it('do not overwrite what is traced under Circuit and not saved yet', async () => {
+    const traced = { version: 1, kept: { ...twoPickups, joints: [] } };
+    await open(twoPickups, new Map([['circuit/i', traced]]));
+    await press('Begin with what is wired');
+    await press('Build the circuit');
+    await answered();
+    const go = spyOn(TestBed.inject(Router), 'navigate').and.resolveTo(true);
+    await press('Look at it under Circuit');
+    await settle();
+    await fixture.whenStable();
+    expect(text()).toContain('Save or discard it there first.');
+    expect(kept.get('circuit/i')).toBe(traced);
+    expect(go).not.toHaveBeenCalled();
+  });
+
   it('that cannot be are refused with what would do', async () => {
     await open();
     await press('Begin with what is wired');

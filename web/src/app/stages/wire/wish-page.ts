@@ -65,6 +65,8 @@ export class WishPage {
   private build: Build | null = null;
   protected readonly busy = signal(false);
   protected readonly answer = signal<BuildAnswer | null>(null);
+  /** Another circuit is under Circuit and not saved yet: it is not overwritten. */
+  protected readonly inTheWay = signal(false);
 
   /** The pickups: those of the circuit, else those that are drawn, as their parts say or as they usually are. */
   private readonly pickups = computed((): readonly PickupElement[] => {
@@ -163,6 +165,7 @@ export class WishPage {
   private hold(wish: CircuitWish): void {
     this.cancel();
     this.answer.set(null);
+    this.inTheWay.set(false);
     this.wish.set(wish);
     const { of, version } = this.held();
     if (of !== null) void this.drafts.keep(wishDraft(of), { version: version ?? 0, kept: wish });
@@ -200,6 +203,9 @@ export class WishPage {
   protected async use({ circuit }: Solution): Promise<void> {
     const { of, version } = this.held();
     if (of === null) return;
+    const there = await this.drafts.of<Circuit>(circuitDraft(of));
+    this.inTheWay.set(there !== null && JSON.stringify(there.kept) !== JSON.stringify(circuit));
+    if (this.inTheWay()) return;
     await this.drafts.keep(circuitDraft(of), { version: version ?? 0, kept: circuit });
     await this.router.navigate(['/i', of, 'wire', 'circuit']);
   }
